@@ -1,0 +1,83 @@
+// Prices deal files from the command line: one file with its table, or many deals as lines of JSON.
+import { createReadStream } from "node:fs";
+import { readFile } from "node:fs/promises";
+import { createInterface } from "node:readline";
+import { evaluate } from "@/core";
+import { readDeal } from "@/exchange/deal-file";
+import { parseDealFile } from "@/exchange/deal-file/parse";
+import { type QuoteJson, quoteJson } from "@/exchange/quote-json";
+
+const USAGE = "Usage: npm run --silent quote -- FILE, or -- --many FILE.ndjson [--schedule]";
+const BAD_INPUT = 2;
+
+type Priced = { ok: true; quote: QuoteJson } | { ok: false; sentence: string };
+
+function price(text: string, withSchedule: boolean): Priced {
+  const file = parseDealFile(text);
+  if (!file.ok) return file;
+  const deal = readDeal(file.value);
+  if (!deal.ok) return { ok: false, sentence: deal.failure.sentence };
+  const quote = evaluate(deal.value);
+  return quote.ok
+    ? { ok: true, quote: quoteJson(quote.value, withSchedule) }
+    : { ok: false, sentence: quote.failure.sentence };
+}
+
+async function priceOne(path: string): Promise<void> {
+  const priced = price(await readFile(path, "utf8"), true);
+  if (!priced.ok) return refuse(`${path}: ${priced.sentence}`);
+  process.stdout.write(`${JSON.stringify(priced.quote, null, 2)}\n`);
+}
+
+async function priceMany(path: string, withSchedule: boolean): Promise<void> {
+  const lines = createInterface({
+    input: createReadStream(path, "utf8"),
+    crlfDelay: Number.POSITIVE_INFINITY,
+  });
+  let line = 0;
+  let waiting = "";
+  for await (const text of lines) {
+    line += 1;
+    if (text.trim() === "") continue;
+    const priced = price(text, withSchedule);
+    waiting += `${JSON.stringify(priced.ok ? priced.quote : { error: priced.sentence, line })}\n`;
+    if (waiting.length > 64 * 1024) {
+      await write(waiting);
+      waiting = "";
+    }
+  }
+  await write(waiting);
+}
+
+/** Waits for a slow reader, so that memory stays flat. */
+function write(text: string): Promise<void> {
+  return new Promise((resolve, reject) =>
+    process.stdout.write(text, error => (error ? reject(error) : resolve())),
+  );
+}
+
+function refuse(sentence: string): void {
+  process.stderr.write(`${sentence}\n`);
+  process.exitCode = BAD_INPUT;
+}
+
+async function main(args: string[]): Promise<void> {
+  const many = args.includes("--many");
+  const withSchedule = args.includes("--schedule");
+  const unknown = args.find(arg => arg.startsWith("--") && arg !== "--many" && arg !== "--schedule");
+  const [path, ...rest] = args.filter(arg => !arg.startsWith("--"));
+  if (unknown || !path || rest.length > 0)
+    return refuse(unknown ? `${unknown} is not known. ${USAGE}` : USAGE);
+  try {
+    await (many ? priceMany(path, withSchedule) : priceOne(path));
+  } catch (error) {
+    const { code } = error as NodeJS.ErrnoException;
+    // A reader such as `head` that has seen enough closes the pipe: not an error.
+    if (code === "EPIPE") return;
+    if (code === "ENOENT") return refuse(`${path} does not exist.`);
+    if (code === "EISDIR" || code === "EACCES") return refuse(`${path} cannot be read as a file.`);
+    throw error;
+  }
+}
+
+await main(process.argv.slice(2));

@@ -1,0 +1,1 @@
+export { exactPaymentPerUnit, type LevelTerms, levelPaymentFor, paymentPerUnit } from "./level-payment";

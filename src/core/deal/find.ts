@@ -1,0 +1,150 @@
+import { groupedAmount, LARGEST_AMOUNT } from "../money";
+import { type Failure, failure, type Result, success } from "../result";
+import type { Deal } from "./deal";
+import { largestWhole } from "./largest-whole";
+import { cashDown, structureLines } from "./structure";
+import { readTerms, type Terms } from "./terms";
+
+/** A deal's three findable figures, all known, in minor units. */
+export type Answer = {
+  price: number;
+  down: number;
+  amountFinanced: number;
+  /** The rounded level payment of this structure. */
+  payment: number;
+  /** A plain sentence where the answer wants explaining. */
+  note?: string;
+};
+
+/**
+ * Fills in the figure that a deal asks for.
+ *
+ * A found price is the largest in whole minor units whose rounded payment does not pass the payment asked
+ * for; a found cash down is the smallest such.
+ *
+ * @returns the deal with price, cash down and payment all given, or a failure with the reason and the
+ *   nearest figure that works
+ * @example
+ * // 10,000.00 at 0 % over 10 payments
+ * find(deal) // { ok: true, value: { …deal, plan: { …deal.plan, payment: 100000 } } }
+ */
+export function find(deal: Deal): Result<Deal> {
+  const terms = readTerms(deal);
+  if (!terms.ok) return terms;
+  const answer = findAnswer(deal, terms.value);
+  if (!answer.ok) return answer;
+  const { price, down, payment } = answer.value;
+  return success({
+    ...deal,
+    structure: { ...deal.structure, price, down: deal.structure.down ?? { amount: down } },
+    plan: { ...deal.plan, payment },
+  });
+}
+
+/** Finds the asked figure of a deal whose terms were read. */
+export function findAnswer(deal: Deal, terms: Terms): Result<Answer> {
+  const { price, tradeIn, down } = deal.structure;
+  const badDown = checkDown(deal);
+  if (badDown) return { ok: false, failure: badDown };
+
+  if (deal.find === "price") {
+    const asked = readAsked(deal, terms);
+    return asked.ok ? findPrice(deal, terms, asked.value) : asked;
+  }
+  if (price === null) return failure("price", "The price is missing.");
+  if (deal.find === "down") {
+    const asked = readAsked(deal, terms);
+    return asked.ok ? findDown(price, deal, terms, asked.value) : asked;
+  }
+  if (down === null) return failure("down", "The cash down is missing.");
+  return answerFor(price, cashDown(down, price), tradeIn, terms);
+}
+
+function checkDown({ structure: { down } }: Deal): Failure | undefined {
+  if (down === null || "amount" in down) return undefined;
+  if (/^\d{1,3}(\.\d*)?$/.test(down.percent) && Number(down.percent) <= 100) return undefined;
+  return {
+    figure: "down",
+    sentence: `Cash down of ${down.percent} % is not possible; it can be 0 to 100 % of the price.`,
+  };
+}
+
+function readAsked({ plan, find: found }: Deal, { decimals }: Terms): Result<number> {
+  const what = found === "price" ? "the price" : "the cash down";
+  if (plan.payment === null) return failure("payment", `The payment to find ${what} from is missing.`);
+  if (plan.payment <= 0) {
+    return failure(
+      "payment",
+      `A payment of ${groupedAmount(plan.payment, decimals)} repays nothing; type one above zero.`,
+    );
+  }
+  return success(plan.payment);
+}
+
+function findPrice(deal: Deal, terms: Terms, asked: number): Result<Answer> {
+  const { tradeIn } = deal.structure;
+  const down = deal.structure.down ?? { amount: 0 };
+  const most = LARGEST_AMOUNT * 10 ** terms.decimals;
+  const share = "percent" in down ? Number(down.percent) / 100 : 0;
+  if (share === 1) {
+    return failure("down", "With 100 % down the price does not change the payment; type a smaller percent.");
+  }
+  const amountAt = (price: number) => price - cashDown(down, price) - tradeIn.allowance + tradeIn.owed;
+  const withinAsked = (price: number) => terms.paymentFor(Math.max(amountAt(price), 0)) <= asked;
+  const guess = (asked / terms.perUnit - amountAt(0)) / (1 - share);
+
+  const price = largestWhole(withinAsked, guess, most);
+  if (price < 0) return noPrice(asked, terms.paymentFor(amountAt(0)), amountAt(0), terms.decimals);
+  if (price === most) {
+    return failure(
+      "payment",
+      `A payment of ${groupedAmount(asked, terms.decimals)} affords more than the largest price, 1,000,000,000.`,
+    );
+  }
+  return answerFor(price, cashDown(down, price), tradeIn, terms);
+}
+
+function noPrice(asked: number, needed: number, carried: number, decimals: number): Result<Answer> {
+  const [askedText, neededText, carriedText] = [asked, needed, carried].map(minor =>
+    groupedAmount(minor, decimals),
+  );
+  const sentence =
+    `No price gives a payment of ${askedText}: even at a price of 0 there is ${carriedText} to finance ` +
+    `for what is owed on the trade-in, which takes ${neededText}. The smallest payment that works is ${neededText}.`;
+  return failure("payment", sentence, { figure: "payment", minor: needed });
+}
+
+function findDown(price: number, deal: Deal, terms: Terms, asked: number): Result<Answer> {
+  const { tradeIn } = deal.structure;
+  const withoutDown = price - tradeIn.allowance + tradeIn.owed;
+  if (withoutDown <= 0) return answerFor(price, 0, tradeIn, terms);
+  const most = largestWhole(amount => terms.paymentFor(amount) <= asked, asked / terms.perUnit, withoutDown);
+  const answer = answerFor(price, withoutDown - most, tradeIn, terms);
+  if (answer.ok && most === withoutDown && answer.value.payment < asked) {
+    const [payment, askedText] = [answer.value.payment, asked].map(minor =>
+      groupedAmount(minor, terms.decimals),
+    );
+    answer.value.note = `No cash down is needed: without any the payment is ${payment}, below the ${askedText} asked for.`;
+  }
+  return answer;
+}
+
+/** Everything else given, the amount financed and its payment. */
+function answerFor(
+  price: number,
+  down: number,
+  tradeIn: Deal["structure"]["tradeIn"],
+  terms: Terms,
+): Result<Answer> {
+  const amountFinanced = structureLines(price, tradeIn, down).at(-1)?.running ?? 0;
+  if (amountFinanced > 0)
+    return success({ price, down, amountFinanced, payment: terms.paymentFor(amountFinanced) });
+
+  const over = groupedAmount(-amountFinanced, terms.decimals);
+  const reason = `The ${down > 0 ? "cash down and trade-in cover" : "trade-in covers"} the price`;
+  const sentence = `Nothing is left to finance. ${reason}${amountFinanced < 0 ? ` with ${over} over` : ""}.`;
+  const downThatWorks = down + amountFinanced - 1;
+  return downThatWorks >= 0
+    ? failure("amountFinanced", sentence, { figure: "down", minor: downThatWorks })
+    : failure("amountFinanced", sentence);
+}

@@ -1,0 +1,1 @@
+export { type LevelLoan, type PaymentRow, repaymentTable } from "./repayment-table";

@@ -1,0 +1,2 @@
+export { readDeal } from "./read-deal";
+export type { DealFile } from "./schema";

@@ -1,0 +1,34 @@
+import Papa from "papaparse";
+import { formatAmount, isoDate, type Quote } from "@/core";
+
+const HEADINGS = ["Number", "Date", "Payment", "Interest", "Principal", "Balance"];
+
+/**
+ * Writes a quote's repayment table as CSV (RFC 4180): row 0, every payment, then the totals.
+ *
+ * @returns the text, lines ending in CR LF
+ */
+export function scheduleCsv(quote: Quote): string {
+  const money = (minor: number) => formatAmount(minor, quote.terms.decimals);
+  const date = (day: number | null) => (day === null ? "" : isoDate(day));
+  const rows = [
+    [0, date(quote.deal.plan.signed), money(0), money(0), money(0), money(quote.amountFinanced)],
+    ...quote.schedule.map(row => [
+      row.number,
+      date(row.date),
+      money(row.payment),
+      money(row.interest),
+      money(row.principal),
+      money(row.balance),
+    ]),
+    [
+      "Total",
+      "",
+      money(quote.totalOfPayments),
+      money(quote.financeCharge),
+      money(quote.amountFinanced),
+      money(0),
+    ],
+  ];
+  return `${Papa.unparse({ fields: HEADINGS, data: rows }, { newline: "\r\n" })}\r\n`;
+}
