@@ -1,0 +1,183 @@
+// The demo scenario: Tarn & Hollow, a made-up dealer in the made-up town of Marrow Bay, and its lending desk.
+import type { DealDocument } from "@/exchange/deal-document";
+import type { DealFile } from "@/exchange/deal-file";
+
+export const DEMO_VEHICLES = [
+  ["Larkmoor 240 campervan, stock 1187", 41_850_00],
+  ["Larkmoor 240 campervan, stock 1190", 43_200_00],
+  ["Larkmoor 300 family campervan, stock 1203", 58_990_00],
+  ["Larkmoor Fold pop-top camper, stock 1214", 36_450_00],
+  ["Larkmoor Coast campervan, used, stock 0961", 24_300_00],
+  ["Ostrel U2 utility van, stock 2041", 31_480_00],
+  ["Ostrel U2 utility van, electric, stock 2044", 39_760_00],
+  ["Ostrel U3 long utility van, stock 2052", 35_995_00],
+  ["Ostrel Crew utility van, stock 2058", 37_240_00],
+  ["Ostrel U2 utility van, used, stock 1877", 17_650_00],
+  ["Ostrel Tipper utility van, used, stock 1904", 21_900_00],
+  ["Ostrel Tandem boat trailer, stock 3310", 9_840_00],
+  ["Ostrel Single boat trailer, stock 3314", 4_275_00],
+  ["Ostrel Heavy boat trailer, stock 3322", 14_600_00],
+  ["Pennywhistle Duo cargo bike, stock 4402", 4_800_00],
+  ["Pennywhistle Trio cargo bike, stock 4405", 6_150_00],
+  ["Pennywhistle Postal cargo bike, stock 4411", 5_480_00],
+  ["Pennywhistle Duo cargo bike, used, stock 4388", 2_950_00],
+].map(([description, priceMinor]) => ({
+  description: String(description),
+  priceMinor: Number(priceMinor),
+  currency: "USD",
+}));
+
+type Demo = Omit<DealDocument, "inputs"> & {
+  changed: string;
+  structure: DealFile["structure"];
+  plan: Pick<DealFile["plan"], "yearlyRate" | "payments" | "signed" | "firstPayment" | "payment" | "rounding">;
+  find?: DealFile["find"];
+};
+
+const deals: Demo[] = [
+  {
+    // Underwater: more is owed on the trade-in than it is worth.
+    customer: "Idris Vantongeren",
+    vehicle: "Larkmoor 240 campervan, stock 1187",
+    status: "quoting",
+    changed: "2026-11-24T09:42:00Z",
+    structure: {
+      price: "41850.00",
+      tradeIn: { allowance: "9200.00", owed: "11050.00" },
+      down: { amount: "3000.00" },
+    },
+    plan: { yearlyRate: "6.49", payments: 72, signed: "2026-11-24" },
+  },
+  {
+    customer: "Maren Oakhollow",
+    vehicle: "Ostrel U2 utility van, stock 2041",
+    status: "agreed",
+    changed: "2026-11-23T16:05:00Z",
+    structure: { price: "31480.00", down: { percent: "15" } },
+    plan: { yearlyRate: "5.95", payments: 60, signed: "2026-11-23", firstPayment: "2027-01-08" },
+  },
+  {
+    // A zero-rate promotion.
+    customer: "Sunniva Brack",
+    vehicle: "Pennywhistle Duo cargo bike, stock 4402",
+    status: "signed",
+    changed: "2026-11-21T11:20:00Z",
+    structure: { price: "4800.00", down: { amount: "500.00" } },
+    plan: { yearlyRate: "0", payments: 24, signed: "2026-11-21" },
+  },
+  {
+    // No price gives 85 a month with so much owed on the trade-in.
+    customer: "Tobiah Quarles",
+    vehicle: "Larkmoor Coast campervan, used, stock 0961",
+    status: "quoting",
+    changed: "2026-11-24T08:55:00Z",
+    structure: { tradeIn: { allowance: "6500.00", owed: "14000.00" }, down: { amount: "0" } },
+    plan: { yearlyRate: "7.90", payments: 60, signed: "2026-11-24", payment: "85.00" },
+    find: "price",
+  },
+  {
+    customer: "Jorun Castellane",
+    vehicle: "Ostrel Tandem boat trailer, stock 3310",
+    status: "quoting",
+    changed: "2026-11-20T14:31:00Z",
+    structure: { price: "9840.00", down: { amount: "1000.00" } },
+    plan: { yearlyRate: "8.25", payments: 120, signed: "2026-11-20", firstPayment: "2027-01-05" },
+  },
+  {
+    customer: "Odalys Fenwright",
+    vehicle: "Larkmoor 300 family campervan, stock 1203",
+    status: "quoting",
+    changed: "2026-11-24T10:10:00Z",
+    structure: { tradeIn: { allowance: "18500.00", owed: "6200.00" }, down: { percent: "10" } },
+    plan: { yearlyRate: "6.10", payments: 84, signed: "2026-11-24", payment: "550.00" },
+    find: "price",
+  },
+  {
+    customer: "Caspar Leith-Moon",
+    vehicle: "Ostrel Crew utility van, stock 2058",
+    status: "quoting",
+    changed: "2026-11-19T15:48:00Z",
+    structure: { price: "37240.00", tradeIn: { allowance: "8000.00", owed: "0" } },
+    plan: { yearlyRate: "5.75", payments: 66, signed: "2026-11-19", payment: "480.00" },
+    find: "down",
+  },
+  {
+    customer: "Priya Dunmarrow",
+    vehicle: "Kitchen refit",
+    status: "agreed",
+    changed: "2026-11-18T09:15:00Z",
+    structure: { price: "18600.00" },
+    plan: { yearlyRate: "9.40", payments: 48, signed: "2026-11-18", rounding: "up" },
+  },
+  {
+    customer: "Wilhelmina Tock",
+    vehicle: "Dental work",
+    status: "signed",
+    changed: "2026-11-12T13:02:00Z",
+    structure: { price: "6240.00", down: { amount: "600.00" } },
+    plan: { yearlyRate: "10.50", payments: 18, signed: "2026-11-12" },
+  },
+  {
+    customer: "Benedikt Saltroe",
+    vehicle: "A piano",
+    status: "quoting",
+    changed: "2026-11-17T10:37:00Z",
+    structure: { price: "11900.00", down: { percent: "20" } },
+    plan: { yearlyRate: "7.25", payments: 36, signed: "2026-11-17", rounding: "down" },
+  },
+  {
+    customer: "Amaru Pelling",
+    vehicle: "Ostrel U2 utility van, used, stock 1877",
+    status: "lost",
+    changed: "2026-11-09T17:20:00Z",
+    structure: { price: "17650.00", tradeIn: { allowance: "2400.00", owed: "0" }, down: { amount: "1500.00" } },
+    plan: { yearlyRate: "11.90", payments: 48, signed: "2026-11-09" },
+  },
+  {
+    customer: "Liesel Thornquist",
+    vehicle: "Larkmoor Fold pop-top camper, stock 1214",
+    status: "signed",
+    changed: "2026-11-16T12:44:00Z",
+    structure: {
+      price: "36450.00",
+      tradeIn: { allowance: "12750.00", owed: "4310.55" },
+      down: { amount: "2500.00" },
+    },
+    plan: { yearlyRate: "6.25", payments: 60, signed: "2026-11-16", firstPayment: "2026-12-31" },
+  },
+  {
+    customer: "Maren Oakhollow",
+    vehicle: "Pennywhistle Postal cargo bike, stock 4411",
+    status: "quoting",
+    changed: "2026-11-22T10:00:00Z",
+    structure: { price: "5480.00" },
+    plan: { yearlyRate: "4.90", payments: 30, signed: "2026-11-22" },
+  },
+  {
+    customer: "Idris Vantongeren",
+    vehicle: "Larkmoor 240 campervan, stock 1190",
+    status: "lost",
+    changed: "2026-11-14T16:18:00Z",
+    structure: {
+      price: "43200.00",
+      tradeIn: { allowance: "9000.00", owed: "11050.00" },
+      down: { percent: "15" },
+    },
+    plan: { yearlyRate: "6.75", payments: 84, signed: "2026-11-14" },
+  },
+];
+
+export const DEMO_DEALS = deals.map(({ customer, vehicle, status, changed, structure, plan, find = "payment" }) => ({
+  customer,
+  vehicle,
+  status,
+  changedAt: new Date(changed),
+  inputs: {
+    format: "kellux-deal",
+    version: 1,
+    currency: "USD",
+    structure,
+    plan: { kind: "loan", frequency: "monthly", ...plan },
+    find,
+  } satisfies DealFile,
+}));

@@ -1,0 +1,10 @@
+import { serverDatabase } from "@/server/database";
+import { importDeal } from "@/server/deals";
+import { answer, readBody } from "@/server/door";
+import { checkImportRequest } from "@/server/requests";
+
+export const POST = (request: Request) =>
+  answer(async () => {
+    const body = await readBody(request, checkImportRequest);
+    return importDeal(await serverDatabase(), body);
+  }, 201);

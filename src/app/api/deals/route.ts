@@ -1,0 +1,14 @@
+import { serverDatabase } from "@/server/database";
+import { createDeal, registerRows } from "@/server/deals";
+import { answer, readBody } from "@/server/door";
+import { checkNewDealRequest } from "@/server/requests";
+
+export const dynamic = "force-dynamic";
+
+export const GET = () => answer(async () => registerRows(await serverDatabase()));
+
+export const POST = (request: Request) =>
+  answer(async () => {
+    const { document } = await readBody(request, checkNewDealRequest);
+    return createDeal(await serverDatabase(), document);
+  }, 201);

@@ -1,0 +1,2 @@
+export const dynamic = "force-dynamic";
+export default function Page() { return <p>hi</p>; }

@@ -1,0 +1,50 @@
+import { sql } from "drizzle-orm";
+import { bigint, check, index, integer, jsonb, pgTable, text, timestamp, uuid } from "drizzle-orm/pg-core";
+import { DEAL_STATUSES } from "@/exchange/deal-document";
+import type { DealFile } from "@/exchange/deal-file";
+
+export const customers = pgTable("customers", {
+  id: uuid().primaryKey().defaultRandom(),
+  name: text().notNull().unique(),
+});
+
+export const vehicles = pgTable("vehicles", {
+  id: uuid().primaryKey().defaultRandom(),
+  /** Maker, model and stock number, as the officer calls it. */
+  description: text().notNull().unique(),
+  /** The asking price in minor units of the currency, where it is known. */
+  priceMinor: bigint({ mode: "number" }),
+  currency: text().notNull().default("USD"),
+});
+
+export const deals = pgTable(
+  "deals",
+  {
+    id: uuid().primaryKey().defaultRandom(),
+    customerId: uuid().references(() => customers.id),
+    vehicleId: uuid().references(() => vehicles.id),
+    status: text({ enum: DEAL_STATUSES }).notNull().default("quoting"),
+    changedAt: timestamp({ withTimezone: true, mode: "date" }).notNull().defaultNow(),
+    /** A deleted deal is kept, so that deleting can be undone. */
+    deletedAt: timestamp({ withTimezone: true, mode: "date" }),
+  },
+  table => [
+    index("deals_changed_at").on(table.changedAt),
+    check("deals_status", sql`${table.status} in ('quoting', 'agreed', 'signed', 'lost')`),
+  ],
+);
+
+export const options = pgTable(
+  "options",
+  {
+    id: uuid().primaryKey().defaultRandom(),
+    dealId: uuid()
+      .notNull()
+      .references(() => deals.id, { onDelete: "cascade" }),
+    /** What the officer typed, checked against the deal file's schema. What follows from it is computed. */
+    inputs: jsonb().$type<DealFile>().notNull(),
+    /** Goes up by one at each save; a save names the version it was made from. */
+    version: integer().notNull().default(1),
+  },
+  table => [index("options_deal_id").on(table.dealId)],
+);

@@ -1,0 +1,84 @@
+import { isDeepStrictEqual } from "node:util";
+import { evaluate } from "@/core";
+import type { Database } from "@/data/database";
+import * as data from "@/data/deals";
+import type { DealDocument } from "@/exchange/deal-document";
+import { type DealFile, readDeal } from "@/exchange/deal-file";
+import { parseDealFile } from "@/exchange/deal-file/parse";
+import type { DealReply, ImportRequest, RegisterRow, SaveRequest } from "./contract";
+import { Refusal } from "./refusal";
+
+const reply = (record: data.DealRecord): DealReply => ({ ...record, changedAt: record.changedAt.toISOString() });
+
+/** The register: every deal with what follows from it. */
+export async function registerRows(database: Database): Promise<RegisterRow[]> {
+  return (await data.listDeals(database)).map(({ id, changedAt, document }) => {
+    const { customer, vehicle, status, inputs } = document;
+    return { id, customer, vehicle, status, changedAt: changedAt.toISOString(), ...answerOf(inputs) };
+  });
+}
+
+function answerOf(inputs: DealFile): Pick<RegisterRow, "currency" | "payment" | "amountFinanced" | "problem"> {
+  const { currency } = inputs;
+  const deal = readDeal(inputs);
+  const quote = deal.ok ? evaluate(deal.value) : deal;
+  if (!quote.ok) return { currency, payment: null, amountFinanced: null, problem: quote.failure.sentence };
+  const { payment, amountFinanced } = quote.value;
+  return { currency, payment, amountFinanced, problem: null };
+}
+
+/** One deal, or a refusal where there is none or it is deleted. */
+export async function openDeal(database: Database, id: string): Promise<DealReply> {
+  const record = await data.getDeal(database, id);
+  if (!record) throw new Refusal(404, "There is no deal at this address.");
+  if (record.deleted) throw new Refusal(410, "This deal was deleted.");
+  return reply(record);
+}
+
+/** Keeps a new deal. */
+export async function createDeal(database: Database, document: DealDocument): Promise<DealReply> {
+  const [id = ""] = await data.insertDeals(database, [document]);
+  return openDeal(database, id);
+}
+
+/** Keeps the deal of a deal file; the file's name, without its endings, stands for the customer. */
+export async function importDeal(database: Database, { fileName, text }: ImportRequest): Promise<DealReply> {
+  const file = parseDealFile(text);
+  if (!file.ok) throw new Refusal(422, file.sentence);
+  const deal = readDeal(file.value);
+  if (!deal.ok) throw new Refusal(422, deal.failure.sentence);
+  const customer = fileName
+    .replace(/(\.deal)?\.json$/i, "")
+    .replace(/\p{Cc}/gu, "")
+    .slice(0, 120);
+  return createDeal(database, { customer, vehicle: "", status: "quoting", inputs: file.value });
+}
+
+/**
+ * Saves a deal over the version that the change was made from. A save that was kept already, whose answer
+ * never arrived, is simply confirmed.
+ */
+export async function saveDeal(database: Database, id: string, { version, document }: SaveRequest): Promise<DealReply> {
+  const saved = await data.updateDeal(database, id, version, document);
+  const current = await openDeal(database, id);
+  if (saved || isDeepStrictEqual(current.document, document)) return current;
+  throw new Refusal(409, "This deal was changed and saved somewhere else since you opened it.", current);
+}
+
+/** Copies a deal; the copy is being quoted again. */
+export async function duplicateDeal(database: Database, id: string): Promise<DealReply> {
+  const { document } = await openDeal(database, id);
+  return createDeal(database, { ...document, status: "quoting" });
+}
+
+/** Deletes a deal in a way that {@link restoreDeal} undoes. */
+export async function deleteDeal(database: Database, id: string): Promise<{ id: string }> {
+  if (!(await data.setDeleted(database, id, true))) throw new Refusal(404, "There is no deal at this address.");
+  return { id };
+}
+
+/** Brings a deleted deal back as it was. */
+export async function restoreDeal(database: Database, id: string): Promise<DealReply> {
+  if (!(await data.setDeleted(database, id, false))) throw new Refusal(404, "There is no deal at this address.");
+  return openDeal(database, id);
+}

@@ -1,0 +1,54 @@
+const LOOPBACK = /^(localhost|127(\.\d{1,3}){3}|\[::1\])(:\d+)?$/i;
+const SAFE_METHODS = new Set(["GET", "HEAD", "OPTIONS"]);
+
+/**
+ * Why a request must be turned down before it reaches a route, as one sentence, or undefined.
+ *
+ * A server on this machine has no password, so it answers only to names of this machine (a page elsewhere
+ * could otherwise point a name of its own at it), and takes changes only from its own pages.
+ */
+export function refusalReason(method: string, headers: Headers): string | undefined {
+  const host = headers.get("host") ?? "";
+  const listensToOthers = Boolean(process.env.KELLUX_HOST) && !LOOPBACK.test(process.env.KELLUX_HOST ?? "");
+  if (!listensToOthers && !LOOPBACK.test(host)) {
+    return "This server answers only to localhost; set KELLUX_HOST to serve other names.";
+  }
+  if (SAFE_METHODS.has(method)) return undefined;
+  const site = headers.get("sec-fetch-site");
+  const origin = headers.get("origin");
+  const foreign = (site !== null && site !== "same-origin" && site !== "none") || (origin !== null && !isOwn(origin, host));
+  return foreign ? "Changes are accepted only from Kellux's own pages." : undefined;
+}
+
+function isOwn(origin: string, host: string): boolean {
+  try {
+    return new URL(origin).host === host;
+  } catch {
+    return false;
+  }
+}
+
+/** The content security policy of a page whose scripts carry a nonce. */
+export function contentSecurityPolicy(nonce: string): string {
+  // React's development build rebuilds call stacks by eval; the built app does not.
+  const development = process.env.NODE_ENV === "development" ? " 'unsafe-eval'" : "";
+  return [
+    "default-src 'self'",
+    `script-src 'self' 'nonce-${nonce}' 'strict-dynamic'${development}`,
+    "style-src 'self' 'unsafe-inline'",
+    "img-src 'self' data:",
+    "object-src 'none'",
+    "base-uri 'none'",
+    "form-action 'self'",
+    "frame-ancestors 'none'",
+  ].join("; ");
+}
+
+export const SECURITY_HEADERS: Record<string, string> = {
+  "X-Content-Type-Options": "nosniff",
+  "X-Frame-Options": "DENY",
+  "Referrer-Policy": "no-referrer",
+  "Cross-Origin-Opener-Policy": "same-origin",
+  "Cross-Origin-Resource-Policy": "same-origin",
+  "Permissions-Policy": "camera=(), microphone=(), geolocation=()",
+};
