@@ -30,7 +30,10 @@ export const DEMO_VEHICLES = [
 type Demo = Omit<DealDocument, "inputs"> & {
   changed: string;
   structure: DealFile["structure"];
-  plan: Pick<DealFile["plan"], "yearlyRate" | "payments" | "signed" | "firstPayment" | "payment" | "rounding">;
+  plan: Pick<
+    DealFile["plan"],
+    "yearlyRate" | "payments" | "signed" | "firstPayment" | "payment" | "rounding"
+  >;
   find?: DealFile["find"];
 };
 
@@ -130,7 +133,11 @@ const deals: Demo[] = [
     vehicle: "Ostrel U2 utility van, used, stock 1877",
     status: "lost",
     changed: "2026-11-09T17:20:00Z",
-    structure: { price: "17650.00", tradeIn: { allowance: "2400.00", owed: "0" }, down: { amount: "1500.00" } },
+    structure: {
+      price: "17650.00",
+      tradeIn: { allowance: "2400.00", owed: "0" },
+      down: { amount: "1500.00" },
+    },
     plan: { yearlyRate: "11.90", payments: 48, signed: "2026-11-09" },
   },
   {
@@ -167,17 +174,19 @@ const deals: Demo[] = [
   },
 ];
 
-export const DEMO_DEALS = deals.map(({ customer, vehicle, status, changed, structure, plan, find = "payment" }) => ({
-  customer,
-  vehicle,
-  status,
-  changedAt: new Date(changed),
-  inputs: {
-    format: "kellux-deal",
-    version: 1,
-    currency: "USD",
-    structure,
-    plan: { kind: "loan", frequency: "monthly", ...plan },
-    find,
-  } satisfies DealFile,
-}));
+export const DEMO_DEALS = deals.map(
+  ({ customer, vehicle, status, changed, structure, plan, find = "payment" }) => ({
+    customer,
+    vehicle,
+    status,
+    changedAt: new Date(changed),
+    inputs: {
+      format: "kellux-deal",
+      version: 1,
+      currency: "USD",
+      structure,
+      plan: { kind: "loan", frequency: "monthly", ...plan },
+      find,
+    } satisfies DealFile,
+  }),
+);

@@ -1,6 +1,7 @@
 /** Runs once when the server starts, before the first request. */
 export async function register(): Promise<void> {
-  if (process.env.NEXT_RUNTIME !== "nodejs") return;
+  // A build starts servers too, to make its pages; those must not touch the data.
+  if (process.env.NEXT_RUNTIME !== "nodejs" || !process.env.KELLUX_SERVING) return;
   const { start } = await import("@/server/startup");
   await start();
 }

@@ -1,1 +1,26 @@
-export default function Layout({ children }: { children: React.ReactNode }) { return <html lang="en"><body>{children}</body></html>; }
+import "@fontsource-variable/source-sans-3";
+import "@fontsource-variable/source-serif-4";
+import "./globals.css";
+import type { Metadata } from "next";
+import { connection } from "next/server";
+import type { ReactNode } from "react";
+import { Toaster } from "sonner";
+import { Shell } from "@/features/shell/Shell";
+
+export const metadata: Metadata = {
+  title: { default: "Deals · Kellux", template: "%s · Kellux" },
+  description: "Structure vehicle and personal loans with the customer at hand.",
+};
+
+export default async function RootLayout({ children }: { children: ReactNode }) {
+  // Each answer carries its own nonce, so no page can be made ahead of time.
+  await connection();
+  return (
+    <html lang="en">
+      <body>
+        <Shell>{children}</Shell>
+        <Toaster position="bottom-center" toastOptions={{ duration: 10_000 }} />
+      </body>
+    </html>
+  );
+}

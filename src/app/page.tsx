@@ -1,2 +1,7 @@
-export const dynamic = "force-dynamic";
-export default function Page() { return <p>hi</p>; }
+import { Register } from "@/features/register/Register";
+import { serverDatabase } from "@/server/database";
+import { registerRows } from "@/server/deals";
+
+export default async function RegisterPage() {
+  return <Register rows={await registerRows(await serverDatabase())} />;
+}

@@ -42,7 +42,12 @@ function toRecord(row: SelectedRecord): DealRecord {
     version: row.version,
     changedAt: row.changedAt,
     deleted: row.deletedAt !== null,
-    document: { customer: row.customer ?? "", vehicle: row.vehicle ?? "", status: row.status, inputs: row.inputs },
+    document: {
+      customer: row.customer ?? "",
+      vehicle: row.vehicle ?? "",
+      status: row.status,
+      inputs: row.inputs,
+    },
   };
 }
 
@@ -96,7 +101,10 @@ export async function updateDeal(
   { inputs, ...heading }: DealDocument,
 ): Promise<boolean> {
   return database.transaction(async tx => {
-    const live = tx.select({ id: deals.id }).from(deals).where(and(eq(deals.id, id), isNull(deals.deletedAt)));
+    const live = tx
+      .select({ id: deals.id })
+      .from(deals)
+      .where(and(eq(deals.id, id), isNull(deals.deletedAt)));
     const saved = await tx
       .update(options)
       .set({ inputs: guarded(inputs), version: version + 1 })
@@ -162,10 +170,8 @@ async function dropUnusedNames(database: Database): Promise<void> {
   await database
     .delete(customers)
     .where(sql`not exists (select 1 from ${deals} where ${deals.customerId} = ${customers.id})`);
-  await database
-    .delete(vehicles)
-    .where(
-      sql`${vehicles.priceMinor} is null
+  await database.delete(vehicles).where(
+    sql`${vehicles.priceMinor} is null
         and not exists (select 1 from ${deals} where ${deals.vehicleId} = ${vehicles.id})`,
-    );
+  );
 }

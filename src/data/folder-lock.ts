@@ -77,11 +77,17 @@ function isAlive({ pid, started }: Holder): boolean {
   return startOf(pid) === started;
 }
 
-/** When a process started, where the system tells; the same text for every process where it does not. */
+const STATE = 0;
+const START_TIME = 19;
+
+/**
+ * When a process started, where the system tells; the same text for every process where it does not. A
+ * process that ended and was not yet cleared away by its parent never started.
+ */
 function startOf(pid: number): string {
   try {
-    const afterName = readFileSync(`/proc/${pid}/stat`, "utf8").split(") ").at(-1) ?? "";
-    return afterName.split(" ")[19] ?? "";
+    const fields = readFileSync(`/proc/${pid}/stat`, "utf8").split(") ").at(-1)?.split(" ") ?? [];
+    return fields[STATE] === "Z" ? "ended" : (fields[START_TIME] ?? "");
   } catch {
     return "";
   }

@@ -4,7 +4,11 @@ import { DealDocumentSchema } from "@/exchange/deal-document";
 /** The body of a save: the whole deal, and the version that the change was made from. */
 export const SaveRequestSchema = Type.Object(
   {
-    version: Type.Integer({ minimum: 1, maximum: 2_000_000_000, description: "the number of a saved version" }),
+    version: Type.Integer({
+      minimum: 1,
+      maximum: 2_000_000_000,
+      description: "the number of a saved version",
+    }),
     document: DealDocumentSchema,
   },
   { additionalProperties: false },
@@ -36,6 +40,8 @@ export type DealReply = {
   deleted: boolean;
   document: Type.Static<typeof DealDocumentSchema>;
 };
+
+export type { StockVehicle } from "@/data/suggestions";
 
 /** One line of the register. Money in minor units; null where the deal has no answer. */
 export type RegisterRow = {

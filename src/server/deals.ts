@@ -8,7 +8,10 @@ import { parseDealFile } from "@/exchange/deal-file/parse";
 import type { DealReply, ImportRequest, RegisterRow, SaveRequest } from "./contract";
 import { Refusal } from "./refusal";
 
-const reply = (record: data.DealRecord): DealReply => ({ ...record, changedAt: record.changedAt.toISOString() });
+const reply = (record: data.DealRecord): DealReply => ({
+  ...record,
+  changedAt: record.changedAt.toISOString(),
+});
 
 /** The register: every deal with what follows from it. */
 export async function registerRows(database: Database): Promise<RegisterRow[]> {
@@ -18,7 +21,9 @@ export async function registerRows(database: Database): Promise<RegisterRow[]> {
   });
 }
 
-function answerOf(inputs: DealFile): Pick<RegisterRow, "currency" | "payment" | "amountFinanced" | "problem"> {
+function answerOf(
+  inputs: DealFile,
+): Pick<RegisterRow, "currency" | "payment" | "amountFinanced" | "problem"> {
   const { currency } = inputs;
   const deal = readDeal(inputs);
   const quote = deal.ok ? evaluate(deal.value) : deal;
@@ -58,7 +63,11 @@ export async function importDeal(database: Database, { fileName, text }: ImportR
  * Saves a deal over the version that the change was made from. A save that was kept already, whose answer
  * never arrived, is simply confirmed.
  */
-export async function saveDeal(database: Database, id: string, { version, document }: SaveRequest): Promise<DealReply> {
+export async function saveDeal(
+  database: Database,
+  id: string,
+  { version, document }: SaveRequest,
+): Promise<DealReply> {
   const saved = await data.updateDeal(database, id, version, document);
   const current = await openDeal(database, id);
   if (saved || isDeepStrictEqual(current.document, document)) return current;
@@ -73,12 +82,14 @@ export async function duplicateDeal(database: Database, id: string): Promise<Dea
 
 /** Deletes a deal in a way that {@link restoreDeal} undoes. */
 export async function deleteDeal(database: Database, id: string): Promise<{ id: string }> {
-  if (!(await data.setDeleted(database, id, true))) throw new Refusal(404, "There is no deal at this address.");
+  if (!(await data.setDeleted(database, id, true)))
+    throw new Refusal(404, "There is no deal at this address.");
   return { id };
 }
 
 /** Brings a deleted deal back as it was. */
 export async function restoreDeal(database: Database, id: string): Promise<DealReply> {
-  if (!(await data.setDeleted(database, id, false))) throw new Refusal(404, "There is no deal at this address.");
+  if (!(await data.setDeleted(database, id, false)))
+    throw new Refusal(404, "There is no deal at this address.");
   return openDeal(database, id);
 }

@@ -54,9 +54,13 @@ function parseJson(text: string): unknown {
 
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 
+export function isDealId(id: string): boolean {
+  return UUID.test(id);
+}
+
 /** Checks the id of a deal's address. */
 export async function readId(params: Promise<{ id: string }>): Promise<string> {
   const { id } = await params;
-  if (!UUID.test(id)) throw new Refusal(404, "There is no deal at this address.");
+  if (!isDealId(id)) throw new Refusal(404, "There is no deal at this address.");
   return id;
 }

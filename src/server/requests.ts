@@ -13,7 +13,9 @@ export const checkSaveRequest = (value: unknown) => withReadableFigures(checkSav
 /** The same for a new deal. */
 export const checkNewDealRequest = (value: unknown) => withReadableFigures(checkNewDealForm(value));
 
-function withReadableFigures<Value extends Pick<SaveRequest, "document">>(checked: Checked<Value>): Checked<Value> {
+function withReadableFigures<Value extends Pick<SaveRequest, "document">>(
+  checked: Checked<Value>,
+): Checked<Value> {
   if (!checked.ok) return checked;
   const deal = readDeal(checked.value.document.inputs);
   return deal.ok ? checked : { ok: false, sentence: deal.failure.sentence };

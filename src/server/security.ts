@@ -16,7 +16,8 @@ export function refusalReason(method: string, headers: Headers): string | undefi
   if (SAFE_METHODS.has(method)) return undefined;
   const site = headers.get("sec-fetch-site");
   const origin = headers.get("origin");
-  const foreign = (site !== null && site !== "same-origin" && site !== "none") || (origin !== null && !isOwn(origin, host));
+  const foreign =
+    (site !== null && site !== "same-origin" && site !== "none") || (origin !== null && !isOwn(origin, host));
   return foreign ? "Changes are accepted only from Kellux's own pages." : undefined;
 }
 

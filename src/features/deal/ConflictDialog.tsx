@@ -1,0 +1,102 @@
+import { useEffect, useRef } from "react";
+import type { DealDocument } from "@/exchange/deal-document";
+import type { DealReply } from "@/server/contract";
+import { describeDocument } from "./describe-document";
+
+type Props = {
+  mine: DealDocument;
+  theirs: DealReply;
+  onKeepMine: () => void;
+  onTakeTheirs: () => void;
+  onKeepBoth: () => void;
+};
+
+/** Two versions of one deal side by side: nothing is lost before the officer has chosen. */
+export function ConflictDialog({ mine, theirs, onKeepMine, onTakeTheirs, onKeepBoth }: Props) {
+  const dialog = useRef<HTMLDialogElement>(null);
+  const heading = useRef<HTMLHeadingElement>(null);
+  const open = () => {
+    dialog.current?.showModal();
+    // Not a button: a key that was meant for a field must choose nothing.
+    heading.current?.focus();
+  };
+  useEffect(open, []);
+
+  return (
+    <>
+      <div
+        role="alert"
+        className="flex flex-wrap items-center gap-3 rounded-box border border-error px-4 py-2"
+      >
+        <span>This deal was also changed and saved somewhere else. Your version is kept here, unsaved.</span>
+        <button type="button" className="btn btn-sm" onClick={open}>
+          See both versions
+        </button>
+      </div>
+      <dialog ref={dialog} className="modal" aria-labelledby="conflict-title">
+        <div className="modal-box max-w-3xl">
+          <h2 id="conflict-title" ref={heading} tabIndex={-1} className="font-semibold text-xl">
+            Two versions of this deal
+          </h2>
+          <p className="mt-1 text-faint">
+            It was changed and saved somewhere else while you were changing it here.
+          </p>
+          <Differences mine={mine} theirs={theirs.document} />
+          <div className="mt-4 flex flex-wrap gap-2">
+            <button type="button" className="btn btn-primary btn-sm" onClick={onKeepBoth}>
+              Keep both: mine becomes a deal of its own
+            </button>
+            <button type="button" className="btn btn-sm" onClick={onKeepMine}>
+              Save mine over it
+            </button>
+            <button type="button" className="btn btn-sm" onClick={onTakeTheirs}>
+              Take the saved one
+            </button>
+            <form method="dialog" className="ml-auto">
+              <button type="submit" className="btn btn-ghost btn-sm">
+                Decide later
+              </button>
+            </form>
+          </div>
+        </div>
+      </dialog>
+    </>
+  );
+}
+
+function Differences({ mine, theirs }: { mine: DealDocument; theirs: DealDocument }) {
+  const here = describeDocument(mine);
+  const there = describeDocument(theirs);
+  return (
+    <table className="mt-3 w-full">
+      <thead>
+        <tr className="text-left text-faint text-sm">
+          <th scope="col" className="py-1 font-normal">
+            Figure
+          </th>
+          <th scope="col" className="font-normal">
+            Here, unsaved
+          </th>
+          <th scope="col" className="font-normal">
+            Saved somewhere else
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {Object.entries(here).map(([name, text]) => {
+          const differs = text !== there[name];
+          return (
+            <tr key={name} className={`border-base-300 border-t ${differs ? "font-semibold" : "text-faint"}`}>
+              <th scope="row" className="py-1 pr-4 text-left font-normal">
+                {name}
+                {differs && <span className="sr-only"> (differs)</span>}
+              </th>
+              <td className="pr-4">{text}</td>
+              <td>{there[name]}</td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}

@@ -1,0 +1,68 @@
+import type { Quote, WorkedFigure } from "@/core";
+import { amountText } from "@/features/figures/format";
+import { useDesk } from "./desk-context";
+import { isStale, shownQuote } from "./desk-state";
+import { WorkingButton } from "./WorkingButton";
+
+type Cost = {
+  figure: WorkedFigure;
+  name: string;
+  minor: (quote: Quote) => number;
+  includes: (quote: Quote) => string;
+};
+
+const COSTS: Cost[] = [
+  {
+    figure: "financeCharge",
+    name: "Finance charge",
+    minor: quote => quote.financeCharge,
+    includes: () => "all interest; no fees",
+  },
+  {
+    figure: "totalOfPayments",
+    name: "Total of payments",
+    minor: quote => quote.totalOfPayments,
+    includes: quote =>
+      quote.payments === 1
+        ? "one payment"
+        : `${quote.payments - 1} × ${amountText(quote.payment, quote.deal.currency)} + the last`,
+  },
+  {
+    figure: "totalCost",
+    name: "Total cost",
+    minor: quote => quote.totalCost,
+    includes: includedInTotalCost,
+  },
+];
+
+function includedInTotalCost({ deal, down }: Quote): string {
+  const { allowance, owed } = deal.structure.tradeIn;
+  const parts = ["payments", ...(down > 0 ? ["cash down"] : []), ...(allowance > 0 ? ["trade-in"] : [])];
+  return `${parts.join(" + ")}${owed > 0 ? " − what was owed on it" : ""}`;
+}
+
+/** What the deal really costs, each figure with what it includes and its working. */
+export function CostFigures() {
+  const { state } = useDesk();
+  const quote = shownQuote(state);
+  if (!quote) return null;
+  return (
+    <section aria-label="What it costs" className="grid gap-3 sm:grid-cols-3">
+      {COSTS.map(({ figure, name, minor, includes }) => (
+        <div key={figure} className="card-paper px-4 py-2.5">
+          <h3 className="flex items-center justify-between font-normal font-sans text-faint text-sm">
+            {name}
+            <WorkingButton figure={figure} name={name.toLowerCase()} />
+          </h3>
+          <output
+            className={`block font-semibold font-serif text-xl ${isStale(state) ? "stale" : ""}`}
+            data-testid={figure}
+          >
+            {amountText(minor(quote), quote.deal.currency)}
+          </output>
+          <p className="text-faint text-sm leading-tight">{includes(quote)}</p>
+        </div>
+      ))}
+    </section>
+  );
+}

@@ -1,0 +1,79 @@
+"use client";
+
+import { useCallback, useMemo, useReducer } from "react";
+import { toast } from "sonner";
+import type { DealDocument } from "@/exchange/deal-document";
+import { api } from "@/features/api/client";
+import { RepaymentTable } from "@/features/repayment/RepaymentTable";
+import { useAutosave } from "@/features/saving/use-autosave";
+import type { DealReply, StockVehicle } from "@/server/contract";
+import { ConflictDialog } from "./ConflictDialog";
+import { CostFigures } from "./CostFigures";
+import { DealHeader } from "./DealHeader";
+import { DealSentence } from "./DealSentence";
+import { DeletedNotice } from "./DeletedNotice";
+import { DeskContext } from "./desk-context";
+import { deskReducer, isStale, openDesk, shownQuote } from "./desk-state";
+import { PlanCard } from "./PlanCard";
+import { StructureCard } from "./StructureCard";
+
+type Props = { deal: DealReply; customers: string[]; vehicles: StockVehicle[] };
+
+/** The deal screen: the structure and the plan beside the answer. */
+export function DealDesk({ deal, customers, vehicles }: Props) {
+  const [state, dispatch] = useReducer(deskReducer, deal.document, openDesk);
+  const show = useCallback((document: DealDocument) => dispatch({ type: "open", document }), []);
+  const saving = useAutosave(deal, state.document, show);
+  const desk = useMemo(() => ({ state, dispatch }), [state]);
+  const quote = shownQuote(state);
+  const { status } = saving;
+
+  const keepBoth = async (theirs: DealReply) => {
+    const copy = await api.create(state.document);
+    if (copy.kind !== "done") {
+      toast.error("Your version could not be kept yet: the server is away. Nothing is lost; try again.");
+      return;
+    }
+    saving.settleOn(theirs);
+    toast("Your version is now a deal of its own.", {
+      action: { label: "Open it", onClick: () => location.assign(`/deals/${copy.value.id}`) },
+    });
+  };
+
+  return (
+    <DeskContext value={desk}>
+      <div className="flex min-h-full flex-col gap-3 p-3 md:h-full md:px-6">
+        <DealHeader customers={customers} vehicles={vehicles} status={status} />
+        {status.kind === "conflict" && (
+          <ConflictDialog
+            mine={state.document}
+            theirs={status.theirs}
+            onKeepMine={() => saving.continueFrom(status.theirs.version)}
+            onTakeTheirs={() => saving.settleOn(status.theirs)}
+            onKeepBoth={() => void keepBoth(status.theirs)}
+          />
+        )}
+        {status.kind === "deleted" && (
+          <DeletedNotice id={deal.id} onBack={reply => saving.continueFrom(reply.version)} />
+        )}
+        <div className="flex min-h-0 flex-1 flex-col gap-4 lg:flex-row">
+          <div className="card-paper shrink-0 self-start lg:max-h-full lg:w-[25.5rem] lg:overflow-auto">
+            <StructureCard />
+            <PlanCard />
+          </div>
+          <div className="flex min-h-0 min-w-0 flex-1 flex-col gap-3">
+            <DealSentence />
+            <CostFigures />
+            {quote && (
+              <RepaymentTable
+                quote={quote}
+                stale={isStale(state)}
+                fileName={state.document.customer || "New deal"}
+              />
+            )}
+          </div>
+        </div>
+      </div>
+    </DeskContext>
+  );
+}

@@ -1,0 +1,86 @@
+import { ChevronLeft, FileDown } from "lucide-react";
+import type { DealStatus } from "@/exchange/deal-document";
+import { amountText } from "@/features/figures/format";
+import { saveFile } from "@/features/figures/save-file";
+import type { SaveStatus } from "@/features/saving/autosave";
+import { SaveStatusLine } from "@/features/saving/SaveStatusLine";
+import type { StockVehicle } from "@/server/contract";
+import { CommitField } from "./CommitField";
+import { useDesk } from "./desk-context";
+import { STATUS_NAMES } from "./status-names";
+
+type Props = { customers: string[]; vehicles: StockVehicle[]; status: SaveStatus };
+
+/** Whose deal it is, for what, how it stands, and whether it is saved. */
+export function DealHeader({ customers, vehicles, status }: Props) {
+  const { state, dispatch } = useDesk();
+  const { document: deal, errors } = state;
+  const pickVehicle = (vehicle: string) => {
+    dispatch({ type: "heading", change: { vehicle } });
+    const stock = vehicles.find(each => each.description === vehicle);
+    const { structure, find, currency } = deal.inputs;
+    const priceIsOpen = structure.price === undefined && find !== "price";
+    if (priceIsOpen && stock?.priceMinor != null && stock.currency === currency) {
+      dispatch({ type: "typed", field: "price", text: amountText(stock.priceMinor, currency) });
+      dispatch({ type: "left", field: "price" });
+    }
+  };
+  return (
+    <header className="flex flex-wrap items-center gap-x-3 gap-y-2">
+      <h1 className="sr-only">Deal of {deal.customer || "a new customer"}</h1>
+      <a href="/" className="btn btn-ghost btn-sm px-2" aria-label="Back to the deals">
+        <ChevronLeft size={18} aria-hidden="true" />
+      </a>
+      <CommitField
+        label="Customer"
+        value={deal.customer}
+        placeholder="Customer’s name"
+        suggestions={customers.map(name => ({ value: name }))}
+        className="min-w-52 grow-2 basis-52 font-semibold font-serif text-xl"
+        onCommit={customer => dispatch({ type: "heading", change: { customer } })}
+      />
+      <CommitField
+        label="Vehicle or purpose"
+        value={deal.vehicle}
+        placeholder="Vehicle or purpose"
+        suggestions={vehicles.map(({ description, priceMinor, currency }) => ({
+          value: description,
+          remark: priceMinor === null ? undefined : amountText(priceMinor, currency),
+        }))}
+        className="min-w-60 grow-3 basis-60"
+        onCommit={pickVehicle}
+      />
+      <label className="flex items-center gap-2">
+        <span className="sr-only">Status</span>
+        <select
+          className="field w-28"
+          value={deal.status}
+          onChange={event =>
+            dispatch({ type: "heading", change: { status: event.target.value as DealStatus } })
+          }
+        >
+          {Object.entries(STATUS_NAMES).map(([value, name]) => (
+            <option key={value} value={value}>
+              {name}
+            </option>
+          ))}
+        </select>
+      </label>
+      <SaveStatusLine status={status} unreadable={Object.keys(errors).length > 0} />
+      <button
+        type="button"
+        className="btn btn-ghost btn-sm"
+        onClick={() =>
+          saveFile(
+            `${deal.customer || "New deal"}.deal.json`,
+            "application/json",
+            `${JSON.stringify(deal.inputs, null, 2)}\n`,
+          )
+        }
+      >
+        <FileDown size={16} aria-hidden="true" />
+        Deal file
+      </button>
+    </header>
+  );
+}

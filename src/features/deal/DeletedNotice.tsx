@@ -1,0 +1,20 @@
+import { toast } from "sonner";
+import { api } from "@/features/api/client";
+import type { DealReply } from "@/server/contract";
+
+/** The deal on the screen was deleted elsewhere: it can be brought back, with what was changed here. */
+export function DeletedNotice({ id, onBack }: { id: string; onBack: (deal: DealReply) => void }) {
+  const bringBack = async () => {
+    const answer = await api.restore(id);
+    if (answer.kind === "done") onBack(answer.value);
+    else toast.error(answer.kind === "refused" ? answer.sentence : "The server is away; try again.");
+  };
+  return (
+    <div role="alert" className="flex flex-wrap items-center gap-3 rounded-box border border-error px-4 py-2">
+      <span>This deal was deleted somewhere else. Your changes are kept here.</span>
+      <button type="button" className="btn btn-sm" onClick={() => void bringBack()}>
+        Bring it back with my changes
+      </button>
+    </div>
+  );
+}

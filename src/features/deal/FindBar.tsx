@@ -1,0 +1,98 @@
+import { Target } from "lucide-react";
+import { useState } from "react";
+import type { FoundFigure } from "@/core";
+import { useDesk } from "./desk-context";
+import { FigureField } from "./FigureField";
+import { readField } from "./read-field";
+
+const OTHERS: Record<FoundFigure, FoundFigure[]> = {
+  payment: ["price", "down"],
+  price: ["payment", "down"],
+  down: ["payment", "price"],
+};
+const NAMES: Record<FoundFigure, string> = { payment: "payment", price: "price", down: "cash down" };
+
+/** Which figure is being found, from which payment, and the way to find another. */
+export function FindBar() {
+  const { state } = useDesk();
+  const { find } = state.document.inputs;
+  return (
+    <div className="mt-3 flex flex-wrap items-center gap-x-2.5 gap-y-2" data-testid="find-bar">
+      <span className="flex items-center gap-2">
+        <Target size={17} aria-hidden="true" className="text-accent-content" />
+        Finding the <span className="found px-1.5">{NAMES[find]}</span>
+      </span>
+      {find === "payment" ? <AskForPayment /> : <GivenPayment />}
+    </div>
+  );
+}
+
+/** While the payment is found: say what it should be, then what has to move. */
+function AskForPayment() {
+  const { state, dispatch } = useDesk();
+  const [wish, setWish] = useState("");
+  const reading = readField("payment", wish, state.document.inputs);
+  const payment = reading.ok ? reading.file.plan.payment : undefined;
+  const error = reading.ok ? undefined : reading.sentence;
+  const find = (figure: FoundFigure) => {
+    if (error) return;
+    dispatch({ type: "find", figure, ...(payment !== undefined && { payment: String(payment) }) });
+  };
+  return (
+    <form
+      className="contents"
+      onSubmit={event => {
+        event.preventDefault();
+        find("price");
+      }}
+    >
+      <label htmlFor="wish" className="text-faint">
+        Should it be less? Say how much:
+      </label>
+      <input
+        id="wish"
+        className="field w-28 text-right"
+        inputMode="decimal"
+        autoComplete="off"
+        value={wish}
+        onChange={event => setWish(event.target.value)}
+        aria-invalid={error !== undefined}
+        aria-describedby={error ? "wish-error" : undefined}
+      />
+      <button type="submit" className="btn btn-sm">
+        Find the price
+      </button>
+      <button type="button" className="btn btn-sm" onClick={() => find("down")}>
+        Find the cash down
+      </button>
+      {error && (
+        <p id="wish-error" className="basis-full text-error text-sm">
+          {error}
+        </p>
+      )}
+    </form>
+  );
+}
+
+/** While the price or the cash down is found: the payment it is found from. */
+function GivenPayment() {
+  const { state, dispatch } = useDesk();
+  return (
+    <>
+      <span className="text-faint">for a payment of</span>
+      <span className="w-28">
+        <FigureField field="payment" label="Payment" hideLabel findable="payment" />
+      </span>
+      {OTHERS[state.document.inputs.find].map(figure => (
+        <button
+          key={figure}
+          type="button"
+          className="btn btn-sm"
+          onClick={() => dispatch({ type: "find", figure })}
+        >
+          Find the {NAMES[figure]}
+        </button>
+      ))}
+    </>
+  );
+}

@@ -1,0 +1,78 @@
+import { currencyDecimals, formatAmount } from "@/core";
+import { yearsText } from "@/features/figures/format";
+import { useDesk } from "./desk-context";
+import { shownQuote } from "./desk-state";
+import { FigureField } from "./FigureField";
+
+const ROUNDINGS = [
+  ["nearest", "to the nearest"],
+  ["up", "up to the next"],
+  ["down", "down to the last"],
+] as const;
+
+/** How the deal is repaid. */
+export function PlanCard() {
+  const { state, dispatch } = useDesk();
+  const { plan, currency } = state.document.inputs;
+  const smallest = formatAmount(1, currencyDecimals(currency) ?? 2);
+  return (
+    <section aria-labelledby="plan-title" className="border-base-300 border-t p-4 pt-3">
+      <h2 id="plan-title" className="font-semibold text-lg">
+        Plan: loan, paid monthly
+      </h2>
+      <div className="mt-1.5 grid grid-cols-2 items-start gap-x-3 gap-y-2">
+        <FigureField field="yearlyRate" label="Yearly rate" unit="%" />
+        <div>
+          <label htmlFor="rounding" className="mb-0.5 block text-faint text-sm">
+            Payment rounded
+          </label>
+          <select
+            id="rounding"
+            className="field"
+            value={plan.rounding ?? "nearest"}
+            onChange={event =>
+              dispatch({ type: "rounding", rounding: event.target.value as (typeof ROUNDINGS)[number][0] })
+            }
+          >
+            {ROUNDINGS.map(([rounding, words]) => (
+              <option key={rounding} value={rounding}>
+                {words} {smallest}
+              </option>
+            ))}
+          </select>
+        </div>
+        <FigureField field="payments" label="Number of payments" />
+        <FigureField field="years" label="The same in years" />
+        <FigureField field="signed" label="Contract date" type="date" align="left" />
+        <FigureField field="firstPayment" label="First payment" type="date" align="left" />
+      </div>
+      <FirstPaymentRemark />
+    </section>
+  );
+}
+
+/** Says how a first period that is not one month is charged, and leads back to one month. */
+function FirstPaymentRemark() {
+  const { state, dispatch } = useDesk();
+  const quote = shownQuote(state);
+  if (state.document.inputs.plan.firstPayment === undefined) return null;
+  const span = quote?.terms.firstSpan;
+  const odd = span && (span.months !== 1 || span.days !== 0);
+  return (
+    <p className="mt-1.5 text-faint text-sm">
+      {odd && `The first period is ${spanText(span)}, at simple interest. `}
+      <button
+        type="button"
+        className="cursor-pointer text-primary underline"
+        onClick={() => dispatch({ type: "typed", field: "firstPayment", text: "" })}
+      >
+        Back to one month after the contract
+      </button>
+    </p>
+  );
+}
+
+function spanText({ months, days }: { months: number; days: number }): string {
+  const dayText = days > 0 ? `${days} ${days === 1 ? "day" : "days"}` : "";
+  return [yearsText(months), dayText].filter(Boolean).join(" and ");
+}

@@ -1,0 +1,74 @@
+import { Calculator } from "lucide-react";
+import { useRef, useState } from "react";
+import { type WorkedFigure, type WorkingStep, working } from "@/core";
+import { useDesk } from "./desk-context";
+import { shownQuote } from "./desk-state";
+
+/** Opens the working of a figure: how it came about, with its numbers filled in. */
+export function WorkingButton({ figure, name }: { figure: WorkedFigure; name: string }) {
+  const { state } = useDesk();
+  const dialog = useRef<HTMLDialogElement>(null);
+  const [open, setOpen] = useState(false);
+  const quote = shownQuote(state);
+  if (!quote) return null;
+  return (
+    <>
+      <button
+        type="button"
+        aria-label={`Working of the ${name}`}
+        title="Show the working"
+        className="grid size-6 cursor-pointer place-items-center rounded-field text-primary hover:bg-base-200"
+        onClick={() => {
+          setOpen(true);
+          dialog.current?.showModal();
+        }}
+      >
+        <Calculator size={15} aria-hidden="true" />
+      </button>
+      <dialog
+        ref={dialog}
+        className="modal"
+        aria-label={`Working of the ${name}`}
+        onClose={() => setOpen(false)}
+      >
+        <div className="modal-box max-w-3xl font-normal font-sans text-base">
+          {open && <Step step={working(quote, figure)} level={0} />}
+          <form method="dialog" className="modal-action">
+            <button type="submit" className="btn btn-sm">
+              Close
+            </button>
+          </form>
+        </div>
+        <form method="dialog" className="modal-backdrop">
+          <button type="submit" tabIndex={-1} aria-hidden="true">
+            Close
+          </button>
+        </form>
+      </dialog>
+    </>
+  );
+}
+
+function Step({ step, level }: { step: WorkingStep; level: number }) {
+  return (
+    <section className={level > 0 ? "mt-3 border-base-300 border-l-2 pl-4" : ""}>
+      <div className="flex items-baseline justify-between gap-4">
+        {level === 0 ? (
+          <h2 className="font-semibold text-xl">{step.name}</h2>
+        ) : (
+          <h3 className="font-semibold">{step.name}</h3>
+        )}
+        <span className={`whitespace-nowrap font-semibold ${level === 0 ? "text-xl" : ""}`}>
+          {step.result}
+        </span>
+      </div>
+      <p className="text-faint">= {step.formula}</p>
+      <p>= {step.filled}</p>
+      {step.rounding && <p className="text-sm">{step.rounding}</p>}
+      {step.remark && <p className="mt-0.5 text-faint text-sm">{step.remark}</p>}
+      {step.parts.map(part => (
+        <Step key={part.name} step={part} level={level + 1} />
+      ))}
+    </section>
+  );
+}

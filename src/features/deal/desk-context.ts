@@ -1,0 +1,13 @@
+import { createContext, type Dispatch, useContext } from "react";
+import type { DeskAction, DeskState } from "./desk-state";
+
+/** The deal on the screen and the way to change it. */
+export type Desk = { state: DeskState; dispatch: Dispatch<DeskAction> };
+
+export const DeskContext = createContext<Desk | null>(null);
+
+export function useDesk(): Desk {
+  const desk = useContext(DeskContext);
+  if (!desk) throw new Error("useDesk needs a DealDesk around it.");
+  return desk;
+}

@@ -1,0 +1,218 @@
+import {
+  currencyDecimals,
+  evaluate,
+  type FoundFigure,
+  firstPaymentDate,
+  formatAmount,
+  groupedAmount,
+  isoDate,
+  type Quote,
+  type Result,
+} from "@/core";
+import type { DealDocument } from "@/exchange/deal-document";
+import { type DealFile, readDeal } from "@/exchange/deal-file";
+import { type FieldName, readField } from "./read-field";
+
+/** All that the deal screen shows follows from this. */
+export type DeskState = {
+  /** The last readable state of everything; this is what is saved. */
+  document: DealDocument;
+  /** The text of fields that are being typed in, or cannot be read. */
+  typed: Partial<Record<FieldName, string>>;
+  /** Why a field's text cannot be read. */
+  errors: Partial<Record<FieldName, string>>;
+  answer: Result<Quote>;
+  /** The newest answer that held, shown greyed while there is none. */
+  lastGood: Quote | null;
+};
+
+export type DeskAction =
+  | { type: "open"; document: DealDocument }
+  | { type: "typed"; field: FieldName; text: string }
+  | { type: "left"; field: FieldName }
+  | { type: "find"; figure: FoundFigure; payment?: string }
+  | { type: "give"; figure: "payment" | "down"; minor: number }
+  | { type: "downKind"; kind: "amount" | "percent" }
+  | { type: "rounding"; rounding: NonNullable<DealFile["plan"]["rounding"]> }
+  | { type: "heading"; change: Partial<Pick<DealDocument, "customer" | "vehicle" | "status">> };
+
+/** The desk as it opens on a deal. */
+export function openDesk(document: DealDocument): DeskState {
+  return answered({ document, typed: {}, errors: {}, lastGood: null });
+}
+
+/** The desk after something was done on it. */
+export function deskReducer(state: DeskState, action: DeskAction): DeskState {
+  switch (action.type) {
+    case "open":
+      return openDesk(action.document);
+    case "typed":
+      return typeIn(state, action.field, action.text);
+    case "left":
+      return state.errors[action.field] ? state : { ...state, typed: without(state.typed, action.field) };
+    case "find":
+      return find(state, action.figure, action.payment);
+    case "give":
+      return give(state, action.figure, action.minor);
+    case "downKind":
+      return changeDownKind(state, action.kind);
+    case "rounding": {
+      const { inputs } = state.document;
+      return withInputs(state, { ...inputs, plan: { ...inputs.plan, rounding: action.rounding } });
+    }
+    case "heading":
+      return { ...state, document: { ...state.document, ...action.change } };
+  }
+}
+
+/** The answer that is shown: the present one, or the last that held. */
+export function shownQuote({ answer, lastGood }: DeskState): Quote | null {
+  return answer.ok ? answer.value : lastGood;
+}
+
+/** Whether what is shown no longer follows from what is typed. */
+export function isStale({ answer, errors }: DeskState): boolean {
+  return !answer.ok || Object.keys(errors).length > 0;
+}
+
+function quoteOf(inputs: DealFile): Result<Quote> {
+  const deal = readDeal(inputs);
+  return deal.ok ? evaluate(deal.value) : deal;
+}
+
+function answered(state: Omit<DeskState, "answer">): DeskState {
+  const answer = quoteOf(state.document.inputs);
+  return { ...state, answer, lastGood: answer.ok ? answer.value : state.lastGood };
+}
+
+function withInputs(state: DeskState, inputs: DealFile): DeskState {
+  return answered({ ...state, document: { ...state.document, inputs } });
+}
+
+function without<Key extends string, Value>(
+  record: Partial<Record<Key, Value>>,
+  ...keys: Key[]
+): Partial<Record<Key, Value>> {
+  return Object.fromEntries(Object.entries(record).filter(([key]) => !keys.includes(key as Key))) as Partial<
+    Record<Key, Value>
+  >;
+}
+
+/** The term is typed in two places; typing in one clears the other. */
+const TWIN: Partial<Record<FieldName, FieldName>> = { payments: "years", years: "payments" };
+
+function typeIn(state: DeskState, field: FieldName, text: string): DeskState {
+  const twin = TWIN[field] ?? field;
+  const typed = { ...without(state.typed, twin), [field]: text };
+  const reading = readField(field, text, state.document.inputs);
+  const errors = without(state.errors, field, twin);
+  return reading.ok
+    ? withInputs({ ...state, typed, errors }, reading.file)
+    : { ...state, typed, errors: { ...errors, [field]: reading.sentence } };
+}
+
+/** Takes another figure as the one to find; what was found until now stays as a given figure. */
+function find(state: DeskState, figure: FoundFigure, payment?: string): DeskState {
+  const { inputs } = state.document;
+  if (figure === inputs.find && payment === undefined) return state;
+  const quote = shownQuote(state);
+  const decimals = currencyDecimals(inputs.currency) ?? 2;
+  const known = (minor: number | undefined) =>
+    minor === undefined ? undefined : formatAmount(minor, decimals);
+  const price = inputs.structure.price ?? known(quote?.price);
+  const down = inputs.structure.down ?? amountDown(known(quote?.down));
+  const asked = payment ?? inputs.plan.payment ?? known(quote?.payment);
+
+  const { price: _price, down: _down, ...structure } = inputs.structure;
+  const { payment: _payment, ...plan } = inputs.plan;
+  const next: DealFile = {
+    ...inputs,
+    structure: {
+      ...structure,
+      ...(figure !== "price" && price !== undefined && { price }),
+      ...(figure !== "down" && down !== undefined && { down }),
+    },
+    plan: { ...plan, ...(figure !== "payment" && asked !== undefined && { payment: asked }) },
+    find: figure,
+  };
+  const cleared = without(state.typed, "price", "down", "payment");
+  return withInputs(
+    { ...state, typed: cleared, errors: without(state.errors, "price", "down", "payment") },
+    next,
+  );
+}
+
+function amountDown(amount: string | undefined) {
+  return amount === undefined || Number(amount) === 0 ? undefined : { amount };
+}
+
+function give(state: DeskState, figure: "payment" | "down", minor: number): DeskState {
+  const { inputs } = state.document;
+  const amount = formatAmount(minor, currencyDecimals(inputs.currency) ?? 2);
+  const cleared = { ...state, typed: without(state.typed, figure), errors: without(state.errors, figure) };
+  return figure === "payment"
+    ? withInputs(cleared, { ...inputs, plan: { ...inputs.plan, payment: amount } })
+    : withInputs(cleared, { ...inputs, structure: { ...inputs.structure, down: { amount } } });
+}
+
+/** Says the same cash down the other way; a percent keeps two decimals. */
+function changeDownKind(state: DeskState, kind: "amount" | "percent"): DeskState {
+  const { inputs } = state.document;
+  const quote = shownQuote(state);
+  const minor = quote?.down ?? 0;
+  const down =
+    kind === "percent"
+      ? {
+          percent:
+            quote && quote.price > 0
+              ? String(Math.min(100, Math.round((minor / quote.price) * 10_000) / 100))
+              : "0",
+        }
+      : { amount: formatAmount(minor, currencyDecimals(inputs.currency) ?? 2) };
+  const cleared = { ...state, typed: without(state.typed, "down"), errors: without(state.errors, "down") };
+  return withInputs(cleared, { ...inputs, structure: { ...inputs.structure, down } });
+}
+
+/** What a field shows: what is being typed, or else its figure. */
+export function fieldText(state: DeskState, field: FieldName): string {
+  return state.typed[field] ?? SHOWN[field](state.document.inputs, shownQuote(state));
+}
+
+const SHOWN: Record<FieldName, (inputs: DealFile, quote: Quote | null) => string> = {
+  price: (inputs, quote) =>
+    inputs.find === "price" ? grouped(inputs, quote?.price) : groupedTyped(inputs, inputs.structure.price),
+  allowance: inputs => groupedTyped(inputs, inputs.structure.tradeIn?.allowance),
+  owed: inputs => groupedTyped(inputs, inputs.structure.tradeIn?.owed),
+  down: (inputs, quote) => {
+    if (inputs.find === "down") return grouped(inputs, quote?.down);
+    const { down } = inputs.structure;
+    if (down === undefined) return "";
+    return "percent" in down ? String(down.percent) : groupedTyped(inputs, down.amount);
+  },
+  payment: inputs => groupedTyped(inputs, inputs.plan.payment),
+  yearlyRate: inputs => String(inputs.plan.yearlyRate ?? ""),
+  payments: inputs => String(inputs.plan.payments ?? ""),
+  years: inputs => (inputs.plan.payments ? shortYears(inputs.plan.payments) : ""),
+  signed: inputs => inputs.plan.signed ?? "",
+  firstPayment: inputs => {
+    const deal = readDeal(inputs);
+    const date = deal.ok ? firstPaymentDate(deal.value.plan) : null;
+    return inputs.plan.firstPayment ?? (date === null ? "" : isoDate(date));
+  },
+};
+
+function grouped({ currency }: DealFile, minor: number | undefined): string {
+  return minor === undefined ? "" : groupedAmount(minor, currencyDecimals(currency) ?? 2);
+}
+
+function groupedTyped(inputs: DealFile, amount: string | number | undefined): string {
+  if (amount === undefined) return "";
+  const decimals = currencyDecimals(inputs.currency) ?? 2;
+  return groupedAmount(Math.round(Number(amount) * 10 ** decimals), decimals);
+}
+
+function shortYears(payments: number): string {
+  if (payments % 6 === 0) return String(payments / 12);
+  const years = Math.floor(payments / 12);
+  return years > 0 ? `${years} y ${payments % 12} m` : `${payments} m`;
+}

@@ -1,0 +1,63 @@
+import { civilDate, currencyDecimals, type DayNumber, groupedAmount } from "@/core";
+
+const symbolFormats = new Map<string, Intl.NumberFormat>();
+
+/** Minor units with the currency's symbol: "$41,850.00". */
+export function moneyText(minor: number, currency: string): string {
+  const decimals = currencyDecimals(currency) ?? 2;
+  let format = symbolFormats.get(currency);
+  if (!format) {
+    format = new Intl.NumberFormat("en-US", {
+      style: "currency",
+      currency,
+      currencyDisplay: "narrowSymbol",
+      minimumFractionDigits: decimals,
+      maximumFractionDigits: decimals,
+    });
+    symbolFormats.set(currency, format);
+  }
+  return format.format(minor / 10 ** decimals);
+}
+
+/** Minor units for a column of figures: "41,850.00". */
+export function amountText(minor: number, currency: string): string {
+  return groupedAmount(minor, currencyDecimals(currency) ?? 2);
+}
+
+const MONTHS = [
+  "January",
+  "February",
+  "March",
+  "April",
+  "May",
+  "June",
+  "July",
+  "August",
+  "September",
+  "October",
+  "November",
+  "December",
+];
+
+/** A civil date in full: "24 December 2026". */
+export function longDate(date: DayNumber): string {
+  const { day, month, year } = civilDate(date);
+  return `${day} ${MONTHS[month - 1]} ${year}`;
+}
+
+/** A civil date for a column: "24 Dec 2026". */
+export function shortDate(date: DayNumber): string {
+  const { day, month, year } = civilDate(date);
+  return `${day} ${MONTHS[month - 1]?.slice(0, 3)} ${year}`;
+}
+
+/** A term in words: 72 is "6 years", 70 is "5 years 10 months". */
+export function yearsText(payments: number): string {
+  const years = Math.floor(payments / 12);
+  const months = payments % 12;
+  const parts = [
+    years > 0 ? `${years} ${years === 1 ? "year" : "years"}` : "",
+    months > 0 ? `${months} ${months === 1 ? "month" : "months"}` : "",
+  ];
+  return parts.filter(Boolean).join(" ");
+}

@@ -1,0 +1,188 @@
+import {
+  createColumnHelper,
+  createSortedRowModel,
+  rowSortingFeature,
+  type SortingState,
+  sortFn_text,
+  tableFeatures,
+  useTable,
+} from "@tanstack/react-table";
+import { ArrowDown, ArrowUp, Copy, Trash2 } from "lucide-react";
+import { useState } from "react";
+import { STATUS_NAMES } from "@/features/deal/status-names";
+import { amountText } from "@/features/figures/format";
+import type { RegisterRow } from "@/server/contract";
+
+const features = tableFeatures({
+  rowSortingFeature,
+  sortedRowModel: createSortedRowModel(),
+  sortFns: { text: sortFn_text },
+});
+const helper = createColumnHelper<typeof features, RegisterRow>();
+
+/** A deal without an answer sorts after those with one. */
+const figure = (minor: number | null) => minor ?? undefined;
+
+const columns = helper.columns([
+  helper.accessor("customer", {
+    header: "Customer",
+    sortFn: "text",
+    cell: ({ row }) => (
+      // The link reaches over the whole row.
+      <a
+        href={`/deals/${row.original.id}`}
+        className="font-semibold text-primary after:absolute after:inset-0"
+      >
+        {row.original.customer || "No name yet"}
+      </a>
+    ),
+  }),
+  helper.accessor("vehicle", { header: "Vehicle or purpose", sortFn: "text" }),
+  helper.accessor(row => figure(row.payment), {
+    id: "payment",
+    header: "Payment",
+    sortUndefined: "last",
+    cell: ({ row: { original } }) => <Amount minor={original.payment} row={original} />,
+  }),
+  helper.accessor(row => figure(row.amountFinanced), {
+    id: "amountFinanced",
+    header: "Amount financed",
+    sortUndefined: "last",
+    cell: ({ row: { original } }) => <Amount minor={original.amountFinanced} row={original} />,
+  }),
+  helper.accessor(row => STATUS_NAMES[row.status], {
+    id: "status",
+    header: "Status",
+    sortFn: "text",
+    cell: ({ getValue }) => (
+      <span className="rounded-full border border-base-300 px-2 py-0.5 text-sm">{getValue()}</span>
+    ),
+  }),
+  helper.accessor("changedAt", {
+    header: "Last changed",
+    sortFn: "text",
+    cell: ({ getValue }) => <time dateTime={getValue()}>{whenText(getValue())}</time>,
+  }),
+]);
+
+const NUMERIC = new Set(["payment", "amountFinanced"]);
+const alignment = (columnId: string) => (NUMERIC.has(columnId) ? "text-right" : "text-left");
+
+type Props = {
+  rows: RegisterRow[];
+  onDuplicate: (row: RegisterRow) => void;
+  onDelete: (row: RegisterRow) => void;
+};
+
+/** The list of deals, sorted by any of its columns. */
+export function RegisterTable({ rows, onDuplicate, onDelete }: Props) {
+  const [sorting, setSorting] = useState<SortingState>([{ id: "changedAt", desc: true }]);
+  const table = useTable({
+    features,
+    columns,
+    data: rows,
+    getRowId: row => row.id,
+    state: { sorting },
+    onSortingChange: setSorting,
+    enableSortingRemoval: false,
+  });
+  return (
+    <table className="w-full border-separate border-spacing-0">
+      <thead>
+        <tr>
+          {table.getFlatHeaders().map(header => {
+            const sorted = header.column.getIsSorted();
+            return (
+              <th
+                key={header.id}
+                scope="col"
+                aria-sort={sorted ? (sorted === "desc" ? "descending" : "ascending") : "none"}
+                className={`sticky top-0 z-10 bg-base-200 px-3 py-2 font-semibold ${alignment(header.id)}`}
+              >
+                <button
+                  type="button"
+                  className="inline-flex cursor-pointer items-center gap-1"
+                  onClick={header.column.getToggleSortingHandler()}
+                >
+                  <table.FlexRender header={header} />
+                  {sorted === "asc" && <ArrowUp size={14} aria-hidden="true" />}
+                  {sorted === "desc" && <ArrowDown size={14} aria-hidden="true" />}
+                </button>
+              </th>
+            );
+          })}
+          <th scope="col" className="sticky top-0 z-10 bg-base-200 px-3">
+            <span className="sr-only">Actions</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {table.getRowModel().rows.map(row => (
+          <tr key={row.id} className="relative hover:bg-base-200">
+            {row.getAllCells().map(cell => (
+              <td key={cell.id} className={`border-base-300 border-t px-3 py-2 ${alignment(cell.column.id)}`}>
+                <table.FlexRender cell={cell} />
+              </td>
+            ))}
+            <td className="whitespace-nowrap border-base-300 border-t px-2 text-right">
+              <RowButton
+                label={`Duplicate the deal of ${row.original.customer || "no name"}`}
+                onClick={() => onDuplicate(row.original)}
+              >
+                <Copy size={16} aria-hidden="true" />
+              </RowButton>
+              <RowButton
+                label={`Delete the deal of ${row.original.customer || "no name"}`}
+                onClick={() => onDelete(row.original)}
+              >
+                <Trash2 size={16} aria-hidden="true" />
+              </RowButton>
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function Amount({ minor, row }: { minor: number | null; row: RegisterRow }) {
+  if (minor === null) {
+    return (
+      <span className="text-sm text-warning" title={row.problem ?? undefined}>
+        no answer
+      </span>
+    );
+  }
+  return (
+    <>
+      {amountText(minor, row.currency)} <span className="text-faint text-xs">{row.currency}</span>
+    </>
+  );
+}
+
+type RowButtonProps = { label: string; onClick: () => void; children: React.ReactNode };
+
+function RowButton({ label, onClick, children }: RowButtonProps) {
+  return (
+    <button
+      type="button"
+      aria-label={label}
+      title={label.split(" the ")[0]}
+      className="btn btn-ghost btn-sm btn-square relative z-1"
+      onClick={onClick}
+    >
+      {children}
+    </button>
+  );
+}
+
+/** An instant on the officer's own clock: "24 Nov 2026, 10:42". */
+function whenText(instant: string): string {
+  return new Date(instant).toLocaleString("en-GB", {
+    day: "numeric",
+    month: "short",
+    year: "numeric",
+    hour: "2-digit",
+    minute: "2-digit",
+  });
+}

@@ -1,0 +1,64 @@
+import { useState } from "react";
+import { toast } from "sonner";
+import { type Answer, api } from "@/features/api/client";
+import { localToday, newDealDocument } from "@/features/deal/new-deal";
+import type { RegisterRow } from "@/server/contract";
+
+const AWAY = "The server is away; nothing was changed. Try again when it is back.";
+
+function sayWhyNot<Value>(answer: Exclude<Answer<Value>, { kind: "done" }>, what = ""): void {
+  toast.error(what + (answer.kind === "refused" ? answer.sentence : AWAY));
+}
+
+/** The register's rows and what can be done with them. */
+export function useRegister(initial: RegisterRow[]) {
+  const [rows, setRows] = useState(initial);
+
+  const reload = async () => {
+    const answer = await api.list();
+    if (answer.kind === "done") setRows(answer.value);
+  };
+
+  const newDeal = async () => {
+    const answer = await api.create(newDealDocument(localToday()));
+    if (answer.kind === "done") location.assign(`/deals/${answer.value.id}`);
+    else sayWhyNot(answer);
+  };
+
+  const duplicate = async ({ id, customer }: RegisterRow) => {
+    const answer = await api.duplicate(id);
+    if (answer.kind !== "done") return sayWhyNot(answer);
+    await reload();
+    toast(`The deal of ${customer || "no name"} was duplicated.`, {
+      action: { label: "Open the copy", onClick: () => location.assign(`/deals/${answer.value.id}`) },
+    });
+  };
+
+  const undoDelete = async (id: string) => {
+    const answer = await api.restore(id);
+    if (answer.kind !== "done") return sayWhyNot(answer);
+    await reload();
+  };
+
+  const remove = async ({ id, customer }: RegisterRow) => {
+    const answer = await api.remove(id);
+    if (answer.kind !== "done") return sayWhyNot(answer);
+    setRows(current => current.filter(row => row.id !== id));
+    toast(`The deal of ${customer || "no name"} was deleted.`, {
+      action: { label: "Undo", onClick: () => void undoDelete(id) },
+    });
+  };
+
+  const bringIn = async (files: readonly File[]) => {
+    let kept = 0;
+    for (const file of files) {
+      const answer = await api.importFile(file.name, await file.text());
+      if (answer.kind === "done") kept += 1;
+      else sayWhyNot(answer, `${file.name}: `);
+    }
+    if (kept > 0) toast.success(kept === 1 ? "1 deal was brought in." : `${kept} deals were brought in.`);
+    await reload();
+  };
+
+  return { rows, newDeal, duplicate, remove, bringIn };
+}

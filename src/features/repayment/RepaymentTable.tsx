@@ -1,0 +1,197 @@
+import { useVirtualizer } from "@tanstack/react-virtual";
+import { BadgeCheck, Download } from "lucide-react";
+import { useRef } from "react";
+import type { PaymentRow, Quote } from "@/core";
+import { amountText, shortDate } from "@/features/figures/format";
+import { saveFile } from "@/features/figures/save-file";
+
+const ROW_HEIGHT = 30;
+const COLUMNS = ["Payment", "Interest", "Principal", "Balance"] as const;
+
+type Props = {
+  quote: Quote;
+  /** Whether the table no longer follows from what is typed. */
+  stale: boolean;
+  /** The name of the file that the table is downloaded as. */
+  fileName: string;
+};
+
+/** Every payment split into interest and principal, with the balance after it; only rows in view are drawn. */
+export function RepaymentTable({ quote, stale, fileName }: Props) {
+  const scroller = useRef<HTMLDivElement>(null);
+  const rows = quote.schedule;
+  const virtual = useVirtualizer({
+    count: rows.length + 1,
+    getScrollElement: () => scroller.current,
+    estimateSize: () => ROW_HEIGHT,
+    overscan: 8,
+    initialRect: { width: 750, height: 320 },
+  });
+  const shown = virtual.getVirtualItems();
+  const above = shown[0]?.start ?? 0;
+  const below = virtual.getTotalSize() - (shown.at(-1)?.end ?? 0);
+  const money = (minor: number) => amountText(minor, quote.deal.currency);
+  const finding = quote.deal.find === "payment";
+
+  return (
+    <section
+      aria-labelledby="repayment-title"
+      className="card-paper flex min-h-72 flex-1 flex-col overflow-hidden"
+    >
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-1 px-4 py-2">
+        <h2 id="repayment-title" className="font-semibold text-lg">
+          Repayment
+        </h2>
+        <ClosingProof quote={quote} />
+        <button
+          type="button"
+          className="btn btn-sm btn-ghost ml-auto"
+          disabled={stale}
+          onClick={() => void downloadCsv(quote, fileName)}
+        >
+          <Download size={15} aria-hidden="true" />
+          CSV
+        </button>
+      </div>
+      {/* The keyboard scrolls a region only when it has the focus. */}
+      <section
+        ref={scroller}
+        className="min-h-0 flex-1 overflow-auto"
+        tabIndex={0}
+        aria-label="Repayment table"
+      >
+        <table
+          className={`w-full border-separate border-spacing-0 text-right ${stale ? "stale" : ""}`}
+          aria-rowcount={rows.length + 3}
+        >
+          <thead>
+            <tr aria-rowindex={1}>
+              <th scope="col" className="sticky top-0 z-10 bg-base-200 py-1.5 pl-4 text-left font-semibold">
+                No.
+              </th>
+              <th scope="col" className="sticky top-0 z-10 bg-base-200 px-2 text-left font-semibold">
+                Due
+              </th>
+              {COLUMNS.map(name => (
+                <th
+                  key={name}
+                  scope="col"
+                  className="sticky top-0 z-10 bg-base-200 px-2 font-semibold last:pr-4"
+                >
+                  <span className={finding && name === "Payment" ? "found px-1" : ""}>{name}</span>
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {above > 0 && <Spacer height={above} />}
+            {shown.map(({ index }) =>
+              index === 0 ? (
+                <OpeningRow key={0} quote={quote} money={money} />
+              ) : (
+                <Row
+                  key={index}
+                  row={rows[index - 1] as PaymentRow}
+                  money={money}
+                  last={index === rows.length}
+                  adjusted={index === rows.length && quote.finalPayment !== quote.payment}
+                />
+              ),
+            )}
+            {below > 0 && <Spacer height={below} />}
+          </tbody>
+          <tfoot>
+            <tr aria-rowindex={rows.length + 3}>
+              <th
+                scope="row"
+                colSpan={2}
+                className="sticky bottom-0 border-base-300 border-t bg-base-200 py-2 pl-4 text-left font-semibold"
+              >
+                {rows.length} {rows.length === 1 ? "payment" : "payments"}
+              </th>
+              {[quote.totalOfPayments, quote.financeCharge, quote.amountFinanced].map((total, index) => (
+                <td
+                  key={COLUMNS[index]}
+                  className="sticky bottom-0 border-base-300 border-t bg-base-200 px-2 font-semibold"
+                >
+                  {money(total)}
+                </td>
+              ))}
+              <td className="sticky bottom-0 border-base-300 border-t bg-base-200 pr-4 pl-2 font-semibold">
+                {money(rows.at(-1)?.balance ?? 0)}
+              </td>
+            </tr>
+          </tfoot>
+        </table>
+      </section>
+    </section>
+  );
+}
+
+async function downloadCsv(quote: Quote, fileName: string): Promise<void> {
+  const { scheduleCsv } = await import("@/exchange/schedule-csv");
+  saveFile(`${fileName} repayment.csv`, "text/csv;charset=utf-8", scheduleCsv(quote));
+}
+
+/** Adds the principal up again and says whether it comes to the amount financed. */
+function ClosingProof({ quote }: { quote: Quote }) {
+  const principal = quote.schedule.reduce((sum, row) => sum + row.principal, 0);
+  const money = (minor: number) => amountText(minor, quote.deal.currency);
+  if (principal !== quote.amountFinanced) {
+    return (
+      <p className="text-error text-sm">
+        Does not close: principal adds up to {money(principal)}, not {money(quote.amountFinanced)}
+      </p>
+    );
+  }
+  return (
+    <p className="flex items-center gap-1.5 text-sm text-success" data-testid="closes">
+      <BadgeCheck size={16} aria-hidden="true" />
+      Closes: principal adds up to {money(principal)}
+    </p>
+  );
+}
+
+function Spacer({ height }: { height: number }) {
+  return (
+    <tr>
+      <td colSpan={6} style={{ height, padding: 0 }} />
+    </tr>
+  );
+}
+
+const CELL = "h-[30px] border-base-300 border-t px-2";
+
+function OpeningRow({ quote, money }: { quote: Quote; money: (minor: number) => string }) {
+  const { signed } = quote.deal.plan;
+  return (
+    <tr aria-rowindex={2}>
+      <td className={`${CELL} pl-4 text-left text-faint`}>0</td>
+      <td className={`${CELL} whitespace-nowrap text-left`}>
+        {signed === null ? "start" : shortDate(signed)}
+      </td>
+      <td colSpan={3} className={`${CELL} text-left text-faint`}>
+        <span className="sr-only md:not-sr-only">amount financed</span>
+      </td>
+      <td className={`${CELL} pr-4`}>{money(quote.amountFinanced)}</td>
+    </tr>
+  );
+}
+
+type RowProps = { row: PaymentRow; money: (minor: number) => string; last: boolean; adjusted: boolean };
+
+function Row({ row, money, last, adjusted }: RowProps) {
+  return (
+    <tr aria-rowindex={row.number + 2} className={last ? "font-semibold" : ""}>
+      <td className={`${CELL} pl-4 text-left text-faint`}>{row.number}</td>
+      <td className={`${CELL} whitespace-nowrap text-left`}>
+        {row.date === null ? "" : shortDate(row.date)}
+        {last && <span className="ml-2 text-faint text-sm">{adjusted ? "last, adjusted" : "last"}</span>}
+      </td>
+      <td className={CELL}>{money(row.payment)}</td>
+      <td className={CELL}>{money(row.interest)}</td>
+      <td className={CELL}>{money(row.principal)}</td>
+      <td className={`${CELL} pr-4`}>{money(row.balance)}</td>
+    </tr>
+  );
+}

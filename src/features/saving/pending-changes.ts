@@ -1,0 +1,42 @@
+import type { DealDocument } from "@/exchange/deal-document";
+
+/** A change that the server has not confirmed yet. */
+export type PendingChange = {
+  dealId: string;
+  /** The page that made the change. */
+  pageId: string;
+  /** The version that the change was made from. */
+  version: number;
+  document: DealDocument;
+};
+
+/** Where pending changes are kept: the browser's local storage, or a stand-in with the same three calls. */
+export type ChangeStorage = Pick<Storage, "getItem" | "setItem" | "removeItem"> & { keys: () => string[] };
+
+const PREFIX = "kellux.pending.";
+const keyOf = ({ dealId, pageId }: Pick<PendingChange, "dealId" | "pageId">) =>
+  `${PREFIX}${dealId}.${pageId}`;
+
+/** Keeps a page's newest unconfirmed change of a deal, over the one before. */
+export function keepPending(storage: ChangeStorage, change: PendingChange): void {
+  storage.setItem(keyOf(change), JSON.stringify(change));
+}
+
+/** Forgets a page's change of a deal. */
+export function dropPending(storage: ChangeStorage, change: Pick<PendingChange, "dealId" | "pageId">): void {
+  storage.removeItem(keyOf(change));
+}
+
+/** Every change that is kept, of one deal or of all. */
+export function pendingChanges(storage: ChangeStorage, dealId?: string): PendingChange[] {
+  return storage
+    .keys()
+    .filter(key => key.startsWith(dealId ? `${PREFIX}${dealId}.` : PREFIX))
+    .flatMap(key => {
+      try {
+        return [JSON.parse(storage.getItem(key) ?? "") as PendingChange];
+      } catch {
+        return [];
+      }
+    });
+}

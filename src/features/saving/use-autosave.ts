@@ -1,0 +1,87 @@
+import { useEffect, useRef, useState } from "react";
+import type { DealDocument } from "@/exchange/deal-document";
+import { api } from "@/features/api/client";
+import type { DealReply } from "@/server/contract";
+import { type Autosave, createAutosave, type SaveStatus } from "./autosave";
+import { browserStorage, closedPages, openPage } from "./browser-pages";
+import { dropPending, type PendingChange, pendingChanges } from "./pending-changes";
+
+export type Saving = {
+  status: SaveStatus;
+  /** Saves over the version that is saved now. */
+  continueFrom: (version: number) => void;
+  /** Takes the saved deal for this page's own, forgetting what was unsaved. */
+  settleOn: (reply: DealReply) => void;
+};
+
+/**
+ * Saves a deal's document whenever it changes, and takes up a change that an earlier page could not save.
+ *
+ * @param deal as the server gave it when the page was opened
+ * @param document as it is on the screen
+ * @param show puts another document on the screen
+ */
+export function useAutosave(
+  deal: DealReply,
+  document: DealDocument,
+  show: (document: DealDocument) => void,
+): Saving {
+  const [status, setStatus] = useState<SaveStatus>({ kind: "saved", at: deal.changedAt });
+  const autosave = useRef<Autosave>(undefined);
+  const kept = useRef(document);
+
+  useEffect(() => {
+    const page = openPage();
+    const start = (version: number) =>
+      createAutosave({
+        dealId: deal.id,
+        pageId: page.pageId,
+        version,
+        storage: browserStorage,
+        send: (from, changed) => api.save(deal.id, from, changed),
+        onStatus: setStatus,
+      });
+    autosave.current = start(deal.version);
+    const flush = () => autosave.current?.flush();
+    window.addEventListener("online", flush);
+    window.addEventListener("pagehide", flush);
+
+    void leftBehind(deal.id).then(change => {
+      if (!change) return;
+      autosave.current = start(change.version);
+      kept.current = change.document;
+      autosave.current.change(change.document);
+      dropPending(browserStorage, change);
+      show(change.document);
+    });
+    return () => {
+      autosave.current?.stop();
+      page.close();
+      window.removeEventListener("online", flush);
+      window.removeEventListener("pagehide", flush);
+    };
+  }, [deal, show]);
+
+  useEffect(() => {
+    if (document === kept.current) return;
+    kept.current = document;
+    autosave.current?.change(document);
+  }, [document]);
+
+  return {
+    status,
+    continueFrom: version => autosave.current?.continueFrom(version),
+    settleOn: reply => {
+      kept.current = reply.document;
+      autosave.current?.discard(reply);
+      show(reply.document);
+    },
+  };
+}
+
+/** A change of this deal whose page was closed before the server confirmed it. */
+async function leftBehind(dealId: string): Promise<PendingChange | undefined> {
+  const changes = pendingChanges(browserStorage, dealId);
+  const closed = await closedPages(changes.map(change => change.pageId));
+  return changes.find(change => closed.has(change.pageId));
+}

@@ -1,0 +1,30 @@
+import { BookOpen } from "lucide-react";
+import type { ReactNode } from "react";
+
+/** The frame of every screen: the way to each place at the side, or on top of a narrow screen. */
+export function Shell({ children }: { children: ReactNode }) {
+  return (
+    <div className="flex min-h-dvh flex-col md:h-dvh md:flex-row">
+      <nav
+        aria-label="Places"
+        className="flex shrink-0 items-center gap-3 border-base-300 border-b bg-base-100 px-3 py-2 md:w-15 md:flex-col md:border-r md:border-b-0 md:px-0 md:py-3"
+      >
+        <span
+          aria-hidden="true"
+          className="grid size-9 place-items-center rounded-box bg-primary font-bold font-serif text-lg text-primary-content"
+        >
+          K
+        </span>
+        {/* Places are whole pages: a deal kept in the browser's memory could be older than the saved one. */}
+        <a
+          href="/"
+          className="flex items-center gap-1.5 rounded-field px-1.5 py-1.5 font-semibold text-primary text-xs md:mt-4 md:flex-col md:gap-0.5"
+        >
+          <BookOpen size={20} aria-hidden="true" />
+          Deals
+        </a>
+      </nav>
+      <main className="min-w-0 flex-1 md:overflow-auto">{children}</main>
+    </div>
+  );
+}
