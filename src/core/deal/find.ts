@@ -1,3 +1,4 @@
+import { parseDecimal } from "../interest";
 import { groupedAmount, LARGEST_AMOUNT } from "../money";
 import { type Failure, failure, type Result, success } from "../result";
 import type { Deal } from "./deal";
@@ -41,44 +42,31 @@ export function find(deal: Deal): Result<Deal> {
   });
 }
 
-/** Finds the asked figure of a deal whose terms were read. */
+/** Finds the asked figure of a deal whose terms were read, so that nothing given is missing. */
 export function findAnswer(deal: Deal, terms: Terms): Result<Answer> {
-  const { price, tradeIn, down } = deal.structure;
+  const { tradeIn, down } = deal.structure;
+  const price = deal.structure.price ?? 0;
   const badDown = checkDown(deal);
   if (badDown) return { ok: false, failure: badDown };
+  if (deal.find === "payment")
+    return answerFor(price, cashDown(down ?? { amount: 0 }, price), tradeIn, terms);
 
-  if (deal.find === "price") {
-    const asked = readAsked(deal, terms);
-    return asked.ok ? findPrice(deal, terms, asked.value) : asked;
+  const asked = deal.plan.payment ?? 0;
+  if (asked <= 0) {
+    const askedText = groupedAmount(asked, terms.decimals);
+    return failure("payment", `A payment of ${askedText} repays nothing; type one above zero.`);
   }
-  if (price === null) return failure("price", "The price is missing.");
-  if (deal.find === "down") {
-    const asked = readAsked(deal, terms);
-    return asked.ok ? findDown(price, deal, terms, asked.value) : asked;
-  }
-  if (down === null) return failure("down", "The cash down is missing.");
-  return answerFor(price, cashDown(down, price), tradeIn, terms);
+  return deal.find === "price" ? findPrice(deal, terms, asked) : findDown(price, deal, terms, asked);
 }
 
 function checkDown({ structure: { down } }: Deal): Failure | undefined {
   if (down === null || "amount" in down) return undefined;
-  if (/^\d{1,3}(\.\d*)?$/.test(down.percent) && Number(down.percent) <= 100) return undefined;
+  const percent = parseDecimal(down.percent);
+  if (percent && percent.digits <= 100 * percent.scale) return undefined;
   return {
     figure: "down",
     sentence: `Cash down of ${down.percent} % is not possible; it can be 0 to 100 % of the price.`,
   };
-}
-
-function readAsked({ plan, find: found }: Deal, { decimals }: Terms): Result<number> {
-  const what = found === "price" ? "the price" : "the cash down";
-  if (plan.payment === null) return failure("payment", `The payment to find ${what} from is missing.`);
-  if (plan.payment <= 0) {
-    return failure(
-      "payment",
-      `A payment of ${groupedAmount(plan.payment, decimals)} repays nothing; type one above zero.`,
-    );
-  }
-  return success(plan.payment);
 }
 
 function findPrice(deal: Deal, terms: Terms, asked: number): Result<Answer> {

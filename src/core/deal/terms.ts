@@ -11,6 +11,7 @@ import { type Decimal, type PeriodRate, parseDecimal, periodRate } from "../inte
 import { currencyDecimals } from "../money";
 import { failure, type Result, success } from "../result";
 import type { Deal, LoanPlan } from "./deal";
+import { missingFigures } from "./missing";
 
 export const MOST_PAYMENTS = 1200;
 export const HIGHEST_YEARLY_RATE = 1000;
@@ -47,9 +48,11 @@ export function readTerms(deal: Deal): Result<Terms> {
       `${deal.currency} is not a known currency; use a code of ISO 4217 such as USD.`,
     );
   }
-  const rate = readRate(deal.plan.yearlyRate);
+  const missing = missingFigures(deal);
+  if (missing) return { ok: false, failure: missing };
+  const rate = readRate(deal.plan.yearlyRate ?? "");
   if (!rate.ok) return rate;
-  const payments = readPayments(deal.plan.payments);
+  const payments = readPayments(deal.plan.payments ?? 0);
   if (!payments.ok) return payments;
   const firstSpan = readFirstSpan(deal.plan);
   if (!firstSpan.ok) return firstSpan;
@@ -79,8 +82,7 @@ function firstPeriodRate(yearlyRate: Decimal, thirtieths: number): PeriodRate {
   return { numerator: perDay.numerator * thirtieths, denominator: perDay.denominator };
 }
 
-function readRate(typed: string | null): Result<Decimal> {
-  if (typed === null) return failure("yearlyRate", "The yearly rate is missing.");
+function readRate(typed: string): Result<Decimal> {
   const rate = parseDecimal(typed);
   if (!rate) {
     return failure(
@@ -94,8 +96,7 @@ function readRate(typed: string | null): Result<Decimal> {
   return success(rate);
 }
 
-function readPayments(payments: number | null): Result<number> {
-  if (payments === null) return failure("payments", "The number of payments is missing.");
+function readPayments(payments: number): Result<number> {
   if (!Number.isInteger(payments) || payments < 1 || payments > MOST_PAYMENTS) {
     return failure(
       "payments",

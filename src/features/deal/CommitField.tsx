@@ -1,4 +1,4 @@
-import { useEffect, useId, useState } from "react";
+import { useEffect, useId, useRef, useState } from "react";
 
 type Props = {
   label: string;
@@ -6,13 +6,28 @@ type Props = {
   placeholder: string;
   suggestions: { value: string; remark?: string | undefined }[];
   className: string;
+  /** Whether the officer starts here when the screen opens. */
+  focusFirst?: boolean;
   onCommit: (value: string) => void;
 };
 
 /** A line of text that counts when it is left, entered or picked, so that half a name is never kept. */
-export function CommitField({ label, value, placeholder, suggestions, className, onCommit }: Props) {
+export function CommitField({
+  label,
+  value,
+  placeholder,
+  suggestions,
+  className,
+  focusFirst,
+  onCommit,
+}: Props) {
   const [text, setText] = useState(value);
   const list = useId();
+  const input = useRef<HTMLInputElement>(null);
+  const startHere = useRef(focusFirst);
+  useEffect(() => {
+    if (startHere.current) input.current?.focus();
+  }, []);
   useEffect(() => setText(value), [value]);
   const commit = (typed: string) => {
     const tidy = typed.replace(/\s+/g, " ").trim();
@@ -22,6 +37,7 @@ export function CommitField({ label, value, placeholder, suggestions, className,
   return (
     <>
       <input
+        ref={input}
         className={`field ${className}`}
         aria-label={label}
         placeholder={placeholder}

@@ -37,8 +37,8 @@ const COSTS: Cost[] = [
 
 function includedInTotalCost({ deal, down }: Quote): string {
   const { allowance, owed } = deal.structure.tradeIn;
-  const parts = ["payments", ...(down > 0 ? ["cash down"] : []), ...(allowance > 0 ? ["trade-in"] : [])];
-  return `${parts.join(" + ")}${owed > 0 ? " − what was owed on it" : ""}`;
+  const parts = ["payments", ...(down > 0 ? ["down"] : []), ...(allowance > 0 ? ["trade-in"] : [])];
+  return `${parts.join(" + ")}${owed > 0 ? " − owed on it" : ""}`;
 }
 
 /** What the deal really costs, each figure with what it includes and its working. */
@@ -50,10 +50,10 @@ export function CostFigures() {
     <section aria-label="What it costs" className="grid gap-3 sm:grid-cols-3">
       {COSTS.map(({ figure, name, minor, includes }) => (
         <div key={figure} className="card-paper px-4 py-2.5">
-          <h3 className="flex items-center justify-between font-normal font-sans text-faint text-sm">
-            {name}
+          <div className="flex items-center justify-between">
+            <h3 className="font-normal font-sans text-faint text-sm">{name}</h3>
             <WorkingButton figure={figure} name={name.toLowerCase()} />
-          </h3>
+          </div>
           <output
             className={`block font-semibold font-serif text-xl ${isStale(state) ? "stale" : ""}`}
             data-testid={figure}

@@ -42,7 +42,7 @@ export function DealDesk({ deal, customers, vehicles }: Props) {
 
   return (
     <DeskContext value={desk}>
-      <div className="flex min-h-full flex-col gap-3 p-3 md:h-full md:px-6">
+      <div className="flex min-h-full flex-col gap-3 p-3 md:px-6 lg:h-full">
         <DealHeader customers={customers} vehicles={vehicles} status={status} />
         {status.kind === "conflict" && (
           <ConflictDialog
@@ -57,7 +57,7 @@ export function DealDesk({ deal, customers, vehicles }: Props) {
           <DeletedNotice id={deal.id} onBack={reply => saving.continueFrom(reply.version)} />
         )}
         <div className="flex min-h-0 flex-1 flex-col gap-4 lg:flex-row">
-          <div className="card-paper shrink-0 self-start lg:max-h-full lg:w-[25.5rem] lg:overflow-auto">
+          <div className="card-paper shrink-0 lg:max-h-full lg:w-[25.5rem] lg:self-start lg:overflow-auto">
             <StructureCard />
             <PlanCard />
           </div>

@@ -34,6 +34,7 @@ export function DealHeader({ customers, vehicles, status }: Props) {
       <CommitField
         label="Customer"
         value={deal.customer}
+        focusFirst={deal.customer === ""}
         placeholder="Customer’s name"
         suggestions={customers.map(name => ({ value: name }))}
         className="min-w-52 grow-2 basis-52 font-semibold font-serif text-xl"

@@ -1,6 +1,7 @@
 import type { FoundFigure } from "@/core";
+import type { DealFile } from "@/exchange/deal-file";
 import { useDesk } from "./desk-context";
-import { fieldText } from "./desk-state";
+import { type DeskState, fieldText, isStale } from "./desk-state";
 import type { FieldName } from "./read-field";
 
 /** The element id of a field, for labels and for going there from the sentence. */
@@ -17,22 +18,17 @@ type Props = {
   hideLabel?: boolean;
   align?: "left" | "right";
   type?: "text" | "date";
+  /** Where a FieldError stands at another place of the form. */
+  errorElsewhere?: boolean;
 };
 
 const ALIGN = { left: "", right: "text-right" };
 
 /** One figure to type. Answers move with every key; a figure that cannot be read says why right here. */
-export function FigureField({
-  field,
-  label,
-  findable,
-  unit,
-  hideLabel,
-  align = "right",
-  type = "text",
-}: Props) {
+export function FigureField(props: Props) {
+  const { field, label, findable, unit, hideLabel, align = "right", type = "text", errorElsewhere } = props;
   const { state, dispatch } = useDesk();
-  const error = state.errors[field] ?? planProblem(state, field);
+  const error = fieldError(state, field);
   const found = findable !== undefined && state.document.inputs.find === findable;
   const id = fieldId(field);
   return (
@@ -47,7 +43,7 @@ export function FigureField({
           type={type}
           inputMode={type === "text" ? "decimal" : undefined}
           autoComplete="off"
-          className={`field ${found ? "found" : ""} ${ALIGN[align]} ${unit ? "pr-7" : ""}`}
+          className={`field ${found ? "found" : ""} ${found && isStale(state) ? "stale" : ""} ${ALIGN[align]} ${unit ? "pr-7" : ""}`}
           value={fieldText(state, field)}
           readOnly={found}
           aria-invalid={error !== undefined}
@@ -72,25 +68,34 @@ export function FigureField({
           </span>
         )}
       </div>
-      {error && (
-        <p id={`${id}-error`} className="mt-0.5 text-error text-sm">
-          {error}
-        </p>
-      )}
+      {!errorElsewhere && <FieldError field={field} />}
     </div>
   );
 }
 
-/** Where the deal has no answer because of a figure that reads well, its own field says so too. */
-function planProblem(
-  { answer, document }: ReturnType<typeof useDesk>["state"],
-  field: FieldName,
-): string | undefined {
-  if (answer.ok || answer.failure.figure !== field) return undefined;
-  // A figure that was not typed yet is no mistake; the sentence asks for it.
-  const { price, ...structure } = { price: undefined, ...document.inputs.structure };
-  const given = { price, down: structure.down, ...document.inputs.plan } as Partial<
-    Record<FieldName, unknown>
-  >;
-  return given[field] === undefined ? undefined : answer.failure.sentence;
+/** Why a field's figure cannot be read, or gives no answer. */
+export function FieldError({ field }: { field: FieldName }) {
+  const { state } = useDesk();
+  const error = fieldError(state, field);
+  return error ? (
+    <p id={`${fieldId(field)}-error`} className="mt-0.5 text-error text-sm leading-tight">
+      {error}
+    </p>
+  ) : null;
+}
+
+function fieldError({ errors, answer, document }: DeskState, field: FieldName): string | undefined {
+  if (errors[field]) return errors[field];
+  if (answer.ok || answer.failure.figure !== field || isMissing(document.inputs, field)) return undefined;
+  return answer.failure.sentence;
+}
+
+/** A figure that was not typed yet is no mistake; the place of the answer asks for it. */
+function isMissing({ structure, plan }: DealFile, field: FieldName): boolean {
+  const given: Partial<Record<FieldName, unknown>> = {
+    price: structure.price,
+    down: structure.down,
+    ...plan,
+  };
+  return given[field] === undefined;
 }

@@ -2,7 +2,7 @@ import { Target } from "lucide-react";
 import { useState } from "react";
 import type { FoundFigure } from "@/core";
 import { useDesk } from "./desk-context";
-import { FigureField } from "./FigureField";
+import { FieldError, FigureField } from "./FigureField";
 import { readField } from "./read-field";
 
 const OTHERS: Record<FoundFigure, FoundFigure[]> = {
@@ -17,7 +17,7 @@ export function FindBar() {
   const { state } = useDesk();
   const { find } = state.document.inputs;
   return (
-    <div className="mt-3 flex flex-wrap items-center gap-x-2.5 gap-y-2" data-testid="find-bar">
+    <div className="mt-3 flex flex-wrap items-center gap-x-2 gap-y-2" data-testid="find-bar">
       <span className="flex items-center gap-2">
         <Target size={17} aria-hidden="true" className="text-accent-content" />
         Finding the <span className="found px-1.5">{NAMES[find]}</span>
@@ -47,11 +47,11 @@ function AskForPayment() {
       }}
     >
       <label htmlFor="wish" className="text-faint">
-        Should it be less? Say how much:
+        Say what it should be:
       </label>
       <input
         id="wish"
-        className="field w-28 text-right"
+        className="field w-24 text-right"
         inputMode="decimal"
         autoComplete="off"
         value={wish}
@@ -60,10 +60,10 @@ function AskForPayment() {
         aria-describedby={error ? "wish-error" : undefined}
       />
       <button type="submit" className="btn btn-sm">
-        Find the price
+        Find price
       </button>
       <button type="button" className="btn btn-sm" onClick={() => find("down")}>
-        Find the cash down
+        Find cash down
       </button>
       {error && (
         <p id="wish-error" className="basis-full text-error text-sm">
@@ -81,7 +81,7 @@ function GivenPayment() {
     <>
       <span className="text-faint">for a payment of</span>
       <span className="w-28">
-        <FigureField field="payment" label="Payment" hideLabel findable="payment" />
+        <FigureField field="payment" label="Payment" hideLabel findable="payment" errorElsewhere />
       </span>
       {OTHERS[state.document.inputs.find].map(figure => (
         <button
@@ -90,9 +90,14 @@ function GivenPayment() {
           className="btn btn-sm"
           onClick={() => dispatch({ type: "find", figure })}
         >
-          Find the {NAMES[figure]}
+          Find {NAMES[figure]}
         </button>
       ))}
+      {state.errors.payment && (
+        <div className="basis-full">
+          <FieldError field="payment" />
+        </div>
+      )}
     </>
   );
 }

@@ -2,7 +2,8 @@ import type { StructureLine } from "@/core";
 import { amountText } from "@/features/figures/format";
 import { useDesk } from "./desk-context";
 import { isStale, shownQuote } from "./desk-state";
-import { FigureField } from "./FigureField";
+import { FieldError, FigureField } from "./FigureField";
+import type { FieldName } from "./read-field";
 import { WorkingButton } from "./WorkingButton";
 
 /** The tally from the price to the amount financed, each line with its sign and the subtotal so far. */
@@ -26,22 +27,25 @@ export function StructureCard() {
         </h2>
         <span className="text-faint text-sm">running total, {inputs.currency}</span>
       </div>
-      <div className="mt-1.5 grid grid-cols-[1fr_1rem_7.5rem_5.75rem] items-center gap-x-2 gap-y-1.5">
+      <div className="mt-1.5 grid grid-cols-[1fr_0.75rem_7.25rem_5.75rem] items-center gap-x-2 gap-y-1.5">
         <Line name="Price" sign="" />
-        <FigureField field="price" label="Price" hideLabel findable="price" />
+        <FigureField field="price" label="Price" hideLabel findable="price" errorElsewhere />
         {running("price")}
+        <LineError field="price" />
 
         <Line name="Trade-in allowance" sign="−" />
-        <FigureField field="allowance" label="Trade-in allowance" hideLabel />
+        <FigureField field="allowance" label="Trade-in allowance" hideLabel errorElsewhere />
         {running("allowance")}
+        <LineError field="allowance" />
 
         <Line
-          name="Owed on the trade-in"
+          name="Owed on trade-in"
           sign="+"
-          remark={over > 0 ? `${money(over)} more than it is worth: added to the loan` : undefined}
+          remark={over > 0 ? `${money(over)} over its worth: adds to the loan` : undefined}
         />
-        <FigureField field="owed" label="Owed on the trade-in" hideLabel />
+        <FigureField field="owed" label="Owed on trade-in" hideLabel errorElsewhere />
         {running("owed")}
+        <LineError field="owed" />
 
         <Line name="Cash down" sign="−" remark={<CashDownRemark />} />
         <FigureField
@@ -50,14 +54,16 @@ export function StructureCard() {
           hideLabel
           findable="down"
           unit={isPercent(inputs) ? "%" : undefined}
+          errorElsewhere
         />
         {running("down")}
+        <LineError field="down" />
       </div>
       <div className="mt-3 flex items-center justify-between border-base-content border-t-2 pt-2">
-        <span className="flex items-center gap-1 font-semibold">
-          Amount financed
+        <div className="flex items-center gap-1">
+          <h3 className="font-sans font-semibold">Amount financed</h3>
           <WorkingButton figure="amountFinanced" name="amount financed" />
-        </span>
+        </div>
         <output className={`font-semibold text-xl ${faded}`} data-testid="amount-financed">
           {quote ? money(quote.amountFinanced) : "–"}
         </output>
@@ -81,6 +87,15 @@ function Line({ name, sign, remark }: { name: string; sign: string; remark?: Rea
       </span>
       <span className="text-center text-faint">{sign}</span>
     </>
+  );
+}
+
+/** Below its line, over the whole width of the tally. */
+function LineError({ field }: { field: FieldName }) {
+  return (
+    <div className="col-span-4 empty:hidden">
+      <FieldError field={field} />
+    </div>
   );
 }
 

@@ -31,7 +31,7 @@ export function WorkingButton({ figure, name }: { figure: WorkedFigure; name: st
         aria-label={`Working of the ${name}`}
         onClose={() => setOpen(false)}
       >
-        <div className="modal-box max-w-3xl font-normal font-sans text-base">
+        <div className="modal-box max-w-3xl font-normal text-base text-base-content">
           {open && <Step step={working(quote, figure)} level={0} />}
           <form method="dialog" className="modal-action">
             <button type="submit" className="btn btn-sm">

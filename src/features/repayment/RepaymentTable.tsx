@@ -36,7 +36,7 @@ export function RepaymentTable({ quote, stale, fileName }: Props) {
   return (
     <section
       aria-labelledby="repayment-title"
-      className="card-paper flex min-h-72 flex-1 flex-col overflow-hidden"
+      className="card-paper flex h-[28rem] flex-col overflow-hidden lg:h-auto lg:min-h-60 lg:flex-1"
     >
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1 px-4 py-2">
         <h2 id="repayment-title" className="font-semibold text-lg">
@@ -61,22 +61,25 @@ export function RepaymentTable({ quote, stale, fileName }: Props) {
         aria-label="Repayment table"
       >
         <table
-          className={`w-full border-separate border-spacing-0 text-right ${stale ? "stale" : ""}`}
+          className={`w-full border-separate border-spacing-0 text-right text-sm md:text-base ${stale ? "stale" : ""}`}
           aria-rowcount={rows.length + 3}
         >
           <thead>
             <tr aria-rowindex={1}>
-              <th scope="col" className="sticky top-0 z-10 bg-base-200 py-1.5 pl-4 text-left font-semibold">
+              <th
+                scope="col"
+                className="sticky top-0 z-10 bg-base-200 py-1.5 pl-2 md:pl-4 text-left font-semibold"
+              >
                 No.
               </th>
-              <th scope="col" className="sticky top-0 z-10 bg-base-200 px-2 text-left font-semibold">
+              <th scope="col" className="sticky top-0 z-10 bg-base-200 px-1 md:px-2 text-left font-semibold">
                 Due
               </th>
               {COLUMNS.map(name => (
                 <th
                   key={name}
                   scope="col"
-                  className="sticky top-0 z-10 bg-base-200 px-2 font-semibold last:pr-4"
+                  className="sticky top-0 z-10 bg-base-200 px-1 md:px-2 font-semibold last:pr-2 md:pr-4"
                 >
                   <span className={finding && name === "Payment" ? "found px-1" : ""}>{name}</span>
                 </th>
@@ -105,19 +108,19 @@ export function RepaymentTable({ quote, stale, fileName }: Props) {
               <th
                 scope="row"
                 colSpan={2}
-                className="sticky bottom-0 border-base-300 border-t bg-base-200 py-2 pl-4 text-left font-semibold"
+                className="sticky bottom-0 border-base-300 border-t bg-base-200 py-2 pl-2 md:pl-4 text-left font-semibold"
               >
                 {rows.length} {rows.length === 1 ? "payment" : "payments"}
               </th>
               {[quote.totalOfPayments, quote.financeCharge, quote.amountFinanced].map((total, index) => (
                 <td
                   key={COLUMNS[index]}
-                  className="sticky bottom-0 border-base-300 border-t bg-base-200 px-2 font-semibold"
+                  className="sticky bottom-0 border-base-300 border-t bg-base-200 px-1 md:px-2 font-semibold"
                 >
                   {money(total)}
                 </td>
               ))}
-              <td className="sticky bottom-0 border-base-300 border-t bg-base-200 pr-4 pl-2 font-semibold">
+              <td className="sticky bottom-0 border-base-300 border-t bg-base-200 pr-2 md:pr-4 pl-2 font-semibold">
                 {money(rows.at(-1)?.balance ?? 0)}
               </td>
             </tr>
@@ -160,20 +163,20 @@ function Spacer({ height }: { height: number }) {
   );
 }
 
-const CELL = "h-[30px] border-base-300 border-t px-2";
+const CELL = "h-[30px] border-base-300 border-t px-1 md:px-2";
 
 function OpeningRow({ quote, money }: { quote: Quote; money: (minor: number) => string }) {
   const { signed } = quote.deal.plan;
   return (
     <tr aria-rowindex={2}>
-      <td className={`${CELL} pl-4 text-left text-faint`}>0</td>
+      <td className={`${CELL} pl-2 md:pl-4 text-left text-faint`}>0</td>
       <td className={`${CELL} whitespace-nowrap text-left`}>
         {signed === null ? "start" : shortDate(signed)}
       </td>
-      <td colSpan={3} className={`${CELL} text-left text-faint`}>
-        <span className="sr-only md:not-sr-only">amount financed</span>
+      <td colSpan={3} className={`${CELL} text-faint`}>
+        amount financed
       </td>
-      <td className={`${CELL} pr-4`}>{money(quote.amountFinanced)}</td>
+      <td className={`${CELL} pr-2 md:pr-4`}>{money(quote.amountFinanced)}</td>
     </tr>
   );
 }
@@ -183,7 +186,7 @@ type RowProps = { row: PaymentRow; money: (minor: number) => string; last: boole
 function Row({ row, money, last, adjusted }: RowProps) {
   return (
     <tr aria-rowindex={row.number + 2} className={last ? "font-semibold" : ""}>
-      <td className={`${CELL} pl-4 text-left text-faint`}>{row.number}</td>
+      <td className={`${CELL} pl-2 md:pl-4 text-left text-faint`}>{row.number}</td>
       <td className={`${CELL} whitespace-nowrap text-left`}>
         {row.date === null ? "" : shortDate(row.date)}
         {last && <span className="ml-2 text-faint text-sm">{adjusted ? "last, adjusted" : "last"}</span>}
@@ -191,7 +194,7 @@ function Row({ row, money, last, adjusted }: RowProps) {
       <td className={CELL}>{money(row.payment)}</td>
       <td className={CELL}>{money(row.interest)}</td>
       <td className={CELL}>{money(row.principal)}</td>
-      <td className={`${CELL} pr-4`}>{money(row.balance)}</td>
+      <td className={`${CELL} pr-2 md:pr-4`}>{money(row.balance)}</td>
     </tr>
   );
 }

@@ -1,0 +1,19 @@
+// TypeBox ships ES modules only, so it goes through SWC with our own files.
+const swc = {
+  jsc: {
+    target: "es2023",
+    parser: { syntax: "typescript", tsx: true },
+    transform: { react: { runtime: "automatic" } },
+  },
+};
+
+/** @type {import("jest").Config} */
+export default {
+  testEnvironment: "node",
+  testMatch: ["<rootDir>/tests/**/*.test.ts"],
+  transform: { "\\.(t|j|mj)sx?$": ["@swc/jest", swc] },
+  transformIgnorePatterns: ["/node_modules/(?!typebox/)"],
+  moduleNameMapper: { "^@/(.*)$": "<rootDir>/src/$1", "^#demo/(.*)$": "<rootDir>/demo/$1" },
+  modulePathIgnorePatterns: ["<rootDir>/.next/"],
+  testTimeout: 120_000,
+};

@@ -1,0 +1,62 @@
+import fc from "fast-check";
+import { addMonths, evaluate, monthsAndDaysBetween } from "@/core";
+import { amounts, date, dealWith, rates, roundings, terms } from "./deals";
+import { type ExactLoan, exactPayment, exactTable } from "./exact-loan";
+
+const SIGNED = date("2026-11-24");
+
+/** Days from signing to the first payment: one month for most. */
+const firstDates = fc.oneof(
+  { weight: 3, arbitrary: fc.constant(addMonths(SIGNED, 1)) },
+  { weight: 1, arbitrary: fc.integer({ min: SIGNED + 1, max: SIGNED + 200 }) },
+);
+
+test("12,000 random loans agree to the cent, row by row, with exact whole-number arithmetic", () => {
+  let priced = 0;
+  fc.assert(
+    fc.property(amounts, rates, terms, roundings, firstDates, (amount, yearlyRate, payments, rounding, first) => {
+      const quote = evaluate(
+        dealWith({ price: amount }, { yearlyRate, payments, rounding, signed: SIGNED, firstPayment: first }),
+      );
+      const span = monthsAndDaysBetween(SIGNED, first);
+      const loan: ExactLoan = {
+        amount: BigInt(amount),
+        yearlyRate,
+        payments,
+        rounding,
+        firstThirtieths: BigInt(span.months * 30 + span.days),
+      };
+      const payment = exactPayment(loan);
+      const rows = exactTable(loan, payment);
+      if (!quote.ok) {
+        expect(rows).toBeUndefined();
+        return;
+      }
+      priced += 1;
+      expect(quote.value.payment).toBe(Number(payment));
+      expect(quote.value.schedule.map(row => [row.payment, row.interest, row.principal, row.balance])).toEqual(
+        rows?.map(row => [Number(row.payment), Number(row.interest), Number(row.principal), Number(row.balance)]),
+      );
+    }),
+    { numRuns: 12_000 },
+  );
+  // Extreme rates over long terms are the only loans without a table.
+  expect(priced).toBeGreaterThan(10_000);
+});
+
+test("every table closes: principal adds up to the amount financed, the balance ends at zero", () => {
+  fc.assert(
+    fc.property(amounts, rates, terms, roundings, (amount, yearlyRate, payments, rounding) => {
+      const quote = evaluate(dealWith({ price: amount }, { yearlyRate, payments, rounding }));
+      if (!quote.ok) return;
+      const { schedule, totalOfPayments, financeCharge } = quote.value;
+      const sum = (figure: "payment" | "interest" | "principal") =>
+        schedule.reduce((total, row) => total + row[figure], 0);
+      expect(sum("principal")).toBe(amount);
+      expect(sum("payment")).toBe(totalOfPayments);
+      expect(sum("interest")).toBe(financeCharge);
+      expect(schedule.at(-1)?.balance).toBe(0);
+    }),
+    { numRuns: 2000 },
+  );
+});
