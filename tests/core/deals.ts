@@ -24,7 +24,12 @@ export function dealWith(
   plan: Partial<Deal["plan"]> = {},
   find: Deal["find"] = "payment",
 ): Deal {
-  return { ...PLAIN, structure: { ...PLAIN.structure, ...structure }, plan: { ...PLAIN.plan, ...plan }, find };
+  return {
+    ...PLAIN,
+    structure: { ...PLAIN.structure, ...structure },
+    plan: { ...PLAIN.plan, ...plan },
+    find,
+  };
 }
 
 /** The quote of a deal that must have one. */

@@ -104,13 +104,15 @@ describe("no answer", () => {
 
   test("nothing left to finance", () => {
     const sentence = sentenceOf(dealWith({ price: 500_000, down: { amount: 600_000 } }));
-    expect(sentence).toBe("Nothing is left to finance. The cash down and trade-in cover the price with 1,000.00 over.");
+    expect(sentence).toBe(
+      "Nothing is left to finance. The cash down and trade-in cover the price with 1,000.00 over.",
+    );
   });
 
   test("with 100 % down the price moves nothing", () => {
-    expect(sentenceOf(dealWith({ price: null, down: { percent: "100" } }, { payment: 5000 }, "price"))).toContain(
-      "100 % down",
-    );
+    expect(
+      sentenceOf(dealWith({ price: null, down: { percent: "100" } }, { payment: 5000 }, "price")),
+    ).toContain("100 % down");
   });
 
   test("a payment above the one without any cash down needs none, and says so", () => {
@@ -142,7 +144,10 @@ describe("no answer", () => {
       "Cash down of 120 % is not possible; it can be 0 to 100 % of the price.",
       dealWith({ down: { percent: "120" } }),
     ],
-    ["A payment of 0.00 repays nothing; type one above zero.", dealWith({ price: null }, { payment: 0 }, "price")],
+    [
+      "A payment of 0.00 repays nothing; type one above zero.",
+      dealWith({ price: null }, { payment: 0 }, "price"),
+    ],
     [
       "The price, the yearly rate and the number of payments are missing.",
       dealWith({ price: null }, { yearlyRate: null, payments: null }),
@@ -153,8 +158,8 @@ describe("no answer", () => {
   });
 
   test("a loan that rounding never repays is refused, not computed into nonsense", () => {
-    expect(sentenceOf(dealWith({ price: 5 }, { yearlyRate: "400", payments: 600, rounding: "down" }))).toContain(
-      "does not cover the interest",
-    );
+    expect(
+      sentenceOf(dealWith({ price: 5 }, { yearlyRate: "400", payments: 600, rounding: "down" })),
+    ).toContain("does not cover the interest");
   });
 });

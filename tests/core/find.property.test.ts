@@ -7,7 +7,10 @@ const everydayRates = rates.filter(rate => Number(rate) <= 40);
 const plans = fc.record({ yearlyRate: everydayRates, payments: terms, rounding: roundings });
 const asked = fc.integer({ min: 1000, max: 500_000 });
 
-function independentPayment(amount: number, plan: { yearlyRate: string; payments: number; rounding: "nearest" | "up" | "down" }) {
+function independentPayment(
+  amount: number,
+  plan: { yearlyRate: string; payments: number; rounding: "nearest" | "up" | "down" },
+) {
   return Number(exactPayment({ amount: BigInt(amount), ...plan, firstThirtieths: 30n }));
 }
 

@@ -14,30 +14,47 @@ const firstDates = fc.oneof(
 test("12,000 random loans agree to the cent, row by row, with exact whole-number arithmetic", () => {
   let priced = 0;
   fc.assert(
-    fc.property(amounts, rates, terms, roundings, firstDates, (amount, yearlyRate, payments, rounding, first) => {
-      const quote = evaluate(
-        dealWith({ price: amount }, { yearlyRate, payments, rounding, signed: SIGNED, firstPayment: first }),
-      );
-      const span = monthsAndDaysBetween(SIGNED, first);
-      const loan: ExactLoan = {
-        amount: BigInt(amount),
-        yearlyRate,
-        payments,
-        rounding,
-        firstThirtieths: BigInt(span.months * 30 + span.days),
-      };
-      const payment = exactPayment(loan);
-      const rows = exactTable(loan, payment);
-      if (!quote.ok) {
-        expect(rows).toBeUndefined();
-        return;
-      }
-      priced += 1;
-      expect(quote.value.payment).toBe(Number(payment));
-      expect(quote.value.schedule.map(row => [row.payment, row.interest, row.principal, row.balance])).toEqual(
-        rows?.map(row => [Number(row.payment), Number(row.interest), Number(row.principal), Number(row.balance)]),
-      );
-    }),
+    fc.property(
+      amounts,
+      rates,
+      terms,
+      roundings,
+      firstDates,
+      (amount, yearlyRate, payments, rounding, first) => {
+        const quote = evaluate(
+          dealWith(
+            { price: amount },
+            { yearlyRate, payments, rounding, signed: SIGNED, firstPayment: first },
+          ),
+        );
+        const span = monthsAndDaysBetween(SIGNED, first);
+        const loan: ExactLoan = {
+          amount: BigInt(amount),
+          yearlyRate,
+          payments,
+          rounding,
+          firstThirtieths: BigInt(span.months * 30 + span.days),
+        };
+        const payment = exactPayment(loan);
+        const rows = exactTable(loan, payment);
+        if (!quote.ok) {
+          expect(rows).toBeUndefined();
+          return;
+        }
+        priced += 1;
+        expect(quote.value.payment).toBe(Number(payment));
+        expect(
+          quote.value.schedule.map(row => [row.payment, row.interest, row.principal, row.balance]),
+        ).toEqual(
+          rows?.map(row => [
+            Number(row.payment),
+            Number(row.interest),
+            Number(row.principal),
+            Number(row.balance),
+          ]),
+        );
+      },
+    ),
     { numRuns: 12_000 },
   );
   // Extreme rates over long terms are the only loans without a table.

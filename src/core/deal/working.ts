@@ -140,6 +140,10 @@ function explainPeriodRate({ terms }: Quote): WorkingStep {
   };
 }
 
+function counted(count: number, unit: string): string {
+  return `${count} ${unit}${count === 1 ? "" : "s"}`;
+}
+
 function explainPayment(quote: Quote): WorkingStep {
   const money = amountWriter(quote);
   const { terms, amountFinanced } = quote;
@@ -165,7 +169,8 @@ function explainPayment(quote: Quote): WorkingStep {
             `${money(amountFinanced)} × ${i} ÷ (1 − (1 + ${i})^−${planned})` +
             (regular ? "" : ` × (1 + ${i} × ${terms.firstPeriod.numerator}/30) ÷ (1 + ${i})`),
         };
-  const oddFirst = `The first period f is ${firstSpan.months} months and ${firstSpan.days} days at simple interest, a day being 1/30 of a month (12 CFR 1026, Appendix J).`;
+  const span = `${counted(firstSpan.months, "month")} and ${counted(firstSpan.days, "day")}`;
+  const oddFirst = `The first period f is ${span} at simple interest, a day being 1/30 of a month (12 CFR 1026, Appendix J).`;
   return {
     name: "Payment",
     ...level,

@@ -1,0 +1,62 @@
+import { type WorkingStep, working } from "@/core";
+import { date, dealWith, quoteOf } from "./deals";
+
+const quote = quoteOf(
+  dealWith(
+    { price: 4_185_000, tradeIn: { allowance: 920_000, owed: 1_105_000 }, down: { percent: "10" } },
+    { yearlyRate: "6.49", payments: 72 },
+  ),
+);
+
+/** Reads "1,234.56 − 3 × 4.00" and computes it from left to right with products first. */
+function compute(filled: string): number {
+  const tokens = filled.replaceAll(",", "").split(" ");
+  let sum = 0;
+  let sign = 1;
+  for (let index = 0; index < tokens.length; index++) {
+    const token = tokens[index] ?? "";
+    if (token === "+" || token === "−") {
+      sign = token === "+" ? 1 : -1;
+      continue;
+    }
+    let term = Number(token);
+    while (tokens[index + 1] === "×") {
+      term *= Number(tokens[index + 2]);
+      index += 2;
+    }
+    sum += sign * term;
+  }
+  return Math.round(sum * 100) / 100;
+}
+
+test.each(["amountFinanced", "totalOfPayments", "financeCharge", "totalCost"] as const)(
+  "the numbers filled in for %s come to its result",
+  figure => {
+    const step = working(quote, figure);
+    expect(compute(step.filled)).toBe(Number(step.result.replaceAll(",", "")));
+  },
+);
+
+test("the payment's working shows the month's rate, the unrounded payment and the rule", () => {
+  const step = working(quote, "payment");
+  expect(step.rounding).toMatch(/^664\.056246… rounded to the nearest minor unit, ties up$/);
+  const names = (each: WorkingStep): string[] => [each.name, ...each.parts.flatMap(names)];
+  expect(names(step)).toEqual(["Payment", "Rate of one month", "Amount financed", "Cash down"]);
+  expect(step.parts[0]?.result).toBe("0.54083333… %");
+});
+
+test("an odd first period and a found figure are explained", () => {
+  const odd = quoteOf(dealWith({}, { signed: date("2026-11-24"), firstPayment: date("2027-01-08") }));
+  expect(working(odd, "payment").filled).toContain("44/30");
+  expect(working(odd, "payment").remark).toContain("1 month and 14 days");
+
+  const price = quoteOf(dealWith({ price: null }, { payment: 50_000 }, "price"));
+  expect(working(price, "price").filled).toBe("payment 500.00 is at most 500.00");
+  const down = quoteOf(dealWith({ down: null }, { payment: 50_000 }, "down"));
+  expect(working(down, "down").formula).toContain("smallest cash down");
+  expect(working(dealQuoteWithoutInterest(), "payment").filled).toBe("10,000.00 ÷ 12");
+});
+
+function dealQuoteWithoutInterest() {
+  return quoteOf(dealWith({}, { yearlyRate: "0" }));
+}

@@ -1,0 +1,38 @@
+import { spawn } from "node:child_process";
+import { once } from "node:events";
+import { mkdtempSync, readdirSync, rmSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { FolderInUse, lockFolder } from "@/data/folder-lock";
+
+const folder = mkdtempSync(join(tmpdir(), "kellux-lock-"));
+afterAll(() => rmSync(folder, { recursive: true }));
+
+test("a second claim is refused with a sentence that names the holder, and gives the folder back unharmed", () => {
+  const unlock = lockFolder(folder);
+  expect(() => lockFolder(folder)).toThrow(FolderInUse);
+  expect(() => lockFolder(folder)).toThrow(`in use by another Kellux (process ${process.pid})`);
+  expect(readdirSync(folder)).toEqual(["in-use.json"]);
+  unlock();
+  lockFolder(folder)();
+  expect(readdirSync(folder)).toEqual([]);
+});
+
+test("a claim left behind by a killed process is taken over", async () => {
+  const child = spawn(process.execPath, ["-e", "setInterval(() => {}, 1000)"]);
+  await once(child, "spawn");
+  writeFileSync(join(folder, "in-use.json"), JSON.stringify({ pid: child.pid, started: "" }));
+  child.kill("SIGKILL");
+  await once(child, "exit");
+  lockFolder(folder)();
+});
+
+test("a claim whose process number now belongs to another process is taken over", () => {
+  writeFileSync(join(folder, "in-use.json"), JSON.stringify({ pid: process.pid, started: "long ago" }));
+  lockFolder(folder)();
+});
+
+test("a claim that cannot be read is taken over", () => {
+  writeFileSync(join(folder, "in-use.json"), "{");
+  lockFolder(folder)();
+});

@@ -1,0 +1,122 @@
+import { readFileSync } from "node:fs";
+import { Ajv2020 } from "ajv/dist/2020";
+import { DEMO_DEALS } from "#demo/scenario";
+import { evaluate } from "@/core";
+import { type DealFile, readDeal } from "@/exchange/deal-file";
+import { parseDealFile } from "@/exchange/deal-file/parse";
+import { publishedSchema } from "@/exchange/deal-file/published-schema";
+
+const EXAMPLE: DealFile = {
+  format: "kellux-deal",
+  version: 1,
+  currency: "USD",
+  structure: {
+    price: "41850.00",
+    tradeIn: { allowance: "9200.00", owed: "11050.00" },
+    down: { amount: "3000.00" },
+  },
+  plan: {
+    kind: "loan",
+    yearlyRate: "6.49",
+    payments: 72,
+    frequency: "monthly",
+    rounding: "nearest",
+    signed: "2026-11-24",
+    firstPayment: "2026-12-24",
+  },
+  find: "payment",
+};
+
+const withStructure = (structure: object) => ({
+  ...EXAMPLE,
+  structure: { ...EXAMPLE.structure, ...structure },
+});
+const withPlan = (plan: object) => ({ ...EXAMPLE, plan: { ...EXAMPLE.plan, ...plan } });
+
+function sentenceFor(file: unknown): string {
+  const parsed = parseDealFile(JSON.stringify(file));
+  if (!parsed.ok) return parsed.sentence;
+  const deal = readDeal(parsed.value);
+  if (deal.ok) throw new Error("The file reads well.");
+  return deal.failure.sentence;
+}
+
+function payment(file: unknown): number {
+  const parsed = parseDealFile(JSON.stringify(file));
+  if (!parsed.ok) throw new Error(parsed.sentence);
+  const deal = readDeal(parsed.value);
+  const quote = deal.ok ? evaluate(deal.value) : deal;
+  if (!quote.ok) throw new Error(quote.failure.sentence);
+  return quote.value.payment;
+}
+
+test("the example prices; numbers and left-out parts are accepted", () => {
+  expect(payment(EXAMPLE)).toBe(68_397);
+  expect(payment(withStructure({ price: 41_850, down: { amount: 3000 } }))).toBe(68_397);
+  expect(
+    payment(withPlan({ yearlyRate: 6.49, rounding: undefined, signed: undefined, firstPayment: undefined })),
+  ).toBe(68_397);
+  const { tradeIn: _tradeIn, down: _down, ...bare } = EXAMPLE.structure;
+  expect(payment({ ...EXAMPLE, structure: bare })).toBeGreaterThan(68_397);
+});
+
+test.each<[string, unknown]>([
+  [
+    'structure.price is "abc"; it must be an amount of 0 or more, such as "41850.00".',
+    withStructure({ price: "abc" }),
+  ],
+  [
+    'structure.price is -5; it must be an amount of 0 or more, such as "41850.00".',
+    withStructure({ price: -5 }),
+  ],
+  ["structure.prise is not known.", withStructure({ prise: 1 })],
+  ["structure.tradeIn.owed is missing.", withStructure({ tradeIn: { allowance: "1" } })],
+  [
+    "The price is 1.005; it must be an amount from 0 to 1,000,000,000 with at most 2 decimals.",
+    withStructure({ price: "1.005" }),
+  ],
+  ['plan.kind is "lease"; it must be "loan".', withPlan({ kind: "lease" })],
+  [
+    "plan.payments is 72.5; it must be a whole number of payments from 1 to 1200.",
+    withPlan({ payments: 72.5 }),
+  ],
+  [
+    "The first payment date 2026-02-30 is not a date from 1900-01-01 to 2199-12-31.",
+    withPlan({ firstPayment: "2026-02-30" }),
+  ],
+  ["The payment is being found, so the file must leave it out.", withPlan({ payment: "550" })],
+  [
+    "The price is being found, so the file must leave it out.",
+    { ...withPlan({ payment: "550" }), find: "price" },
+  ],
+  ["XQZ is not a known currency; use a code of ISO 4217 such as USD.", { ...EXAMPLE, currency: "XQZ" }],
+  ["version is 2; it must be 1.", { ...EXAMPLE, version: 2 }],
+  ["format is missing.", {}],
+  ["The data is a list; it must be of type object.", []],
+])("%s", (sentence, file) => {
+  expect(sentenceFor(file)).toBe(sentence);
+});
+
+test("text that is no JSON says so; a byte order mark is no obstacle", () => {
+  expect(parseDealFile("{nope")).toEqual({ ok: false, sentence: "This is not JSON." });
+  expect(parseDealFile(`\uFEFF${JSON.stringify(EXAMPLE)}`).ok).toBe(true);
+});
+
+test("the published schema is the one the app checks by, and takes every demo deal", () => {
+  const published = readFileSync("schemas/deal.schema.json", "utf8");
+  expect(published).toBe(publishedSchema());
+  const validate = new Ajv2020({ strict: false }).compile(JSON.parse(published));
+  for (const { inputs } of DEMO_DEALS) expect(validate(JSON.parse(JSON.stringify(inputs)))).toBe(true);
+  expect(validate({ ...EXAMPLE, find: "residual" })).toBe(false);
+});
+
+test("the demo shows what it is meant to show", () => {
+  const quotes = DEMO_DEALS.map(({ inputs }) => {
+    const deal = readDeal(inputs);
+    return deal.ok ? evaluate(deal.value) : deal;
+  });
+  expect(quotes.filter(quote => !quote.ok)).toHaveLength(1);
+  expect(new Set(DEMO_DEALS.map(deal => deal.customer)).size).toBe(12);
+  expect(quotes.some(quote => quote.ok && quote.value.payments === 120)).toBe(true);
+  expect(quotes.some(quote => quote.ok && quote.value.financeCharge === 0)).toBe(true);
+});
