@@ -36,3 +36,17 @@ test("a claim that cannot be read is taken over", () => {
   writeFileSync(join(folder, "in-use.json"), "{");
   lockFolder(folder)();
 });
+
+test("a second process on the same folder stops with the sentence and leaves the data alone", async () => {
+  const unlock = lockFolder(folder);
+  const child = spawn(process.execPath, ["--import", "tsx", "tests/data/saver.ts", folder]);
+  let said = "";
+  child.stderr.on("data", chunk => {
+    said += chunk;
+  });
+  const [code] = await once(child, "exit");
+  expect(code).not.toBe(0);
+  expect(said).toContain(`The data folder ${folder} is in use by another Kellux (process ${process.pid})`);
+  expect(readdirSync(folder)).toEqual(["in-use.json"]);
+  unlock();
+});

@@ -64,7 +64,10 @@ function FirstPaymentRemark() {
       <button
         type="button"
         className="cursor-pointer text-primary underline"
-        onClick={() => dispatch({ type: "typed", field: "firstPayment", text: "" })}
+        onClick={() => {
+          dispatch({ type: "typed", field: "firstPayment", text: "" });
+          dispatch({ type: "left", field: "firstPayment" });
+        }}
       >
         Back to one month after the contract
       </button>

@@ -1,0 +1,125 @@
+import type { DealDocument } from "@/exchange/deal-document";
+import type { Answer } from "@/features/api/client";
+import { newDealDocument } from "@/features/deal/new-deal";
+import { createAutosave, type SaveStatus } from "@/features/saving/autosave";
+import { type ChangeStorage, pendingChanges } from "@/features/saving/pending-changes";
+import type { DealReply } from "@/server/contract";
+
+const AT = "2026-11-24T10:42:00.000Z";
+const named = (customer: string): DealDocument => ({ ...newDealDocument("2026-11-24"), customer });
+const reply = (version: number, document: DealDocument): DealReply => ({
+  id: "d",
+  version,
+  changedAt: AT,
+  deleted: false,
+  document,
+});
+
+function memoryStorage(): ChangeStorage {
+  const kept = new Map<string, string>();
+  return {
+    getItem: key => kept.get(key) ?? null,
+    setItem: (key, value) => void kept.set(key, value),
+    removeItem: key => void kept.delete(key),
+    keys: () => [...kept.keys()],
+  };
+}
+
+/** A page with a server that answers as it is told. */
+function page() {
+  const server = { version: 1, away: false, saved: named("") };
+  const sent: [version: number, customer: string][] = [];
+  const statuses: SaveStatus["kind"][] = [];
+  const storage = memoryStorage();
+  const autosave = createAutosave({
+    dealId: "d",
+    pageId: "p",
+    version: 1,
+    storage,
+    onStatus: status => statuses.push(status.kind),
+    send: async (version, document): Promise<Answer<DealReply>> => {
+      sent.push([version, document.customer]);
+      if (server.away) return { kind: "away" };
+      if (version !== server.version) {
+        return {
+          kind: "refused",
+          status: 409,
+          sentence: "changed",
+          current: reply(server.version, server.saved),
+        };
+      }
+      server.version += 1;
+      server.saved = document;
+      return { kind: "done", value: reply(server.version, document) };
+    },
+  });
+  const kept = () => pendingChanges(storage).map(change => change.document.customer);
+  return { server, sent, statuses, autosave, kept };
+}
+
+beforeEach(() => jest.useFakeTimers());
+afterEach(() => jest.useRealTimers());
+
+test("waits for a pause in typing, then saves the newest state once", async () => {
+  const { sent, statuses, autosave, kept } = page();
+  autosave.change(named("A"));
+  autosave.change(named("An"));
+  autosave.change(named("Ana"));
+  expect(kept()).toEqual(["Ana"]);
+  await jest.advanceTimersByTimeAsync(1000);
+  expect(sent).toEqual([[1, "Ana"]]);
+  expect(statuses.at(-1)).toBe("saved");
+  expect(kept()).toEqual([]);
+});
+
+test("a change made during a save follows it, from the new version", async () => {
+  const { sent, autosave } = page();
+  autosave.change(named("A"));
+  autosave.flush();
+  autosave.change(named("B"));
+  await jest.advanceTimersByTimeAsync(1000);
+  expect(sent).toEqual([
+    [1, "A"],
+    [2, "B"],
+  ]);
+});
+
+test("while the server is away the change is kept and tried again until it is back", async () => {
+  const { server, statuses, autosave, kept } = page();
+  server.away = true;
+  autosave.change(named("A"));
+  await jest.advanceTimersByTimeAsync(5000);
+  expect(statuses.at(-1)).toBe("away");
+  expect(kept()).toEqual(["A"]);
+  autosave.change(named("B"));
+  server.away = false;
+  await jest.advanceTimersByTimeAsync(10_000);
+  expect(server.saved.customer).toBe("B");
+  expect(statuses.at(-1)).toBe("saved");
+  expect(kept()).toEqual([]);
+});
+
+test("after a conflict nothing is sent until the officer has chosen, and later typing is kept", async () => {
+  const { server, sent, statuses, autosave, kept } = page();
+  server.version = 5;
+  autosave.change(named("mine"));
+  await jest.advanceTimersByTimeAsync(1000);
+  expect(statuses.at(-1)).toBe("conflict");
+  autosave.change(named("mine too"));
+  await jest.advanceTimersByTimeAsync(60_000);
+  expect(sent).toHaveLength(1);
+  expect(kept()).toEqual(["mine too"]);
+
+  autosave.continueFrom(5);
+  await jest.advanceTimersByTimeAsync(1000);
+  expect(server.saved.customer).toBe("mine too");
+  expect(statuses.at(-1)).toBe("saved");
+});
+
+test("a page that goes sends what waits at once", async () => {
+  const { server, autosave } = page();
+  autosave.change(named("A"));
+  autosave.stop();
+  await jest.advanceTimersByTimeAsync(0);
+  expect(server.saved.customer).toBe("A");
+});

@@ -1,0 +1,112 @@
+import {
+  type DeskAction,
+  type DeskState,
+  deskReducer,
+  fieldText,
+  isStale,
+  openDesk,
+  shownQuote,
+} from "@/features/deal/desk-state";
+import { newDealDocument } from "@/features/deal/new-deal";
+
+const typed = (field: Extract<DeskAction, { type: "typed" }>["field"], text: string): DeskAction => ({
+  type: "typed",
+  field,
+  text,
+});
+
+/** A desk on which some things were done in turn. */
+function desk(...actions: DeskAction[]): DeskState {
+  return actions.reduce(deskReducer, openDesk(newDealDocument("2026-11-24")));
+}
+
+const PRICED = [typed("price", "20,000"), typed("yearlyRate", "6"), typed("payments", "48")];
+const FOUND_PRICE: DeskAction = { type: "find", figure: "price", payment: "400.00" };
+
+test("the answer follows every key; a new deal says what is missing", () => {
+  const start = desk();
+  expect(start.answer).toMatchObject({ ok: false, failure: { figure: "price" } });
+  expect(shownQuote(start)).toBeNull();
+  expect(shownQuote(desk(...PRICED))?.payment).toBe(46_970);
+  expect(shownQuote(desk(...PRICED, typed("price", "2"), typed("price", "21,000")))?.amountFinanced).toBe(
+    2_100_000,
+  );
+});
+
+test("the term shows as payments and as years, whichever is typed", () => {
+  const years = desk(typed("years", "5.5"));
+  expect(fieldText(years, "payments")).toBe("66");
+  const odd = desk(typed("payments", "70"));
+  expect(fieldText(odd, "years")).toBe("5 y 10 m");
+  // Typing in one clears what was left half-typed in the other.
+  expect(fieldText(desk(typed("years", "x"), typed("payments", "24")), "years")).toBe("2");
+});
+
+test("what cannot be read stays where it was typed, the last answer stands greyed", () => {
+  const state = desk(...PRICED, typed("price", "20,00x"), { type: "left", field: "price" });
+  expect(fieldText(state, "price")).toBe("20,00x");
+  expect(state.errors.price).toBe("“20,00x” is not an amount; type one such as 41,850.00.");
+  expect(isStale(state)).toBe(true);
+  expect(shownQuote(state)?.price).toBe(2_000_000);
+  // The rest is still saved, with the last readable price.
+  expect(state.document.inputs.structure.price).toBe("20000.00");
+  expect(isStale(deskReducer(state, typed("price", "20,001")))).toBe(false);
+});
+
+test("leaving a readable field tidies it", () => {
+  expect(fieldText(desk(typed("price", "$ 20000.5"), { type: "left", field: "price" }), "price")).toBe(
+    "20,000.50",
+  );
+});
+
+test("exactly one figure is found; the others keep their figures when the search moves on", () => {
+  const price = desk(...PRICED, typed("down", "2,000"), FOUND_PRICE);
+  expect(price.document.inputs.structure.price).toBeUndefined();
+  expect(shownQuote(price)?.payment).toBe(40_000);
+  const foundPrice = shownQuote(price)?.price ?? 0;
+
+  const down = deskReducer(price, { type: "find", figure: "down" });
+  expect(down.document.inputs.structure.down).toBeUndefined();
+  expect(shownQuote(down)).toMatchObject({ price: foundPrice, down: 200_000 });
+
+  const payment = deskReducer(down, { type: "find", figure: "payment" });
+  expect(payment.document.inputs.plan.payment).toBeUndefined();
+  expect(shownQuote(payment)).toMatchObject({ price: foundPrice, down: 200_000, payment: 40_000 });
+});
+
+test("the nearest figure that works is taken over with one step", () => {
+  const stuck = desk(
+    typed("yearlyRate", "7.9"),
+    typed("payments", "60"),
+    typed("owed", "14,000"),
+    typed("allowance", "6,500"),
+    { type: "find", figure: "price", payment: "85.00" },
+  );
+  if (stuck.answer.ok || !stuck.answer.failure.nearest) throw new Error("There must be no answer.");
+  const { minor } = stuck.answer.failure.nearest;
+  const helped = deskReducer(stuck, { type: "give", figure: "payment", minor });
+  expect(helped.answer.ok).toBe(true);
+  expect(fieldText(helped, "payment")).toBe("151.71");
+});
+
+test("cash down is an amount or a percent, and turns from one into the other", () => {
+  const percent = desk(...PRICED, typed("down", "15%"), { type: "left", field: "down" });
+  expect(percent.document.inputs.structure.down).toEqual({ percent: "15" });
+  expect(fieldText(percent, "down")).toBe("15");
+  const amount = deskReducer(percent, { type: "downKind", kind: "amount" });
+  expect(amount.document.inputs.structure.down).toEqual({ amount: "3000.00" });
+  expect(deskReducer(amount, { type: "downKind", kind: "percent" }).document.inputs.structure.down).toEqual({
+    percent: "15",
+  });
+});
+
+test("the first payment is a month after the contract until it is typed, and again when it is cleared", () => {
+  expect(fieldText(desk(typed("signed", "2027-01-31")), "firstPayment")).toBe("2027-02-28");
+  const moved = desk(typed("firstPayment", "2027-01-08"), typed("signed", "2026-12-01"));
+  expect(fieldText(moved, "firstPayment")).toBe("2027-01-08");
+  const cleared = desk(typed("signed", "2026-12-01"), typed("firstPayment", ""), {
+    type: "left",
+    field: "firstPayment",
+  });
+  expect(fieldText(cleared, "firstPayment")).toBe("2027-01-01");
+});
