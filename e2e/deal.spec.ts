@@ -1,0 +1,168 @@
+import { readFile } from "node:fs/promises";
+import { expect, test } from "@playwright/test";
+import { newDeal, openDeal, VAN } from "./officer";
+
+test("a new deal is quoted as it is typed, and is there again after a reload", async ({ page }) => {
+  const deal = await newDeal(page);
+  await expect(deal.noAnswer).toContainText(
+    "The price, the yearly rate and the number of payments are missing.",
+  );
+  await deal.type({ Customer: "Maud Pellerin", ...VAN, "Contract date": "2026-11-24" });
+  // 30,000 × 0.005 ÷ (1 − 1.005^−60) = 579.984…
+  await expect(deal.sentence).toHaveText(
+    "At a price of $30,000.00 with $0.00 cash down, finance $30,000.00 over 60 monthly payments of $579.98, " +
+      "the first on 24 December 2026, at 6 %. It costs $4,799.01 to finance; the last payment is $580.19.",
+  );
+  await expect(page.getByTestId("totalCost")).toHaveText("34,799.01");
+  await deal.saved();
+  await page.reload();
+  await expect(page.getByLabel("Customer")).toHaveValue("Maud Pellerin");
+  await expect(deal.field("Price")).toHaveValue("30,000.00");
+  await expect(deal.sentence).toContainText("60 monthly payments of $579.98");
+});
+
+test("bargaining: a payment asked for, the price it affords, the cash down it needs, and back", async ({
+  page,
+}) => {
+  const deal = await newDeal(page);
+  await deal.type(VAN);
+  await page.getByLabel("Say what it should be").fill("550");
+  await page.getByRole("button", { name: "Find price" }).click();
+  // 550 ÷ 0.0193328… : the largest price whose payment rounds to 550.00 at most.
+  await expect(deal.field("Price (being found)")).toHaveValue("28,449.31");
+  await expect(deal.sentence).toContainText("60 monthly payments of $550.00");
+
+  await deal.sentence.getByRole("button", { name: "$0.00" }).click();
+  await expect(deal.findBar).toContainText("Finding the cash down");
+  await page.getByLabel("Price", { exact: true }).fill("30000");
+  await expect(deal.field("Cash down (being found)")).toHaveValue("1,550.69");
+
+  await deal.sentence.getByRole("button", { name: "$550.00" }).click();
+  await expect(deal.findBar).toContainText("Finding the payment");
+  await expect(deal.sentence).toContainText("with $1,550.69 cash down");
+});
+
+test("one figure wears the mark of the found one, and a question mark in a field moves it there", async ({
+  page,
+}) => {
+  const deal = await newDeal(page);
+  await deal.type(VAN);
+  const marked = deal.sentence.locator(".found");
+  await expect(marked).toHaveText("$579.98");
+  await deal.field("Price").press("?");
+  await expect(marked).toHaveCount(1);
+  await expect(marked).toHaveText(/^\$30,000\.\d\d$/);
+  await expect(page.locator("input.found")).toHaveCount(1);
+  await deal.findBar.getByLabel("Payment").press("?");
+  await expect(marked).toHaveText("$579.98");
+});
+
+test("an owed trade-in adds to the loan and the screen says so; percent and amount down agree", async ({
+  page,
+}) => {
+  const deal = await newDeal(page);
+  await deal.type({ ...VAN, "Trade-in allowance": "5,000", "Owed on trade-in": "6,500", "Cash down": "10%" });
+  await expect(page.getByText("1,500.00 over its worth: adds to the loan")).toBeVisible();
+  await expect(page.getByTestId("amount-financed")).toHaveText("28,500.00");
+  await page.getByRole("button", { name: "as an amount" }).click();
+  await expect(deal.field("Cash down")).toHaveValue("3,000.00");
+  await expect(page.getByText("10.0 % of the price")).toBeVisible();
+});
+
+test("a question without an answer says why, greys the last answer and offers what works", async ({
+  page,
+}) => {
+  const deal = await openDeal(page, "Tobiah Quarles", "Larkmoor Coast");
+  await expect(deal.noAnswer).toContainText("No price gives a payment of 85.00");
+  await page.getByRole("button", { name: "Use payment $151.71" }).click();
+  await expect(deal.sentence).toContainText("payments of $151.71");
+  await deal.findBar.getByLabel("Payment").fill("85");
+  await expect(deal.noAnswer).toContainText("The last answer is greyed below.");
+  await expect(deal.sentence).toHaveClass(/stale/);
+  await expect(deal.sentence).toContainText("$151.71");
+});
+
+test("what cannot be read says so where it was typed; the rest is saved", async ({ page }) => {
+  const deal = await newDeal(page);
+  await deal.type({ ...VAN, "Yearly rate": "6.4x" });
+  const rate = deal.field("Yearly rate");
+  await expect(rate).toHaveAttribute("aria-invalid", "true");
+  await expect(rate).toHaveAccessibleDescription(/“6\.4x” is not a yearly rate/);
+  await expect(deal.status).toHaveText("Saved, but for what cannot be read");
+  await page.getByLabel("Contract date").fill("2026-11-24");
+  await page.getByLabel("First payment").fill("2026-11-01");
+  await rate.fill("6");
+  await expect(page.getByText("must come after the contract date").first()).toBeVisible();
+});
+
+test("each cost shows its working", async ({ page }) => {
+  const deal = await newDeal(page);
+  await deal.type({ ...VAN, "Cash down": "2000" });
+  await page.getByRole("button", { name: "Working of the finance charge" }).click();
+  const dialog = page.getByRole("dialog", { name: "Working of the finance charge" });
+  await expect(dialog).toContainText("total of payments − amount financed");
+  await expect(dialog).toContainText("30,000.00 − 0.00 + 0.00 − 2,000.00");
+  await page.keyboard.press("Escape");
+  await expect(dialog).toBeHidden();
+});
+
+test("the repayment table keeps its headings and totals in view, follows the term and closes", async ({
+  page,
+}) => {
+  const deal = await newDeal(page);
+  await deal.type({ ...VAN, "Number of payments": "480" });
+  const table = page.getByRole("region", { name: "Repayment table" });
+  await expect(page.getByTestId("closes")).toContainText("principal adds up to 30,000.00");
+  await table.evaluate(element => element.scrollTo({ top: element.scrollHeight }));
+  await expect(table.getByText("last, adjusted")).toBeInViewport();
+  await expect(table.getByRole("columnheader", { name: "Principal" })).toBeInViewport();
+  await expect(table.getByRole("rowheader", { name: "480 payments" })).toBeInViewport();
+  // Only what is in view is drawn.
+  expect(await table.getByRole("row").count()).toBeLessThan(60);
+
+  await deal.type({ "Number of payments": "3" });
+  await expect(table.getByRole("row")).toHaveCount(6);
+  await expect(table.getByRole("row").nth(1)).toContainText("amount financed");
+});
+
+test("the table downloads as CSV and the deal as a file that can be dropped in again", async ({ page }) => {
+  const deal = await newDeal(page);
+  await deal.type({ Customer: "Orla Quillfeather", ...VAN, "Contract date": "2026-11-24" });
+  await deal.saved();
+  const [csv] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("button", { name: "CSV" }).click(),
+  ]);
+  expect(csv.suggestedFilename()).toBe("Orla Quillfeather repayment.csv");
+  const lines = (await readFile(await csv.path(), "utf8")).split("\r\n");
+  expect(lines).toHaveLength(64);
+  expect(lines[2]).toBe("1,2026-12-24,579.98,150.00,429.98,29570.02");
+  expect(lines[62]).toBe("Total,,34799.01,4799.01,30000.00,0.00");
+
+  const [file] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("button", { name: "Deal file" }).click(),
+  ]);
+  expect(file.suggestedFilename()).toBe("Orla Quillfeather.deal.json");
+  const text = await readFile(await file.path(), "utf8");
+  await page.goto("/");
+  await page.getByLabel("Deal files").setInputFiles([
+    { name: "Orla Quillfeather.deal.json", mimeType: "application/json", buffer: Buffer.from(text) },
+    { name: "Bram Ottershaw.deal.json", mimeType: "application/json", buffer: Buffer.from(text) },
+    {
+      name: "broken.deal.json",
+      mimeType: "application/json",
+      buffer: Buffer.from('{"format":"kellux-deal"}'),
+    },
+  ]);
+  await expect(page.getByText("2 deals were brought in.")).toBeVisible();
+  await expect(page.getByText("broken.deal.json: version is missing.")).toBeVisible();
+  await expect(page.getByRole("row", { name: /Orla Quillfeather/ })).toHaveCount(2);
+  await expect(page.getByRole("row", { name: /Bram Ottershaw .* 579\.98/ })).toHaveCount(1);
+});
+
+test("a stock vehicle brings its asking price", async ({ page }) => {
+  const deal = await newDeal(page);
+  await deal.type({ "Vehicle or purpose": "Ostrel Single boat trailer, stock 3314" });
+  await expect(deal.field("Price")).toHaveValue("4,275.00");
+});

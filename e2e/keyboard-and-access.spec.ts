@@ -1,0 +1,111 @@
+import AxeBuilder from "@axe-core/playwright";
+import { expect, type Page, test } from "@playwright/test";
+import { newDeal, openDeal, VAN } from "./officer";
+
+async function expectNoAxeFindings(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice"])
+    .analyze();
+  expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map(node => node.html).join(" | ")}`)).toEqual([]);
+}
+
+for (const colorScheme of ["light", "dark"] as const) {
+  test.describe(colorScheme, () => {
+    test.use({ colorScheme });
+
+    test("the register has no findings", async ({ page }) => {
+      await page.goto("/");
+      await expectNoAxeFindings(page);
+    });
+
+    test("the deal screen has none, with an answer, without one, and with what cannot be read", async ({
+      page,
+    }) => {
+      const deal = await openDeal(page, "Idris Vantongeren", "Larkmoor 240 campervan, stock 1187");
+      await expectNoAxeFindings(page);
+      await deal.type({ "Yearly rate": "x", "Contract date": "2026-11-24" });
+      await expect(deal.sentence).toHaveClass(/stale/);
+      await new Promise(resolve => setTimeout(resolve, 300));
+      // What is greyed is inactive and may be faint.
+      const { violations } = await new AxeBuilder({ page }).exclude(".stale").analyze();
+      expect(violations.map(violation => violation.id)).toEqual([]);
+      await deal.type({ "Yearly rate": "6.49" });
+      await deal.saved();
+      await openDeal(page, "Tobiah Quarles", "Larkmoor Coast");
+      await expectNoAxeFindings(page);
+    });
+
+    test("the working has none", async ({ page }) => {
+      await openDeal(page, "Maren Oakhollow", "Ostrel U2");
+      await page.getByRole("button", { name: "Working of the total cost" }).click();
+      await expectNoAxeFindings(page);
+    });
+  });
+}
+
+test("a deal is made, bargained and found again with the keyboard alone", async ({ page }) => {
+  await page.goto("/");
+  const tabTo = async (name: RegExp) => {
+    for (let step = 0; step < 80; step++) {
+      await page.keyboard.press("Tab");
+      const focused = await page.evaluate(() => {
+        const element = document.activeElement as HTMLInputElement | null;
+        const label =
+          element?.labels?.[0]?.textContent ??
+          element?.getAttribute("aria-label") ??
+          element?.textContent ??
+          "";
+        return { label, outline: element ? getComputedStyle(element).outlineStyle : "none" };
+      });
+      if (name.test(focused.label)) {
+        // The focus is always to be seen.
+        expect(focused.outline).not.toBe("none");
+        return;
+      }
+    }
+    throw new Error(`No way to ${name} with the keyboard.`);
+  };
+  await tabTo(/^New deal$/);
+  await page.keyboard.press("Enter");
+  await page.waitForURL("**/deals/*");
+  await expect(page.getByLabel("Customer")).toBeFocused();
+  await page.keyboard.type("Hedda Finch");
+  await tabTo(/^Price$/);
+  await page.keyboard.type("30000");
+  await tabTo(/^Yearly rate$/);
+  await page.keyboard.type("6");
+  await tabTo(/^Number of payments$/);
+  await page.keyboard.type("60");
+  await tabTo(/^Say what it should be:$/);
+  await page.keyboard.type("550");
+  await page.keyboard.press("Enter");
+  await expect(page.getByTestId("sentence")).toContainText("At a price of $28,449.31");
+  await expect(page.getByTestId("save-status")).toContainText(/^Saved \d/);
+  await page.goto("/");
+  await tabTo(/^Hedda Finch$/);
+  await page.keyboard.press("Enter");
+  await expect(page.getByTestId("sentence")).toContainText("At a price of $28,449.31");
+});
+
+test("nothing scrolls sideways at 1280 and at 390 pixels, nor the deal screen as a whole at 1280×800", async ({
+  page,
+}) => {
+  const deal = await newDeal(page);
+  await deal.type({
+    ...VAN,
+    Price: "10,000,000",
+    "Trade-in allowance": "9,000,000",
+    "Owed on trade-in": "9,999,999.99",
+  });
+  const overflow = () =>
+    page.evaluate(() => {
+      const { scrollWidth, clientWidth, scrollHeight, clientHeight } = document.documentElement;
+      return { sideways: scrollWidth - clientWidth, down: scrollHeight - clientHeight };
+    });
+  expect(await overflow()).toEqual({ sideways: 0, down: 0 });
+  await page.setViewportSize({ width: 390, height: 844 });
+  expect((await overflow()).sideways).toBe(0);
+  await expect(deal.sentence).toBeVisible();
+  await page.goto("/");
+  expect((await overflow()).sideways).toBe(0);
+});

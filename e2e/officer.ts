@@ -1,0 +1,51 @@
+import { expect, type Locator, type Page } from "@playwright/test";
+
+/** The deal screen as an officer uses it. */
+export class DealScreen {
+  readonly sentence: Locator;
+  readonly status: Locator;
+  readonly noAnswer: Locator;
+  readonly findBar: Locator;
+
+  constructor(readonly page: Page) {
+    this.sentence = page.getByTestId("sentence");
+    this.status = page.getByTestId("save-status");
+    this.noAnswer = page.getByTestId("no-answer");
+    this.findBar = page.getByTestId("find-bar");
+  }
+
+  field(label: string): Locator {
+    return this.page.getByRole("textbox", { name: label, exact: true });
+  }
+
+  async type(figures: Record<string, string>): Promise<void> {
+    for (const [label, text] of Object.entries(figures))
+      await this.page.getByLabel(label, { exact: true }).fill(text);
+  }
+
+  async saved(): Promise<void> {
+    await expect(this.status).toContainText(/^Saved \d/);
+  }
+}
+
+/** Opens a new deal from the register. */
+export async function newDeal(page: Page): Promise<DealScreen> {
+  await page.goto("/");
+  await page.getByRole("button", { name: "New deal" }).click();
+  await page.waitForURL("**/deals/*");
+  return new DealScreen(page);
+}
+
+/** Opens a customer's deal from the register. */
+export async function openDeal(page: Page, customer: string, vehicle: string): Promise<DealScreen> {
+  await page.goto("/");
+  await page
+    .getByRole("row", { name: `${customer} ${vehicle}` })
+    .getByRole("link")
+    .click();
+  await page.waitForURL("**/deals/*");
+  return new DealScreen(page);
+}
+
+/** A van of 30,000.00 at 6 % over 60 payments: 579.98 a month. */
+export const VAN = { Price: "30,000", "Yearly rate": "6", "Number of payments": "60" };

@@ -1,0 +1,124 @@
+import { expect, test } from "@playwright/test";
+import { DealScreen, newDeal, VAN } from "./officer";
+
+test("two tabs on one deal: the second to save is told, sees both versions and can keep both", async ({
+  page,
+  context,
+}) => {
+  const first = await newDeal(page);
+  await first.type({ Customer: "Ottoline Marsh", ...VAN });
+  await first.saved();
+  const other = await context.newPage();
+  await other.goto(page.url());
+  const second = new DealScreen(other);
+  await expect(second.sentence).toContainText("$579.98");
+
+  await first.type({ Price: "31,000" });
+  await first.saved();
+  await second.type({ Price: "29,000" });
+  const dialog = other.getByRole("dialog", { name: "Two versions of this deal" });
+  await expect(dialog.getByRole("row", { name: /^Price/ })).toHaveText(/29000\.00 USD.*31000\.00 USD/);
+  await expect(second.status).toHaveText("Not saved: changed somewhere else.");
+
+  await dialog.getByRole("button", { name: /Keep both/ }).click();
+  await expect(second.field("Price")).toHaveValue("31,000.00");
+  await second.saved();
+  await page.goto("/");
+  await page.getByLabel("Search the deals").fill("Ottoline");
+  await expect(page.getByRole("row", { name: /Ottoline Marsh/ })).toHaveCount(2);
+  await expect(page.getByRole("row", { name: /29,000\.00/ })).toHaveCount(1);
+});
+
+test("after a conflict the officer's own version can be saved over the other", async ({ page, context }) => {
+  const first = await newDeal(page);
+  await first.type({ Customer: "Percival Dune", ...VAN });
+  await first.saved();
+  const other = await context.newPage();
+  await other.goto(page.url());
+  const second = new DealScreen(other);
+  await expect(second.sentence).toBeVisible();
+  await first.type({ Price: "31,000" });
+  await first.saved();
+  await second.type({ Price: "29,000" });
+  await other.getByRole("button", { name: "Decide later" }).click();
+  // What is typed while undecided is not lost either.
+  await second.type({ Price: "28,500" });
+  await other.getByRole("button", { name: "See both versions" }).click();
+  await other.getByRole("button", { name: "Save mine over it" }).click();
+  await second.saved();
+  await page.reload();
+  await expect(first.field("Price")).toHaveValue("28,500.00");
+});
+
+test("the server goes away: the screen says so, the change is kept, and saved when it is back", async ({
+  page,
+}) => {
+  const deal = await newDeal(page);
+  await deal.type({ Customer: "Ned Hawthwaite", ...VAN });
+  await deal.saved();
+  await page.route("**/api/**", route => route.abort());
+  await deal.type({ Price: "32,000" });
+  await expect(deal.status).toHaveText("Not saved: the server is away. Kept here, saved when it is back.");
+  await expect(deal.sentence).toContainText("$32,000.00");
+  await page.unroute("**/api/**");
+  await deal.saved();
+  await page.reload();
+  await expect(deal.field("Price")).toHaveValue("32,000.00");
+});
+
+test("a page closed while the server was away: the register says so, opening the deal saves it", async ({
+  page,
+  context,
+}) => {
+  const deal = await newDeal(page);
+  await deal.type({ Customer: "Sabeth Lorne", ...VAN });
+  await deal.saved();
+  const address = page.url();
+  await context.route("**/api/**", route => route.abort());
+  await deal.type({ Price: "33,000" });
+  await expect(deal.status).toContainText("the server is away");
+  await page.close();
+  await context.unroute("**/api/**");
+
+  const later = await context.newPage();
+  await later.goto("/");
+  await expect(later.getByRole("alert").filter({ hasText: "could not be saved" })).toContainText(
+    "Sabeth Lorne",
+  );
+  await later.goto(address);
+  const again = new DealScreen(later);
+  await expect(again.field("Price")).toHaveValue("33,000.00");
+  await again.saved();
+  await later.goto("/");
+  await expect(later.getByRole("row", { name: /Sabeth Lorne .* 33,000\.00/ })).toBeVisible();
+  await expect(later.getByRole("alert").filter({ hasText: "could not be saved" })).toHaveCount(0);
+});
+
+test("a change typed the moment before the page is left is saved", async ({ page }) => {
+  const deal = await newDeal(page);
+  await deal.type({ Customer: "Quentin Farrow", ...VAN });
+  await deal.saved();
+  await deal.type({ Price: "34,567" });
+  await page.getByRole("link", { name: "Back to the deals" }).click();
+  await page.getByRole("link", { name: "Quentin Farrow" }).click();
+  await expect(deal.field("Price")).toHaveValue("34,567.00");
+  await deal.saved();
+});
+
+test("a deal deleted in another tab is brought back with what was changed here", async ({
+  page,
+  context,
+}) => {
+  const deal = await newDeal(page);
+  await deal.type({ Customer: "Ilse Kettering", ...VAN });
+  await deal.saved();
+  const other = await context.newPage();
+  await other.goto("/");
+  await other.getByRole("button", { name: "Delete the deal of Ilse Kettering" }).click();
+  await expect(other.getByText("The deal of Ilse Kettering was deleted.")).toBeVisible();
+  await deal.type({ Price: "35,000" });
+  await page.getByRole("button", { name: "Bring it back with my changes" }).click();
+  await deal.saved();
+  await page.reload();
+  await expect(deal.field("Price")).toHaveValue("35,000.00");
+});
