@@ -11,9 +11,9 @@ test("a new deal is quoted as it is typed, and is there again after a reload", a
   // 30,000 × 0.005 ÷ (1 − 1.005^−60) = 579.984…
   await expect(deal.sentence).toHaveText(
     "At a price of $30,000.00 with $0.00 cash down, finance $30,000.00 over 60 monthly payments of $579.98, " +
-      "the first on 24 December 2026, at 6 %. It costs $4,799.01 to finance; the last payment is $580.19.",
+      "the first on 24 December 2026, at 6 %. It costs $4,799.09 to finance; the last payment is $580.27.",
   );
-  await expect(page.getByTestId("totalCost")).toHaveText("34,799.01");
+  await expect(page.getByTestId("totalCost")).toHaveText("34,799.09");
   await deal.saved();
   await page.reload();
   await expect(page.getByLabel("Customer")).toHaveValue("Maud Pellerin");
@@ -137,7 +137,7 @@ test("the table downloads as CSV and the deal as a file that can be dropped in a
   const lines = (await readFile(await csv.path(), "utf8")).split("\r\n");
   expect(lines).toHaveLength(64);
   expect(lines[2]).toBe("1,2026-12-24,579.98,150.00,429.98,29570.02");
-  expect(lines[62]).toBe("Total,,34799.01,4799.01,30000.00,0.00");
+  expect(lines[62]).toBe("Total,,34799.09,4799.09,30000.00,0.00");
 
   const [file] = await Promise.all([
     page.waitForEvent("download"),
@@ -158,7 +158,7 @@ test("the table downloads as CSV and the deal as a file that can be dropped in a
   await expect(page.getByText("2 deals were brought in.")).toBeVisible();
   await expect(page.getByText("broken.deal.json: version is missing.")).toBeVisible();
   await expect(page.getByRole("row", { name: /Orla Quillfeather/ })).toHaveCount(2);
-  await expect(page.getByRole("row", { name: /Bram Ottershaw .* 579\.98/ })).toHaveCount(1);
+  await expect(page.getByRole("row", { name: /Bram Ottershaw.* 579\.98/ })).toHaveCount(1);
 });
 
 test("a stock vehicle brings its asking price", async ({ page }) => {

@@ -14,6 +14,12 @@ export class DealScreen {
     this.findBar = page.getByTestId("find-bar");
   }
 
+  /** Waits until the screen takes what is typed. */
+  async ready(): Promise<this> {
+    await expect(this.page.getByTestId("desk")).not.toHaveAttribute("inert");
+    return this;
+  }
+
   field(label: string): Locator {
     return this.page.getByRole("textbox", { name: label, exact: true });
   }
@@ -33,7 +39,7 @@ export async function newDeal(page: Page): Promise<DealScreen> {
   await page.goto("/");
   await page.getByRole("button", { name: "New deal" }).click();
   await page.waitForURL("**/deals/*");
-  return new DealScreen(page);
+  return new DealScreen(page).ready();
 }
 
 /** Opens a customer's deal from the register. */
@@ -44,7 +50,7 @@ export async function openDeal(page: Page, customer: string, vehicle: string): P
     .getByRole("link")
     .click();
   await page.waitForURL("**/deals/*");
-  return new DealScreen(page);
+  return new DealScreen(page).ready();
 }
 
 /** A van of 30,000.00 at 6 % over 60 payments: 579.98 a month. */

@@ -10,7 +10,7 @@ test("two tabs on one deal: the second to save is told, sees both versions and c
   await first.saved();
   const other = await context.newPage();
   await other.goto(page.url());
-  const second = new DealScreen(other);
+  const second = await new DealScreen(other).ready();
   await expect(second.sentence).toContainText("$579.98");
 
   await first.type({ Price: "31,000" });
@@ -35,7 +35,7 @@ test("after a conflict the officer's own version can be saved over the other", a
   await first.saved();
   const other = await context.newPage();
   await other.goto(page.url());
-  const second = new DealScreen(other);
+  const second = await new DealScreen(other).ready();
   await expect(second.sentence).toBeVisible();
   await first.type({ Price: "31,000" });
   await first.saved();
@@ -86,7 +86,7 @@ test("a page closed while the server was away: the register says so, opening the
     "Sabeth Lorne",
   );
   await later.goto(address);
-  const again = new DealScreen(later);
+  const again = await new DealScreen(later).ready();
   await expect(again.field("Price")).toHaveValue("33,000.00");
   await again.saved();
   await later.goto("/");

@@ -1,6 +1,6 @@
 "use client";
 
-import { useCallback, useMemo, useReducer } from "react";
+import { useCallback, useEffect, useMemo, useReducer, useState } from "react";
 import { toast } from "sonner";
 import type { DealDocument } from "@/exchange/deal-document";
 import { api } from "@/features/api/client";
@@ -9,7 +9,7 @@ import { useAutosave } from "@/features/saving/use-autosave";
 import type { DealReply, StockVehicle } from "@/server/contract";
 import { ConflictDialog } from "./ConflictDialog";
 import { CostFigures } from "./CostFigures";
-import { DealHeader } from "./DealHeader";
+import { CUSTOMER_FIELD, DealHeader } from "./DealHeader";
 import { DealSentence } from "./DealSentence";
 import { DeletedNotice } from "./DeletedNotice";
 import { DeskContext } from "./desk-context";
@@ -26,6 +26,12 @@ export function DealDesk({ deal, customers, vehicles }: Props) {
   const saving = useAutosave(deal, state.document, show);
   const desk = useMemo(() => ({ state, dispatch }), [state]);
   const quote = shownQuote(state);
+  const [alive, setAlive] = useState(false);
+  useEffect(() => setAlive(true), []);
+  const isNew = deal.document.customer === "";
+  useEffect(() => {
+    if (alive && isNew) document.getElementById(CUSTOMER_FIELD)?.focus();
+  }, [alive, isNew]);
   const { status } = saving;
 
   const keepBoth = async (theirs: DealReply) => {
@@ -42,7 +48,8 @@ export function DealDesk({ deal, customers, vehicles }: Props) {
 
   return (
     <DeskContext value={desk}>
-      <div className="flex min-h-full flex-col gap-3 p-3 md:px-6 lg:h-full">
+      {/* Until the page is alive, a key would be lost; it takes none. */}
+      <div data-testid="desk" inert={!alive} className="flex min-h-full flex-col gap-3 p-3 md:px-6 lg:h-full">
         <DealHeader customers={customers} vehicles={vehicles} status={status} />
         {status.kind === "conflict" && (
           <ConflictDialog

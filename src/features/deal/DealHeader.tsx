@@ -5,11 +5,14 @@ import { saveFile } from "@/features/figures/save-file";
 import type { SaveStatus } from "@/features/saving/autosave";
 import { SaveStatusLine } from "@/features/saving/SaveStatusLine";
 import type { StockVehicle } from "@/server/contract";
-import { CommitField } from "./CommitField";
 import { useDesk } from "./desk-context";
+import { NameField } from "./NameField";
 import { STATUS_NAMES } from "./status-names";
 
 type Props = { customers: string[]; vehicles: StockVehicle[]; status: SaveStatus };
+
+/** Where the officer starts on a deal that is new. */
+export const CUSTOMER_FIELD = "customer";
 
 /** Whose deal it is, for what, how it stands, and whether it is saved. */
 export function DealHeader({ customers, vehicles, status }: Props) {
@@ -31,16 +34,16 @@ export function DealHeader({ customers, vehicles, status }: Props) {
       <a href="/" className="btn btn-ghost btn-sm px-2" aria-label="Back to the deals">
         <ChevronLeft size={18} aria-hidden="true" />
       </a>
-      <CommitField
+      <NameField
         label="Customer"
         value={deal.customer}
-        focusFirst={deal.customer === ""}
+        id={CUSTOMER_FIELD}
         placeholder="Customer’s name"
         suggestions={customers.map(name => ({ value: name }))}
         className="min-w-52 grow-2 basis-52 font-semibold font-serif text-xl"
-        onCommit={customer => dispatch({ type: "heading", change: { customer } })}
+        onChange={customer => dispatch({ type: "heading", change: { customer } })}
       />
-      <CommitField
+      <NameField
         label="Vehicle or purpose"
         value={deal.vehicle}
         placeholder="Vehicle or purpose"
@@ -49,7 +52,7 @@ export function DealHeader({ customers, vehicles, status }: Props) {
           remark: priceMinor === null ? undefined : amountText(priceMinor, currency),
         }))}
         className="min-w-60 grow-3 basis-60"
-        onCommit={pickVehicle}
+        onChange={pickVehicle}
       />
       <label className="flex items-center gap-2">
         <span className="sr-only">Status</span>

@@ -1,7 +1,7 @@
 import type { FoundFigure } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
 import { useDesk } from "./desk-context";
-import { type DeskState, fieldText, isStale } from "./desk-state";
+import { type DeskState, fieldText, isStale, shownQuote } from "./desk-state";
 import type { FieldName } from "./read-field";
 
 /** The element id of a field, for labels and for going there from the sentence. */
@@ -43,7 +43,7 @@ export function FigureField(props: Props) {
           type={type}
           inputMode={type === "text" ? "decimal" : undefined}
           autoComplete="off"
-          className={`field ${found ? "found" : ""} ${found && isStale(state) ? "stale" : ""} ${ALIGN[align]} ${unit ? "pr-7" : ""}`}
+          className={`field ${found ? "found" : ""} ${found && shownQuote(state) && isStale(state) ? "stale" : ""} ${ALIGN[align]} ${unit ? "pr-7" : ""}`}
           value={fieldText(state, field)}
           readOnly={found}
           aria-invalid={error !== undefined}

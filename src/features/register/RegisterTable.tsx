@@ -24,16 +24,17 @@ const helper = createColumnHelper<typeof features, RegisterRow>();
 const figure = (minor: number | null) => minor ?? undefined;
 
 const columns = helper.columns([
-  helper.accessor("customer", {
+  helper.accessor(row => row.customer || "No name yet", {
+    id: "customer",
     header: "Customer",
     sortFn: "text",
-    cell: ({ row }) => (
+    cell: ({ row, getValue }) => (
       // The link reaches over the whole row.
       <a
         href={`/deals/${row.original.id}`}
         className="font-semibold text-primary after:absolute after:inset-0"
       >
-        {row.original.customer || "No name yet"}
+        {getValue()}
       </a>
     ),
   }),

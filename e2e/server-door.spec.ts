@@ -1,0 +1,206 @@
+import { request as httpRequest } from "node:http";
+import { type APIRequestContext, expect, test } from "@playwright/test";
+
+const document = {
+  customer: "Door Tester",
+  vehicle: "",
+  status: "quoting",
+  inputs: {
+    format: "kellux-deal",
+    version: 1,
+    currency: "USD",
+    structure: { price: "1000.00" },
+    plan: { kind: "loan", frequency: "monthly", yearlyRate: "6", payments: 12 },
+    find: "payment",
+  },
+};
+const withInputs = (change: object) => ({ ...document, inputs: { ...document.inputs, ...change } });
+const NOBODY = "00000000-0000-4000-8000-000000000000";
+
+async function keptDeal(request: APIRequestContext): Promise<string> {
+  const response = await request.post("/api/deals", { data: { document } });
+  expect(response.status()).toBe(201);
+  return (await response.json()).id;
+}
+
+const everything = async (request: APIRequestContext) => (await request.get("/api/deals")).text();
+
+/** Bodies that no route may take, as they go over the line. */
+const HOSTILE: [name: string, body: string | Buffer, type?: string][] = [
+  ["no body", ""],
+  ["no JSON", "{nope"],
+  ["half a body", JSON.stringify({ document }).slice(0, 60)],
+  ["null", "null"],
+  ["a number", "7"],
+  ["a list", "[[[[]]]]"],
+  ["a text", '"deal"'],
+  ["an empty object", "{}"],
+  ["bytes that are no text", Buffer.from([0xff, 0xfe, 0x00, 0xc3, 0x28])],
+  ["a form", "customer=x", "application/x-www-form-urlencoded"],
+  ["plain text", JSON.stringify({ document }), "text/plain"],
+  ["over a megabyte", JSON.stringify({ document: { ...document, customer: "x".repeat(1_100_000) } })],
+  ["deeply nested", "[".repeat(100_000) + "]".repeat(100_000)],
+  ["a prototype", '{"__proto__":{"admin":true},"constructor":{"prototype":{}}}'],
+];
+
+const WRONG_DOCUMENTS: [name: string, document: unknown][] = [
+  ["a number for a name", { ...document, customer: 5 }],
+  ["a zero character in a name", { ...document, customer: "a\u0000b" }],
+  ["a name of ten thousand letters", { ...document, customer: "x".repeat(10_000) }],
+  ["an unknown status", { ...document, status: "won" }],
+  ["a property too many", { ...document, admin: true }],
+  ["no inputs", { ...document, inputs: null }],
+  ["another format", withInputs({ format: "other" })],
+  ["a negative price", withInputs({ structure: { price: "-1" } })],
+  ["a price that is not finite", withInputs({ structure: { price: "1e999" } })],
+  ["a price of a fraction of a cent", withInputs({ structure: { price: "1.001" } })],
+  ["a price of statements", withInputs({ structure: { price: "1'; drop table deals; --" } })],
+  ["a price that is an object", withInputs({ structure: { price: { $gt: 0 } } })],
+  ["an unknown currency", withInputs({ currency: "QQQ" })],
+  ["too many payments", withInputs({ plan: { ...document.inputs.plan, payments: 1e9 } })],
+  ["a day that does not exist", withInputs({ plan: { ...document.inputs.plan, signed: "2026-02-30" } })],
+  ["the found figure given", withInputs({ plan: { ...document.inputs.plan, payment: "5.00" } })],
+];
+
+test("hostile and malformed bodies get a 4xx with a sentence on every route, and change nothing", async ({
+  request,
+}) => {
+  const id = await keptDeal(request);
+  const before = await everything(request);
+  const routes: [method: string, path: string][] = [
+    ["POST", "/api/deals"],
+    ["POST", "/api/deals/import"],
+    ["PUT", `/api/deals/${id}`],
+    ["PUT", `/api/deals/${NOBODY}`],
+    ["PUT", "/api/deals/not-an-id"],
+  ];
+  for (const [method, path] of routes) {
+    for (const [name, data, type = "application/json"] of HOSTILE) {
+      const response = await request.fetch(path, { method, data, headers: { "Content-Type": type } });
+      const where = `${method} ${path} with ${name}`;
+      expect([where, Math.floor(response.status() / 100)]).toEqual([where, 4]);
+      expect((await response.json()).error, where).toMatch(/^.{10,300}\.$/);
+    }
+  }
+  expect(await everything(request)).toBe(before);
+});
+
+test("wrong deals get a 4xx with a sentence that names the figure, and change nothing", async ({
+  request,
+}) => {
+  const id = await keptDeal(request);
+  const before = await everything(request);
+  for (const [name, wrong] of WRONG_DOCUMENTS) {
+    const attempts = [
+      request.post("/api/deals", { data: { document: wrong } }),
+      request.put(`/api/deals/${id}`, { data: { version: 1, document: wrong } }),
+      request.post("/api/deals/import", {
+        data: { fileName: "x.json", text: JSON.stringify((wrong as typeof document).inputs) },
+      }),
+    ];
+    // An import carries the inputs alone, so what is wrong around them cannot be in it.
+    const inputsAreFine =
+      JSON.stringify((wrong as typeof document).inputs) === JSON.stringify(document.inputs);
+    for (const response of await Promise.all(inputsAreFine ? attempts.slice(0, 2) : attempts)) {
+      expect([name, response.status()]).toEqual([name, 422]);
+      expect((await response.json()).error, name).toMatch(/^.{10,300}\.$/);
+    }
+    if (inputsAreFine) await attempts[2];
+  }
+  const after = JSON.parse(await everything(request)) as { customer: string }[];
+  expect(JSON.stringify(after.filter(row => row.customer !== "x"))).toBe(before);
+});
+
+test("versions that are no versions, and deals that are not there", async ({ request }) => {
+  const id = await keptDeal(request);
+  for (const version of [0, -1, 1.5, "1", 1e20, null]) {
+    const response = await request.put(`/api/deals/${id}`, { data: { version, document } });
+    expect(response.status()).toBe(422);
+  }
+  for (const path of [NOBODY, "not-an-id", "..%2f..%2fetc", "%00", "x".repeat(3000)]) {
+    for (const [method, suffix] of [
+      ["GET", ""],
+      ["DELETE", ""],
+      ["POST", "/duplicate"],
+      ["POST", "/restore"],
+    ] as const) {
+      const response = await request.fetch(`/api/deals/${path}${suffix}`, { method });
+      expect([path.slice(0, 40), method, Math.floor(response.status() / 100)]).toEqual([
+        path.slice(0, 40),
+        method,
+        4,
+      ]);
+    }
+  }
+  const page = await request.get(`/deals/${NOBODY}`);
+  expect(page.status()).toBe(404);
+  expect(await page.text()).toContain("There is nothing at this address");
+});
+
+test("a save from an old version is refused with the deal as it is; the same save twice is confirmed", async ({
+  request,
+}) => {
+  const id = await keptDeal(request);
+  const save = (version: number, customer: string) =>
+    request.put(`/api/deals/${id}`, { data: { version, document: { ...document, customer } } });
+  expect((await save(1, "First")).status()).toBe(200);
+  const again = await save(1, "First");
+  expect([again.status(), (await again.json()).version]).toEqual([200, 2]);
+  const late = await save(1, "Late");
+  expect(late.status()).toBe(409);
+  expect((await late.json()).current).toMatchObject({ version: 2, document: { customer: "First" } });
+  await request.delete(`/api/deals/${id}`);
+  expect((await save(2, "Deleted")).status()).toBe(410);
+});
+
+/** A request with headers that a browser would not let a page set. */
+function raw(method: string, headers: Record<string, string>): Promise<number> {
+  return new Promise((resolve, reject) => {
+    const { port } = new URL(test.info().project.use.baseURL ?? "");
+    const sent = httpRequest({ host: "127.0.0.1", port, path: "/api/deals", method, headers }, response => {
+      response.resume();
+      resolve(response.statusCode ?? 0);
+    });
+    sent.on("error", reject);
+    sent.end(method === "POST" ? JSON.stringify({ document }) : undefined);
+  });
+}
+
+test("posts from other sites and calls by other names are refused", async ({ request }) => {
+  const { host } = new URL(test.info().project.use.baseURL ?? "");
+  const json = { "Content-Type": "application/json", Host: host };
+  const before = await everything(request);
+  expect(await raw("POST", { ...json, Origin: "http://elsewhere.example" })).toBe(403);
+  expect(await raw("POST", { ...json, Origin: "null" })).toBe(403);
+  expect(await raw("POST", { ...json, "Sec-Fetch-Site": "cross-site" })).toBe(403);
+  expect(await raw("POST", { ...json, "Sec-Fetch-Site": "same-site", Origin: "http://localhost:1" })).toBe(
+    403,
+  );
+  expect(await raw("GET", { Host: "rebound.example" })).toBe(403);
+  expect(await everything(request)).toBe(before);
+  expect(await raw("POST", { ...json, Origin: `http://${host}`, "Sec-Fetch-Site": "same-origin" })).toBe(201);
+});
+
+test("pages carry the security headers, and every script on them a nonce of its own", async ({ page }) => {
+  const broken: string[] = [];
+  page.on("console", message => {
+    if (message.type() === "error") broken.push(message.text());
+  });
+  const nonces: (string | undefined)[] = [];
+  for (let visit = 0; visit < 2; visit++) {
+    const response = await page.goto("/");
+    const headers = response?.headers() ?? {};
+    const policy = headers["content-security-policy"] ?? "";
+    expect(policy).not.toMatch(/script-src[^;]*'unsafe-(inline|eval)'/);
+    expect(policy).toContain("frame-ancestors 'none'");
+    expect(headers).toMatchObject({ "x-content-type-options": "nosniff", "x-frame-options": "DENY" });
+    const nonce = /'nonce-([^']+)'/.exec(policy)?.[1];
+    nonces.push(nonce);
+    const html = (await response?.text()) ?? "";
+    const inline = [...html.matchAll(/<script(?![^>]*\ssrc=)([^>]*)>/g)];
+    expect(inline.length).toBeGreaterThan(0);
+    for (const [, attributes] of inline) expect(attributes).toContain(`nonce="${nonce}"`);
+  }
+  expect(nonces[0]).not.toBe(nonces[1]);
+  expect(broken).toEqual([]);
+});
