@@ -1,3 +1,4 @@
+import { memo } from "react";
 import type { Quote, WorkedFigure } from "@/core";
 import { amountText } from "@/features/figures/format";
 import { useDesk } from "./desk-context";
@@ -42,7 +43,7 @@ function includedInTotalCost({ deal, down }: Quote): string {
 }
 
 /** What the deal really costs, each figure with what it includes and its working. */
-export function CostFigures() {
+export const CostFigures = memo(function CostFigures() {
   const { state } = useDesk();
   const quote = shownQuote(state);
   if (!quote) return null;
@@ -65,4 +66,4 @@ export function CostFigures() {
       ))}
     </section>
   );
-}
+});

@@ -1,4 +1,5 @@
 import { ChevronLeft, FileDown } from "lucide-react";
+import { useMemo } from "react";
 import type { DealStatus } from "@/exchange/deal-document";
 import { amountText } from "@/features/figures/format";
 import { saveFile } from "@/features/figures/save-file";
@@ -18,13 +19,22 @@ export const CUSTOMER_FIELD = "customer";
 export function DealHeader({ customers, vehicles, status }: Props) {
   const { state, dispatch } = useDesk();
   const { document: deal, errors } = state;
+  const names = useMemo(() => customers.map(name => ({ value: name })), [customers]);
+  const stock = useMemo(
+    () =>
+      vehicles.map(({ description, priceMinor, currency }) => ({
+        value: description,
+        remark: priceMinor === null ? undefined : amountText(priceMinor, currency),
+      })),
+    [vehicles],
+  );
   const pickVehicle = (vehicle: string) => {
     dispatch({ type: "heading", change: { vehicle } });
-    const stock = vehicles.find(each => each.description === vehicle);
+    const picked = vehicles.find(each => each.description === vehicle);
     const { structure, find, currency } = deal.inputs;
     const priceIsOpen = structure.price === undefined && find !== "price";
-    if (priceIsOpen && stock?.priceMinor != null && stock.currency === currency) {
-      dispatch({ type: "typed", field: "price", text: amountText(stock.priceMinor, currency) });
+    if (priceIsOpen && picked?.priceMinor != null && picked.currency === currency) {
+      dispatch({ type: "typed", field: "price", text: amountText(picked.priceMinor, currency) });
       dispatch({ type: "left", field: "price" });
     }
   };
@@ -39,7 +49,7 @@ export function DealHeader({ customers, vehicles, status }: Props) {
         value={deal.customer}
         id={CUSTOMER_FIELD}
         placeholder="Customer’s name"
-        suggestions={customers.map(name => ({ value: name }))}
+        suggestions={names}
         className="min-w-52 grow-2 basis-52 font-semibold font-serif text-xl"
         onChange={customer => dispatch({ type: "heading", change: { customer } })}
       />
@@ -47,10 +57,7 @@ export function DealHeader({ customers, vehicles, status }: Props) {
         label="Vehicle or purpose"
         value={deal.vehicle}
         placeholder="Vehicle or purpose"
-        suggestions={vehicles.map(({ description, priceMinor, currency }) => ({
-          value: description,
-          remark: priceMinor === null ? undefined : amountText(priceMinor, currency),
-        }))}
+        suggestions={stock}
         className="min-w-60 grow-3 basis-60"
         onChange={pickVehicle}
       />

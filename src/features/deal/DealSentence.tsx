@@ -1,3 +1,4 @@
+import { memo } from "react";
 import type { FoundFigure, Quote } from "@/core";
 import { longDate, moneyText } from "@/features/figures/format";
 import { useDesk } from "./desk-context";
@@ -7,7 +8,7 @@ import { FindBar } from "./FindBar";
 import type { FieldName } from "./read-field";
 
 /** The answer in one plain sentence, made of live figures. */
-export function DealSentence() {
+export const DealSentence = memo(function DealSentence() {
   const { state } = useDesk();
   const quote = shownQuote(state);
   return (
@@ -25,7 +26,7 @@ export function DealSentence() {
       <FindBar />
     </section>
   );
-}
+});
 
 function Sentence({ quote }: { quote: Quote }) {
   const { currency } = quote.deal;

@@ -1,11 +1,13 @@
-import { useId, useState } from "react";
+import { memo, useId, useState } from "react";
+
+type Suggestion = { value: string; remark?: string | undefined };
 
 type Props = {
   id?: string;
   label: string;
   value: string;
   placeholder: string;
-  suggestions: { value: string; remark?: string | undefined }[];
+  suggestions: Suggestion[];
   className: string;
   onChange: (value: string) => void;
 };
@@ -34,13 +36,26 @@ export function NameField({ id, label, value, placeholder, suggestions, classNam
         }}
         onBlur={() => setText(tidy(shown))}
       />
-      <datalist id={list}>
-        {suggestions.map(({ value: suggestion, remark }) => (
-          <option key={suggestion} value={suggestion}>
-            {remark}
-          </option>
-        ))}
-      </datalist>
+      <Suggestions id={list} suggestions={suggestions} />
     </>
   );
 }
+
+/** Drawn once, not with every key. */
+const Suggestions = memo(function Suggestions({
+  id,
+  suggestions,
+}: {
+  id: string;
+  suggestions: Suggestion[];
+}) {
+  return (
+    <datalist id={id}>
+      {suggestions.map(({ value, remark }) => (
+        <option key={value} value={value}>
+          {remark}
+        </option>
+      ))}
+    </datalist>
+  );
+});

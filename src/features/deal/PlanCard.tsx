@@ -1,3 +1,4 @@
+import { memo } from "react";
 import { currencyDecimals, formatAmount } from "@/core";
 import { yearsText } from "@/features/figures/format";
 import { useDesk } from "./desk-context";
@@ -11,7 +12,7 @@ const ROUNDINGS = [
 ] as const;
 
 /** How the deal is repaid. */
-export function PlanCard() {
+export const PlanCard = memo(function PlanCard() {
   const { state, dispatch } = useDesk();
   const { plan, currency } = state.document.inputs;
   const smallest = formatAmount(1, currencyDecimals(currency) ?? 2);
@@ -49,7 +50,7 @@ export function PlanCard() {
       <FirstPaymentRemark />
     </section>
   );
-}
+});
 
 /** Says how a first period that is not one month is charged, and leads back to one month. */
 function FirstPaymentRemark() {

@@ -1,3 +1,4 @@
+import { memo } from "react";
 import type { StructureLine } from "@/core";
 import { amountText } from "@/features/figures/format";
 import { useDesk } from "./desk-context";
@@ -7,7 +8,7 @@ import type { FieldName } from "./read-field";
 import { WorkingButton } from "./WorkingButton";
 
 /** The tally from the price to the amount financed, each line with its sign and the subtotal so far. */
-export function StructureCard() {
+export const StructureCard = memo(function StructureCard() {
   const { state } = useDesk();
   const { inputs } = state.document;
   const quote = shownQuote(state);
@@ -70,7 +71,7 @@ export function StructureCard() {
       </div>
     </section>
   );
-}
+});
 
 type Inputs = ReturnType<typeof useDesk>["state"]["document"]["inputs"];
 

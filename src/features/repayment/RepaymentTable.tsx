@@ -1,6 +1,6 @@
 import { useVirtualizer } from "@tanstack/react-virtual";
 import { BadgeCheck, Download } from "lucide-react";
-import { useRef } from "react";
+import { memo, useRef } from "react";
 import type { PaymentRow, Quote } from "@/core";
 import { amountText, shortDate } from "@/features/figures/format";
 import { saveFile } from "@/features/figures/save-file";
@@ -17,14 +17,14 @@ type Props = {
 };
 
 /** Every payment split into interest and principal, with the balance after it; only rows in view are drawn. */
-export function RepaymentTable({ quote, stale, fileName }: Props) {
+export const RepaymentTable = memo(function RepaymentTable({ quote, stale, fileName }: Props) {
   const scroller = useRef<HTMLDivElement>(null);
   const rows = quote.schedule;
   const virtual = useVirtualizer({
     count: rows.length + 1,
     getScrollElement: () => scroller.current,
     estimateSize: () => ROW_HEIGHT,
-    overscan: 8,
+    overscan: 4,
     initialRect: { width: 750, height: 320 },
   });
   const shown = virtual.getVirtualItems();
@@ -36,7 +36,7 @@ export function RepaymentTable({ quote, stale, fileName }: Props) {
   return (
     <section
       aria-labelledby="repayment-title"
-      className="card-paper flex h-[28rem] flex-col overflow-hidden lg:h-auto lg:min-h-60 lg:flex-1"
+      className="card-paper flex h-[28rem] contain-content flex-col overflow-hidden lg:h-auto lg:min-h-60 lg:flex-1"
     >
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1 px-4 py-2">
         <h2 id="repayment-title" className="font-semibold text-lg">
@@ -61,9 +61,13 @@ export function RepaymentTable({ quote, stale, fileName }: Props) {
         aria-label="Repayment table"
       >
         <table
-          className={`w-full border-separate border-spacing-0 text-right text-sm md:text-base ${stale ? "stale" : ""}`}
+          className={`w-full table-fixed border-separate border-spacing-0 text-right text-sm md:text-base ${stale ? "stale" : ""}`}
           aria-rowcount={rows.length + 3}
         >
+          <colgroup>
+            <col className="w-9 md:w-16" />
+            <col className="w-22 md:w-52" />
+          </colgroup>
           <thead>
             <tr aria-rowindex={1}>
               <th
@@ -129,7 +133,7 @@ export function RepaymentTable({ quote, stale, fileName }: Props) {
       </section>
     </section>
   );
-}
+});
 
 async function downloadCsv(quote: Quote, fileName: string): Promise<void> {
   const { scheduleCsv } = await import("@/exchange/schedule-csv");

@@ -39,7 +39,8 @@ export function useAutosave(
         version,
         storage: browserStorage,
         send: (from, changed) => api.save(deal.id, from, changed),
-        onStatus: setStatus,
+        // Many keys say "saving" in a row; one of them is enough to draw.
+        onStatus: next => setStatus(now => (now.kind === "saving" && next.kind === "saving" ? now : next)),
       });
     autosave.current = start(deal.version);
     const flush = () => autosave.current?.flush();
