@@ -3,5 +3,6 @@ export async function register(): Promise<void> {
   // A build starts servers too, to make its pages; those must not touch the data.
   if (process.env.NEXT_RUNTIME !== "nodejs" || !process.env.KELLUX_SERVING) return;
   const { start } = await import("@/server/startup");
-  await start();
+  // Not waited for: the first page is made ready while the database opens, and waits for it by itself.
+  void start();
 }

@@ -109,7 +109,8 @@ function NoAnswer() {
       data-testid="no-answer"
     >
       <span>
-        {sentence} {!lastGood && <span className="text-faint">The answer appears here as you type.</span>}
+        {sentence}{" "}
+        {!lastGood && !nearest && <span className="text-faint">The answer appears here as you type.</span>}
         {lastGood && <span className="text-faint"> The last answer is greyed below.</span>}
       </span>
       {nearest && (nearest.figure === "payment" || nearest.figure === "down") && (

@@ -83,7 +83,7 @@ export const RepaymentTable = memo(function RepaymentTable({ quote, stale, fileN
                 <th
                   key={name}
                   scope="col"
-                  className="sticky top-0 z-10 bg-base-200 px-1 md:px-2 font-semibold last:pr-2 md:pr-4"
+                  className="sticky top-0 z-10 bg-base-200 px-1 md:px-2 font-semibold last:pr-2 md:last:pr-4"
                 >
                   <span className={finding && name === "Payment" ? "found px-1" : ""}>{name}</span>
                 </th>
