@@ -15,7 +15,13 @@ export default defineConfig({
     timezoneId: "UTC",
     launchOptions: {
       executablePath: process.env.CHROMIUM_PATH || "/usr/bin/chromium",
-      args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking", "--no-first-run", "--disable-sync"],
+      args: [
+        "--no-sandbox",
+        "--disable-gpu",
+        "--disable-background-networking",
+        "--no-first-run",
+        "--disable-sync",
+      ],
     },
   },
   webServer: {
@@ -23,5 +29,7 @@ export default defineConfig({
     url: `http://localhost:${PORT}/api/deals`,
     env: { PORT: String(PORT) },
     timeout: 60_000,
+    // Time to close the database and clear its folder away.
+    gracefulShutdown: { signal: "SIGTERM", timeout: 5000 },
   },
 });

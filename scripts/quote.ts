@@ -72,12 +72,15 @@ async function main(args: string[]): Promise<void> {
     await (many ? priceMany(path, withSchedule) : priceOne(path));
   } catch (error) {
     const { code } = error as NodeJS.ErrnoException;
-    // A reader such as `head` that has seen enough closes the pipe: not an error.
-    if (code === "EPIPE") return;
     if (code === "ENOENT") return refuse(`${path} does not exist.`);
     if (code === "EISDIR" || code === "EACCES") return refuse(`${path} cannot be read as a file.`);
     throw error;
   }
 }
 
+// A reader such as `head` that has seen enough closes the pipe: not an error.
+process.stdout.on("error", error => {
+  if ((error as NodeJS.ErrnoException).code === "EPIPE") process.exit(0);
+  throw error;
+});
 await main(process.argv.slice(2));

@@ -1,4 +1,4 @@
-// npm run bench: speed as ratios, side by side in one run. Prints, and writes nothing.
+// Speed as ratios, side by side in one run.
 import { Bench } from "tinybench";
 import { type Deal, evaluate, find, parseIsoDate } from "@/core";
 import { floatPayment, floatTable } from "./float-loop";

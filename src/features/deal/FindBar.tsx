@@ -4,6 +4,7 @@ import type { FoundFigure } from "@/core";
 import { useDesk } from "./desk-context";
 import { FieldError, FigureField } from "./FigureField";
 import { readField } from "./read-field";
+import { WorkingButton } from "./WorkingButton";
 
 const OTHERS: Record<FoundFigure, FoundFigure[]> = {
   payment: ["price", "down"],
@@ -18,10 +19,11 @@ export function FindBar() {
   const { find } = state.document.inputs;
   return (
     <div className="mt-3 flex flex-wrap items-center gap-x-2 gap-y-2" data-testid="find-bar">
-      <span className="flex items-center gap-2">
+      <div className="flex items-center gap-2">
         <Target size={17} aria-hidden="true" className="text-accent-content" />
         Finding the <span className="found px-1.5">{NAMES[find]}</span>
-      </span>
+        <WorkingButton figure={find} name={NAMES[find]} />
+      </div>
       {find === "payment" ? <AskForPayment /> : <GivenPayment />}
     </div>
   );
