@@ -91,24 +91,23 @@ test("wrong deals get a 4xx with a sentence that names the figure, and change no
   const id = await keptDeal(request);
   const before = await everything(request);
   for (const [name, wrong] of WRONG_DOCUMENTS) {
+    const { inputs } = wrong as typeof document;
     const attempts = [
-      request.post("/api/deals", { data: { document: wrong } }),
-      request.put(`/api/deals/${id}`, { data: { version: 1, document: wrong } }),
-      request.post("/api/deals/import", {
-        data: { fileName: "x.json", text: JSON.stringify((wrong as typeof document).inputs) },
-      }),
+      () => request.post("/api/deals", { data: { document: wrong } }),
+      () => request.put(`/api/deals/${id}`, { data: { version: 1, document: wrong } }),
     ];
-    // An import carries the inputs alone, so what is wrong around them cannot be in it.
-    const inputsAreFine =
-      JSON.stringify((wrong as typeof document).inputs) === JSON.stringify(document.inputs);
-    for (const response of await Promise.all(inputsAreFine ? attempts.slice(0, 2) : attempts)) {
+    // An import carries the inputs alone: what is wrong around them cannot be in it.
+    if (inputs !== document.inputs) {
+      const text = JSON.stringify(inputs);
+      attempts.push(() => request.post("/api/deals/import", { data: { fileName: "x.json", text } }));
+    }
+    for (const attempt of attempts) {
+      const response = await attempt();
       expect([name, response.status()]).toEqual([name, 422]);
       expect((await response.json()).error, name).toMatch(/^.{10,300}\.$/);
     }
-    if (inputsAreFine) await attempts[2];
   }
-  const after = JSON.parse(await everything(request)) as { customer: string }[];
-  expect(JSON.stringify(after.filter(row => row.customer !== "x"))).toBe(before);
+  expect(await everything(request)).toBe(before);
 });
 
 test("versions that are no versions, and deals that are not there", async ({ request }) => {

@@ -19,7 +19,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
     <html lang="en">
       <body>
         <Shell>{children}</Shell>
-        <Toaster position="bottom-center" toastOptions={{ duration: 10_000 }} />
+        <Toaster theme="system" position="bottom-center" toastOptions={{ duration: 10_000 }} />
       </body>
     </html>
   );

@@ -9,5 +9,6 @@ export {
   LARGEST_AMOUNT,
   parseAmount,
   type Rounding,
+  readCurrency,
 } from "./money";
 export { type Failure, type Figure, failure, type Result, success } from "./result";

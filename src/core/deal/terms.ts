@@ -8,7 +8,7 @@ import {
   monthsAndDaysBetween,
 } from "../calendar";
 import { type Decimal, type PeriodRate, parseDecimal, periodRate } from "../interest";
-import { currencyDecimals } from "../money";
+import { readCurrency } from "../money";
 import { failure, type Result, success } from "../result";
 import type { Deal, LoanPlan } from "./deal";
 import { missingFigures } from "./missing";
@@ -41,13 +41,8 @@ export type Terms = LevelTerms & {
  * @returns the terms, or a failure with the first figure that is missing or cannot be, and what would be accepted
  */
 export function readTerms(deal: Deal): Result<Terms> {
-  const decimals = currencyDecimals(deal.currency);
-  if (decimals === undefined) {
-    return failure(
-      "currency",
-      `${deal.currency} is not a known currency; use a code of ISO 4217 such as USD.`,
-    );
-  }
+  const decimals = readCurrency(deal.currency);
+  if (!decimals.ok) return decimals;
   const missing = missingFigures(deal);
   if (missing) return { ok: false, failure: missing };
   const rate = readRate(deal.plan.yearlyRate ?? "");
@@ -66,7 +61,7 @@ export function readTerms(deal: Deal): Result<Terms> {
   };
   return success({
     ...levelTerms,
-    decimals,
+    decimals: decimals.value,
     yearlyRate: rate.value,
     firstRate: firstPeriodRate(rate.value, firstPeriod.numerator),
     firstSpan: firstSpan.value,

@@ -1,3 +1,5 @@
+import { failure, type Result, success } from "../result";
+
 // ISO 4217 active codes by their number of decimals. Codes with 4 decimals, funds and metals are left out.
 const WITHOUT_DECIMALS = "BIF CLP DJF GNF ISK JPY KMF KRW PYG RWF UGX UYI VND VUV XAF XOF XPF";
 const THREE_DECIMALS = "BHD IQD JOD KWD LYD OMR TND";
@@ -14,6 +16,20 @@ const DECIMALS = new Map<string, number>([
   ...TWO_DECIMALS.split(" ").map(code => [code, 2] as const),
   ...THREE_DECIMALS.split(" ").map(code => [code, 3] as const),
 ]);
+
+/**
+ * Reads a currency.
+ *
+ * @param code ISO 4217 alphabetic code, upper case
+ * @returns how many decimals its amounts have, or a failure for a code that is not known
+ * @example readCurrency("JPY") // { ok: true, value: 0 }
+ */
+export function readCurrency(code: string): Result<number> {
+  const decimals = DECIMALS.get(code);
+  return decimals === undefined
+    ? failure("currency", `${code} is not a known currency; use a code of ISO 4217 such as USD.`)
+    : success(decimals);
+}
 
 /**
  * How many decimals a currency's amounts are written with.

@@ -1,6 +1,5 @@
 import {
   type CashDown,
-  currencyDecimals,
   type DayNumber,
   type Deal,
   type Figure,
@@ -8,6 +7,7 @@ import {
   parseAmount,
   parseIsoDate,
   type Result,
+  readCurrency,
   success,
 } from "@/core";
 import type { DealFile } from "./schema";
@@ -28,13 +28,8 @@ type Typed = string | number | undefined;
  * @returns the deal, or a failure naming the figure that cannot be read or contradicts `find`
  */
 export function readDeal(file: DealFile): Result<Deal> {
-  const decimals = currencyDecimals(file.currency);
-  if (decimals === undefined) {
-    return failure(
-      "currency",
-      `${file.currency} is not a known currency; use a code of ISO 4217 such as USD.`,
-    );
-  }
+  const decimals = readCurrency(file.currency);
+  if (!decimals.ok) return decimals;
   const { structure, plan } = file;
   const found = foundIsGiven(file);
   if (found) return failure(found, `The ${NAMES[found]} is being found, so the file must leave it out.`);
@@ -47,7 +42,7 @@ export function readDeal(file: DealFile): Result<Deal> {
       down: structure.down && "amount" in structure.down ? structure.down.amount : 0,
       payment: plan.payment,
     },
-    decimals,
+    decimals.value,
   );
   if (!amounts.ok) return amounts;
   const signed = readDate("signed", plan.signed);
