@@ -29,13 +29,16 @@ const columns = helper.columns([
     header: "Customer",
     sortFn: "text",
     cell: ({ row, getValue }) => (
-      // The link reaches over the whole row.
-      <a
-        href={`/deals/${row.original.id}`}
-        className="font-semibold text-primary after:absolute after:inset-0"
-      >
-        {getValue()}
-      </a>
+      <>
+        {/* The link reaches over the whole row. */}
+        <a
+          href={`/deals/${row.original.id}`}
+          className="font-semibold text-primary after:absolute after:inset-0"
+        >
+          {getValue()}
+        </a>
+        <span className="block text-faint text-sm leading-tight md:hidden">{row.original.vehicle}</span>
+      </>
     ),
   }),
   helper.accessor("vehicle", { header: "Vehicle or purpose", sortFn: "text" }),
@@ -67,7 +70,10 @@ const columns = helper.columns([
 ]);
 
 const NUMERIC = new Set(["payment", "amountFinanced"]);
-const alignment = (columnId: string) => (NUMERIC.has(columnId) ? "text-right" : "text-left");
+/** On a narrow screen the vehicle stands under the customer, and the rest waits on the deal screen. */
+const ON_NARROW = new Set(["customer", "payment"]);
+const columnStyle = (columnId: string) =>
+  `${NUMERIC.has(columnId) ? "text-right" : "text-left"} ${ON_NARROW.has(columnId) ? "" : "hidden md:table-cell"}`;
 
 type Props = {
   rows: RegisterRow[];
@@ -98,7 +104,7 @@ export function RegisterTable({ rows, onDuplicate, onDelete }: Props) {
                 key={header.id}
                 scope="col"
                 aria-sort={sorted ? (sorted === "desc" ? "descending" : "ascending") : "none"}
-                className={`sticky top-0 z-10 bg-base-200 px-3 py-2 font-semibold ${alignment(header.id)}`}
+                className={`sticky top-0 z-10 bg-base-200 px-3 py-2 font-semibold ${columnStyle(header.id)}`}
               >
                 <button
                   type="button"
@@ -121,7 +127,10 @@ export function RegisterTable({ rows, onDuplicate, onDelete }: Props) {
         {table.getRowModel().rows.map(row => (
           <tr key={row.id} className="relative hover:bg-base-200">
             {row.getAllCells().map(cell => (
-              <td key={cell.id} className={`border-base-300 border-t px-3 py-2 ${alignment(cell.column.id)}`}>
+              <td
+                key={cell.id}
+                className={`border-base-300 border-t px-3 py-2 ${columnStyle(cell.column.id)}`}
+              >
                 <table.FlexRender cell={cell} />
               </td>
             ))}
@@ -155,9 +164,9 @@ function Amount({ minor, row }: { minor: number | null; row: RegisterRow }) {
     );
   }
   return (
-    <>
+    <span className="whitespace-nowrap">
       {amountText(minor, row.currency)} <span className="text-faint text-xs">{row.currency}</span>
-    </>
+    </span>
   );
 }
 

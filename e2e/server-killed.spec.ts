@@ -1,0 +1,64 @@
+import { type ChildProcess, spawn } from "node:child_process";
+import { mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { expect, test } from "@playwright/test";
+import { newDeal, VAN } from "./officer";
+
+const PORT = "4313";
+const folder = mkdtempSync(join(tmpdir(), "kellux-killed-"));
+let server: ChildProcess;
+
+/** Starts a server of this test's own, which it may kill. */
+async function start(): Promise<void> {
+  server = spawn(
+    process.execPath,
+    ["node_modules/next/dist/bin/next", "start", "-H", "127.0.0.1", "-p", PORT],
+    {
+      env: { ...process.env, KELLUX_DATA_DIR: folder, KELLUX_SERVING: "1" },
+      stdio: "ignore",
+    },
+  );
+  await expect
+    .poll(
+      () =>
+        fetch(`http://localhost:${PORT}/api/deals`).then(
+          response => response.ok,
+          () => false,
+        ),
+      { timeout: 30_000 },
+    )
+    .toBe(true);
+}
+
+test.use({ baseURL: `http://localhost:${PORT}` });
+test.beforeAll(start);
+test.afterAll(() => {
+  server.kill("SIGKILL");
+  rmSync(folder, { recursive: true, force: true });
+});
+
+test("a server killed under the officer's hands: what was saved is there, what was typed since is saved later", async ({
+  page,
+}) => {
+  const deal = await newDeal(page);
+  await deal.type({ Customer: "Cosima Wherry", ...VAN });
+  await deal.saved();
+  server.kill("SIGKILL");
+  await deal.type({ Price: "31,500" });
+  await expect(deal.status).toContainText("Not saved: the server is away");
+  // The answers go on without the server.
+  await expect(deal.sentence).toContainText("At a price of $31,500.00");
+
+  await start();
+  const row = async () => {
+    const rows: { customer: string; amountFinanced: number }[] = await (
+      await fetch(`http://localhost:${PORT}/api/deals`)
+    ).json();
+    return rows.find(each => each.customer === "Cosima Wherry")?.amountFinanced;
+  };
+  // The acknowledged save survived; the later change may have followed by now.
+  expect([3_000_000, 3_150_000]).toContain(await row());
+  await deal.saved();
+  expect(await row()).toBe(3_150_000);
+});
