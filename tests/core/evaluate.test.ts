@@ -102,11 +102,21 @@ describe("no answer", () => {
     expect(again.ok).toBe(true);
   });
 
-  test("nothing left to finance", () => {
-    const sentence = sentenceOf(dealWith({ price: 500_000, down: { amount: 600_000 } }));
-    expect(sentence).toBe(
-      "Nothing is left to finance. The cash down and trade-in cover the price with 1,000.00 over.",
+  test("nothing left to finance says what covers the price, and which cash down leaves something", () => {
+    const covered = evaluate(dealWith({ price: 500_000, down: { amount: 600_000 } }));
+    expect(covered).toEqual({
+      ok: false,
+      failure: {
+        figure: "amountFinanced",
+        sentence: "Nothing is left to finance. The cash down covers the price with 1,000.00 over.",
+        nearest: { figure: "down", minor: 499_999 },
+      },
+    });
+    const tradeIn = { allowance: 400_000, owed: 0 };
+    expect(sentenceOf(dealWith({ price: 500_000, tradeIn, down: { amount: 100_000 } }))).toBe(
+      "Nothing is left to finance. The cash down and the trade-in cover the price.",
     );
+    expect(sentenceOf(dealWith({ price: 0 }))).toBe("Nothing is left to finance. The price is 0.");
   });
 
   test("with 100 % down the price moves nothing", () => {

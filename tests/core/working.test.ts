@@ -39,7 +39,7 @@ test.each(["amountFinanced", "totalOfPayments", "financeCharge", "totalCost"] as
 
 test("the payment's working shows the month's rate, the unrounded payment and the rule", () => {
   const step = working(quote, "payment");
-  expect(step.rounding).toMatch(/^664\.056246… rounded to the nearest minor unit, ties up$/);
+  expect(step.rounding).toMatch(/^664\.056246… rounded to the nearest 0\.01, halves up$/);
   const names = (each: WorkingStep): string[] => [each.name, ...each.parts.flatMap(names)];
   expect(names(step)).toEqual(["Payment", "Rate of one month", "Amount financed", "Cash down"]);
   expect(step.parts[0]?.result).toBe("0.54083333… %");

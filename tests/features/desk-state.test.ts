@@ -6,6 +6,7 @@ import {
   isStale,
   openDesk,
   shownQuote,
+  shownTally,
 } from "@/features/deal/desk-state";
 import { newDealDocument } from "@/features/deal/new-deal";
 
@@ -31,6 +32,20 @@ test("the answer follows every key; a new deal says what is missing", () => {
   expect(shownQuote(desk(...PRICED, typed("price", "2"), typed("price", "21,000")))?.amountFinanced).toBe(
     2_100_000,
   );
+});
+
+test("the tally runs before there is a plan, and says by how much the trade-in is underwater", () => {
+  const tally = shownTally(
+    desk(typed("price", "20,000"), typed("allowance", "5,000"), typed("owed", "6,500")),
+  );
+  expect(tally.lines.map(line => line.running)).toEqual([2_000_000, 1_500_000, 2_150_000, 2_150_000]);
+  expect(tally).toMatchObject({ shortfall: 150_000, stale: false });
+  expect(shownTally(desk()).lines).toEqual([]);
+  const percent = desk(typed("price", "20,000"), typed("down", "3,000"), {
+    type: "downKind",
+    kind: "percent",
+  });
+  expect(fieldText(percent, "down")).toBe("15");
 });
 
 test("the term shows as payments and as years, whichever is typed", () => {

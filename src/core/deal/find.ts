@@ -1,7 +1,7 @@
 import { parseDecimal } from "../interest";
 import { groupedAmount, LARGEST_AMOUNT } from "../money";
 import { type Failure, failure, type Result, success } from "../result";
-import type { Deal } from "./deal";
+import type { Deal, TradeIn } from "./deal";
 import { largestWhole } from "./largest-whole";
 import { cashDown, structureLines } from "./structure";
 import { readTerms, type Terms } from "./terms";
@@ -118,21 +118,23 @@ function findDown(price: number, deal: Deal, terms: Terms, asked: number): Resul
 }
 
 /** Everything else given, the amount financed and its payment. */
-function answerFor(
-  price: number,
-  down: number,
-  tradeIn: Deal["structure"]["tradeIn"],
-  terms: Terms,
-): Result<Answer> {
+function answerFor(price: number, down: number, tradeIn: TradeIn, terms: Terms): Result<Answer> {
   const amountFinanced = structureLines(price, tradeIn, down).at(-1)?.running ?? 0;
   if (amountFinanced > 0)
     return success({ price, down, amountFinanced, payment: terms.paymentFor(amountFinanced) });
 
-  const over = groupedAmount(-amountFinanced, terms.decimals);
-  const reason = `The ${down > 0 ? "cash down and trade-in cover" : "trade-in covers"} the price`;
-  const sentence = `Nothing is left to finance. ${reason}${amountFinanced < 0 ? ` with ${over} over` : ""}.`;
+  const sentence = `Nothing is left to finance. ${coveredBy(price, down, tradeIn, terms.decimals)}`;
   const downThatWorks = down + amountFinanced - 1;
   return downThatWorks >= 0
     ? failure("amountFinanced", sentence, { figure: "down", minor: downThatWorks })
     : failure("amountFinanced", sentence);
+}
+
+/** What leaves nothing to finance, as a sentence. */
+function coveredBy(price: number, down: number, { allowance, owed }: TradeIn, decimals: number): string {
+  const covers = [...(down > 0 ? ["cash down"] : []), ...(allowance > 0 ? ["trade-in"] : [])];
+  if (covers.length === 0) return "The price is 0.";
+  const over = down + allowance - owed - price;
+  const rest = over > 0 ? ` with ${groupedAmount(over, decimals)} over` : "";
+  return `The ${covers.join(" and the ")} ${covers.length === 1 ? "covers" : "cover"} the price${rest}.`;
 }

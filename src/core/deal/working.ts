@@ -31,11 +31,15 @@ export type WorkingStep = {
   parts: WorkingStep[];
 };
 
-const ROUNDING_WORDS: Record<Rounding, string> = {
-  nearest: "rounded to the nearest minor unit, ties up",
-  up: "rounded up to the minor unit",
-  down: "rounded down to the minor unit",
-};
+/** How a figure was rounded: "rounded to the nearest 0.01, halves up". */
+function roundingText({ terms }: Quote, rounding: Rounding): string {
+  const smallest = groupedAmount(1, terms.decimals);
+  return {
+    nearest: `rounded to the nearest ${smallest}, halves up`,
+    up: `rounded up to ${smallest}`,
+    down: `rounded down to ${smallest}`,
+  }[rounding];
+}
 
 /**
  * How a figure of a quote came about, as a tree of steps with the numbers filled in.
@@ -89,7 +93,7 @@ function explainDown(quote: Quote): WorkingStep {
       formula: "the smallest cash down whose payment does not pass the payment asked for",
       filled: `payment ${money(quote.payment)} is at most ${money(quote.deal.plan.payment ?? 0)}`,
       result: money(quote.down),
-      remark: "One minor unit less down would take the payment over, unless no cash down is needed at all.",
+      remark: "Less cash down would take the payment over, unless none is needed at all.",
       parts: [],
     };
   }
@@ -99,7 +103,7 @@ function explainDown(quote: Quote): WorkingStep {
       formula: "percent of the price",
       filled: `${down.percent} % of ${money(quote.price)}`,
       result: money(quote.down),
-      rounding: ROUNDING_WORDS.nearest,
+      rounding: roundingText(quote, "nearest"),
       parts: [],
     };
   }
@@ -122,7 +126,7 @@ function explainFoundPrice(quote: Quote): WorkingStep {
       ? `payment ${money(quote.payment)} is at most ${money(quote.deal.plan.payment ?? 0)}`
       : money(quote.price),
     result: money(quote.price),
-    ...(found && { remark: "One minor unit more on the price would take the payment over." }),
+    ...(found && { remark: "A higher price would take the payment over." }),
     parts: found ? [explainAmountFinanced(quote), explainPayment(quote)] : [],
   };
 }
@@ -175,7 +179,7 @@ function explainPayment(quote: Quote): WorkingStep {
     name: "Payment",
     ...level,
     result: money(quote.payment),
-    rounding: `${unrounded} ${ROUNDING_WORDS[quote.deal.plan.rounding]}`,
+    rounding: `${unrounded} ${roundingText(quote, quote.deal.plan.rounding)}`,
     remark: `i is the rate of one month as a fraction and n the number of payments.${regular ? "" : ` ${oddFirst}`}`,
     parts: [explainPeriodRate(quote), explainAmountFinanced(quote)],
   };

@@ -32,6 +32,7 @@ function Sentence({ quote }: { quote: Quote }) {
   const { currency } = quote.deal;
   const money = (minor: number) => moneyText(minor, currency);
   const single = quote.payments === 1;
+  const early = quote.terms.payments - quote.payments;
   return (
     <>
       At a price of <Live find="price" text={money(quote.price)} /> with{" "}
@@ -55,9 +56,7 @@ function Sentence({ quote }: { quote: Quote }) {
       at <Live go="yearlyRate" text={`${quote.deal.plan.yearlyRate} %`} />. It costs{" "}
       <strong className="font-semibold">{money(quote.financeCharge)}</strong> to finance
       {single ? "" : `; the last payment is ${money(quote.finalPayment)}`}.
-      {quote.payments < quote.terms.payments && (
-        <> Rounding up ends the loan {quote.terms.payments - quote.payments} payments early.</>
-      )}
+      {early > 0 && ` Rounding up ends the loan ${early} ${early === 1 ? "payment" : "payments"} early.`}
     </>
   );
 }

@@ -2,7 +2,7 @@ import { memo } from "react";
 import type { StructureLine } from "@/core";
 import { amountText } from "@/features/figures/format";
 import { useDesk } from "./desk-context";
-import { isStale, shownQuote } from "./desk-state";
+import { shownTally, tallied } from "./desk-state";
 import { FieldError, FigureField } from "./FigureField";
 import type { FieldName } from "./read-field";
 import { WorkingButton } from "./WorkingButton";
@@ -11,14 +11,14 @@ import { WorkingButton } from "./WorkingButton";
 export const StructureCard = memo(function StructureCard() {
   const { state } = useDesk();
   const { inputs } = state.document;
-  const quote = shownQuote(state);
-  const faded = isStale(state) ? "stale" : "";
+  const { lines, shortfall, stale } = shownTally(state);
+  const amountFinanced = lines.at(-1)?.running;
+  const faded = stale ? "stale" : "";
   const money = (minor: number) => amountText(minor, inputs.currency);
   const running = (figure: StructureLine["figure"]) => {
-    const line = quote?.lines.find(each => each.figure === figure);
+    const line = lines.find(each => each.figure === figure);
     return <span className={`text-right text-faint ${faded}`}>{line ? money(line.running) : ""}</span>;
   };
-  const over = quote ? quote.deal.structure.tradeIn.owed - quote.deal.structure.tradeIn.allowance : 0;
 
   return (
     <section aria-labelledby="structure-title" className="p-4 pb-3">
@@ -42,7 +42,7 @@ export const StructureCard = memo(function StructureCard() {
         <Line
           name="Owed on trade-in"
           sign="+"
-          remark={over > 0 ? `${money(over)} over its worth: adds to the loan` : undefined}
+          remark={shortfall > 0 ? `${money(shortfall)} over its worth: adds to the loan` : undefined}
         />
         <FigureField field="owed" label="Owed on trade-in" hideLabel errorElsewhere />
         {running("owed")}
@@ -66,7 +66,7 @@ export const StructureCard = memo(function StructureCard() {
           <WorkingButton figure="amountFinanced" name="amount financed" />
         </div>
         <output className={`font-semibold text-xl ${faded}`} data-testid="amount-financed">
-          {quote ? money(quote.amountFinanced) : "–"}
+          {amountFinanced === undefined ? "–" : money(amountFinanced)}
         </output>
       </div>
     </section>
@@ -104,11 +104,11 @@ function LineError({ field }: { field: FieldName }) {
 function CashDownRemark() {
   const { state, dispatch } = useDesk();
   const { inputs } = state.document;
-  const quote = shownQuote(state);
+  const { price, down } = tallied(shownTally(state));
   const percent = isPercent(inputs);
-  if (!quote) return null;
-  const share = quote.price > 0 ? ((quote.down / quote.price) * 100).toFixed(1) : "0.0";
-  const said = percent ? amountText(quote.down, inputs.currency) : `${share} % of the price`;
+  if (price === undefined || down === undefined) return null;
+  const share = price > 0 ? ((down / price) * 100).toFixed(1) : "0.0";
+  const said = percent ? amountText(down, inputs.currency) : `${share} % of the price`;
   if (inputs.find === "down") return said;
   return (
     <>

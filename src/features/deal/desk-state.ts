@@ -1,4 +1,5 @@
 import {
+  cashDown,
   currencyDecimals,
   evaluate,
   type FoundFigure,
@@ -8,6 +9,8 @@ import {
   isoDate,
   type Quote,
   type Result,
+  type StructureLine,
+  structureLines,
 } from "@/core";
 import type { DealDocument } from "@/exchange/deal-document";
 import { type DealFile, readDeal } from "@/exchange/deal-file";
@@ -73,6 +76,35 @@ export function shownQuote({ answer, lastGood }: DeskState): Quote | null {
 /** Whether what is shown no longer follows from what is typed. */
 export function isStale({ answer, errors }: DeskState): boolean {
   return !answer.ok || Object.keys(errors).length > 0;
+}
+
+/** The running tally as it is shown. */
+export type Tally = {
+  /** Empty while the price is missing. */
+  lines: StructureLine[];
+  /** By how much the trade-in is worth less than is owed on it, in minor units; below zero where it is not. */
+  shortfall: number;
+  stale: boolean;
+};
+
+/**
+ * The tally from the price to the amount financed. It needs no plan, so it is there before the rate and the
+ * term are typed; where the price or the cash down is being found, it is the shown answer's.
+ */
+export function shownTally(state: DeskState): Tally {
+  const deal = readDeal(state.document.inputs);
+  const quote = shownQuote(state);
+  if (!deal.ok) return { lines: quote?.lines ?? [], shortfall: 0, stale: true };
+  const { price, tradeIn, down } = deal.value.structure;
+  const shortfall = tradeIn.owed - tradeIn.allowance;
+  if (price === null || down === null) return { lines: quote?.lines ?? [], shortfall, stale: isStale(state) };
+  const lines = structureLines(price, tradeIn, cashDown(down, price));
+  return { lines, shortfall, stale: Object.keys(state.errors).length > 0 };
+}
+
+/** The price and the cash down of a tally, in minor units, where they are known. */
+export function tallied({ lines }: Tally): { price?: number; down?: number } {
+  return Object.fromEntries(lines.map(line => [line.figure, line.amount]));
 }
 
 function quoteOf(inputs: DealFile): Result<Quote> {
@@ -158,16 +190,11 @@ function give(state: DeskState, figure: "payment" | "down", minor: number): Desk
 /** Says the same cash down the other way; a percent keeps two decimals. */
 function changeDownKind(state: DeskState, kind: "amount" | "percent"): DeskState {
   const { inputs } = state.document;
-  const quote = shownQuote(state);
-  const minor = quote?.down ?? 0;
+  const { price = 0, down: minor = 0 } = tallied(shownTally(state));
+  const share = price > 0 ? Math.min(100, Math.round((minor / price) * 10_000) / 100) : 0;
   const down =
     kind === "percent"
-      ? {
-          percent:
-            quote && quote.price > 0
-              ? String(Math.min(100, Math.round((minor / quote.price) * 10_000) / 100))
-              : "0",
-        }
+      ? { percent: String(share) }
       : { amount: formatAmount(minor, currencyDecimals(inputs.currency) ?? 2) };
   const cleared = { ...state, typed: without(state.typed, "down"), errors: without(state.errors, "down") };
   return withInputs(cleared, { ...inputs, structure: { ...inputs.structure, down } });
