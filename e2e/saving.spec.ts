@@ -117,8 +117,24 @@ test("a deal deleted in another tab is brought back with what was changed here",
   await other.getByRole("button", { name: "Delete the deal of Ilse Kettering" }).click();
   await expect(other.getByText("The deal of Ilse Kettering was deleted.")).toBeVisible();
   await deal.type({ Price: "35,000" });
-  await page.getByRole("button", { name: "Bring it back with my changes" }).click();
+  await page.getByRole("button", { name: "Bring it back" }).click();
   await deal.saved();
   await page.reload();
   await expect(deal.field("Price")).toHaveValue("35,000.00");
+});
+
+test("a deleted deal opens at its address and can be brought back as it was", async ({ page }) => {
+  const deal = await newDeal(page);
+  await deal.type({ Customer: "Orrin Lackland", ...VAN });
+  await deal.saved();
+  const address = page.url();
+  await page.goto("/");
+  await page.getByRole("button", { name: "Delete the deal of Orrin Lackland" }).click();
+  await expect(page.getByRole("link", { name: "Orrin Lackland" })).toHaveCount(0);
+  await page.goto(address);
+  await expect(deal.status).toHaveText("This deal was deleted.");
+  await page.getByRole("button", { name: "Bring it back" }).click();
+  await deal.saved();
+  await page.goto("/");
+  await expect(page.getByRole("link", { name: "Orrin Lackland" })).toHaveCount(1);
 });

@@ -1,4 +1,5 @@
 import { type ChildProcess, spawn } from "node:child_process";
+import { once } from "node:events";
 import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
@@ -33,8 +34,9 @@ async function start(): Promise<void> {
 
 test.use({ baseURL: `http://localhost:${PORT}` });
 test.beforeAll(start);
-test.afterAll(() => {
+test.afterAll(async () => {
   server.kill("SIGKILL");
+  await once(server, "exit");
   rmSync(folder, { recursive: true, force: true });
 });
 

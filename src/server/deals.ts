@@ -32,12 +32,18 @@ function answerOf(
   return { currency, payment, amountFinanced, problem: null };
 }
 
+/** One deal, deleted or not; undefined where there is none. */
+export async function findDeal(database: Database, id: string): Promise<DealReply | undefined> {
+  const record = await data.getDeal(database, id);
+  return record && reply(record);
+}
+
 /** One deal, or a refusal where there is none or it is deleted. */
 export async function openDeal(database: Database, id: string): Promise<DealReply> {
-  const record = await data.getDeal(database, id);
-  if (!record) throw new Refusal(404, "There is no deal at this address.");
-  if (record.deleted) throw new Refusal(410, "This deal was deleted.");
-  return reply(record);
+  const deal = await findDeal(database, id);
+  if (!deal) throw new Refusal(404, "There is no deal at this address.");
+  if (deal.deleted) throw new Refusal(410, "This deal was deleted.");
+  return deal;
 }
 
 /** Keeps a new deal. */

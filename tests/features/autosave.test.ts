@@ -110,7 +110,7 @@ test("after a conflict nothing is sent until the officer has chosen, and later t
   expect(sent).toHaveLength(1);
   expect(kept()).toEqual(["mine too"]);
 
-  autosave.continueFrom(5);
+  autosave.continueFrom(reply(5, named("theirs")));
   await jest.advanceTimersByTimeAsync(1000);
   expect(server.saved.customer).toBe("mine too");
   expect(statuses.at(-1)).toBe("saved");

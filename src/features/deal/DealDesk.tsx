@@ -37,7 +37,8 @@ export function DealDesk({ deal, customers, vehicles }: Props) {
   const keepBoth = async (theirs: DealReply) => {
     const copy = await api.create(state.document);
     if (copy.kind !== "done") {
-      toast.error("Your version could not be kept yet: the server is away. Nothing is lost; try again.");
+      const reason = copy.kind === "refused" ? copy.sentence : "The server is away.";
+      toast.error(`Your version is not a deal of its own yet. ${reason} Nothing is lost; try again.`);
       return;
     }
     saving.settleOn(theirs);
@@ -55,14 +56,12 @@ export function DealDesk({ deal, customers, vehicles }: Props) {
           <ConflictDialog
             mine={state.document}
             theirs={status.theirs}
-            onKeepMine={() => saving.continueFrom(status.theirs.version)}
+            onKeepMine={() => saving.continueFrom(status.theirs)}
             onTakeTheirs={() => saving.settleOn(status.theirs)}
             onKeepBoth={() => void keepBoth(status.theirs)}
           />
         )}
-        {status.kind === "deleted" && (
-          <DeletedNotice id={deal.id} onBack={reply => saving.continueFrom(reply.version)} />
-        )}
+        {status.kind === "deleted" && <DeletedNotice id={deal.id} onBack={saving.continueFrom} />}
         <div className="flex min-h-0 flex-1 flex-col gap-4 lg:flex-row">
           <div className="card-paper shrink-0 lg:max-h-full lg:w-[25.5rem] lg:self-start lg:overflow-auto">
             <StructureCard />

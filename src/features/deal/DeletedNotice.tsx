@@ -2,7 +2,7 @@ import { toast } from "sonner";
 import { api } from "@/features/api/client";
 import type { DealReply } from "@/server/contract";
 
-/** The deal on the screen was deleted elsewhere: it can be brought back, with what was changed here. */
+/** The deal on the screen was deleted: it can be brought back, with what was changed here. */
 export function DeletedNotice({ id, onBack }: { id: string; onBack: (deal: DealReply) => void }) {
   const bringBack = async () => {
     const answer = await api.restore(id);
@@ -11,9 +11,9 @@ export function DeletedNotice({ id, onBack }: { id: string; onBack: (deal: DealR
   };
   return (
     <div role="alert" className="flex flex-wrap items-center gap-3 rounded-box border border-error px-4 py-2">
-      <span>This deal was deleted somewhere else. Your changes are kept here.</span>
+      <span>This deal was deleted. What you change here is kept, but not saved until it is back.</span>
       <button type="button" className="btn btn-sm" onClick={() => void bringBack()}>
-        Bring it back with my changes
+        Bring it back
       </button>
     </div>
   );

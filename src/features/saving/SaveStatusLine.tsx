@@ -37,7 +37,7 @@ function sayStatus(status: SaveStatus, unreadable: boolean): { tone: string; ico
     case "conflict":
       return { ...trouble, text: "Not saved: changed somewhere else." };
     case "deleted":
-      return { ...trouble, text: "Not saved: this deal was deleted." };
+      return { ...trouble, text: "This deal was deleted." };
     case "refused":
       return { ...trouble, text: `Not saved: ${status.sentence}` };
   }

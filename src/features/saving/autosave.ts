@@ -32,8 +32,8 @@ export type Autosave = {
   change: (document: DealDocument) => void;
   /** Saves what waits without the pause, as when the page is left or the server may be back. */
   flush: () => void;
-  /** After a conflict: goes on from the version that is saved now. */
-  continueFrom: (version: number) => void;
+  /** After a conflict or a deletion: goes on from the deal as it is kept now. */
+  continueFrom: (kept: DealReply) => void;
   /** Forgets this page's unsaved change. */
   discard: (reply: DealReply) => void;
   /** Saves what waits once more and then rests; what fails stays kept for the next page. */
@@ -112,10 +112,14 @@ export function createAutosave(setup: AutosaveSetup): Autosave {
       schedule(PAUSE_AFTER_TYPING);
     },
     flush: () => void sendWaiting(),
-    continueFrom: newest => {
-      version = newest;
+    continueFrom: kept => {
+      version = kept.version;
       halted = false;
-      if (waiting) keep(waiting);
+      if (!waiting) {
+        onStatus({ kind: "saved", at: kept.changedAt });
+        return;
+      }
+      keep(waiting);
       void sendWaiting();
     },
     discard: reply => {

@@ -8,8 +8,8 @@ import { dropPending, type PendingChange, pendingChanges } from "./pending-chang
 
 export type Saving = {
   status: SaveStatus;
-  /** Saves over the version that is saved now. */
-  continueFrom: (version: number) => void;
+  /** Goes on from the deal as it is kept now, saving what is unsaved over it. */
+  continueFrom: (kept: DealReply) => void;
   /** Takes the saved deal for this page's own, forgetting what was unsaved. */
   settleOn: (reply: DealReply) => void;
 };
@@ -26,7 +26,9 @@ export function useAutosave(
   document: DealDocument,
   show: (document: DealDocument) => void,
 ): Saving {
-  const [status, setStatus] = useState<SaveStatus>({ kind: "saved", at: deal.changedAt });
+  const [status, setStatus] = useState<SaveStatus>(() =>
+    deal.deleted ? { kind: "deleted" } : { kind: "saved", at: deal.changedAt },
+  );
   const autosave = useRef<Autosave>(undefined);
   const kept = useRef(document);
 
@@ -71,7 +73,7 @@ export function useAutosave(
 
   return {
     status,
-    continueFrom: version => autosave.current?.continueFrom(version),
+    continueFrom: reply => autosave.current?.continueFrom(reply),
     settleOn: reply => {
       kept.current = reply.document;
       autosave.current?.discard(reply);
