@@ -89,6 +89,17 @@ test("exactly one figure is found; the others keep their figures when the search
   expect(shownQuote(payment)).toMatchObject({ price: foundPrice, down: 200_000, payment: 40_000 });
 });
 
+test("what cannot be read stays where it was typed when the search moves to another figure", () => {
+  const state = desk(...PRICED, typed("price", "20,00x"), { type: "find", figure: "down" });
+  expect(fieldText(state, "price")).toBe("20,00x");
+  expect(state.errors.price).toContain("not an amount");
+  // The figure that is found from now on has no text of its own any more: the largest price for 469.70,
+  // since 20,000.19 × 0.0234850… is 469.70504….
+  const found = deskReducer(state, { type: "find", figure: "price" });
+  expect(found.errors).toEqual({});
+  expect(fieldText(found, "price")).toBe("20,000.18");
+});
+
 test("the nearest figure that works is taken over with one step", () => {
   const stuck = desk(
     typed("yearlyRate", "7.9"),

@@ -13,6 +13,8 @@ test.each([
   ["41,850.5", "41850.50"],
   ["$41,850.00", "41850.00"],
   [" 41 850 ", "41850.00"],
+  ["USD 41,850", "41850.00"],
+  ["€41850", "41850.00"],
   [".5", "0.50"],
   ["0", "0.00"],
 ])("an amount may be typed %j", (text, price) => {
@@ -21,6 +23,9 @@ test.each([
 
 test.each([
   ["4,18", "“4,18” is not an amount; type one such as 41,850.00."],
+  ["abc123", "“abc123” is not an amount; type one such as 41,850.00."],
+  ["x5", "“x5” is not an amount; type one such as 41,850.00."],
+  ["4 1", "“4 1” is not an amount; type one such as 41,850.00."],
   ["abc", "“abc” is not an amount; type one such as 41,850.00."],
   ["-500", "Leave the sign out: each line is added or taken off by itself."],
   ["(500)", "Leave the sign out: each line is added or taken off by itself."],

@@ -2,7 +2,6 @@ import {
   type CashDown,
   type DayNumber,
   type Deal,
-  type Figure,
   failure,
   parseAmount,
   parseIsoDate,
@@ -98,10 +97,7 @@ function readAmounts(
   return success(amounts);
 }
 
-function readDate(
-  figure: Figure & ("signed" | "firstPayment"),
-  text: string | undefined,
-): Result<DayNumber | null> {
+function readDate(figure: "signed" | "firstPayment", text: string | undefined): Result<DayNumber | null> {
   if (text === undefined) return success(null);
   const date = parseIsoDate(text);
   if (date !== undefined) return success(date);

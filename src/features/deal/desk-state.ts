@@ -7,6 +7,7 @@ import {
   formatAmount,
   groupedAmount,
   isoDate,
+  parseAmount,
   type Quote,
   type Result,
   type StructureLine,
@@ -167,9 +168,9 @@ function find(state: DeskState, figure: FoundFigure, payment?: string): DeskStat
     plan: { ...plan, ...(figure !== "payment" && asked !== undefined && { payment: asked }) },
     find: figure,
   };
-  const cleared = without(state.typed, "price", "down", "payment");
+  // What is being typed in a figure that stays given stays too, readable or not.
   return withInputs(
-    { ...state, typed: cleared, errors: without(state.errors, "price", "down", "payment") },
+    { ...state, typed: without(state.typed, figure), errors: without(state.errors, figure) },
     next,
   );
 }
@@ -234,8 +235,8 @@ function grouped({ currency }: DealFile, minor: number | undefined): string {
 
 function groupedTyped(inputs: DealFile, amount: string | number | undefined): string {
   if (amount === undefined) return "";
-  const decimals = currencyDecimals(inputs.currency) ?? 2;
-  return groupedAmount(Math.round(Number(amount) * 10 ** decimals), decimals);
+  const minor = parseAmount(String(amount), currencyDecimals(inputs.currency) ?? 2);
+  return minor === undefined ? String(amount) : grouped(inputs, minor);
 }
 
 function shortYears(payments: number): string {

@@ -67,6 +67,11 @@ function withTradeIn(
   return { ...file, structure: { ...file.structure, tradeIn } };
 }
 
+/** "$", "€ ", "USD ": what may stand before an amount. */
+const LEADING_CURRENCY = /^(\p{Sc}|[A-Z]{3})\s*/u;
+/** Thousands apart by commas or spaces. */
+const GROUPED = /^\d{1,3}([,\s]\d{3})+(\.\d*)?$/;
+
 /** An amount as people type it, as a plain decimal string; a sentence where it is none. */
 function readAmount(text: string, currency: string): { amount: string } | { sentence: string } {
   const decimals = currencyDecimals(currency) ?? 2;
@@ -74,9 +79,8 @@ function readAmount(text: string, currency: string): { amount: string } | { sent
   if (/^[-−–(]/.test(text)) {
     return { sentence: "Leave the sign out: each line is added or taken off by itself." };
   }
-  const digits = text.replace(/^[^\d.,]{1,3}|\s/g, "");
-  const grouped = /^\d{1,3}(,\d{3})+(\.\d*)?$/.test(digits);
-  const plain = (grouped ? digits.replaceAll(",", "") : digits).replace(/^\./, "0.");
+  const digits = text.replace(LEADING_CURRENCY, "");
+  const plain = (GROUPED.test(digits) ? digits.replace(/[,\s]/g, "") : digits).replace(/^\./, "0.");
   const minor = parseAmount(plain, decimals);
   if (minor !== undefined) return { amount: formatAmount(minor, decimals) };
   if (/^\d+\.\d+$/.test(plain) && (plain.split(".")[1] ?? "").length > decimals) {
