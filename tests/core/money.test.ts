@@ -1,3 +1,4 @@
+import { fixedRatio } from "@/core/precise";
 import { currencyDecimals, formatAmount, groupedAmount, parseAmount } from "@/core";
 import { decimalText, roundFraction, roundWhenSure } from "@/core/money";
 
@@ -43,12 +44,12 @@ test("asks for the exact value only in close calls, and follows it", () => {
   const never = () => {
     throw new Error("must not be asked");
   };
-  expect(roundWhenSure(2.4999, "nearest", never)).toBe(2);
-  expect(roundWhenSure(2.0001, "up", never)).toBe(3);
+  expect(roundWhenSure(2.4999, 1e-9, "nearest", never)).toBe(2);
+  expect(roundWhenSure(2.0001, 1e-9, "up", never)).toBe(3);
   // The float says a tie; the exact value is a hair below it.
-  const justBelow = { numerator: 2_499_999_999_999_999_999n, denominator: 1_000_000_000_000_000_000n };
-  expect(roundWhenSure(2.5, "nearest", () => justBelow)).toBe(2);
-  expect(roundWhenSure(3, "down", () => ({ numerator: 29_999n, denominator: 10_000n }))).toBe(2);
+  const justBelow = fixedRatio(2_499_999_999_999_999_999n, 1_000_000_000_000_000_000n);
+  expect(roundWhenSure(2.5, 1e-9, "nearest", () => justBelow)).toBe(2);
+  expect(roundWhenSure(3, 1e-9, "down", () => fixedRatio(29_999n, 10_000n))).toBe(2);
 });
 
 test("shows unrounded figures with a marked tail", () => {

@@ -1,1 +1,5 @@
-export { exactPaymentPerUnit, type LevelTerms, levelPaymentFor, paymentPerUnit } from "./level-payment";
+export { FLOAT, PRECISE, rationalWeight } from "./arithmetic";
+export { type LevelSolver, levelSolver, type PaymentRounding } from "./level-payment";
+export { levelRate } from "./rate";
+export type { Pay, Raise, Run, Weight } from "./run";
+export { type Worth, worthOf } from "./worth";

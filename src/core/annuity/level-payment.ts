@@ -1,64 +1,52 @@
 import type { PeriodRate } from "../interest";
-import { type Fraction, type Rounding, roundWhenSure } from "../money";
+import { type Rounding, roundWhenSure } from "../money";
+import { over } from "../precise";
+import { FLOAT, PRECISE } from "./arithmetic";
+import type { Run } from "./run";
+import { type Worth, worthOf } from "./worth";
 
-/** How a level loan is repaid, apart from the amount. */
-export type LevelTerms = {
-  /** Rate of one period. */
-  rate: PeriodRate;
-  /** How many payments, at least 1. */
-  payments: number;
-  /** Length of the first period in periods, as an exact fraction; 1/1 where it is a regular one. */
-  firstPeriod: { numerator: number; denominator: number };
+/** How a payment is rounded: the rule, and the step in minor units. */
+export type PaymentRounding = { rule: Rounding; step: number };
+
+// The worth of 1,200 runs is right to a relative 1e-12, of one run to far less.
+const RELATIVE_ERROR = 4e-12;
+
+/** Valued payments, ready to be solved for the level payment of any amount. */
+export type LevelSolver = {
+  worth: Worth<number>;
+  /** The unrounded level payment, as a float. */
+  unrounded: (amount: number, balloon: number) => number;
+  /** The rounded level payment in minor units. */
+  rounded: (amount: number, balloon: number) => number;
 };
 
 /**
- * The level payment for one minor unit of loan, exactly.
+ * Makes the function from an amount to the level payment that repays it, rounded as if computed exactly:
+ * `(amount − worth of agreed payments − balloon × worth at the end) ÷ worth of payments of 1`.
  *
- * With period rate i, n payments and a first period of f periods at simple interest:
- * `(1 + i·f) · i · (1 + i)^(n−1) / ((1 + i)^n − 1)`, which is the ordinary annuity formula
- * `i / (1 − (1 + i)^−n)` for f = 1 and `1 / n` for a zero rate.
- *
- * @returns the payment per minor unit as a fraction, not reduced
- * @example exactPaymentPerUnit({ rate: { numerator: 0, denominator: 1 }, payments: 36,
- *   firstPeriod: { numerator: 1, denominator: 1 } }) // 1/36
+ * @param runs the payments
+ * @param balloonRate a last period before the balloon where payments are in advance, or null
+ * @param rounding rule and step
+ * @example levelSolver(runs, null, { rule: "nearest", step: 1 }).rounded(3_842_500, 0) // 64574
  */
-export function exactPaymentPerUnit({ rate, payments, firstPeriod }: LevelTerms): Fraction {
-  const a = BigInt(rate.numerator);
-  const b = BigInt(rate.denominator);
-  if (a === 0n) return { numerator: 1n, denominator: BigInt(payments) };
-  const firstNumerator = BigInt(firstPeriod.numerator);
-  const firstDenominator = BigInt(firstPeriod.denominator);
-  const growthBefore = (a + b) ** BigInt(payments - 1);
-  return {
-    numerator: (b * firstDenominator + a * firstNumerator) * a * growthBefore,
-    denominator: b * firstDenominator * (growthBefore * (a + b) - b ** BigInt(payments)),
-  };
-}
-
-/** The same as {@link exactPaymentPerUnit} in floating point, right to a relative 1e-13. */
-export function paymentPerUnit({ rate, payments, firstPeriod }: LevelTerms): number {
-  const i = rate.numerator / rate.denominator;
-  if (i === 0) return 1 / payments;
-  const first = firstPeriod.numerator / firstPeriod.denominator;
-  const regular = i / -Math.expm1(-payments * Math.log1p(i));
-  return first === 1 ? regular : (regular * (1 + i * first)) / (1 + i);
-}
-
-/**
- * Makes the function from an amount to its level payment, rounded by the plan's rule as if computed exactly.
- *
- * @param terms rate, number of payments, first period
- * @param rounding nearest (ties up), up or down, to the minor unit
- * @returns amount in minor units to payment in minor units
- * @example levelPaymentFor({ rate: periodRate({ digits: 649, scale: 100 }, 12), payments: 72,
- *   firstPeriod: { numerator: 1, denominator: 1 } }, "nearest")(3842500) // 64574
- */
-export function levelPaymentFor(terms: LevelTerms, rounding: Rounding): (amount: number) => number {
-  const factor = paymentPerUnit(terms);
-  let exactFactor: Fraction | undefined;
-  return amount =>
-    roundWhenSure(amount * factor, rounding, () => {
-      exactFactor ??= exactPaymentPerUnit(terms);
-      return { numerator: exactFactor.numerator * BigInt(amount), denominator: exactFactor.denominator };
+export function levelSolver(
+  runs: readonly Run[],
+  balloonRate: PeriodRate | null,
+  { rule, step }: PaymentRounding,
+): LevelSolver {
+  const worth = worthOf(runs, balloonRate, FLOAT);
+  let preciseWorth: Worth<bigint> | undefined;
+  const unrounded = (amount: number, balloon: number) =>
+    (amount - worth.amounts - balloon * worth.atEnd) / worth.level;
+  const rounded = (amount: number, balloon: number) => {
+    const error = (RELATIVE_ERROR * (amount + worth.amounts + balloon * worth.atEnd)) / worth.level / step;
+    const steps = roundWhenSure(unrounded(amount, balloon) / step, error, rule, () => {
+      preciseWorth ??= worthOf(runs, balloonRate, PRECISE);
+      const { level, amounts, atEnd } = preciseWorth;
+      const left = PRECISE.whole(amount) - amounts - BigInt(balloon) * atEnd;
+      return over(left, level) / BigInt(step);
     });
+    return steps * step;
+  };
+  return { worth, unrounded, rounded };
 }

@@ -9,4 +9,18 @@ export {
   LATEST_YEAR,
   parseIsoDate,
 } from "./civil-date";
+export { type DayCount, yearsBetween } from "./day-count";
+export {
+  FREQUENCIES,
+  type Frequency,
+  periodStepper,
+  periodsBetween,
+  periodsPerYear,
+  type Span,
+  stepPeriods,
+  type TwoDays,
+  twoDaysFrom,
+  wholePeriodsUntil,
+} from "./frequency";
 export { addMonths, monthsAfter, monthsAndDaysBetween } from "./months";
+export { type Ratio, ratio } from "./ratio";

@@ -1,11 +1,9 @@
-import { repaymentTable } from "../loan";
-import { groupedAmount } from "../money";
-import { failure, type Result, success } from "../result";
+import { type PaymentRow, repay } from "../loan";
+import { type Result, success } from "../result";
 import type { Deal } from "./deal";
-import { type Answer, findAnswer } from "./find";
-import type { Quote } from "./quote";
+import { type Answer, answer } from "./find";
+import type { Quote, Summary } from "./quote";
 import { structureLines } from "./structure";
-import { readTerms, type Terms } from "./terms";
 
 /**
  * Answers a deal: finds its figure, then the repayment table and what it all costs.
@@ -23,42 +21,56 @@ import { readTerms, type Terms } from "./terms";
  * quote.ok && quote.value.payment // 68397
  */
 export function evaluate(deal: Deal): Result<Quote> {
-  const terms = readTerms(deal);
-  if (!terms.ok) return terms;
-  const answer = findAnswer(deal, terms.value);
-  return answer.ok ? quoteOf(deal, terms.value, answer.value) : answer;
+  const found = answer(deal);
+  if (!found.ok) return found;
+  const schedule: PaymentRow[] = [];
+  repay(found.value.priced.loan, schedule);
+  return success({ ...summaryOf(deal, found.value), schedule });
 }
 
-function quoteOf(deal: Deal, terms: Terms, answer: Answer): Result<Quote> {
-  const { price, down, amountFinanced, payment, note } = answer;
-  const { allowance, owed } = deal.structure.tradeIn;
-  const { rate, payments, firstRate, dateOf } = terms;
-  const schedule = repaymentTable({ amount: amountFinanced, rate, payments, payment, firstRate, dateOf });
-  const last = schedule?.at(-1);
-  if (!schedule || !last) {
-    const rounded = groupedAmount(payment, terms.decimals);
-    return failure(
-      "payments",
-      `At this rate a payment rounded to ${rounded} does not cover the interest of so many payments; plan fewer of them.`,
-    );
-  }
-  const totalOfPayments = payment * (schedule.length - 1) + last.payment;
-  return success({
+/** The same as {@link evaluate} without the repayment table, for many deals or many tries. */
+export function summarize(deal: Deal): Result<Summary> {
+  const found = answer(deal);
+  return found.ok ? success(summaryOf(deal, found.value)) : found;
+}
+
+/**
+ * Fills in the figure that a deal asks for.
+ *
+ * @returns the deal with everything given, its payment too, or a failure with the reason and the nearest
+ *   figure that works
+ * @example
+ * // 10,000.00 at 0 % over 10 payments
+ * find(deal) // { ok: true, value: { …deal, plan: { …deal.plan, payment: 100000 } } }
+ */
+export function find(deal: Deal): Result<Deal> {
+  const found = answer(deal);
+  if (!found.ok) return found;
+  const { filled, priced } = found.value;
+  return success({ ...filled, find: deal.find, plan: { ...filled.plan, payment: priced.loan.payment } });
+}
+
+function summaryOf(deal: Deal, { filled, terms, priced, note }: Answer): Summary {
+  const { price, down, allowance, amountFinanced, loan, repayment, financeCharge, totalCost } = priced;
+  return {
     deal,
     terms,
-    lines: structureLines(price, deal.structure.tradeIn, down),
+    loan,
+    lines: structureLines(price, filled.structure.tradeIn, down),
     price,
     down,
+    allowance,
     amountFinanced,
-    payment,
-    payments: schedule.length,
-    finalPayment: last.payment,
-    totalOfPayments,
-    financeCharge: totalOfPayments - amountFinanced,
-    totalCost: totalOfPayments + down + allowance - owed,
-    firstDate: dateOf(1),
-    finalDate: last.date,
-    schedule,
+    yearlyRate: filled.plan.yearlyRate ?? "0",
+    payment: loan.payment,
+    payments: repayment.payments,
+    finalPayment: repayment.finalPayment,
+    balloon: repayment.balloonPaid,
+    totalOfPayments: repayment.totalOfPayments,
+    financeCharge,
+    totalCost,
+    firstDate: terms.draft.calendar.dateOf(1),
+    finalDate: repayment.finalDate,
     ...(note && { note }),
-  });
+  };
 }

@@ -1,7 +1,7 @@
-export type { CashDown, Deal, FoundFigure, LoanPlan, TradeIn } from "./deal";
-export { evaluate } from "./evaluate";
-export { find } from "./find";
-export type { Quote } from "./quote";
+export { firstPaymentDate } from "./calendar-of";
+export type { CashDown, Deal, FoundFigure, Known, KnownFigure, LoanPlan, TradeIn } from "./deal";
+export { evaluate, find, summarize } from "./evaluate";
+export type { Quote, Summary } from "./quote";
 export { cashDown, type StructureLine, structureLines } from "./structure";
-export { firstPaymentDate, HIGHEST_YEARLY_RATE, MOST_PAYMENTS } from "./terms";
-export { type WorkedFigure, type WorkingStep, working } from "./working";
+export { HIGHEST_YEARLY_RATE, MOST_PAYMENTS } from "./terms";
+export { WORKED_FIGURES, type WorkedFigure, type WorkingStep, working } from "./working";

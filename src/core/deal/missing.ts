@@ -1,5 +1,6 @@
 import type { Failure, Figure } from "../result";
 import type { Deal } from "./deal";
+import { knownFigure } from "./known";
 
 /**
  * What was not given yet, in one sentence, so that a deal can be typed in any order.
@@ -7,19 +8,28 @@ import type { Deal } from "./deal";
  * @returns the first missing figure with a sentence that names them all, or undefined
  * @example missingFigures(deal)?.sentence // "The price and the yearly rate are missing."
  */
-export function missingFigures({ structure, plan, find }: Deal): Failure | undefined {
-  const wanted: [Figure, string, unknown][] = [
-    ["price", "the price", find === "price" ? 0 : structure.price],
-    ["down", "the cash down", find === "down" ? 0 : structure.down],
-    ["yearlyRate", "the yearly rate", plan.yearlyRate],
-    ["payments", "the number of payments", plan.payments],
-    ["payment", "the payment", find === "payment" ? 0 : plan.payment],
+export function missingFigures(deal: Deal): Failure | undefined {
+  const { structure, plan, find } = deal;
+  const downFound = find === "down" || find === "downPercent";
+  const wanted: [Figure, string, boolean][] = [
+    ["price", "the price", structure.price === null && find !== "price"],
+    ["down", "the cash down", structure.down === null && !downFound],
+    ["yearlyRate", "the yearly rate", plan.yearlyRate === null && find !== "yearlyRate"],
+    ["payments", "the number of payments", plan.payments === null && !termFollows(deal)],
+    ["payment", "the payment", plan.payment === null && knownFigure(deal) === "payment"],
   ];
-  const missing = wanted.filter(([, , value]) => value === null);
+  const missing = wanted.filter(([, , isMissing]) => isMissing);
   const [first] = missing;
   if (!first) return undefined;
   const names = missing.map(([, name]) => name);
   const list = names.length === 1 ? names[0] : `${names.slice(0, -1).join(", ")} and ${names.at(-1)}`;
   const sentence = `${list} ${names.length === 1 ? "is" : "are"} missing.`;
   return { figure: first[0], sentence: sentence.charAt(0).toUpperCase() + sentence.slice(1) };
+}
+
+/** Whether the number of payments follows from something else. */
+function termFollows({ plan, find, from }: Deal): boolean {
+  if (plan.datedPayments || find === "payments") return true;
+  if (from === undefined) return false;
+  return from.figure === "endDate" ? find !== "extra" && find !== "lump" : find === "payment";
 }

@@ -1,32 +1,41 @@
 import type { DayNumber } from "../calendar";
-import type { PaymentRow } from "../loan";
+import type { Loan, PaymentRow } from "../loan";
 import type { Deal } from "./deal";
 import type { StructureLine } from "./structure";
 import type { Terms } from "./terms";
 
-/** The answer to a deal; money in minor units. */
-export type Quote = {
+/** The answer to a deal without its repayment table; money in minor units. */
+export type Summary = {
   /** The deal that was asked, untouched. */
   deal: Deal;
   terms: Terms;
+  loan: Loan;
   /** The tally from the price to the amount financed. */
   lines: StructureLine[];
   price: number;
   down: number;
+  allowance: number;
   amountFinanced: number;
-  /** The rounded level payment. */
+  /** Percent a year, as typed or found. */
+  yearlyRate: string;
+  /** The rounded level payment: the first one, where payments step. */
   payment: number;
-  /** How many payments there are: fewer than planned where rounding up clears the loan early. */
+  /** How many payment dates there are: fewer than planned where rounding up or extras clear the loan early. */
   payments: number;
   finalPayment: number;
+  /** What is left to pay at the end, or 0. */
+  balloon: number;
   totalOfPayments: number;
-  /** What the credit costs: all interest. */
+  /** What the credit costs: all interest, and a charge paid at signing. */
   financeCharge: number;
-  /** The payments, the cash down and what the trade-in was worth beyond what was owed on it. */
+  /** The payments, the cash down, a charge at signing, and what the trade-in was worth beyond what was owed on it. */
   totalCost: number;
   firstDate: DayNumber | null;
+  /** The date of the last money. */
   finalDate: DayNumber | null;
-  schedule: PaymentRow[];
   /** A plain sentence where the answer wants explaining. */
   note?: string;
 };
+
+/** The answer to a deal with its repayment table. */
+export type Quote = Summary & { schedule: PaymentRow[] };

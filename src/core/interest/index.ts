@@ -1,4 +1,5 @@
+export { type Compounding, compoundingsPerYear } from "./compounding";
 export { type Decimal, parseDecimal } from "./decimal";
 export { percentOf } from "./percent-of";
-export { interestCharger } from "./period-interest";
-export { type PeriodRate, periodRate } from "./period-rate";
+export { periodInterest } from "./period-interest";
+export { NO_RATE, type PeriodRate, periodRate, rationalRate, remembered, simpleRate } from "./period-rate";

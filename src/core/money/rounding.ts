@@ -1,5 +1,7 @@
-/** How a payment is rounded to the minor unit. `nearest` rounds ties up. */
-export type Rounding = "nearest" | "up" | "down";
+import { type Fixed, type RoundingRule, roundFixed } from "../precise";
+
+/** How a payment is rounded. `nearest` rounds ties up. */
+export type Rounding = RoundingRule;
 
 /** A non-negative rational number, held exactly. */
 export type Fraction = { numerator: bigint; denominator: bigint };
@@ -16,25 +18,27 @@ export function roundFraction({ numerator, denominator }: Fraction, rounding: Ro
   return Number(goesUp ? floor + 1n : floor);
 }
 
-// A quotient or product of doubles is off by a few units in the last place; 1e-12 is some thousand of them.
-const RELATIVE_DOUBT = 1e-12;
-
 /**
- * Rounds a number known approximately, and asks for the exact fraction only where the approximation
- * cannot decide: within a relative 1e-12 of a tie or of a whole number.
+ * Rounds a number known approximately, and asks for it to 2,048 places only where the approximation cannot
+ * decide: so near to a tie, or to a whole number, that its error could carry it across.
  *
- * @param approximate the value as a float, right to a relative 1e-13
- * @param exact computes the value exactly; called for close calls only
- * @example roundWhenSure(2.5, "nearest", () => ({ numerator: 5n, denominator: 2n })) // 3, decided exactly
+ * @param approximate the value as a float
+ * @param error the most that it can be off by
+ * @param precise computes the value to 2,048 places; called for close calls only
+ * @example roundWhenSure(2.5, 1e-12, "nearest", () => 5n * ONE / 2n) // 3
  */
-export function roundWhenSure(approximate: number, rounding: Rounding, exact: () => Fraction): number {
+export function roundWhenSure(
+  approximate: number,
+  error: number,
+  rounding: Rounding,
+  precise: () => Fixed,
+): number {
   const floor = Math.floor(approximate);
   const rest = approximate - floor;
-  const doubt = (approximate + 1) * RELATIVE_DOUBT;
   if (rounding === "nearest") {
-    if (Math.abs(rest - 0.5) <= doubt) return roundFraction(exact(), rounding);
+    if (Math.abs(rest - 0.5) <= error) return Number(roundFixed(precise(), rounding));
     return rest > 0.5 ? floor + 1 : floor;
   }
-  if (rest <= doubt || rest >= 1 - doubt) return roundFraction(exact(), rounding);
+  if (rest <= error || rest >= 1 - error) return Number(roundFixed(precise(), rounding));
   return rounding === "up" ? floor + 1 : floor;
 }

@@ -1,0 +1,131 @@
+import {
+  addMonths,
+  type DayNumber,
+  isoDate,
+  periodStepper,
+  periodsBetween,
+  type Ratio,
+  type Span,
+  stepPeriods,
+  type TwoDays,
+} from "../calendar";
+import type { Decimal } from "../interest";
+import type { Calendar } from "../loan";
+import { failure, type Result, success } from "../result";
+import type { LoanPlan } from "./deal";
+
+const MOST_MONTHS_TO_FIRST = 120;
+const ONE_PERIOD: Ratio = { numerator: 1, denominator: 1 };
+
+/** The first period as its dates give it; null where it is a regular one. */
+export type FirstSpan = Span | null;
+
+/**
+ * When a plan's payments fall and how time counts between them.
+ *
+ * @returns the calendar and the odd first period, or a failure naming the figure that cannot be
+ */
+export function calendarOf(
+  plan: LoanPlan,
+  yearlyRate: Decimal,
+  payments: number,
+  decimals: number,
+): Result<{ calendar: Calendar; firstSpan: FirstSpan }> {
+  const { frequency, timing = "arrears" } = plan;
+  const days = readTwoDays(plan);
+  if (!days.ok) return days;
+  const twoDays = days.value;
+  const firstSpan = readFirstSpan(plan, twoDays);
+  if (!firstSpan.ok) return firstSpan;
+  const dayCount = plan.dayCount ?? "equal";
+  if (dayCount !== "equal" && plan.signed === null && plan.firstPayment === null) {
+    return failure("signed", `Counting days by ${dayCount} needs the contract date; type it.`);
+  }
+  const regular = timing === "advance" ? { numerator: 0, denominator: 1 } : ONE_PERIOD;
+  const calendar: Calendar = {
+    frequency,
+    timing,
+    compounding: plan.compounding ?? "payments",
+    dayCount,
+    yearlyRate,
+    payments,
+    firstPeriods: firstSpan.value?.periods ?? regular,
+    start: startOf(plan, twoDays),
+    dateOf: paymentDates(plan, twoDays),
+    twoDays,
+    decimals,
+  };
+  return success({ calendar, firstSpan: firstSpan.value });
+}
+
+function readTwoDays({ frequency, twiceMonthlyDays }: LoanPlan): Result<TwoDays | undefined> {
+  if (!twiceMonthlyDays) return success(undefined);
+  const [first, second] = twiceMonthlyDays;
+  const areDays = [first, second].every(day => Number.isInteger(day) && day >= 1 && day <= 31);
+  if (areDays && first < second && frequency === "twiceAMonth") return success(twiceMonthlyDays);
+  return failure(
+    "twiceMonthlyDays",
+    frequency === "twiceAMonth"
+      ? `The days ${first} and ${second} are not two days of a month in order, such as 1 and 16.`
+      : "Two days of the month go with payments twice a month only.",
+  );
+}
+
+function startOf({ frequency, timing, signed, firstPayment }: LoanPlan, twoDays?: TwoDays): DayNumber | null {
+  if (signed !== null || firstPayment === null) return signed;
+  return timing === "advance" ? firstPayment : stepPeriods(frequency, firstPayment, -1, twoDays);
+}
+
+function readFirstSpan(plan: LoanPlan, twoDays?: TwoDays): Result<FirstSpan> {
+  const { frequency, timing, signed } = plan;
+  const first = firstPaymentDate(plan);
+  if (signed === null || first === null) return success(null);
+  const [firstText, signedText] = [isoDate(first), isoDate(signed)];
+  if (timing === "advance") {
+    if (first === signed) return success(null);
+    return failure(
+      "firstPayment",
+      `Payments in advance begin on the contract date, ${signedText}; leave the first payment date ${firstText} out.`,
+    );
+  }
+  if (first <= signed) {
+    return failure(
+      "firstPayment",
+      `The first payment, ${firstText}, must come after the contract date, ${signedText}.`,
+    );
+  }
+  if (first > addMonths(signed, MOST_MONTHS_TO_FIRST)) {
+    return failure(
+      "firstPayment",
+      `The first payment, ${firstText}, is over 10 years after the contract date, ${signedText}.`,
+    );
+  }
+  const onDays = stepPeriods(frequency, signed, 0, twoDays) === signed;
+  if (onDays && stepPeriods(frequency, signed, 1, twoDays) === first) return success(null);
+  const span = periodsBetween(frequency, signed, first);
+  return success(span.periods.numerator === span.periods.denominator ? null : span);
+}
+
+/** Payment dates step from the first payment, or from signing where the first payment follows from it. */
+function paymentDates(plan: LoanPlan, twoDays?: TwoDays): Calendar["dateOf"] {
+  const { frequency, timing, signed, firstPayment } = plan;
+  if (firstPayment !== null && !(timing === "advance" && signed !== null)) {
+    const dateAfter = periodStepper(frequency, firstPayment, twoDays);
+    return number => dateAfter(number - 1);
+  }
+  if (signed === null) return () => null;
+  const dateAfter = periodStepper(frequency, signed, twoDays);
+  return timing === "advance" ? number => dateAfter(number - 1) : dateAfter;
+}
+
+/** The first payment's date, which is one period after signing, or signing itself in advance, unless it is given. */
+export function firstPaymentDate({
+  frequency,
+  timing,
+  signed,
+  firstPayment,
+  twiceMonthlyDays,
+}: LoanPlan): DayNumber | null {
+  if (firstPayment !== null || signed === null) return firstPayment;
+  return timing === "advance" ? signed : stepPeriods(frequency, signed, 1, twiceMonthlyDays);
+}

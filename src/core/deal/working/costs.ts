@@ -1,0 +1,75 @@
+import { groupedAmount } from "../../money";
+import type { Summary } from "../quote";
+import { explainAmountFinanced } from "./amounts";
+import { explainLastPayment } from "./payment";
+import type { WorkingStep } from "./step";
+
+const writer =
+  ({ terms }: Summary) =>
+  (minor: number) =>
+    groupedAmount(minor, terms.decimals);
+
+/** Everything that is paid after signing. */
+export function explainTotalOfPayments(summary: Summary): WorkingStep {
+  const money = writer(summary);
+  const { payments, payment, finalPayment, totalOfPayments, balloon, terms, loan } = summary;
+  const areLevel =
+    terms.draft.runs.every(({ pay }) => pay.kind === "level" && pay.raises.length === 0) &&
+    loan.extraEach === 0 &&
+    loan.extras.length === 0;
+  const name = "Total of payments";
+  const result = money(totalOfPayments);
+  const remark = "The last payment is the balance with its interest, so that nothing is left owing.";
+  if (!areLevel) {
+    return {
+      name,
+      formula: "all payments of the table added up",
+      filled: `${money(totalOfPayments - balloon)} + ${money(balloon)}`,
+      result,
+      remark: "The second figure is the balloon.",
+      parts: [explainLastPayment(summary)],
+    };
+  }
+  const end = balloon > 0 ? [" + the balloon", ` + ${money(balloon)}`] : ["", ""];
+  return {
+    name,
+    formula: `level payments + the last payment${end[0]}`,
+    filled: `${payments - 1} × ${money(payment)} + ${money(finalPayment)}${end[1]}`,
+    result,
+    remark,
+    parts: [],
+  };
+}
+
+/** What the credit costs. */
+export function explainFinanceCharge(summary: Summary): WorkingStep {
+  const money = writer(summary);
+  const charge = summary.deal.plan.prepaidCharge ?? 0;
+  return {
+    name: "Finance charge",
+    formula: `total of payments − amount financed${charge > 0 ? " + charge paid at signing" : ""}`,
+    filled:
+      `${money(summary.totalOfPayments)} − ${money(summary.amountFinanced)}` +
+      (charge > 0 ? ` + ${money(charge)}` : ""),
+    result: money(summary.financeCharge),
+    remark: charge > 0 ? "Includes all interest and the charge." : "Includes all interest. This deal has no fees.",
+    parts: [explainTotalOfPayments(summary), explainAmountFinanced(summary)],
+  };
+}
+
+/** Everything that leaves the customer's pocket. */
+export function explainTotalCost(summary: Summary): WorkingStep {
+  const money = writer(summary);
+  const { owed } = summary.deal.structure.tradeIn;
+  const charge = summary.deal.plan.prepaidCharge ?? 0;
+  return {
+    name: "Total cost",
+    formula: `total of payments + cash down + trade-in allowance − owed on the trade-in${charge > 0 ? " + charge paid at signing" : ""}`,
+    filled:
+      `${money(summary.totalOfPayments)} + ${money(summary.down)} + ${money(summary.allowance)} − ${money(owed)}` +
+      (charge > 0 ? ` + ${money(charge)}` : ""),
+    result: money(summary.totalCost),
+    remark: "The same as the price plus the finance charge: the old loan on the trade-in was owed anyway.",
+    parts: [explainTotalOfPayments(summary)],
+  };
+}

@@ -1,0 +1,136 @@
+import { isoDate } from "../../calendar";
+import { groupedAmount } from "../../money";
+import type { Summary } from "../quote";
+import { explainAmountFinanced, explainDown, foundFrom } from "./amounts";
+import { explainFinanceCharge, explainTotalCost, explainTotalOfPayments } from "./costs";
+import { explainLastPayment, explainPayment } from "./payment";
+import { explainPeriodRate } from "./rate";
+import { asGiven, type WorkingStep } from "./step";
+
+export type { WorkingStep };
+
+/** A figure of a quote that can show its working. */
+export type WorkedFigure = keyof typeof EXPLAIN;
+
+const EXPLAIN = {
+  price: explainPrice,
+  allowance: explainAllowance,
+  down: explainDown,
+  amountFinanced: explainAmountFinanced,
+  yearlyRate: explainYearlyRate,
+  payment: explainPayment,
+  payments: explainPayments,
+  finalPayment: explainLastPayment,
+  balloon: explainBalloon,
+  totalOfPayments: explainTotalOfPayments,
+  financeCharge: explainFinanceCharge,
+  totalCost: explainTotalCost,
+  finalDate: explainFinalDate,
+};
+
+export const WORKED_FIGURES = Object.keys(EXPLAIN) as WorkedFigure[];
+
+/**
+ * How a figure of a quote came about, as a tree of steps with the numbers filled in.
+ *
+ * @param summary an answered deal
+ * @param figure the figure to explain
+ * @example working(quote, "financeCharge").filled // "49,245.87 − 40,700.00"
+ */
+export function working(summary: Summary, figure: WorkedFigure): WorkingStep {
+  return EXPLAIN[figure](summary);
+}
+
+function explainPrice(summary: Summary): WorkingStep {
+  const price = groupedAmount(summary.price, summary.terms.decimals);
+  if (summary.deal.find !== "price") return asGiven("Price", price);
+  return {
+    name: "Price",
+    formula: "the largest price whose payment or cost does not pass the one asked for",
+    filled: foundFrom(summary),
+    result: price,
+    remark: "A higher price would take it over.",
+    parts: [explainAmountFinanced(summary), explainPayment(summary)],
+  };
+}
+
+function explainAllowance(summary: Summary): WorkingStep {
+  const allowance = groupedAmount(summary.allowance, summary.terms.decimals);
+  if (summary.deal.find !== "allowance") return asGiven("Trade-in allowance", allowance);
+  return {
+    name: "Trade-in allowance",
+    formula: "the smallest allowance whose payment or cost does not pass the one asked for",
+    filled: foundFrom(summary),
+    result: allowance,
+    parts: [explainAmountFinanced(summary)],
+  };
+}
+
+function explainYearlyRate(summary: Summary): WorkingStep {
+  const rate = `${summary.yearlyRate} %`;
+  if (summary.deal.find !== "yearlyRate") {
+    return { ...asGiven("Yearly rate", rate), parts: [explainPeriodRate(summary)] };
+  }
+  return {
+    name: "Yearly rate",
+    formula: "the highest rate whose payment or cost does not pass the one asked for, written with the fewest decimals",
+    filled: foundFrom(summary),
+    result: rate,
+    remark: "Found by closing in on it from both sides, then tried exactly.",
+    parts: [explainPayment(summary)],
+  };
+}
+
+function explainPayments(summary: Summary): WorkingStep {
+  const { terms, payments, deal } = summary;
+  const found = deal.find === "payments" || deal.plan.payments === null;
+  const early = terms.payments - payments;
+  return {
+    name: "Number of payments",
+    formula: found ? "the number of payments whose payment or cost does not pass the one asked for" : "as given",
+    filled: found ? foundFrom(summary) : String(terms.payments),
+    result: String(payments),
+    ...(early > 0 && { remark: `The loan ends ${early} payment dates before the ${terms.payments} planned.` }),
+    parts: found && !terms.draft.flat ? [explainPayment(summary)] : [],
+  };
+}
+
+function explainBalloon(summary: Summary): WorkingStep {
+  const { deal, price, terms, loan } = summary;
+  const balloon = groupedAmount(loan.balloon, terms.decimals);
+  const asked = deal.plan.balloon;
+  if (deal.find === "balloon") {
+    return {
+      name: "Balloon",
+      formula: "the balloon whose payment or cost does not pass the one asked for",
+      filled: foundFrom(summary),
+      result: balloon,
+      parts: [explainPayment(summary)],
+    };
+  }
+  if (!asked || "amount" in asked) return asGiven("Balloon", balloon);
+  return {
+    name: "Balloon",
+    formula: "percent of the price",
+    filled: `${asked.percent} % of ${groupedAmount(price, terms.decimals)}`,
+    result: balloon,
+    rounding: `rounded to the nearest ${groupedAmount(1, terms.decimals)}, halves up`,
+    parts: [],
+  };
+}
+
+function explainFinalDate({ finalDate, terms, payments }: Summary): WorkingStep {
+  const { calendar } = terms.draft;
+  const first = calendar.dateOf(1);
+  if (finalDate === null || first === null) {
+    return { ...asGiven("End date", "–"), remark: "Without a contract date there are no dates." };
+  }
+  return {
+    name: "End date",
+    formula: "first payment date + the periods after it",
+    filled: `${isoDate(first)} + ${payments - 1} periods`,
+    result: isoDate(finalDate),
+    remark: "Month steps keep the day of the first date, as far as the month has it.",
+    parts: [],
+  };
+}

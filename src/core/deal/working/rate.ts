@@ -1,0 +1,63 @@
+import { periodsPerYear } from "../../calendar";
+import { compoundingsPerYear, type Decimal } from "../../interest";
+import { decimalText } from "../../money";
+import type { Summary } from "../quote";
+import type { WorkingStep } from "./step";
+
+/** The name of one period of each frequency. */
+export const PERIOD_NAMES = {
+  weekly: "week",
+  everyTwoWeeks: "two weeks",
+  twiceAMonth: "half month",
+  monthly: "month",
+  everyTwoMonths: "two months",
+  quarterly: "quarter",
+  halfYearly: "half year",
+  yearly: "year",
+} as const;
+
+function percentOf({ digits, scale }: Decimal): string {
+  return decimalText({ numerator: BigInt(digits), denominator: BigInt(scale) }, 8);
+}
+
+/** The rate of one regular period. */
+export function explainPeriodRate({ terms }: Summary): WorkingStep {
+  const { yearlyRate, draft } = terms;
+  const { frequency, compounding, dayCount } = draft.calendar;
+  const percent = percentOf(yearlyRate);
+  const perYear = periodsPerYear(frequency);
+  const name = `Rate of one ${PERIOD_NAMES[frequency]}`;
+  if (dayCount !== "equal") {
+    return {
+      name: "Rate of each period",
+      formula: compounding === "payments" ? "yearly rate × days as a part of a year" : growthFormula(compounding),
+      filled: `${percent} % a year, days counted ${dayCount}`,
+      result: "on each row's own days",
+      source: "2006 ISDA Definitions, section 4.16",
+      parts: [],
+    };
+  }
+  if (compounding === "payments") {
+    const { digits, scale } = yearlyRate;
+    const each = { numerator: BigInt(digits), denominator: BigInt(scale * perYear) };
+    return {
+      name,
+      formula: `yearly rate ÷ ${perYear}`,
+      filled: `${percent} % ÷ ${perYear}`,
+      result: `${decimalText(each, 8)} %`,
+      parts: [],
+    };
+  }
+  const regular = draft.runs.at(-1)?.rate.value ?? 0;
+  const filled =
+    compounding === "continuous"
+      ? `e^(${percent} % ÷ ${perYear}) − 1`
+      : `(1 + ${percent} % ÷ ${compoundingsPerYear(compounding)})^(${compoundingsPerYear(compounding)}/${perYear}) − 1`;
+  return { name, formula: growthFormula(compounding), filled, result: `${(regular * 100).toFixed(8)}… %`, parts: [] };
+}
+
+function growthFormula(compounding: string): string {
+  return compounding === "continuous"
+    ? "e^(yearly rate × years) − 1"
+    : "(1 + yearly rate ÷ compoundings a year)^(compoundings a period) − 1";
+}

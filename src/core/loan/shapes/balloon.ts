@@ -1,0 +1,23 @@
+import { success } from "../../result";
+import { stepPeriods } from "../../calendar";
+import { rateByDays, regularRate } from "../period-rates";
+import type { Shape } from "./shape";
+
+/** What is left to pay at the end: minor units, or a percent of the price as typed. */
+export type Balloon = { amount: number } | { percent: string };
+
+/**
+ * A last amount at the end of the term: together with the last payment, or one period after it where
+ * payments are in advance.
+ */
+export const balloon: Shape<{ balloon?: Balloon | null }> = (draft, { balloon: asked }) => {
+  if (!asked) return success(draft);
+  const { calendar, payments } = draft;
+  if (calendar.timing === "arrears") return success({ ...draft, hasBalloon: true });
+  const last = calendar.dateOf(payments);
+  const balloonRate =
+    calendar.dayCount === "equal" || last === null
+      ? regularRate(calendar)
+      : rateByDays(calendar)(last, stepPeriods(calendar.frequency, last, 1, calendar.twoDays));
+  return success({ ...draft, hasBalloon: true, balloonRate });
+};

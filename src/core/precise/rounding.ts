@@ -1,0 +1,25 @@
+import { type Fixed, ONE } from "./fixed-point";
+
+/** Which way a figure between two whole numbers goes; `nearest` takes ties up. */
+export type RoundingRule = "nearest" | "up" | "down";
+
+// Computations in 2,048 places are right to more than this, so what is nearer to a tie than this is one. It has to be
+// this fine: at 400 % the payment over 1,200 months is above a round figure by no more than 2^-500 of it.
+const TIE = ONE >> 1900n;
+
+/**
+ * Rounds a number to a whole one by a rule. A number within 2^-1900 of a tie, or of a whole number, is that.
+ *
+ * @example roundFixed(ONE / 2n, "nearest") // 1n
+ */
+export function roundFixed(value: Fixed, rule: RoundingRule): bigint {
+  if (rule === "nearest") return floorOf(value + ONE / 2n + TIE);
+  const floor = floorOf(value + TIE);
+  const rest = value - floor * ONE;
+  return rule === "up" && rest > TIE ? floor + 1n : floor;
+}
+
+function floorOf(value: Fixed): bigint {
+  const quotient = value / ONE;
+  return value < 0n && quotient * ONE !== value ? quotient - 1n : quotient;
+}

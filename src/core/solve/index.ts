@@ -1,0 +1,2 @@
+export { lastWhole } from "./last-whole";
+export { bracketedRoot, type Sloped } from "./root";
