@@ -1,6 +1,6 @@
-import { fixedRatio } from "@/core/precise";
 import { currencyDecimals, formatAmount, groupedAmount, parseAmount } from "@/core";
 import { decimalText, roundFraction, roundWhenSure } from "@/core/money";
+import { fixedRatio } from "@/core/precise";
 
 test.each<[string, number, number | undefined]>([
   ["41850", 2, 4_185_000],

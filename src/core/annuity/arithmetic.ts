@@ -25,8 +25,7 @@ export const FLOAT: Arithmetic<number> = {
   plus: (a, b) => a + b,
   times: (a, b) => a * b,
   over: (a, b) => a / b,
-  discount: ({ value }, count) =>
-    count === 1 ? 1 / (1 + value) : Math.exp(-count * Math.log1p(value)),
+  discount: ({ value }, count) => (count === 1 ? 1 / (1 + value) : Math.exp(-count * Math.log1p(value))),
   annuity: ({ value }, count) => {
     if (value === 0) return count;
     return count === 1 ? 1 / (1 + value) : -Math.expm1(-count * Math.log1p(value)) / value;

@@ -37,8 +37,7 @@ export function earnedBySumOfDigits(charge: number, payments: number, after: num
  */
 export function flatTrueRate(amount: number, charge: number, payments: number): PeriodRate {
   const payment = (amount + charge) / payments;
-  const value =
-    levelRate({ lent: amount, payment, count: payments, last: 0, lastAfter: payments }) ?? 0;
+  const value = levelRate({ lent: amount, payment, count: payments, last: 0, lastAfter: payments }) ?? 0;
   return remembered(value, () => sharpened(value, amount, charge, payments));
 }
 
@@ -51,7 +50,7 @@ function sharpened(value: number, amount: number, charge: number, payments: numb
   for (let step = 0; step < 6; step++) {
     const discount = over(ONE, power(ONE + i, payments));
     const off = i * count - times(paid, ONE - discount);
-    const slope = count * ONE - times(paid, (over(discount, ONE + i) * count));
+    const slope = count * ONE - times(paid, over(discount, ONE + i) * count);
     if (slope === 0n) return i;
     i -= over(off, slope);
   }

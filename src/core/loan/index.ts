@@ -3,7 +3,7 @@ export { draftLoan, paymentSolver } from "./draft-loan";
 export { type Extra, type ExtraEvent, extraEvents } from "./extra-events";
 export { earnedBySumOfDigits, flatCharge, flatTrueRate } from "./flat-rate-table";
 export type { Loan } from "./loan";
-export { type RatedPeriods, periodRates, rateByDays, regularRate } from "./period-rates";
+export { periodRates, type RatedPeriods, rateByDays, regularRate } from "./period-rates";
 export { type Fault, isFault, repay } from "./repay";
 export type { PaymentRow, Repayment, RowKind } from "./row";
 export type { Balloon, DatedPayment, Deferred, ShapeInputs, Step } from "./shapes";

@@ -79,7 +79,15 @@ export function repay(loan: Loan, rows?: PaymentRow[]): Repayment | Fault {
       balance += interest - payment;
       totalInterest += interest;
       finalPayment = payment;
-      rows?.push({ kind, number, date: dateOf(number), payment, interest, principal: payment - interest, balance });
+      rows?.push({
+        kind,
+        number,
+        date: dateOf(number),
+        payment,
+        interest,
+        principal: payment - interest,
+        balance,
+      });
       if (balance > LARGEST_BALANCE) return { fault: "grows" };
 
       if (extras[nextExtra]?.before === number) {
@@ -100,7 +108,15 @@ export function repay(loan: Loan, rows?: PaymentRow[]): Repayment | Fault {
   if (balloonPaid > 0) {
     const interest = balloonInterest;
     const place = draft.balloonRate ? number + 1 : number;
-    rows?.push({ kind: "balloon", number: place, date: finalDate, payment: balloonPaid, interest, principal: balance, balance: 0 });
+    rows?.push({
+      kind: "balloon",
+      number: place,
+      date: finalDate,
+      payment: balloonPaid,
+      interest,
+      principal: balance,
+      balance: 0,
+    });
   }
   totalInterest += balloonInterest;
   const totalOfPayments = loan.amount + totalInterest;
@@ -116,9 +132,7 @@ function payOf(pay: Pay, { payment, rounding }: Loan): number {
 function owedBeforeBalloon({ balloon, draft: { balloonRate } }: Loan): number {
   if (!balloonRate || balloon === 0) return balloon;
   const owed = balloon / (1 + balloonRate.value);
-  return roundWhenSure(owed, 1e-6, "nearest", () =>
-    over(BigInt(balloon) * ONE, ONE + balloonRate.precise()),
-  );
+  return roundWhenSure(owed, 1e-6, "nearest", () => over(BigInt(balloon) * ONE, ONE + balloonRate.precise()));
 }
 
 function balloonDate({ draft }: Loan): number | null {

@@ -40,12 +40,7 @@ export function changeDates(
 }
 
 /** Changes what is paid on the payment dates from one to another, both counted from 1. */
-export function changePay(
-  runs: readonly Run[],
-  from: number,
-  to: number,
-  change: (pay: Pay) => Pay,
-): Run[] {
+export function changePay(runs: readonly Run[], from: number, to: number, change: (pay: Pay) => Pay): Run[] {
   return changeDates(runs, number => number >= from && number <= to, change);
 }
 

@@ -1,6 +1,6 @@
-import { type Result, failure, success } from "../../result";
+import { failure, type Result, success } from "../../result";
 import { lastWhole } from "../../solve";
-import { type Deal, type FoundFigure } from "../deal";
+import type { Deal, FoundFigure } from "../deal";
 import { knownFigure } from "../known";
 import { missingFigures } from "../missing";
 import { type Priced, price } from "../price";
@@ -47,7 +47,10 @@ function solvedPayment(deal: Deal): Result<Answer> {
   if (!terms.ok) return terms;
   if (terms.value.solver.worth.level <= 0) {
     const figure = deal.plan.datedPayments ? "datedPayments" : "steps";
-    return failure(figure, "Every payment is given, so that none is left to find; leave the one to find out.");
+    return failure(
+      figure,
+      "Every payment is given, so that none is left to find; leave the one to find out.",
+    );
   }
   const priced = price(deal, terms.value);
   return priced.ok ? success({ filled: deal, terms: terms.value, priced: priced.value }) : priced;
@@ -78,7 +81,8 @@ function searched(deal: Deal): Result<Answer> {
   // What falls is searched from its far end, so that the search always meets a rising difference.
   const difference = (whole: number) => trial.value.measure(rises ? whole : -whole) - asked;
   const last = rises ? lastWhole(difference, low, high, guess) : -lastWhole(difference, -high, -low, -guess);
-  if (rises ? last < low : last > high) return noAnswer.beyond(finder, known, deal, trial.value, rises ? low : high);
+  if (rises ? last < low : last > high)
+    return noAnswer.beyond(finder, known, deal, trial.value, rises ? low : high);
   if (rises && last === high) return noAnswer.unbounded(finder, known, asked, trial.value.decimals, high);
   const whole = figure === "yearlyRate" ? roundestRate(last, trial.value.measure) : last;
   return filledIn(deal, finder, known, asked, whole, !rises && whole === low);

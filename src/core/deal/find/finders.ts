@@ -1,4 +1,4 @@
-import { LARGEST_AMOUNT, groupedAmount } from "../../money";
+import { groupedAmount, LARGEST_AMOUNT } from "../../money";
 import type { Figure } from "../../result";
 import type { CashDown, Deal, FoundFigure } from "../deal";
 import { HIGHEST_YEARLY_RATE, MOST_PAYMENTS } from "../terms";
@@ -23,11 +23,20 @@ export type Finder = {
 };
 
 const LARGEST = (_: Deal, decimals: number) => ({ low: 0, high: LARGEST_AMOUNT * 10 ** decimals });
-const STRUCTURE: readonly MeasureName[] = ["payment", "lastPayment", "totalCost", "financeCharge", "amountFinanced"];
+const STRUCTURE: readonly MeasureName[] = [
+  "payment",
+  "lastPayment",
+  "totalCost",
+  "financeCharge",
+  "amountFinanced",
+];
 const COSTS: readonly MeasureName[] = ["totalCost", "financeCharge"];
 
 const withDown = (deal: Deal, down: CashDown): Deal => ({ ...deal, structure: { ...deal.structure, down } });
-const withPlan = (deal: Deal, plan: Partial<Deal["plan"]>): Deal => ({ ...deal, plan: { ...deal.plan, ...plan } });
+const withPlan = (deal: Deal, plan: Partial<Deal["plan"]>): Deal => ({
+  ...deal,
+  plan: { ...deal.plan, ...plan },
+});
 
 /** A percent with a number of decimals from a whole number. Example: `percentText(649, 2)` is "6.49". */
 export function percentText(whole: number, decimals: number): string {

@@ -8,8 +8,6 @@ import type { Trial } from "./answer";
 import type { Finder } from "./finders";
 import { MEASURES, type MeasureName } from "./measure";
 
-
-
 /** Says that a figure does not move what it should be found from, and what it can be found from. */
 export function notDepending(finder: Finder, known: MeasureName | null): Result<never> {
   const usable = [...finder.rising, ...finder.falling]
@@ -40,8 +38,7 @@ function beyond(finder: Finder, known: MeasureName, deal: Deal, trial: Trial, be
   const reached = measure(best);
   const start = `No ${finder.name} gives a ${name} of ${text(asked, decimals)}`;
   if (!Number.isFinite(reached)) return failure(figure, `${start}.`);
-  const nearest: Failure["nearest"] =
-    known === "payment" ? { figure: "payment", minor: reached } : undefined;
+  const nearest: Failure["nearest"] = known === "payment" ? { figure: "payment", minor: reached } : undefined;
   if (known === "payment") {
     const why = { price: carried, payments: neverEnds }[finder.figure as string];
     const sentence = why?.(deal, finder, asked, reached, decimals);

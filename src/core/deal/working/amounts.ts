@@ -1,6 +1,6 @@
 import { groupedAmount } from "../../money";
-import { knownFigure } from "../known";
 import { MEASURES } from "../find/measure";
+import { knownFigure } from "../known";
 import type { Summary } from "../quote";
 import { asGiven, type WorkingStep } from "./step";
 

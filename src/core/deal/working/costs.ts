@@ -52,7 +52,8 @@ export function explainFinanceCharge(summary: Summary): WorkingStep {
       `${money(summary.totalOfPayments)} − ${money(summary.amountFinanced)}` +
       (charge > 0 ? ` + ${money(charge)}` : ""),
     result: money(summary.financeCharge),
-    remark: charge > 0 ? "Includes all interest and the charge." : "Includes all interest. This deal has no fees.",
+    remark:
+      charge > 0 ? "Includes all interest and the charge." : "Includes all interest. This deal has no fees.",
     parts: [explainTotalOfPayments(summary), explainAmountFinanced(summary)],
   };
 }

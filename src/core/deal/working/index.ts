@@ -73,7 +73,8 @@ function explainYearlyRate(summary: Summary): WorkingStep {
   }
   return {
     name: "Yearly rate",
-    formula: "the highest rate whose payment or cost does not pass the one asked for, written with the fewest decimals",
+    formula:
+      "the highest rate whose payment or cost does not pass the one asked for, written with the fewest decimals",
     filled: foundFrom(summary),
     result: rate,
     remark: "Found by closing in on it from both sides, then tried exactly.",
@@ -87,10 +88,14 @@ function explainPayments(summary: Summary): WorkingStep {
   const early = terms.payments - payments;
   return {
     name: "Number of payments",
-    formula: found ? "the number of payments whose payment or cost does not pass the one asked for" : "as given",
+    formula: found
+      ? "the number of payments whose payment or cost does not pass the one asked for"
+      : "as given",
     filled: found ? foundFrom(summary) : String(terms.payments),
     result: String(payments),
-    ...(early > 0 && { remark: `The loan ends ${early} payment dates before the ${terms.payments} planned.` }),
+    ...(early > 0 && {
+      remark: `The loan ends ${early} payment dates before the ${terms.payments} planned.`,
+    }),
     parts: found && !terms.draft.flat ? [explainPayment(summary)] : [],
   };
 }

@@ -85,7 +85,8 @@ function worthFormula({ terms, loan }: Summary): Formula {
   const agreed = amounts > 0 ? ` − ${money(Math.round(amounts))}` : "";
   const balloon = loan.balloon > 0 ? ` − ${money(loan.balloon)} × ${atEnd.toFixed(8)}` : "";
   return {
-    formula: "(amount financed − worth of agreed payments − balloon × worth at the end) ÷ worth of payments of 1",
+    formula:
+      "(amount financed − worth of agreed payments − balloon × worth at the end) ÷ worth of payments of 1",
     filled: `(${money(loan.amount)}${agreed}${balloon}) ÷ ${level.toFixed(8)}`,
     remark:
       " Worth is what money due later comes to when the loan is paid out: discounted by every period before it, a date with just interest discounting nothing.",
@@ -102,7 +103,8 @@ function explainFlatPayment(summary: Summary): WorkingStep {
     filled: `(${money(loan.amount)} + ${money(charge)}) ÷ ${terms.payments}`,
     result: money(summary.payment),
     rounding: roundingText(summary),
-    remark: "The interest is on the original amount for the whole term; the last payment takes up the rounding.",
+    remark:
+      "The interest is on the original amount for the whole term; the last payment takes up the rounding.",
     parts: [explainAmountFinanced(summary)],
   };
 }
@@ -115,7 +117,8 @@ export function explainLastPayment({ terms, finalPayment, balloon }: Summary): W
     formula: "what is owed before it + its interest − what stays owing",
     filled: `what the table carries, leaving ${money(balloon)}`,
     result: money(finalPayment),
-    remark: "It takes up the rounding of the payments before it, so that nothing, or just the balloon, is left owing.",
+    remark:
+      "It takes up the rounding of the payments before it, so that nothing, or just the balloon, is left owing.",
     parts: [],
   };
 }

@@ -30,7 +30,8 @@ export function explainPeriodRate({ terms }: Summary): WorkingStep {
   if (dayCount !== "equal") {
     return {
       name: "Rate of each period",
-      formula: compounding === "payments" ? "yearly rate × days as a part of a year" : growthFormula(compounding),
+      formula:
+        compounding === "payments" ? "yearly rate × days as a part of a year" : growthFormula(compounding),
       filled: `${percent} % a year, days counted ${dayCount}`,
       result: "on each row's own days",
       source: "2006 ISDA Definitions, section 4.16",
@@ -53,7 +54,13 @@ export function explainPeriodRate({ terms }: Summary): WorkingStep {
     compounding === "continuous"
       ? `e^(${percent} % ÷ ${perYear}) − 1`
       : `(1 + ${percent} % ÷ ${compoundingsPerYear(compounding)})^(${compoundingsPerYear(compounding)}/${perYear}) − 1`;
-  return { name, formula: growthFormula(compounding), filled, result: `${(regular * 100).toFixed(8)}… %`, parts: [] };
+  return {
+    name,
+    formula: growthFormula(compounding),
+    filled,
+    result: `${(regular * 100).toFixed(8)}… %`,
+    parts: [],
+  };
 }
 
 function growthFormula(compounding: string): string {

@@ -1,5 +1,5 @@
-import { success } from "../../result";
 import { stepPeriods } from "../../calendar";
+import { success } from "../../result";
 import { rateByDays, regularRate } from "../period-rates";
 import type { Shape } from "./shape";
 

@@ -1,9 +1,9 @@
 import type { Run } from "../../annuity";
 import { type DayNumber, isoDate } from "../../calendar";
 import { failure, type Result, success } from "../../result";
-import { LEVEL } from "../runs";
-import { rateByDays } from "../period-rates";
 import type { Draft } from "../draft";
+import { rateByDays } from "../period-rates";
+import { LEVEL } from "../runs";
 import type { Shape } from "./shape";
 
 /** A payment on a date; without an amount it is the one to find. */
