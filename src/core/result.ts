@@ -31,7 +31,9 @@ export type Figure =
   | "totals"
   | "presentValue"
   | "futureValue"
-  | "budget";
+  | "budget"
+  | "apr"
+  | "effectiveRate";
 
 /** Why a question has no answer: the figure to blame, one plain sentence, and the nearest figure that works. */
 export type Failure = {

@@ -1,6 +1,6 @@
 import type { PeriodRate } from "../interest";
 import { type Fixed, fixedRatio, ONE, over, power, times } from "../precise";
-import type { Weight } from "./run";
+import type { Pay, Weight } from "./run";
 
 /** What the worth of payments is computed with: floats first, 2,048 places where they cannot decide. */
 export type Arithmetic<Value> = {
@@ -55,3 +55,6 @@ export function rationalWeight(numerator: bigint, denominator: bigint): Weight {
     precise: () => fixedRatio(numerator, denominator),
   };
 }
+
+/** The level payment itself. */
+export const LEVEL_PAY: Pay = { kind: "level", weight: rationalWeight(1n, 1n), raises: [] };

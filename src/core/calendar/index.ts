@@ -22,5 +22,6 @@ export {
   twoDaysFrom,
   wholePeriodsUntil,
 } from "./frequency";
+export { FREQUENCY_NAMES } from "./frequency-names";
 export { addMonths, monthsAfter, monthsAndDaysBetween } from "./months";
 export { type Ratio, ratio } from "./ratio";

@@ -12,7 +12,6 @@ export function draftLoan(calendar: Calendar, plan: ShapeInputs): Result<Draft> 
     payments: calendar.payments,
     runs: [],
     balloonRate: null,
-    hasBalloon: false,
     flat: null,
   };
   let draft: Result<Draft> = success(empty);

@@ -32,8 +32,6 @@ export type Draft = {
   runs: readonly Run[];
   /** A last period between the last payment and the balloon, where payments are in advance. */
   balloonRate: PeriodRate | null;
-  /** Whether the last amount is agreed, so that the payments leave it owing. */
-  hasBalloon: boolean;
   /** Where interest is charged on the original amount for the whole term. */
   flat: { earning: Earning } | null;
 };

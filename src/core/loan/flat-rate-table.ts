@@ -88,6 +88,7 @@ export function repayFlatRate(loan: Loan, earning: Earning, rows?: PaymentRow[])
   }
   return {
     payments: number,
+    paid: number,
     finalPayment: payment,
     balloonPaid: 0,
     totalOfPayments: amount + charge,

@@ -1,4 +1,4 @@
-import type { Pay } from "../annuity";
+import type { Pay, Run } from "../annuity";
 import { stepPeriods } from "../calendar";
 import { type PeriodRate, periodInterest, simpleRate } from "../interest";
 import { roundWhenSure } from "../money";
@@ -33,6 +33,23 @@ const ROW_KINDS: Record<Pay["kind"], RowKind> = {
   none: "noPayment",
 };
 
+/** How far a loan is repaid; changes row by row. */
+type Standing = {
+  loan: Loan;
+  rows: PaymentRow[] | undefined;
+  /** Whether extras take the loan below its plan, so that the balloon is what is then left. */
+  shrinks: boolean;
+  /** What the payments leave owing. */
+  floor: number;
+  number: number;
+  balance: number;
+  totalInterest: number;
+  finalPayment: number;
+  /** On how many dates something was paid. */
+  paid: number;
+  nextExtra: number;
+};
+
 /**
  * Repays a loan, splitting each payment into interest and principal.
  *
@@ -47,66 +64,101 @@ const ROW_KINDS: Record<Pay["kind"], RowKind> = {
  * @example repay(loan) // { payments: 3, finalPayment: 34, … }
  */
 export function repay(loan: Loan, rows?: PaymentRow[]): Repayment | Fault {
-  const { draft, extraEach, extras } = loan;
-  if (draft.flat) return repayFlatRate(loan, draft.flat.earning, rows);
-  const { dateOf } = draft.calendar;
-  const shrinks = extraEach > 0 || extras.length > 0;
+  if (loan.draft.flat) return repayFlatRate(loan, loan.draft.flat.earning, rows);
+  const shrinks = loan.extraEach > 0 || loan.extras.length > 0;
   const floor = shrinks ? 0 : owedBeforeBalloon(loan);
-  let balance = loan.amount;
-  let totalInterest = 0;
-  let finalPayment = 0;
-  let number = 0;
-  let nextExtra = 0;
-
-  for (const { pay, rate, count } of draft.runs) {
-    const agreed = payOf(pay, loan);
-    const kind = ROW_KINDS[pay.kind];
-    const onlyInterest = pay.kind === "interest";
-    for (const end = number + count; number < end; ) {
-      number += 1;
-      let interest: number;
-      if (extras[nextExtra]?.before === number) {
-        const period = extrasBefore(loan, number, nextExtra, balance, rate, rows);
-        if ("fault" in period) return period;
-        ({ balance, interest, next: nextExtra } = period);
-      } else interest = periodInterest(balance, rate);
-
-      const due = balance + interest - floor;
-      let payment = onlyInterest ? interest + extraEach : kind === "noPayment" ? 0 : agreed + extraEach;
-      if (number === draft.payments && !(shrinks && loan.balloon > 0)) payment = due;
-      else if (payment > due && balance >= floor) payment = due;
-      if (payment < 0) return { fault: "overpaid", short: -payment };
-      balance += interest - payment;
-      totalInterest += interest;
-      finalPayment = payment;
-      rows?.push({
-        kind,
-        number,
-        date: dateOf(number),
-        payment,
-        interest,
-        principal: payment - interest,
-        balance,
-      });
-      if (balance > LARGEST_BALANCE) return { fault: "grows" };
-
-      if (extras[nextExtra]?.before === number) {
-        const after = extrasAfter(loan, number, nextExtra, balance, rows);
-        if ("fault" in after) return after;
-        ({ balance, next: nextExtra } = after);
-      }
-      if (balance === 0) break;
-    }
-    if (balance === 0 && floor === 0) break;
+  const standing: Standing = {
+    loan,
+    rows,
+    shrinks,
+    floor,
+    number: 0,
+    balance: loan.amount,
+    totalInterest: 0,
+    finalPayment: 0,
+    paid: 0,
+    nextExtra: 0,
+  };
+  for (const run of loan.draft.runs) {
+    const fault = repayRun(standing, run);
+    if (fault) return fault;
+    if (standing.balance === 0 && floor === 0) break;
   }
-  const late = extras[nextExtra];
+  const late = loan.extras[standing.nextExtra];
   if (late && !late.trimmed) return { fault: "extra", event: late, owed: 0 };
+  return closed(standing);
+}
 
-  const balloonPaid = balance > 0 ? (shrinks ? balance : loan.balloon) : 0;
-  const balloonInterest = balloonPaid > 0 && draft.balloonRate ? balloonPaid - balance : 0;
-  const finalDate = balloonPaid > 0 ? balloonDate(loan) : dateOf(number);
+/** Repays the payments of one run. */
+function repayRun(standing: Standing, { pay, rate, count }: Run): Fault | undefined {
+  const { loan, rows } = standing;
+  const { extras, draft } = loan;
+  const { dateOf } = draft.calendar;
+  const kind = ROW_KINDS[pay.kind];
+  const agreed = agreedPayment(pay, loan);
+  for (const end = standing.number + count; standing.number < end; ) {
+    standing.number += 1;
+    const { number } = standing;
+    const hasExtra = extras[standing.nextExtra]?.before === number;
+    const interest = interestOf(standing, rate, hasExtra);
+    if (typeof interest !== "number") return interest;
+    const payment = paymentOn(standing, pay.kind === "interest" ? interest : agreed, interest);
+    if (payment < 0) return { fault: "overpaid", short: -payment };
+    const principal = payment - interest;
+    const balance = standing.balance - principal;
+    standing.balance = balance;
+    standing.totalInterest += interest;
+    standing.finalPayment = payment;
+    if (payment > 0) standing.paid += 1;
+    rows?.push({ kind, number, date: dateOf(number), payment, interest, principal, balance });
+    if (balance > LARGEST_BALANCE) return { fault: "grows" };
+    const fault = hasExtra ? takeExtras(standing) : undefined;
+    if (fault) return fault;
+    if (standing.balance === 0) return undefined;
+  }
+  return undefined;
+}
+
+/** What is agreed for a run's payments, extra and all; null where nothing is paid. */
+function agreedPayment(pay: Pay, { payment, rounding }: Loan): number | null {
+  switch (pay.kind) {
+    case "level":
+      return steppedPayment(payment, pay.raises, rounding);
+    case "amount":
+      return pay.amount;
+    case "interest":
+      return 0;
+    case "none":
+      return null;
+  }
+}
+
+/** What is really paid: the last payment takes what is owed, and no other takes more. */
+function paymentOn(standing: Standing, agreed: number | null, interest: number): number {
+  const { loan, shrinks, floor, balance, number } = standing;
+  const due = balance + interest - floor;
+  const leavesBalloon = shrinks && loan.balloon > 0;
+  if (number === loan.draft.payments && !leavesBalloon) return due;
+  const payment = agreed === null ? 0 : agreed + loan.extraEach;
+  return payment > due && balance >= floor ? due : payment;
+}
+
+/** The totals, with the balloon as the last line where one is left to pay. */
+function closed({
+  loan,
+  rows,
+  shrinks,
+  balance,
+  totalInterest,
+  number,
+  paid,
+  finalPayment,
+}: Standing): Repayment {
+  const { draft, amount } = loan;
+  const balloonPaid = balance === 0 ? 0 : shrinks ? withBalloonInterest(loan, balance) : loan.balloon;
+  const interest = balloonPaid - balance;
+  const finalDate = balloonPaid > 0 ? balloonDate(loan) : draft.calendar.dateOf(number);
   if (balloonPaid > 0) {
-    const interest = balloonInterest;
     const place = draft.balloonRate ? number + 1 : number;
     rows?.push({
       kind: "balloon",
@@ -118,14 +170,20 @@ export function repay(loan: Loan, rows?: PaymentRow[]): Repayment | Fault {
       balance: 0,
     });
   }
-  totalInterest += balloonInterest;
-  const totalOfPayments = loan.amount + totalInterest;
-  return { payments: number, finalPayment, balloonPaid, totalOfPayments, totalInterest, finalDate };
+  const interestInAll = totalInterest + interest;
+  return {
+    payments: number,
+    paid,
+    finalPayment,
+    balloonPaid,
+    totalOfPayments: amount + interestInAll,
+    totalInterest: interestInAll,
+    finalDate,
+  };
 }
 
-function payOf(pay: Pay, { payment, rounding }: Loan): number {
-  if (pay.kind === "level") return steppedPayment(payment, pay.raises, rounding);
-  return pay.kind === "amount" ? pay.amount : 0;
+function withBalloonInterest({ draft: { balloonRate } }: Loan, balance: number): number {
+  return balloonRate ? balance + periodInterest(balance, balloonRate) : balance;
 }
 
 /** What the payments leave owing: the balloon, or what grows to it over a last period. */
@@ -141,54 +199,43 @@ function balloonDate({ draft }: Loan): number | null {
   return last === null || !draft.balloonRate ? last : stepPeriods(frequency, last, 1, twoDays);
 }
 
-type AfterExtras = { balance: number; next: number };
-
-/** Takes the extras between two payments off the balance, and the period's interest day by day. */
-function extrasBefore(
-  { extras }: Loan,
-  number: number,
-  first: number,
-  owed: number,
-  rate: PeriodRate,
-  rows: PaymentRow[] | undefined,
-): (AfterExtras & { interest: number }) | Fault {
-  const daysInPeriod = extras[first]?.daysInPeriod ?? 1;
-  let balanceDays = owed * daysInPeriod;
-  let balance = owed;
-  let next = first;
-  for (let event = extras[next]; event?.before === number && event.daysLeft > 0; event = extras[++next]) {
-    if (event.amount > balance && !event.trimmed) return { fault: "extra", event, owed: balance };
-    const amount = Math.min(event.amount, balance);
-    balance -= amount;
+/** A period's interest; extras before the next payment come off the balance, and it counts day by day. */
+function interestOf(standing: Standing, rate: PeriodRate, hasExtra: boolean): number | Fault {
+  if (!hasExtra) return periodInterest(standing.balance, rate);
+  const { loan, number } = standing;
+  const daysInPeriod = loan.extras[standing.nextExtra]?.daysInPeriod ?? 1;
+  let balanceDays = standing.balance * daysInPeriod;
+  for (let event = loan.extras[standing.nextExtra]; event?.before === number && event.daysLeft > 0; ) {
+    const amount = takeExtra(standing, event);
+    if (typeof amount !== "number") return amount;
     balanceDays -= amount * event.daysLeft;
-    pushExtra(rows, event, amount, balance);
+    event = loan.extras[standing.nextExtra];
   }
   if (balanceDays > Number.MAX_SAFE_INTEGER) return { fault: "grows" };
-  const interest = periodInterest(balanceDays, simpleRate(rate, { numerator: 1, denominator: daysInPeriod }));
-  return { balance, interest, next };
+  return periodInterest(balanceDays, simpleRate(rate, { numerator: 1, denominator: daysInPeriod }));
 }
 
 /** Takes the extras on a payment date off the balance after that payment. */
-function extrasAfter(
-  { extras }: Loan,
-  number: number,
-  first: number,
-  owed: number,
-  rows: PaymentRow[] | undefined,
-): AfterExtras | Fault {
-  let balance = owed;
-  let next = first;
-  for (let event = extras[next]; event?.before === number; event = extras[++next]) {
-    if (event.amount > balance && !event.trimmed) return { fault: "extra", event, owed: balance };
-    const amount = Math.min(event.amount, balance);
-    balance -= amount;
-    pushExtra(rows, event, amount, balance);
+function takeExtras(standing: Standing): Fault | undefined {
+  const { loan, number } = standing;
+  for (let event = loan.extras[standing.nextExtra]; event?.before === number; ) {
+    const amount = takeExtra(standing, event);
+    if (typeof amount !== "number") return amount;
+    event = loan.extras[standing.nextExtra];
   }
-  return { balance, next };
+  return undefined;
 }
 
-function pushExtra(rows: PaymentRow[] | undefined, event: ExtraEvent, amount: number, balance: number): void {
-  if (amount === 0) return;
+function takeExtra(standing: Standing, event: ExtraEvent): number | Fault {
+  const { balance: owed, rows } = standing;
+  if (event.amount > owed && !event.trimmed) return { fault: "extra", event, owed };
+  const amount = Math.min(event.amount, owed);
+  const balance = owed - amount;
+  standing.balance = balance;
+  standing.nextExtra += 1;
   const { before: number, date } = event;
-  rows?.push({ kind: "extra", number, date, payment: amount, interest: 0, principal: amount, balance });
+  if (amount > 0) {
+    rows?.push({ kind: "extra", number, date, payment: amount, interest: 0, principal: amount, balance });
+  }
+  return amount;
 }

@@ -22,6 +22,8 @@ export type PaymentRow = {
 export type Repayment = {
   /** How many payment dates there are: fewer than planned where the loan ends early. */
   payments: number;
+  /** On how many of them something is paid. */
+  paid: number;
   /** The last payment that is not a balloon. */
   finalPayment: number;
   /** The balloon that is left to pay, or 0. */

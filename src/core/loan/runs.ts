@@ -1,13 +1,10 @@
-import { type Pay, type Run, rationalWeight } from "../annuity";
+import { LEVEL_PAY, type Pay, type Run } from "../annuity";
 import type { Calendar } from "./draft";
 import { periodRates } from "./period-rates";
 
-/** The level payment itself. */
-export const LEVEL: Pay = { kind: "level", weight: rationalWeight(1n, 1n), raises: [] };
-
 /** Level payments on every date of a calendar, as few runs as its rates allow. */
 export function levelRuns(calendar: Calendar): Run[] {
-  return periodRates(calendar).map(({ rate, count }) => ({ count, rate, pay: LEVEL }));
+  return periodRates(calendar).map(({ rate, count }) => ({ count, rate, pay: LEVEL_PAY }));
 }
 
 /**

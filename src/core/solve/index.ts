@@ -1,2 +1,3 @@
+export { type Bracket, rateBracket } from "./bracket";
 export { lastWhole } from "./last-whole";
 export { bracketedRoot, type Sloped } from "./root";

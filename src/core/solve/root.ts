@@ -1,3 +1,5 @@
+import type { Bracket } from "./bracket";
+
 /** A function of one number, with its slope there. */
 export type Sloped = (x: number) => { value: number; slope: number };
 
@@ -10,13 +12,11 @@ const MOST_STEPS = 200;
  * halved. Every value moves one end of the bracket, so a root that lies in it is always reached.
  *
  * @param f an increasing function and its slope
- * @param low where f is below zero, or zero
- * @param high where f is above zero, or zero
- * @param guess where to start, inside the bracket
+ * @param bracket where f is below zero, or zero; where it is above; where to start
  * @param near the relative error of the root to stop at
- * @example bracketedRoot(x => ({ value: x * x - 2, slope: 2 * x }), 1, 2, 1.5, 1e-15) // 1.414…
+ * @example bracketedRoot(x => ({ value: x * x - 2, slope: 2 * x }), { low: 1, high: 2, guess: 1.5 }) // 1.414…
  */
-export function bracketedRoot(f: Sloped, low: number, high: number, guess: number, near = 1e-15): number {
+export function bracketedRoot(f: Sloped, { low, high, guess }: Bracket, near = 1e-15): number {
   let [below, above] = [low, high];
   let x = guess;
   let lastStep = above - below;

@@ -1,20 +1,8 @@
-import { periodsPerYear } from "../../calendar";
+import { FREQUENCY_NAMES, periodsPerYear } from "../../calendar";
 import { compoundingsPerYear, type Decimal } from "../../interest";
 import { decimalText } from "../../money";
 import type { Summary } from "../quote";
 import type { WorkingStep } from "./step";
-
-/** The name of one period of each frequency. */
-export const PERIOD_NAMES = {
-  weekly: "week",
-  everyTwoWeeks: "two weeks",
-  twiceAMonth: "half month",
-  monthly: "month",
-  everyTwoMonths: "two months",
-  quarterly: "quarter",
-  halfYearly: "half year",
-  yearly: "year",
-} as const;
 
 function percentOf({ digits, scale }: Decimal): string {
   return decimalText({ numerator: BigInt(digits), denominator: BigInt(scale) }, 8);
@@ -26,7 +14,7 @@ export function explainPeriodRate({ terms }: Summary): WorkingStep {
   const { frequency, compounding, dayCount } = draft.calendar;
   const percent = percentOf(yearlyRate);
   const perYear = periodsPerYear(frequency);
-  const name = `Rate of one ${PERIOD_NAMES[frequency]}`;
+  const name = `Rate of one ${FREQUENCY_NAMES[frequency].period}`;
   if (dayCount !== "equal") {
     return {
       name: "Rate of each period",

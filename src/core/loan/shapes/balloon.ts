@@ -13,11 +13,11 @@ export type Balloon = { amount: number } | { percent: string };
 export const balloon: Shape<{ balloon?: Balloon | null }> = (draft, { balloon: asked }) => {
   if (!asked) return success(draft);
   const { calendar, payments } = draft;
-  if (calendar.timing === "arrears") return success({ ...draft, hasBalloon: true });
+  if (calendar.timing === "arrears") return success(draft);
   const last = calendar.dateOf(payments);
   const balloonRate =
     calendar.dayCount === "equal" || last === null
       ? regularRate(calendar)
       : rateByDays(calendar)(last, stepPeriods(calendar.frequency, last, 1, calendar.twoDays));
-  return success({ ...draft, hasBalloon: true, balloonRate });
+  return success({ ...draft, balloonRate });
 };

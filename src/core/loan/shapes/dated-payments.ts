@@ -1,9 +1,8 @@
-import type { Run } from "../../annuity";
+import { LEVEL_PAY, type Run } from "../../annuity";
 import { type DayNumber, isoDate } from "../../calendar";
 import { failure, type Result, success } from "../../result";
 import type { Draft } from "../draft";
 import { rateByDays } from "../period-rates";
-import { LEVEL } from "../runs";
 import type { Shape } from "./shape";
 
 /** A payment on a date; without an amount it is the one to find. */
@@ -43,7 +42,7 @@ function datedDraft(draft: Draft, list: readonly DatedPayment[], start: DayNumbe
     return {
       count: 1,
       rate: rateBetween(from, date),
-      pay: amount === null ? LEVEL : { kind: "amount", amount },
+      pay: amount === null ? LEVEL_PAY : { kind: "amount", amount },
     };
   });
   const dateOf = (number: number) => list[number - 1]?.date ?? null;

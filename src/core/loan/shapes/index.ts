@@ -32,9 +32,9 @@ export const SHAPES: readonly Shape<ShapeInputs>[] = [
   level,
   flatRate,
   datedPayments,
-  balloon,
   deferred,
   interestOnly,
   steps,
   skippedMonths,
+  balloon,
 ];

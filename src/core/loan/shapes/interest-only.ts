@@ -3,11 +3,12 @@ import { changePay } from "../runs";
 import type { Shape } from "./shape";
 
 /** Just the interest on the first payment dates, so that nothing is repaid until after them. */
-export const interestOnly: Shape<{ interestOnly?: number }> = (draft, { interestOnly: asked }) => {
+export const interestOnly: Shape<{ interestOnly?: number; balloon?: unknown }> = (draft, plan) => {
+  const { interestOnly: asked, balloon } = plan;
   if (asked === undefined) return success(draft);
   const { payments } = draft;
   if (!Number.isInteger(asked) || asked < 1 || asked >= payments) {
-    const end = draft.hasBalloon && asked >= payments ? " and contradict the balloon" : "";
+    const end = balloon && asked >= payments ? " and contradict the balloon" : "";
     return failure(
       "interestOnly",
       `${asked} interest-only payments of ${payments} repay nothing before the end${end}; it must be a whole number from 1 to ${payments - 1}.`,

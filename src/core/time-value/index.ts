@@ -1,0 +1,9 @@
+export { solveTimeValue } from "./solve";
+export type {
+  Direction,
+  LastPayment,
+  Money,
+  TimeValue,
+  TimeValueAnswer,
+  TimeValueFigure,
+} from "./time-value";

@@ -1,0 +1,5 @@
+export { type AnnualPercentageRate, annualPercentageRate } from "./annual-percentage-rate";
+export { effectiveAnnualRate, type YearFlow, yearlyRateOfFlows } from "./effective-annual-rate";
+export { type Flow, rateOfFlows } from "./rate-of-flows";
+export type { DatedAmount, Transaction } from "./transaction";
+export type { UnitPeriod } from "./unit-period";

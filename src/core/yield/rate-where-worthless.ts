@@ -1,0 +1,73 @@
+import { bracketedRoot, rateBracket, type Sloped } from "../solve";
+
+const SMALLEST = 1e-7;
+const LARGEST = 1e4;
+const RATIO = 1.1;
+
+/** Money at a time: above zero to the customer, below zero from the customer. */
+type Timed = { amount: number; time: number };
+
+/**
+ * The rate at which money in and money out are worth nothing together.
+ *
+ * Where all money in comes before all money out there is exactly one such rate, found inside a bracket.
+ * Otherwise there can be several, and the nearest to zero is given.
+ *
+ * @param flows in the order of their times
+ * @param worth what the flows are worth at a rate, with its slope
+ * @returns the rate as a fraction above −1, or undefined where none fits
+ */
+export function rateWhereWorthless(flows: readonly Timed[], worth: Sloped): number | undefined {
+  if (!isOneWay(flows)) return nearestToZero(worth);
+  const bracket = rateBracket(rate => worth(rate).value, simpleRate(flows));
+  return bracketedRoot(worth, bracket);
+}
+
+/** Whether all money in comes before all money out. */
+function isOneWay(flows: readonly Timed[]): boolean {
+  const firstOut = flows.findIndex(({ amount }) => amount < 0);
+  const lastIn = flows.findLastIndex(({ amount }) => amount > 0);
+  return firstOut > lastIn && lastIn >= 0;
+}
+
+/** Interest over the average time that the money is out. */
+function simpleRate(flows: readonly Timed[]): number {
+  let [received, paid, weighted] = [0, 0, 0];
+  for (const { amount, time } of flows) {
+    if (amount > 0) received += amount;
+    else paid -= amount;
+    weighted -= amount * time;
+  }
+  const simple = weighted > 0 ? (paid - received) / weighted : 0;
+  return Math.max(simple * (1 + (paid - received) / paid / 1.5), -0.9);
+}
+
+/** Looks outwards from no rate at all for a change of sign, then closes in on it. */
+function nearestToZero(worth: Sloped): number | undefined {
+  if (worth(0).value === 0) return 0;
+  let [above, below] = [0, 0];
+  for (let size = SMALLEST; size < LARGEST; size *= RATIO) {
+    const found = rootBetween(worth, above, size);
+    if (found !== undefined) return found;
+    above = size;
+    if (size >= 1) continue;
+    const negative = rootBetween(worth, below, -size);
+    if (negative !== undefined) return negative;
+    below = -size;
+  }
+  return undefined;
+}
+
+function rootBetween(worth: Sloped, a: number, b: number): number | undefined {
+  const sign = Math.sign(worth(b).value);
+  if (sign === 0) return b;
+  if (sign === Math.sign(worth(a).value)) return undefined;
+  const [low, high] = [Math.min(a, b), Math.max(a, b)];
+  // The root finder wants a function that rises.
+  const rises = Math.sign(worth(high).value);
+  const rising: Sloped = rate => {
+    const { value, slope } = worth(rate);
+    return { value: value * rises, slope: slope * rises };
+  };
+  return bracketedRoot(rising, { low, high, guess: b });
+}

@@ -1,0 +1,166 @@
+import { addMonths, civilDate, type DayNumber, monthsAndDaysBetween } from "../calendar";
+import type { Flow } from "./rate-of-flows";
+import type { DatedAmount } from "./transaction";
+
+/** A standard interval of time: days, weeks in days, a half month, or months. */
+export type UnitPeriod =
+  | { unit: "days"; days: number; perYear: number }
+  | { unit: "halfMonth"; perYear: 24 }
+  | { unit: "months"; months: number; perYear: number };
+
+const DAYS_A_YEAR = 365;
+const HALF_MONTH: UnitPeriod = { unit: "halfMonth", perYear: 24 };
+
+const monthsUnit = (months: number): UnitPeriod => ({ unit: "months", months, perYear: 12 / months });
+
+/** Weeks and their multiples count 52 to a year; other days 365. */
+function daysUnit(days: number): UnitPeriod {
+  if (days % 7 === 0 && days <= 364) return { unit: "days", days, perYear: 364 / days };
+  return { unit: "days", days: 1, perYear: DAYS_A_YEAR };
+}
+
+/** About how long a unit period is, for comparing lengths: months of 30 days. */
+function lengthOf(period: UnitPeriod): number {
+  if (period.unit === "days") return period.days;
+  return period.unit === "halfMonth" ? 15 : period.months * 30;
+}
+
+/**
+ * The unit period of a transaction: 12 CFR 1026, Appendix J, (b)(3) and (b)(4).
+ *
+ * The common period, up to a year, that occurs most often between advances or between payments, the smaller
+ * of two that occur equally often; without a common period the average of all periods, rounded to the
+ * nearest standard interval. One advance with one payment: the term, up to a year.
+ *
+ * @param advances in the order of their dates
+ * @param payments in the order of their dates
+ * @example unitPeriodOf([advance], monthlyPayments) // { unit: "months", months: 1, perYear: 12 }
+ */
+export function unitPeriodOf(advances: readonly DatedAmount[], payments: readonly DatedAmount[]): UnitPeriod {
+  const [advance, ...otherAdvances] = advances;
+  const [payment, ...otherPayments] = payments;
+  if (advance && payment && otherAdvances.length + otherPayments.length === 0) {
+    return wholeTerm(advance.date, payment.date);
+  }
+  const dates = (amounts: readonly DatedAmount[]) => [...new Set(amounts.map(({ date }) => date))];
+  const counts = new Map<string, { period: UnitPeriod; count: number }>();
+  for (const series of [dates(advances), dates(payments)]) countPeriods(series, counts);
+  const common = [...counts.values()].filter(({ count }) => count > 1);
+  if (common.length === 0) return averagePeriod(dates(advances), dates(payments));
+  const [best] = common.sort((a, b) => b.count - a.count || lengthOf(a.period) - lengthOf(b.period));
+  return best?.period ?? monthsUnit(1);
+}
+
+/** Counts each period between neighbours, as months, as half months and as days, whichever it can be. */
+function countPeriods(
+  dates: readonly DayNumber[],
+  counts: Map<string, { period: UnitPeriod; count: number }>,
+): void {
+  const count = (name: string, period: UnitPeriod) => {
+    const known = counts.get(name);
+    if (known) known.count += 1;
+    else counts.set(name, { period, count: 1 });
+  };
+  const [first = 0] = dates;
+  for (let index = 1; index < dates.length; index++) {
+    const [from = 0, to = 0] = [dates[index - 1], dates[index]];
+    const months = wholeMonths(first, from, to);
+    if (months > 0) count(`${Math.min(months, 12)} months`, monthsUnit(Math.min(months, 12)));
+    else if (isHalfMonth(dates, index)) count("half month", HALF_MONTH);
+    if (to - from <= 364) count(`${to - from} days`, daysUnit(to - from));
+  }
+}
+
+/** How many months lie between two dates of a series that steps by months from its first; 0 for none. */
+function wholeMonths(first: DayNumber, from: DayNumber, to: DayNumber): number {
+  const fromFirst = monthsFrom(first, from);
+  const toFirst = monthsFrom(first, to);
+  if (fromFirst !== undefined && toFirst !== undefined) return toFirst - fromFirst;
+  return monthsFrom(from, to) ?? 0;
+}
+
+/** How many whole months a date lies after another, on its day or at the end of a shorter month. */
+function monthsFrom(from: DayNumber, to: DayNumber): number | undefined {
+  const [start, end] = [civilDate(from), civilDate(to)];
+  const months = (end.year - start.year) * 12 + end.month - start.month;
+  return addMonths(from, months) === to ? months : undefined;
+}
+
+/** Whether a period and one of its neighbours make a month together. */
+function isHalfMonth(dates: readonly DayNumber[], index: number): boolean {
+  const days = (dates[index] ?? 0) - (dates[index - 1] ?? 0);
+  if (days < 12 || days > 17) return false;
+  const month = (from: DayNumber | undefined, to: DayNumber | undefined) =>
+    from !== undefined && to !== undefined && monthsFrom(from, to) === 1;
+  return month(dates[index - 2], dates[index]) || month(dates[index - 1], dates[index + 1]);
+}
+
+/** The term of one advance with one payment: (b)(4)(ii), (b)(5)(vi) and (vii). */
+function wholeTerm(from: DayNumber, to: DayNumber): UnitPeriod {
+  const { months, days } = monthsAndDaysBetween(from, to);
+  if (months >= 12) return monthsUnit(12);
+  if (days === 0) return monthsUnit(months);
+  return { unit: "days", days: to - from, perYear: DAYS_A_YEAR / (to - from) };
+}
+
+function averagePeriod(advances: readonly DayNumber[], payments: readonly DayNumber[]): UnitPeriod {
+  const start = Math.min(advances[0] ?? 0, payments[0] ?? 0);
+  const lengths: number[] = [];
+  for (const series of [advances, payments]) {
+    // The time from the start to the first advance or payment after it is a period too.
+    const dates = series[0] === start ? series : [start, ...series];
+    for (let index = 1; index < dates.length; index++)
+      lengths.push((dates[index] ?? 0) - (dates[index - 1] ?? 0));
+  }
+  const average = lengths.reduce((sum, days) => sum + days, 0) / lengths.length;
+  const standard = [
+    daysUnit(1),
+    ...Array.from({ length: 52 }, (_, index) => daysUnit(7 * (index + 1))),
+    HALF_MONTH,
+    ...Array.from({ length: 12 }, (_, index) => monthsUnit(index + 1)),
+  ].sort((a, b) => lengthOf(a) - lengthOf(b));
+  return standard.reduce((best, period) =>
+    Math.abs(lengthOf(period) - average) < Math.abs(lengthOf(best) - average) ? period : best,
+  );
+}
+
+/**
+ * Makes the function from a date to its time since the start in unit periods: 12 CFR 1026, Appendix J,
+ * (b)(5).
+ *
+ * Months are measured back from the later date. Dates that step by months from the first of a series are
+ * whole months after it, so that a series at the ends of months stays one.
+ *
+ * @param period the unit period
+ * @param start day number that the time counts from
+ * @param first the first date of the series
+ */
+export function unitPeriodsFrom(
+  period: UnitPeriod,
+  start: DayNumber,
+  first: DayNumber,
+): (date: DayNumber) => Omit<Flow, "amount"> {
+  if (period.unit === "days") {
+    return date => ({
+      periods: Math.floor((date - start) / period.days),
+      part: ((date - start) % period.days) / period.days,
+    });
+  }
+  const toFirst = monthsAndDaysBetween(start, first);
+  return date => {
+    const after = monthsFrom(first, date);
+    const { months, days } =
+      after === undefined
+        ? monthsAndDaysBetween(start, date)
+        : { months: toFirst.months + after, days: toFirst.days };
+    if (period.unit === "halfMonth") return split(30 * months + days, 15);
+    if (period.months < 12) return split(30 * months + days, 30 * period.months);
+    const years = Math.floor(months / 12);
+    const part = days === 0 ? (months % 12) / 12 : (addMonths(date, -12 * years) - start) / DAYS_A_YEAR;
+    return { periods: years, part };
+  };
+}
+
+function split(days: number, unit: number): Omit<Flow, "amount"> {
+  return { periods: Math.floor(days / unit), part: (days % unit) / unit };
+}
