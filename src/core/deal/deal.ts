@@ -17,9 +17,15 @@ export type FoundFigure =
   | "lump";
 
 /** A figure of the result that something can be found from. */
-export type KnownFigure = "payment" | "totalCost" | "financeCharge" | "amountFinanced" | "endDate";
+export type KnownFigure =
+  | "payment"
+  | "totalCost"
+  | "financeCharge"
+  | "amountFinanced"
+  | "endDate"
+  | "payments";
 
-/** What a figure is found from: an amount in minor units, or a day number for the end date. */
+/** What a figure is found from: an amount in minor units, a day number for the end date, or a number of payments. */
 export type Known = { figure: KnownFigure; value: number };
 
 /** Cash down: an amount in minor units, or a percent of the price as typed. */

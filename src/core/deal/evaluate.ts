@@ -1,8 +1,8 @@
-import { type PaymentRow, repay } from "../loan";
+import { isFault, repay } from "../loan";
 import { type Result, success } from "../result";
 import type { Deal } from "./deal";
 import { type Answer, answer } from "./find";
-import type { Quote, Summary } from "./quote";
+import type { Quote, Saved } from "./quote";
 import { structureLines } from "./structure";
 
 /**
@@ -22,16 +22,7 @@ import { structureLines } from "./structure";
  */
 export function evaluate(deal: Deal): Result<Quote> {
   const found = answer(deal);
-  if (!found.ok) return found;
-  const schedule: PaymentRow[] = [];
-  repay(found.value.priced.loan, schedule);
-  return success({ ...summaryOf(deal, found.value), schedule });
-}
-
-/** The same as {@link evaluate} without the repayment table, for many deals or many tries. */
-export function summarize(deal: Deal): Result<Summary> {
-  const found = answer(deal);
-  return found.ok ? success(summaryOf(deal, found.value)) : found;
+  return found.ok ? success(quoteOf(deal, found.value)) : found;
 }
 
 /**
@@ -50,8 +41,10 @@ export function find(deal: Deal): Result<Deal> {
   return success({ ...filled, find: deal.find, plan: { ...filled.plan, payment: priced.loan.payment } });
 }
 
-function summaryOf(deal: Deal, { filled, terms, priced, note }: Answer): Summary {
+function quoteOf(deal: Deal, found: Answer): Quote {
+  const { filled, terms, priced, schedule, note } = found;
   const { price, down, allowance, amountFinanced, loan, repayment, financeCharge, totalCost } = priced;
+  const saved = savedByExtra(found);
   return {
     deal,
     terms,
@@ -64,6 +57,7 @@ function summaryOf(deal: Deal, { filled, terms, priced, note }: Answer): Summary
     yearlyRate: filled.plan.yearlyRate ?? "0",
     payment: loan.payment,
     payments: repayment.payments,
+    paymentsMade: repayment.paid,
     finalPayment: repayment.finalPayment,
     balloon: repayment.balloonPaid,
     totalOfPayments: repayment.totalOfPayments,
@@ -71,6 +65,20 @@ function summaryOf(deal: Deal, { filled, terms, priced, note }: Answer): Summary
     totalCost,
     firstDate: terms.draft.calendar.dateOf(1),
     finalDate: repayment.finalDate,
+    ...(saved && { saved }),
     ...(note && { note }),
+    schedule,
+  };
+}
+
+/** What the extras of an answer save against the same loan without them. */
+function savedByExtra({ priced: { loan, repayment } }: Answer): Saved | undefined {
+  if (loan.extraEach === 0 && loan.extras.length === 0) return undefined;
+  const without = repay({ ...loan, extraEach: 0, extras: [] });
+  if (isFault(without)) return undefined;
+  return {
+    interest: without.totalInterest - repayment.totalInterest,
+    payments: without.payments - repayment.payments,
+    finalDateWithout: without.finalDate,
   };
 }

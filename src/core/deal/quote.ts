@@ -4,8 +4,8 @@ import type { Deal } from "./deal";
 import type { StructureLine } from "./structure";
 import type { Terms } from "./terms";
 
-/** The answer to a deal without its repayment table; money in minor units. */
-export type Summary = {
+/** The answer to a deal; money in minor units. */
+export type Quote = {
   /** The deal that was asked, untouched. */
   deal: Deal;
   terms: Terms;
@@ -22,6 +22,8 @@ export type Summary = {
   payment: number;
   /** How many payment dates there are: fewer than planned where rounding up or extras clear the loan early. */
   payments: number;
+  /** On how many of them something is paid. */
+  paymentsMade: number;
   finalPayment: number;
   /** What is left to pay at the end, or 0. */
   balloon: number;
@@ -33,9 +35,20 @@ export type Summary = {
   firstDate: DayNumber | null;
   /** The date of the last money. */
   finalDate: DayNumber | null;
+  /** What the extra payments save, where there are any. */
+  saved?: Saved;
   /** A plain sentence where the answer wants explaining. */
   note?: string;
+  /** The repayment table. */
+  schedule: PaymentRow[];
 };
 
-/** The answer to a deal with its repayment table. */
-export type Quote = Summary & { schedule: PaymentRow[] };
+/** What extra payments save against the same loan without them. */
+export type Saved = {
+  /** Minor units. */
+  interest: number;
+  /** How many payment dates are not needed. */
+  payments: number;
+  /** When the loan would have ended, or null without dates. */
+  finalDateWithout: DayNumber | null;
+};

@@ -22,6 +22,8 @@ export type Terms = {
   /** An odd first period; null where it is a regular one. */
   firstSpan: FirstSpan;
   extraEach: number;
+  /** Whether the plan lists its payments. */
+  isListed: boolean;
   extras: readonly ExtraEvent[];
 };
 
@@ -54,6 +56,7 @@ export function readTerms({ currency, plan }: Deal): Result<Terms> {
     solver: paymentSolver(draft.value, rounding.value),
     firstSpan: calendar.value.firstSpan,
     extraEach: plan.extra?.each ?? 0,
+    isListed: plan.datedPayments !== undefined,
     extras: extras.value,
   });
 }

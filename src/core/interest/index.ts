@@ -1,5 +1,6 @@
 export { type Compounding, compoundingsPerYear } from "./compounding";
 export { type Decimal, parseDecimal } from "./decimal";
+export { nominalRate } from "./nominal-rate";
 export { percentOf } from "./percent-of";
 export { periodInterest } from "./period-interest";
 export { NO_RATE, type PeriodRate, periodRate, rationalRate, remembered, simpleRate } from "./period-rate";

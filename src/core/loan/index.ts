@@ -1,7 +1,8 @@
+export { balanceAfter, type FormulaBalance } from "./balance-after";
 export type { Calendar, Draft, Earning } from "./draft";
 export { draftLoan, paymentSolver } from "./draft-loan";
 export { type Extra, type ExtraEvent, extraEvents } from "./extra-events";
-export { earnedBySumOfDigits, flatCharge, flatTrueRate } from "./flat-rate-table";
+export { earnedBySumOfDigits, flatCharge, flatTrueRate, repayFlatRate } from "./flat-rate-table";
 export type { Loan } from "./loan";
 export { periodRates, type RatedPeriods, rateByDays, regularRate } from "./period-rates";
 export { type Fault, isFault, repay } from "./repay";

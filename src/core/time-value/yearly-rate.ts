@@ -1,6 +1,5 @@
 import { levelRate } from "../annuity";
-import { periodsPerYear } from "../calendar";
-import { compoundingsPerYear } from "../interest";
+import { nominalRate } from "../interest";
 import { failure, type Result, success } from "../result";
 import { type Flow, rateOfFlows } from "../yield";
 import type { Amounts } from "./number-of-payments";
@@ -21,7 +20,7 @@ export function yearlyRateOf(amounts: Amounts, payments: number, plan: TimeValue
         "yearlyRate",
         "No rate takes these amounts into each other; one of them has to be received and another paid.",
       )
-    : success(100 * nominalRate(periodic, plan));
+    : success(100 * nominalRate(periodic, plan.frequency, plan.compounding ?? "payments"));
 }
 
 function periodicRate({ presentValue, payment, futureValue }: Amounts, payments: number, inAdvance: boolean) {
@@ -37,13 +36,4 @@ function periodicRate({ presentValue, payment, futureValue }: Amounts, payments:
   const moved = flows.filter(({ amount }) => amount !== 0);
   const goesBothWays = moved.some(({ amount }) => amount > 0) && moved.some(({ amount }) => amount < 0);
   return goesBothWays ? rateOfFlows(moved) : undefined;
-}
-
-function nominalRate(periodic: number, { frequency, compounding = "payments" }: TimeValue): number {
-  const perYear = periodsPerYear(frequency);
-  if (compounding === "payments") return periodic * perYear;
-  const growth = perYear * Math.log1p(periodic);
-  if (compounding === "continuous") return growth;
-  const compoundings = compoundingsPerYear(compounding);
-  return compoundings * Math.expm1(growth / compoundings);
 }

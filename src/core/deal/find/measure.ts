@@ -2,9 +2,10 @@ import { isoDate } from "../../calendar";
 import { groupedAmount } from "../../money";
 import type { Figure } from "../../result";
 import type { Deal, KnownFigure } from "../deal";
+import type { Lent } from "../lend";
 import type { Priced } from "../price";
 
-/** A figure that something is found from: an amount in minor units, or a day number. */
+/** A figure that something is found from: an amount in minor units, a day number, or a number of payments. */
 export type MeasureName = KnownFigure | "lastPayment";
 
 type Measure = {
@@ -12,18 +13,21 @@ type Measure = {
   figure: Figure;
   /** Its name in a sentence. */
   name: string;
-  of: (priced: Priced) => number;
   asked: (deal: Deal) => number;
   text: (value: number, decimals: number) => string;
-};
+} & (
+  | { follows: "loan"; of: (lent: Lent) => number }
+  | { follows: "repayment"; of: (priced: Priced) => number }
+);
 
 const asked = (deal: Deal) => deal.from?.value ?? 0;
 
-/** Every figure of the result that another can be found from. */
+/** Every figure of the result that another can be found from; what follows from the loan alone needs no table. */
 export const MEASURES: Record<MeasureName, Measure> = {
   payment: {
     figure: "payment",
     name: "payment",
+    follows: "loan",
     of: ({ loan }) => loan.payment,
     asked: ({ plan }) => plan.payment ?? 0,
     text: groupedAmount,
@@ -31,6 +35,7 @@ export const MEASURES: Record<MeasureName, Measure> = {
   lastPayment: {
     figure: "datedPayments",
     name: "last payment",
+    follows: "repayment",
     of: ({ repayment }) => repayment.finalPayment,
     asked: ({ plan }) => plan.datedPayments?.at(-1)?.amount ?? 0,
     text: groupedAmount,
@@ -38,6 +43,7 @@ export const MEASURES: Record<MeasureName, Measure> = {
   totalCost: {
     figure: "totalCost",
     name: "total cost",
+    follows: "repayment",
     of: ({ totalCost }) => totalCost,
     asked,
     text: groupedAmount,
@@ -45,6 +51,7 @@ export const MEASURES: Record<MeasureName, Measure> = {
   financeCharge: {
     figure: "financeCharge",
     name: "finance charge",
+    follows: "repayment",
     of: ({ financeCharge }) => financeCharge,
     asked,
     text: groupedAmount,
@@ -52,6 +59,7 @@ export const MEASURES: Record<MeasureName, Measure> = {
   amountFinanced: {
     figure: "amountFinanced",
     name: "amount financed",
+    follows: "loan",
     of: ({ amountFinanced }) => amountFinanced,
     asked,
     text: groupedAmount,
@@ -59,8 +67,17 @@ export const MEASURES: Record<MeasureName, Measure> = {
   endDate: {
     figure: "endDate",
     name: "end date",
+    follows: "repayment",
     of: ({ repayment }) => repayment.finalDate ?? 0,
     asked,
     text: date => isoDate(date),
+  },
+  payments: {
+    figure: "payments",
+    name: "number of payments",
+    follows: "repayment",
+    of: ({ repayment }) => repayment.payments,
+    asked,
+    text: String,
   },
 };

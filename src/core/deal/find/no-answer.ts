@@ -4,9 +4,9 @@ import { type Failure, failure, type Result } from "../../result";
 import type { Deal } from "../deal";
 import { price } from "../price";
 import { MOST_PAYMENTS, readTerms } from "../terms";
-import type { Trial } from "./answer";
 import type { Finder } from "./finders";
 import { MEASURES, type MeasureName } from "./measure";
+import type { Trial } from "./trial";
 
 /** Says that a figure does not move what it should be found from, and what it can be found from. */
 export function notDepending(finder: Finder, known: MeasureName | null): Result<never> {

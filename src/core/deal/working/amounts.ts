@@ -1,61 +1,62 @@
 import { groupedAmount } from "../../money";
 import { MEASURES } from "../find/measure";
 import { knownFigure } from "../known";
-import type { Summary } from "../quote";
+import type { Quote } from "../quote";
 import { asGiven, type WorkingStep } from "./step";
 
 const writer =
-  ({ terms }: Summary) =>
+  ({ terms }: Quote) =>
   (minor: number) =>
     groupedAmount(minor, terms.decimals);
 
 /** How the structure leads to the amount financed. */
-export function explainAmountFinanced(summary: Summary): WorkingStep {
-  const money = writer(summary);
-  const { owed } = summary.deal.structure.tradeIn;
-  const { price, allowance, down, amountFinanced, deal } = summary;
-  const downIsGiven = deal.find === "payment" && !isPercentDown(summary);
+export function explainAmountFinanced(quote: Quote): WorkingStep {
+  const money = writer(quote);
+  const { owed } = quote.deal.structure.tradeIn;
+  const { price, allowance, down, amountFinanced, deal } = quote;
+  const downIsGiven = deal.find === "payment" && !isPercentDown(quote);
   return {
     name: "Amount financed",
     formula: "price − trade-in allowance + owed on the trade-in − cash down",
     filled: `${money(price)} − ${money(allowance)} + ${money(owed)} − ${money(down)}`,
     result: money(amountFinanced),
     remark: "What is still owed on the trade-in is added, because the new loan pays it off.",
-    parts: downIsGiven ? [] : [explainDown(summary)],
+    parts: downIsGiven ? [] : [explainDown(quote)],
   };
 }
 
-function isPercentDown({ deal }: Summary): boolean {
+function isPercentDown({ deal }: Quote): boolean {
   return deal.structure.down !== null && "percent" in deal.structure.down;
 }
 
 /** What a found figure was found from: "payment 500.00 is at most 500.00". */
-export function foundFrom(summary: Summary): string {
-  const known = knownFigure(summary.deal) ?? "endDate";
+export function foundFrom(quote: Quote): string {
+  const known = knownFigure(quote.deal) ?? "endDate";
   const { name, asked, text } = MEASURES[known];
-  const { decimals } = summary.terms;
+  const { decimals } = quote.terms;
   const reached = {
-    payment: summary.payment,
-    lastPayment: summary.finalPayment,
-    totalCost: summary.totalCost,
-    financeCharge: summary.financeCharge,
-    amountFinanced: summary.amountFinanced,
-    endDate: summary.finalDate ?? 0,
+    payment: quote.payment,
+    lastPayment: quote.finalPayment,
+    totalCost: quote.totalCost,
+    financeCharge: quote.financeCharge,
+    amountFinanced: quote.amountFinanced,
+    endDate: quote.finalDate ?? 0,
+    payments: quote.payments,
   }[known];
-  return `${name} ${text(reached, decimals)} is at most ${text(asked(summary.deal), decimals)}`;
+  return `${name} ${text(reached, decimals)} is at most ${text(asked(quote.deal), decimals)}`;
 }
 
 /** Cash down: typed, a percent of the price, or found. */
-export function explainDown(summary: Summary): WorkingStep {
-  const money = writer(summary);
-  const { deal, price } = summary;
+export function explainDown(quote: Quote): WorkingStep {
+  const money = writer(quote);
+  const { deal, price } = quote;
   const { down } = deal.structure;
   if (deal.find === "down" || deal.find === "downPercent") {
     return {
       name: "Cash down",
       formula: "the smallest cash down whose payment or cost does not pass the one asked for",
-      filled: foundFrom(summary),
-      result: money(summary.down),
+      filled: foundFrom(quote),
+      result: money(quote.down),
       remark: "Less cash down would take it over, unless none is needed at all.",
       parts: [],
     };
@@ -65,10 +66,10 @@ export function explainDown(summary: Summary): WorkingStep {
       name: "Cash down",
       formula: "percent of the price",
       filled: `${down.percent} % of ${money(price)}`,
-      result: money(summary.down),
+      result: money(quote.down),
       rounding: `rounded to the nearest ${money(1)}, halves up`,
       parts: [],
     };
   }
-  return asGiven("Cash down", money(summary.down));
+  return asGiven("Cash down", money(quote.down));
 }

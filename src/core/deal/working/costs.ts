@@ -1,18 +1,18 @@
 import { groupedAmount } from "../../money";
-import type { Summary } from "../quote";
+import type { Quote } from "../quote";
 import { explainAmountFinanced } from "./amounts";
 import { explainLastPayment } from "./payment";
 import type { WorkingStep } from "./step";
 
 const writer =
-  ({ terms }: Summary) =>
+  ({ terms }: Quote) =>
   (minor: number) =>
     groupedAmount(minor, terms.decimals);
 
 /** Everything that is paid after signing. */
-export function explainTotalOfPayments(summary: Summary): WorkingStep {
-  const money = writer(summary);
-  const { payments, payment, finalPayment, totalOfPayments, balloon, terms, loan } = summary;
+export function explainTotalOfPayments(quote: Quote): WorkingStep {
+  const money = writer(quote);
+  const { payments, payment, finalPayment, totalOfPayments, balloon, terms, loan } = quote;
   const areLevel =
     terms.draft.runs.every(({ pay }) => pay.kind === "level" && pay.raises.length === 0) &&
     loan.extraEach === 0 &&
@@ -27,7 +27,7 @@ export function explainTotalOfPayments(summary: Summary): WorkingStep {
       filled: `${money(totalOfPayments - balloon)} + ${money(balloon)}`,
       result,
       remark: "The second figure is the balloon.",
-      parts: [explainLastPayment(summary)],
+      parts: [explainLastPayment(quote)],
     };
   }
   const end = balloon > 0 ? [" + the balloon", ` + ${money(balloon)}`] : ["", ""];
@@ -42,35 +42,35 @@ export function explainTotalOfPayments(summary: Summary): WorkingStep {
 }
 
 /** What the credit costs. */
-export function explainFinanceCharge(summary: Summary): WorkingStep {
-  const money = writer(summary);
-  const charge = summary.deal.plan.prepaidCharge ?? 0;
+export function explainFinanceCharge(quote: Quote): WorkingStep {
+  const money = writer(quote);
+  const charge = quote.deal.plan.prepaidCharge ?? 0;
   return {
     name: "Finance charge",
     formula: `total of payments − amount financed${charge > 0 ? " + charge paid at signing" : ""}`,
     filled:
-      `${money(summary.totalOfPayments)} − ${money(summary.amountFinanced)}` +
+      `${money(quote.totalOfPayments)} − ${money(quote.amountFinanced)}` +
       (charge > 0 ? ` + ${money(charge)}` : ""),
-    result: money(summary.financeCharge),
+    result: money(quote.financeCharge),
     remark:
       charge > 0 ? "Includes all interest and the charge." : "Includes all interest. This deal has no fees.",
-    parts: [explainTotalOfPayments(summary), explainAmountFinanced(summary)],
+    parts: [explainTotalOfPayments(quote), explainAmountFinanced(quote)],
   };
 }
 
 /** Everything that leaves the customer's pocket. */
-export function explainTotalCost(summary: Summary): WorkingStep {
-  const money = writer(summary);
-  const { owed } = summary.deal.structure.tradeIn;
-  const charge = summary.deal.plan.prepaidCharge ?? 0;
+export function explainTotalCost(quote: Quote): WorkingStep {
+  const money = writer(quote);
+  const { owed } = quote.deal.structure.tradeIn;
+  const charge = quote.deal.plan.prepaidCharge ?? 0;
   return {
     name: "Total cost",
     formula: `total of payments + cash down + trade-in allowance − owed on the trade-in${charge > 0 ? " + charge paid at signing" : ""}`,
     filled:
-      `${money(summary.totalOfPayments)} + ${money(summary.down)} + ${money(summary.allowance)} − ${money(owed)}` +
+      `${money(quote.totalOfPayments)} + ${money(quote.down)} + ${money(quote.allowance)} − ${money(owed)}` +
       (charge > 0 ? ` + ${money(charge)}` : ""),
-    result: money(summary.totalCost),
+    result: money(quote.totalCost),
     remark: "The same as the price plus the finance charge: the old loan on the trade-in was owed anyway.",
-    parts: [explainTotalOfPayments(summary)],
+    parts: [explainTotalOfPayments(quote)],
   };
 }

@@ -1,7 +1,8 @@
 import { isoDate } from "../../calendar";
 import { groupedAmount } from "../../money";
-import type { Summary } from "../quote";
+import type { Quote } from "../quote";
 import { explainAmountFinanced, explainDown, foundFrom } from "./amounts";
+import { explainApr, explainEffectiveRate, explainTrueYearlyRate } from "./cost-of-credit";
 import { explainFinanceCharge, explainTotalCost, explainTotalOfPayments } from "./costs";
 import { explainLastPayment, explainPayment } from "./payment";
 import { explainPeriodRate } from "./rate";
@@ -25,6 +26,10 @@ const EXPLAIN = {
   totalOfPayments: explainTotalOfPayments,
   financeCharge: explainFinanceCharge,
   totalCost: explainTotalCost,
+  apr: explainApr,
+  effectiveRate: explainEffectiveRate,
+  trueYearlyRate: explainTrueYearlyRate,
+  savedInterest: explainSavedInterest,
   finalDate: explainFinalDate,
 };
 
@@ -33,57 +38,57 @@ export const WORKED_FIGURES = Object.keys(EXPLAIN) as WorkedFigure[];
 /**
  * How a figure of a quote came about, as a tree of steps with the numbers filled in.
  *
- * @param summary an answered deal
+ * @param quote an answered deal
  * @param figure the figure to explain
  * @example working(quote, "financeCharge").filled // "49,245.87 − 40,700.00"
  */
-export function working(summary: Summary, figure: WorkedFigure): WorkingStep {
-  return EXPLAIN[figure](summary);
+export function working(quote: Quote, figure: WorkedFigure): WorkingStep {
+  return EXPLAIN[figure](quote);
 }
 
-function explainPrice(summary: Summary): WorkingStep {
-  const price = groupedAmount(summary.price, summary.terms.decimals);
-  if (summary.deal.find !== "price") return asGiven("Price", price);
+function explainPrice(quote: Quote): WorkingStep {
+  const price = groupedAmount(quote.price, quote.terms.decimals);
+  if (quote.deal.find !== "price") return asGiven("Price", price);
   return {
     name: "Price",
     formula: "the largest price whose payment or cost does not pass the one asked for",
-    filled: foundFrom(summary),
+    filled: foundFrom(quote),
     result: price,
     remark: "A higher price would take it over.",
-    parts: [explainAmountFinanced(summary), explainPayment(summary)],
+    parts: [explainAmountFinanced(quote), explainPayment(quote)],
   };
 }
 
-function explainAllowance(summary: Summary): WorkingStep {
-  const allowance = groupedAmount(summary.allowance, summary.terms.decimals);
-  if (summary.deal.find !== "allowance") return asGiven("Trade-in allowance", allowance);
+function explainAllowance(quote: Quote): WorkingStep {
+  const allowance = groupedAmount(quote.allowance, quote.terms.decimals);
+  if (quote.deal.find !== "allowance") return asGiven("Trade-in allowance", allowance);
   return {
     name: "Trade-in allowance",
     formula: "the smallest allowance whose payment or cost does not pass the one asked for",
-    filled: foundFrom(summary),
+    filled: foundFrom(quote),
     result: allowance,
-    parts: [explainAmountFinanced(summary)],
+    parts: [explainAmountFinanced(quote)],
   };
 }
 
-function explainYearlyRate(summary: Summary): WorkingStep {
-  const rate = `${summary.yearlyRate} %`;
-  if (summary.deal.find !== "yearlyRate") {
-    return { ...asGiven("Yearly rate", rate), parts: [explainPeriodRate(summary)] };
+function explainYearlyRate(quote: Quote): WorkingStep {
+  const rate = `${quote.yearlyRate} %`;
+  if (quote.deal.find !== "yearlyRate") {
+    return { ...asGiven("Yearly rate", rate), parts: [explainPeriodRate(quote)] };
   }
   return {
     name: "Yearly rate",
     formula:
       "the highest rate whose payment or cost does not pass the one asked for, written with the fewest decimals",
-    filled: foundFrom(summary),
+    filled: foundFrom(quote),
     result: rate,
     remark: "Found by closing in on it from both sides, then tried exactly.",
-    parts: [explainPayment(summary)],
+    parts: [explainPayment(quote)],
   };
 }
 
-function explainPayments(summary: Summary): WorkingStep {
-  const { terms, payments, deal } = summary;
+function explainPayments(quote: Quote): WorkingStep {
+  const { terms, payments, deal } = quote;
   const found = deal.find === "payments" || deal.plan.payments === null;
   const early = terms.payments - payments;
   return {
@@ -91,26 +96,26 @@ function explainPayments(summary: Summary): WorkingStep {
     formula: found
       ? "the number of payments whose payment or cost does not pass the one asked for"
       : "as given",
-    filled: found ? foundFrom(summary) : String(terms.payments),
+    filled: found ? foundFrom(quote) : String(terms.payments),
     result: String(payments),
     ...(early > 0 && {
       remark: `The loan ends ${early} payment dates before the ${terms.payments} planned.`,
     }),
-    parts: found && !terms.draft.flat ? [explainPayment(summary)] : [],
+    parts: found && !terms.draft.flat ? [explainPayment(quote)] : [],
   };
 }
 
-function explainBalloon(summary: Summary): WorkingStep {
-  const { deal, price, terms, loan } = summary;
+function explainBalloon(quote: Quote): WorkingStep {
+  const { deal, price, terms, loan } = quote;
   const balloon = groupedAmount(loan.balloon, terms.decimals);
   const asked = deal.plan.balloon;
   if (deal.find === "balloon") {
     return {
       name: "Balloon",
       formula: "the balloon whose payment or cost does not pass the one asked for",
-      filled: foundFrom(summary),
+      filled: foundFrom(quote),
       result: balloon,
-      parts: [explainPayment(summary)],
+      parts: [explainPayment(quote)],
     };
   }
   if (!asked || "amount" in asked) return asGiven("Balloon", balloon);
@@ -124,7 +129,22 @@ function explainBalloon(summary: Summary): WorkingStep {
   };
 }
 
-function explainFinalDate({ finalDate, terms, payments }: Summary): WorkingStep {
+function explainSavedInterest(quote: Quote): WorkingStep {
+  const { saved, terms, financeCharge, deal } = quote;
+  const money = (minor: number) => groupedAmount(minor, terms.decimals);
+  const interest = financeCharge - (deal.plan.prepaidCharge ?? 0);
+  if (!saved) return { ...asGiven("Interest saved", money(0)), remark: "There are no extra payments." };
+  return {
+    name: "Interest saved",
+    formula: "interest without the extra payments − interest with them",
+    filled: `${money(interest + saved.interest)} − ${money(interest)}`,
+    result: money(saved.interest),
+    remark: `The loan ends ${saved.payments} payment dates sooner.`,
+    parts: [],
+  };
+}
+
+function explainFinalDate({ finalDate, terms, payments }: Quote): WorkingStep {
   const { calendar } = terms.draft;
   const first = calendar.dateOf(1);
   if (finalDate === null || first === null) {

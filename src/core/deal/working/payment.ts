@@ -1,18 +1,18 @@
 import { PRECISE, worthOf } from "../../annuity";
 import { decimalText, groupedAmount } from "../../money";
 import { over } from "../../precise";
-import type { Summary } from "../quote";
+import type { Quote } from "../quote";
 import { explainAmountFinanced } from "./amounts";
 import { explainPeriodRate } from "./rate";
 import { counted, type WorkingStep } from "./step";
 
 /** How the level payment came about. */
-export function explainPayment(summary: Summary): WorkingStep {
-  const { terms, loan } = summary;
-  if (terms.draft.flat) return explainFlatPayment(summary);
-  if (terms.solver.worth.level <= 0) return explainLastPayment(summary);
+export function explainPayment(quote: Quote): WorkingStep {
+  const { terms, loan } = quote;
+  if (terms.draft.flat) return explainFlatPayment(quote);
+  if (terms.solver.worth.level <= 0) return explainLastPayment(quote);
   const money = (minor: number) => groupedAmount(minor, terms.decimals);
-  const { formula, filled, remark } = isPlain(summary) ? plainFormula(summary) : worthFormula(summary);
+  const { formula, filled, remark } = isPlain(quote) ? plainFormula(quote) : worthFormula(quote);
   const { level, amounts, atEnd } = worthOf(loan.draft.runs, loan.draft.balloonRate, PRECISE);
   const left = PRECISE.whole(loan.amount) - amounts - BigInt(loan.balloon) * atEnd;
   const unrounded = decimalText(
@@ -23,16 +23,16 @@ export function explainPayment(summary: Summary): WorkingStep {
     name: "Payment",
     formula,
     filled,
-    result: money(summary.payment),
-    rounding: `${unrounded} ${roundingText(summary)}`,
+    result: money(quote.payment),
+    rounding: `${unrounded} ${roundingText(quote)}`,
     remark: `i is the rate of one period as a fraction and n the number of payments.${remark}`,
     ...(terms.firstSpan && { source: "12 CFR 1026, Appendix J, (b)(5): odd days as a part of a period" }),
-    parts: [explainPeriodRate(summary), explainAmountFinanced(summary)],
+    parts: [explainPeriodRate(quote), explainAmountFinanced(quote)],
   };
 }
 
 /** Whether the payments are level over equal periods in arrears, so that the closed formula says it all. */
-function isPlain({ terms, loan }: Summary): boolean {
+function isPlain({ terms, loan }: Quote): boolean {
   const { runs, calendar, balloonRate } = terms.draft;
   const areLevel = runs.every(({ pay }) => pay.kind === "level" && pay.raises.length === 0);
   return (
@@ -46,7 +46,7 @@ function isPlain({ terms, loan }: Summary): boolean {
 
 type Formula = { formula: string; filled: string; remark: string };
 
-function plainFormula({ terms, loan }: Summary): Formula {
+function plainFormula({ terms, loan }: Quote): Formula {
   const { draft, firstSpan, payments, decimals } = terms;
   const amount = groupedAmount(loan.amount, decimals);
   const rate = (draft.runs.at(-1)?.rate ?? { value: 0 }).value;
@@ -79,7 +79,7 @@ function rateText(rate: number): string {
   return `${rate.toFixed(10).replace(/0+$/, "")}`;
 }
 
-function worthFormula({ terms, loan }: Summary): Formula {
+function worthFormula({ terms, loan }: Quote): Formula {
   const money = (minor: number) => groupedAmount(minor, terms.decimals);
   const { level, amounts, atEnd } = terms.solver.worth;
   const agreed = amounts > 0 ? ` − ${money(Math.round(amounts))}` : "";
@@ -93,29 +93,33 @@ function worthFormula({ terms, loan }: Summary): Formula {
   };
 }
 
-function explainFlatPayment(summary: Summary): WorkingStep {
-  const { terms, loan, financeCharge, deal } = summary;
+function explainFlatPayment(quote: Quote): WorkingStep {
+  const { terms, loan, financeCharge, deal } = quote;
   const money = (minor: number) => groupedAmount(minor, terms.decimals);
   const charge = financeCharge - (deal.plan.prepaidCharge ?? 0);
   return {
     name: "Payment",
     formula: "(amount financed + interest for the term) ÷ payments",
     filled: `(${money(loan.amount)} + ${money(charge)}) ÷ ${terms.payments}`,
-    result: money(summary.payment),
-    rounding: roundingText(summary),
+    result: money(quote.payment),
+    rounding: roundingText(quote),
     remark:
       "The interest is on the original amount for the whole term; the last payment takes up the rounding.",
-    parts: [explainAmountFinanced(summary)],
+    parts: [explainAmountFinanced(quote)],
   };
 }
 
 /** How the last payment came about. */
-export function explainLastPayment({ terms, finalPayment, balloon }: Summary): WorkingStep {
+export function explainLastPayment({ terms, finalPayment, schedule, loan }: Quote): WorkingStep {
   const money = (minor: number) => groupedAmount(minor, terms.decimals);
+  const last = schedule.findLast(({ kind }) => kind === "payment" || kind === "interestOnly");
+  const before = (last?.balance ?? 0) + (last?.principal ?? 0);
+  const leaves = last && last.balance > 0 ? " − what stays owing" : "";
+  const charge = loan.draft.flat ? "the charge that is left" : "its interest";
   return {
     name: "Last payment",
-    formula: "what is owed before it + its interest − what stays owing",
-    filled: `what the table carries, leaving ${money(balloon)}`,
+    formula: `what is owed before it + ${charge}${leaves}`,
+    filled: `${money(before)} + ${money(last?.interest ?? 0)}${leaves && last ? ` − ${money(last.balance)}` : ""}`,
     result: money(finalPayment),
     remark:
       "It takes up the rounding of the payments before it, so that nothing, or just the balloon, is left owing.",
@@ -124,7 +128,7 @@ export function explainLastPayment({ terms, finalPayment, balloon }: Summary): W
 }
 
 /** "rounded to the nearest 0.01, halves up". */
-export function roundingText({ terms }: Summary): string {
+export function roundingText({ terms }: Quote): string {
   const { rule, step } = terms.rounding;
   const smallest = groupedAmount(step, terms.decimals);
   return {

@@ -1,7 +1,7 @@
 import { FREQUENCY_NAMES, periodsPerYear } from "../../calendar";
 import { compoundingsPerYear, type Decimal } from "../../interest";
 import { decimalText } from "../../money";
-import type { Summary } from "../quote";
+import type { Quote } from "../quote";
 import type { WorkingStep } from "./step";
 
 function percentOf({ digits, scale }: Decimal): string {
@@ -9,7 +9,7 @@ function percentOf({ digits, scale }: Decimal): string {
 }
 
 /** The rate of one regular period. */
-export function explainPeriodRate({ terms }: Summary): WorkingStep {
+export function explainPeriodRate({ terms }: Quote): WorkingStep {
   const { yearlyRate, draft } = terms;
   const { frequency, compounding, dayCount } = draft.calendar;
   const percent = percentOf(yearlyRate);

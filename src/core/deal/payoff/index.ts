@@ -1,0 +1,2 @@
+export { type Payoff, payoffAfter, payoffOn } from "./payoff";
+export type { Refund } from "./refunds";

@@ -1,0 +1,100 @@
+import { isoDate } from "../../calendar";
+import { groupedAmount } from "../../money";
+import { annualPercentageRate, type UnitPeriod } from "../../yield";
+import { costOfCredit, netAdvance, transactionOf } from "../cost-of-credit";
+import type { Quote } from "../quote";
+import { explainAmountFinanced } from "./amounts";
+import { asGiven, type WorkingStep } from "./step";
+
+const PLACES = 6;
+
+/** A percent to six decimals, without zeros at the end. */
+const percentText = (percent: number) => `${Number(percent.toFixed(PLACES))} %`;
+
+/** The annual percentage rate by Regulation Z. */
+export function explainApr(quote: Quote): WorkingStep {
+  const cost = costOfCredit(quote);
+  if (!cost.ok) return { ...asGiven("APR", "–"), remark: cost.failure.sentence };
+  return {
+    name: "APR",
+    formula:
+      "the rate i of one unit period at which Σ payment ÷ ((1 + f × i)(1 + i)^t) is the advance, × unit periods a year",
+    filled: filledApr(quote),
+    result: percentText(cost.value.apr),
+    rounding: "shown to six decimals",
+    remark: unitPeriodText(cost.value.unitPeriod),
+    source: "12 CFR 1026 (Regulation Z), Appendix J",
+    parts: [explainAdvance(quote)],
+  };
+}
+
+/** The effective yearly rate by the EU's annex. */
+export function explainEffectiveRate(quote: Quote): WorkingStep {
+  const cost = costOfCredit(quote);
+  if (!cost.ok) return { ...asGiven("Effective yearly rate", "–"), remark: cost.failure.sentence };
+  const money = (minor: number) => groupedAmount(minor, quote.terms.decimals);
+  return {
+    name: "Effective yearly rate",
+    formula: "the rate X at which Σ payment ÷ (1 + X)^years is the advance",
+    filled: `${money(netAdvance(quote))} = Σ of ${quote.paymentsMade} payments and ${money(quote.balloon)} at the end`,
+    result: percentText(cost.value.effectiveRate),
+    rounding: "shown to six decimals",
+    source: "Directive 2008/48/EC, Annex I; odd days as in directive 2014/17/EU, Annex I",
+    parts: [explainAdvance(quote)],
+  };
+}
+
+/** The nominal rate that a flat-rate loan really has. */
+export function explainTrueYearlyRate(quote: Quote): WorkingStep {
+  const cost = costOfCredit(quote);
+  const rate = cost.ok ? cost.value.trueYearlyRate : undefined;
+  if (rate === undefined) return asGiven("True yearly rate", `${quote.yearlyRate} %`);
+  const money = (minor: number) => groupedAmount(minor, quote.terms.decimals);
+  return {
+    name: "True yearly rate",
+    formula: "the nominal rate at which the level payments are worth the amount financed",
+    filled: `${money(quote.amountFinanced)} = worth of ${quote.payments} × ${money(quote.payment)}, not rounded`,
+    result: percentText(rate),
+    rounding: "shown to six decimals",
+    remark: `Higher than the flat ${quote.yearlyRate} %, because interest is charged on what is repaid already.`,
+    parts: [explainAmountFinanced(quote)],
+  };
+}
+
+/** What the customer has the use of. */
+function explainAdvance(quote: Quote): WorkingStep {
+  const charge = quote.deal.plan.prepaidCharge ?? 0;
+  if (charge === 0) return explainAmountFinanced(quote);
+  const money = (minor: number) => groupedAmount(minor, quote.terms.decimals);
+  return {
+    name: "Advance",
+    formula: "amount financed − charge paid at signing",
+    filled: `${money(quote.amountFinanced)} − ${money(charge)}`,
+    result: money(netAdvance(quote)),
+    parts: [explainAmountFinanced(quote)],
+  };
+}
+
+/** The first payment's place in the equation, and how many follow. */
+function filledApr(quote: Quote): string {
+  const money = (minor: number) => groupedAmount(minor, quote.terms.decimals);
+  const advance = money(netAdvance(quote));
+  const transaction = transactionOf(quote);
+  const apr = transaction && annualPercentageRate(transaction);
+  const [first, ...rest] = apr?.ok ? apr.value.flows.filter(({ amount }) => amount < 0) : [];
+  if (!first) return `${advance} = Σ of ${quote.paymentsMade} payments`;
+  const date = quote.firstDate === null ? "" : ` on ${isoDate(quote.firstDate)}`;
+  return (
+    `${advance} = ${money(-first.amount)}${date} (t = ${first.periods}, f = ${Number(first.part.toFixed(PLACES))}) ` +
+    `and ${rest.length} more payments`
+  );
+}
+
+function unitPeriodText(period: UnitPeriod | null): string {
+  if (period === null) return "Without dates each period of the plan is one unit period.";
+  const count = Number(period.perYear.toFixed(PLACES));
+  if (period.unit === "halfMonth") return "The unit period is half a month, 24 to a year.";
+  const length = period.unit === "days" ? period.days : period.months;
+  const unit = period.unit === "days" ? "day" : "month";
+  return `The unit period is ${length} ${unit}${length === 1 ? "" : "s"}, ${count} to a year.`;
+}
