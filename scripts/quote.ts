@@ -2,31 +2,15 @@
 import { createReadStream } from "node:fs";
 import { readFile } from "node:fs/promises";
 import { createInterface } from "node:readline";
-import { evaluate } from "@/core";
-import { readDeal } from "@/exchange/deal-file";
-import { parseDealFile } from "@/exchange/deal-file/parse";
-import { type QuoteJson, quoteJson } from "@/exchange/quote-json";
+import { priceFile } from "@/exchange/price-file";
 
 const USAGE = "Usage: npm run --silent quote -- FILE, or -- --many FILE.ndjson [--schedule]";
 const BAD_INPUT = 2;
 
-type Priced = { ok: true; quote: QuoteJson } | { ok: false; sentence: string };
-
-function price(text: string, withSchedule: boolean): Priced {
-  const file = parseDealFile(text);
-  if (!file.ok) return file;
-  const deal = readDeal(file.value);
-  if (!deal.ok) return { ok: false, sentence: deal.failure.sentence };
-  const quote = evaluate(deal.value);
-  return quote.ok
-    ? { ok: true, quote: quoteJson(quote.value, withSchedule) }
-    : { ok: false, sentence: quote.failure.sentence };
-}
-
 async function priceOne(path: string): Promise<void> {
-  const priced = price(await readFile(path, "utf8"), true);
+  const priced = priceFile(await readFile(path, "utf8"), true);
   if (!priced.ok) return refuse(`${path}: ${priced.sentence}`);
-  process.stdout.write(`${JSON.stringify(priced.quote, null, 2)}\n`);
+  process.stdout.write(`${JSON.stringify(priced.answer, null, 2)}\n`);
 }
 
 async function priceMany(path: string, withSchedule: boolean): Promise<void> {
@@ -39,8 +23,8 @@ async function priceMany(path: string, withSchedule: boolean): Promise<void> {
   for await (const text of lines) {
     line += 1;
     if (text.trim() === "") continue;
-    const priced = price(text, withSchedule);
-    waiting += `${JSON.stringify(priced.ok ? priced.quote : { error: priced.sentence, line })}\n`;
+    const priced = priceFile(text, withSchedule);
+    waiting += `${JSON.stringify(priced.ok ? priced.answer : { error: priced.sentence, line })}\n`;
     if (waiting.length > 64 * 1024) {
       await write(waiting);
       waiting = "";

@@ -1,6 +1,7 @@
-import { formatAmount, isoDate, type Quote } from "@/core";
+import { costOfCredit, type DayNumber, formatAmount, isoDate, type PaymentRow, type Quote } from "@/core";
+import { rateText } from "./questions/number-text";
 
-/** A quote as plain JSON for programs: money as decimal strings, dates as ISO 8601. */
+/** A quote as plain JSON for programs: money and rates as decimal strings, dates as ISO 8601. */
 export type QuoteJson = {
   amountFinanced: string;
   payment: string;
@@ -10,16 +11,36 @@ export type QuoteJson = {
   financeCharge: string;
   totalCost: string;
   price: string;
+  allowance: string;
   down: string;
+  yearlyRate: string;
+  /** How many payment dates something is paid on, where it is not all of them. */
+  paymentsMade?: number;
+  balloon?: string;
+  firstDate: string | null;
+  finalDate: string | null;
+  /** Percent a year; null where the payments allow no rate. */
+  apr: string | null;
+  effectiveRate: string | null;
+  /** Of a flat-rate loan. */
+  trueYearlyRate?: string;
+  /** What extra payments save. */
+  saved?: { interest: string; payments: number; finalDateWithout: string | null };
   note?: string;
-  schedule?: {
-    number: number;
-    date: string | null;
-    payment: string;
-    interest: string;
-    principal: string;
-    balance: string;
-  }[];
+  schedule?: RowJson[];
+  /** To the questions that the file asks, in their order. */
+  answers?: object[];
+};
+
+type RowJson = {
+  number: number;
+  date: string | null;
+  /** Left out on a plain payment. */
+  kind?: PaymentRow["kind"];
+  payment: string;
+  interest: string;
+  principal: string;
+  balance: string;
 };
 
 /**
@@ -29,7 +50,9 @@ export type QuoteJson = {
  * @param withSchedule whether to list every payment
  */
 export function quoteJson(quote: Quote, withSchedule: boolean): QuoteJson {
-  const money = (minor: number) => formatAmount(minor, quote.terms.decimals);
+  const { decimals } = quote.terms;
+  const money = (minor: number) => formatAmount(minor, decimals);
+  const { saved } = quote;
   return {
     amountFinanced: money(quote.amountFinanced),
     payment: money(quote.payment),
@@ -39,17 +62,49 @@ export function quoteJson(quote: Quote, withSchedule: boolean): QuoteJson {
     financeCharge: money(quote.financeCharge),
     totalCost: money(quote.totalCost),
     price: money(quote.price),
+    allowance: money(quote.allowance),
     down: money(quote.down),
-    ...(quote.note && { note: quote.note }),
-    ...(withSchedule && {
-      schedule: quote.schedule.map(row => ({
-        number: row.number,
-        date: row.date === null ? null : isoDate(row.date),
-        payment: money(row.payment),
-        interest: money(row.interest),
-        principal: money(row.principal),
-        balance: money(row.balance),
-      })),
+    yearlyRate: quote.yearlyRate,
+    ...(quote.paymentsMade !== quote.payments && { paymentsMade: quote.paymentsMade }),
+    ...(quote.balloon > 0 && { balloon: money(quote.balloon) }),
+    firstDate: dateText(quote.firstDate),
+    finalDate: dateText(quote.finalDate),
+    ...creditJson(quote),
+    ...(saved && {
+      saved: {
+        interest: money(saved.interest),
+        payments: saved.payments,
+        finalDateWithout: dateText(saved.finalDateWithout),
+      },
     }),
+    ...(quote.note && { note: quote.note }),
+    ...(withSchedule && { schedule: quote.schedule.map(row => rowJson(row, decimals)) }),
   };
+}
+
+function creditJson(quote: Quote): Pick<QuoteJson, "apr" | "effectiveRate" | "trueYearlyRate"> {
+  const cost = costOfCredit(quote);
+  if (!cost.ok) return { apr: null, effectiveRate: null };
+  const { apr, effectiveRate, trueYearlyRate } = cost.value;
+  return {
+    apr: rateText(apr),
+    effectiveRate: rateText(effectiveRate),
+    ...(trueYearlyRate !== undefined && { trueYearlyRate: rateText(trueYearlyRate) }),
+  };
+}
+
+function rowJson(row: PaymentRow, decimals: number): RowJson {
+  return {
+    number: row.number,
+    date: dateText(row.date),
+    ...(row.kind !== "payment" && { kind: row.kind }),
+    payment: formatAmount(row.payment, decimals),
+    interest: formatAmount(row.interest, decimals),
+    principal: formatAmount(row.principal, decimals),
+    balance: formatAmount(row.balance, decimals),
+  };
+}
+
+function dateText(date: DayNumber | null): string | null {
+  return date === null ? null : isoDate(date);
 }

@@ -1,7 +1,7 @@
 import { Ajv, type ErrorObject } from "ajv";
 import type Type from "typebox";
 
-const ajv = new Ajv({ allErrors: false, verbose: true, strict: true });
+const ajv = new Ajv({ allErrors: false, verbose: true, strict: true, discriminator: true });
 
 /** What a schema check gives back: the value with its type, or one plain sentence. */
 export type Checked<Value> = { ok: true; value: Value } | { ok: false; sentence: string };

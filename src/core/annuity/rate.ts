@@ -1,4 +1,4 @@
-import { bracketedRoot, rateBracket } from "../solve";
+import { bracketedRoot, rateBracket, simpleGuess } from "../solve";
 
 /** Money lent, level payments at the end of each period, and a last amount some periods on. */
 export type LevelFlow = { lent: number; payment: number; count: number; last: number; lastAfter: number };
@@ -36,10 +36,6 @@ export function levelRate({ lent, payment, count, last, lastAfter }: LevelFlow):
       slope: slope + (lastAfter * lastWorth) / (1 + rate),
     };
   };
-  const simple = (paid - lent) / weighted;
-  const guess = Math.max(simple * (1 + (paid - lent) / paid / 1.5), -0.9);
-  return bracketedRoot(
-    short,
-    rateBracket(rate => short(rate).value, guess),
-  );
+  const bracket = rateBracket(rate => short(rate).value, simpleGuess(lent, paid, weighted));
+  return bracket && bracketedRoot(short, bracket);
 }

@@ -23,5 +23,5 @@ export {
   wholePeriodsUntil,
 } from "./frequency";
 export { FREQUENCY_NAMES } from "./frequency-names";
-export { addMonths, monthsAfter, monthsAndDaysBetween } from "./months";
+export { addMonths, monthsAfter, monthsAndDaysBetween, wholeMonthsAfter } from "./months";
 export { type Ratio, ratio } from "./ratio";

@@ -21,6 +21,18 @@ export function addMonths(date: DayNumber, months: number): DayNumber {
 }
 
 /**
+ * How many whole months a date lies after another: on its day, or at the end of a shorter month.
+ *
+ * @returns undefined where it lies on another day
+ * @example wholeMonthsAfter(parseIsoDate("2027-01-31"), parseIsoDate("2027-02-28")) // 1
+ */
+export function wholeMonthsAfter(from: DayNumber, to: DayNumber): number | undefined {
+  const [start, end] = [civilDate(from), civilDate(to)];
+  const months = (end.year - start.year) * 12 + end.month - start.month;
+  return monthsAfter(start, months) === to ? months : undefined;
+}
+
+/**
  * The time between two dates as whole months and odd days.
  *
  * Months are measured back from the later date and the odd days forward from the earlier one (12 CFR 1026,

@@ -2,20 +2,23 @@
 export type Bracket = { low: number; high: number; guess: number };
 
 const NARROWEST = 1e-9;
+const HIGHEST = 1e15;
 
 /**
  * A bracket around the root of an increasing function over rates above −1, by steps that grow from a guess.
  *
  * @param value the function; below zero towards −1, above zero far up
  * @param guess above −1
- * @returns ends on either side of the root, and the end that is nearer to the guess to start from
+ * @returns ends on either side of the root, and the end that is nearer to the guess to start from; undefined
+ *   where the function stays below zero however high the rate
  * @example rateBracket(rate => rate - 0.5, 0.1) // { low: 0.225, high: 0.625, guess: 0.225 }
  */
-export function rateBracket(value: (rate: number) => number, guess: number): Bracket {
+export function rateBracket(value: (rate: number) => number, guess: number): Bracket | undefined {
   let step = Math.max(Math.abs(guess) / 4, NARROWEST);
   if (value(guess) <= 0) {
     let [low, high] = [guess, guess + step];
     while (value(high) < 0) {
+      if (high > HIGHEST) return undefined;
       step *= 4;
       [low, high] = [high, high + step];
     }

@@ -1,4 +1,4 @@
-import { addMonths, civilDate, type DayNumber, dayNumber, monthsAndDaysBetween } from "../calendar";
+import { addMonths, type DayNumber, monthsAndDaysBetween, wholeMonthsAfter } from "../calendar";
 import { failure, type Result, success } from "../result";
 import { rateWhereWorthless } from "./rate-where-worthless";
 import { byDate, type DatedAmount, type Transaction, transactionProblem } from "./transaction";
@@ -11,9 +11,8 @@ export type YearFlow = { amount: number; years: number };
  * counting of odd days of directive 2014/17/EU, Annex I.
  *
  * The effective yearly rate X at which drawdowns and payments are worth the same:
- * `Σ amount × (1 + X)^−years = 0`. Times are whole months as twelfths, or whole weeks as 52nds where every
- * time is one; otherwise months back from the later date, and days over the 365 or 366 of the year that ends
- * with them.
+ * `Σ amount × (1 + X)^−years = 0`. Times are whole months as twelfths, or whole weeks as 52nds where the payments
+ * step by weeks, back from the later date, and odd days over the 365 or 366 of the year that ends with them.
  *
  * @param transaction minor units and day numbers, in any order
  * @returns percent a year; a failure where amounts or dates allow no rate
@@ -26,12 +25,11 @@ export function effectiveAnnualRate(transaction: Transaction): Result<number> {
   if (problem) return failure("effectiveRate", problem);
   const [advances, payments] = [byDate(transaction.advances), byDate(transaction.payments)];
   const start = Math.min(advances[0]?.date ?? 0, payments[0]?.date ?? 0);
-  const inWeeks = everyTimeIsWeeks([...advances, ...payments], start);
-  const flow = (sign: 1 | -1) => (each: DatedAmount) => ({
-    amount: sign * each.amount,
-    years: inWeeks ? (each.date - start) / 7 / 52 : yearsFrom(start, each.date),
-  });
-  const rate = yearlyRateOfFlows([...advances.map(flow(1)), ...payments.map(flow(-1))]);
+  const timed = (series: readonly DatedAmount[], sign: 1 | -1): YearFlow[] => {
+    const yearsTo = yearsFrom(start, series);
+    return series.map(({ date, amount }) => ({ amount: sign * amount, years: yearsTo(date) }));
+  };
+  const rate = yearlyRateOfFlows([...timed(advances, 1), ...timed(payments, -1)]);
   return rate === undefined
     ? failure("effectiveRate", "No rate makes these payments worth these advances; look at their dates.")
     : success(rate * 100);
@@ -59,20 +57,30 @@ export function yearlyRateOfFlows(flows: readonly YearFlow[]): number | undefine
   return rateWhereWorthless(timed, worth);
 }
 
-function everyTimeIsWeeks(amounts: readonly DatedAmount[], start: DayNumber): boolean {
-  const areMonths = amounts.every(({ date }) => monthsAndDaysBetween(start, date).days === 0);
-  return !areMonths && amounts.every(({ date }) => (date - start) % 7 === 0);
+/** Makes the function from a date of a series to its time since the start in years. */
+function yearsFrom(start: DayNumber, series: readonly DatedAmount[]): (date: DayNumber) => number {
+  const first = series[0]?.date ?? start;
+  const areMonths = series.every(({ date }) => wholeMonthsAfter(first, date) !== undefined);
+  if (!areMonths && series.every(({ date }) => (date - first) % 7 === 0)) {
+    return date => {
+      const days = (date - start) % 7;
+      return (date - start - days) / 7 / 52 + oddDaysInYears(start, days);
+    };
+  }
+  const toFirst = monthsAndDaysBetween(start, first);
+  return date => {
+    const after = wholeMonthsAfter(first, date);
+    const { months, days } =
+      after === undefined
+        ? monthsAndDaysBetween(start, date)
+        : { months: toFirst.months + after, days: toFirst.days };
+    return months / 12 + oddDaysInYears(start, days);
+  };
 }
 
-/** Whole months as twelfths, and odd days over the length of the year that ends with them. */
-function yearsFrom(start: DayNumber, date: DayNumber): number {
-  const { months, days } = monthsAndDaysBetween(start, date);
-  if (days === 0) return months / 12;
-  const lastOddDay = start + days;
-  return months / 12 + days / (lastOddDay - yearBefore(lastOddDay));
-}
-
-function yearBefore(date: DayNumber): DayNumber {
-  const { year, month, day } = civilDate(date);
-  return month === 2 && day === 29 ? dayNumber(year - 1, 2, 28) : addMonths(date, -12);
+/** Odd days from a start over the length of the year that ends with them. */
+export function oddDaysInYears(start: DayNumber, days: number): number {
+  if (days === 0) return 0;
+  const last = start + days;
+  return days / (last - addMonths(last, -12));
 }

@@ -1,4 +1,4 @@
-import { bracketedRoot, rateBracket, type Sloped } from "../solve";
+import { bracketedRoot, rateBracket, type Sloped, simpleGuess } from "../solve";
 
 const SMALLEST = 1e-7;
 const LARGEST = 1e4;
@@ -19,8 +19,8 @@ type Timed = { amount: number; time: number };
  */
 export function rateWhereWorthless(flows: readonly Timed[], worth: Sloped): number | undefined {
   if (!isOneWay(flows)) return nearestToZero(worth);
-  const bracket = rateBracket(rate => worth(rate).value, simpleRate(flows));
-  return bracketedRoot(worth, bracket);
+  const bracket = rateBracket(rate => worth(rate).value, guessOf(flows));
+  return bracket && bracketedRoot(worth, bracket);
 }
 
 /** Whether all money in comes before all money out. */
@@ -30,16 +30,14 @@ function isOneWay(flows: readonly Timed[]): boolean {
   return firstOut > lastIn && lastIn >= 0;
 }
 
-/** Interest over the average time that the money is out. */
-function simpleRate(flows: readonly Timed[]): number {
+function guessOf(flows: readonly Timed[]): number {
   let [received, paid, weighted] = [0, 0, 0];
   for (const { amount, time } of flows) {
     if (amount > 0) received += amount;
     else paid -= amount;
     weighted -= amount * time;
   }
-  const simple = weighted > 0 ? (paid - received) / weighted : 0;
-  return Math.max(simple * (1 + (paid - received) / paid / 1.5), -0.9);
+  return simpleGuess(received, paid, weighted);
 }
 
 /** Looks outwards from no rate at all for a change of sign, then closes in on it. */

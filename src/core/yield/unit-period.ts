@@ -1,4 +1,4 @@
-import { addMonths, civilDate, type DayNumber, monthsAndDaysBetween } from "../calendar";
+import { addMonths, type DayNumber, monthsAndDaysBetween, wholeMonthsAfter } from "../calendar";
 import type { Flow } from "./rate-of-flows";
 import type { DatedAmount } from "./transaction";
 
@@ -73,17 +73,10 @@ function countPeriods(
 
 /** How many months lie between two dates of a series that steps by months from its first; 0 for none. */
 function wholeMonths(first: DayNumber, from: DayNumber, to: DayNumber): number {
-  const fromFirst = monthsFrom(first, from);
-  const toFirst = monthsFrom(first, to);
+  const fromFirst = wholeMonthsAfter(first, from);
+  const toFirst = wholeMonthsAfter(first, to);
   if (fromFirst !== undefined && toFirst !== undefined) return toFirst - fromFirst;
-  return monthsFrom(from, to) ?? 0;
-}
-
-/** How many whole months a date lies after another, on its day or at the end of a shorter month. */
-function monthsFrom(from: DayNumber, to: DayNumber): number | undefined {
-  const [start, end] = [civilDate(from), civilDate(to)];
-  const months = (end.year - start.year) * 12 + end.month - start.month;
-  return addMonths(from, months) === to ? months : undefined;
+  return wholeMonthsAfter(from, to) ?? 0;
 }
 
 /** Whether a period and one of its neighbours make a month together. */
@@ -91,7 +84,7 @@ function isHalfMonth(dates: readonly DayNumber[], index: number): boolean {
   const days = (dates[index] ?? 0) - (dates[index - 1] ?? 0);
   if (days < 12 || days > 17) return false;
   const month = (from: DayNumber | undefined, to: DayNumber | undefined) =>
-    from !== undefined && to !== undefined && monthsFrom(from, to) === 1;
+    from !== undefined && to !== undefined && wholeMonthsAfter(from, to) === 1;
   return month(dates[index - 2], dates[index]) || month(dates[index - 1], dates[index + 1]);
 }
 
@@ -148,7 +141,7 @@ export function unitPeriodsFrom(
   }
   const toFirst = monthsAndDaysBetween(start, first);
   return date => {
-    const after = monthsFrom(first, date);
+    const after = wholeMonthsAfter(first, date);
     const { months, days } =
       after === undefined
         ? monthsAndDaysBetween(start, date)

@@ -1,25 +1,15 @@
 import {
   type CashDown,
-  type DayNumber,
   type Deal,
-  failure,
-  parseAmount,
-  parseIsoDate,
+  type Figure,
+  type Known,
   type Result,
   readCurrency,
   success,
 } from "@/core";
+import { readPlan } from "./read-plan";
+import { fileReader, type Reader } from "./reader";
 import type { DealFile } from "./schema";
-
-const NAMES = {
-  price: "price",
-  allowance: "trade-in allowance",
-  owed: "amount owed on the trade-in",
-  down: "cash down",
-  payment: "payment",
-};
-type AmountFigure = keyof typeof NAMES;
-type Typed = string | number | undefined;
 
 /**
  * Turns a deal file that passed its schema into the deal that the core computes with.
@@ -29,78 +19,88 @@ type Typed = string | number | undefined;
 export function readDeal(file: DealFile): Result<Deal> {
   const decimals = readCurrency(file.currency);
   if (!decimals.ok) return decimals;
-  const { structure, plan } = file;
-  const found = foundIsGiven(file);
-  if (found) return failure(found, `The ${NAMES[found]} is being found, so the file must leave it out.`);
-
-  const amounts = readAmounts(
-    {
-      price: structure.price,
-      allowance: structure.tradeIn?.allowance ?? 0,
-      owed: structure.tradeIn?.owed ?? 0,
-      down: structure.down && "amount" in structure.down ? structure.down.amount : 0,
-      payment: plan.payment,
-    },
-    decimals.value,
-  );
-  if (!amounts.ok) return amounts;
-  const signed = readDate("signed", plan.signed);
-  if (!signed.ok) return signed;
-  const firstPayment = readDate("firstPayment", plan.firstPayment);
-  if (!firstPayment.ok) return firstPayment;
-
-  const { price, allowance, owed, down, payment } = amounts.value;
-  return success({
+  const read = fileReader(file.currency);
+  refuseFound(file, read);
+  const { tradeIn, down, price } = file.structure;
+  const deal: Deal = {
     currency: file.currency,
     structure: {
-      price,
-      tradeIn: { allowance: allowance ?? 0, owed: owed ?? 0 },
-      down: file.find === "down" ? null : cashDownOf(structure.down, down ?? 0),
+      price: read.amount("price", "price", price),
+      tradeIn: {
+        allowance: read.amount("allowance", "trade-in allowance", tradeIn?.allowance) ?? 0,
+        owed: read.amount("owed", "amount owed on the trade-in", tradeIn?.owed) ?? 0,
+      },
+      down: file.find === "down" || file.find === "downPercent" ? null : readDown(down, read),
     },
-    plan: {
-      kind: plan.kind,
-      yearlyRate: plan.yearlyRate === undefined ? null : String(plan.yearlyRate),
-      payments: plan.payments ?? null,
-      frequency: plan.frequency,
-      rounding: plan.rounding ?? "nearest",
-      signed: signed.value,
-      firstPayment: firstPayment.value,
-      payment,
-    },
+    plan: readPlan(file.plan, read),
     find: file.find,
-  });
+    ...(file.from && { from: readKnown(file.from, read) }),
+  };
+  refuseOpenExtras(deal, read);
+  const failure = read.failure();
+  return failure ? { ok: false, failure } : success(deal);
 }
 
-function foundIsGiven({ find, structure, plan }: DealFile): AmountFigure | undefined {
-  const given = { price: structure.price, down: structure.down, payment: plan.payment }[find];
-  return given === undefined ? undefined : find;
-}
+/** The figure that each find looks for, by the name a sentence gives it, and what the file gives for it. */
+const FOUND: Record<DealFile["find"], { figure: Figure; name: string; given: (file: DealFile) => unknown }> =
+  {
+    payment: { figure: "payment", name: "payment", given: ({ plan }) => plan.payment },
+    price: { figure: "price", name: "price", given: ({ structure }) => structure.price },
+    down: { figure: "down", name: "cash down", given: ({ structure }) => structure.down },
+    downPercent: { figure: "down", name: "cash down", given: ({ structure }) => structure.down },
+    allowance: {
+      figure: "allowance",
+      name: "trade-in allowance",
+      given: ({ structure }) => structure.tradeIn?.allowance,
+    },
+    yearlyRate: { figure: "yearlyRate", name: "yearly rate", given: ({ plan }) => plan.yearlyRate },
+    payments: { figure: "payments", name: "number of payments", given: ({ plan }) => plan.payments },
+    balloon: { figure: "balloon", name: "balloon", given: ({ plan }) => plan.balloon },
+    extra: { figure: "extra", name: "extra with every payment", given: ({ plan }) => plan.extra?.each },
+    lump: {
+      figure: "extra",
+      name: "extra on a date",
+      given: ({ plan }) => (plan.extra?.once?.every(({ amount }) => amount !== undefined) ? true : undefined),
+    },
+  };
 
-function cashDownOf(down: DealFile["structure"]["down"], amount: number): CashDown {
-  return down && "percent" in down ? { percent: String(down.percent) } : { amount };
-}
-
-function readAmounts(
-  typed: Record<AmountFigure, Typed>,
-  decimals: number,
-): Result<Record<AmountFigure, number | null>> {
-  const amounts = {} as Record<AmountFigure, number | null>;
-  for (const figure of Object.keys(typed) as AmountFigure[]) {
-    const text = typed[figure];
-    const minor = text === undefined ? null : parseAmount(String(text), decimals);
-    if (minor === undefined) {
-      const accepted = `an amount from 0 to 1,000,000,000 with at most ${decimals} decimals`;
-      return failure(figure, `The ${NAMES[figure]} is ${text}; it must be ${accepted}.`);
-    }
-    amounts[figure] = minor;
+function refuseFound(file: DealFile, read: Reader): void {
+  const { figure, name, given } = FOUND[file.find];
+  if (given(file) !== undefined) {
+    read.refuse(figure, `The ${name} is being found, so the file must leave it out.`);
   }
-  return success(amounts);
 }
 
-function readDate(figure: "signed" | "firstPayment", text: string | undefined): Result<DayNumber | null> {
-  if (text === undefined) return success(null);
-  const date = parseIsoDate(text);
-  if (date !== undefined) return success(date);
-  const name = figure === "signed" ? "contract date" : "first payment date";
-  return failure(figure, `The ${name} ${text} is not a date from 1900-01-01 to 2199-12-31.`);
+/** An extra on a date has no amount only where it is the one being found. */
+function refuseOpenExtras({ plan, find }: Deal, read: Reader): void {
+  const open = plan.extra?.once?.filter(({ amount }) => amount === null).length ?? 0;
+  if (find === "lump" && open !== 1) {
+    read.refuse("extra", "To find an extra on a date, list it in extra.once with its date and no amount.");
+  } else if (find !== "lump" && open > 0) {
+    read.refuse("extra", "An extra on a date has no amount; give it, or find it with lump.");
+  }
+}
+
+function readDown(down: DealFile["structure"]["down"], read: Reader): CashDown {
+  return down && "percent" in down
+    ? { percent: String(down.percent) }
+    : { amount: read.amount("down", "cash down", down?.amount) ?? 0 };
+}
+
+function readKnown(from: NonNullable<DealFile["from"]>, read: Reader): Known {
+  if ("totalCost" in from) {
+    return { figure: "totalCost", value: read.amount("totalCost", "total cost", from.totalCost) ?? 0 };
+  }
+  if ("financeCharge" in from) {
+    const value = read.amount("financeCharge", "finance charge", from.financeCharge) ?? 0;
+    return { figure: "financeCharge", value };
+  }
+  if ("amountFinanced" in from) {
+    const value = read.amount("amountFinanced", "amount financed", from.amountFinanced) ?? 0;
+    return { figure: "amountFinanced", value };
+  }
+  if ("endDate" in from) {
+    return { figure: "endDate", value: read.date("endDate", "end date", from.endDate) ?? 0 };
+  }
+  return { figure: "payments", value: from.payments };
 }

@@ -1,4 +1,3 @@
-import { isoDate } from "../../calendar";
 import { groupedAmount } from "../../money";
 import { annualPercentageRate, type UnitPeriod } from "../../yield";
 import { costOfCredit, netAdvance, transactionOf } from "../cost-of-credit";
@@ -15,14 +14,15 @@ const percentText = (percent: number) => `${Number(percent.toFixed(PLACES))} %`;
 export function explainApr(quote: Quote): WorkingStep {
   const cost = costOfCredit(quote);
   if (!cost.ok) return { ...asGiven("APR", "–"), remark: cost.failure.sentence };
+  const { filled, unitPeriod } = equationOf(quote);
   return {
     name: "APR",
     formula:
       "the rate i of one unit period at which Σ payment ÷ ((1 + f × i)(1 + i)^t) is the advance, × unit periods a year",
-    filled: filledApr(quote),
+    filled,
     result: percentText(cost.value.apr),
     rounding: "shown to six decimals",
-    remark: unitPeriodText(cost.value.unitPeriod),
+    remark: unitPeriodText(unitPeriod),
     source: "12 CFR 1026 (Regulation Z), Appendix J",
     parts: [explainAdvance(quote)],
   };
@@ -75,19 +75,19 @@ function explainAdvance(quote: Quote): WorkingStep {
   };
 }
 
-/** The first payment's place in the equation, and how many follow. */
-function filledApr(quote: Quote): string {
+/** The equation with the first payment in its place, and the unit period that times count in. */
+function equationOf(quote: Quote): { filled: string; unitPeriod: UnitPeriod | null } {
   const money = (minor: number) => groupedAmount(minor, quote.terms.decimals);
   const advance = money(netAdvance(quote));
-  const transaction = transactionOf(quote);
-  const apr = transaction && annualPercentageRate(transaction);
-  const [first, ...rest] = apr?.ok ? apr.value.flows.filter(({ amount }) => amount < 0) : [];
-  if (!first) return `${advance} = Σ of ${quote.paymentsMade} payments`;
-  const date = quote.firstDate === null ? "" : ` on ${isoDate(quote.firstDate)}`;
-  return (
-    `${advance} = ${money(-first.amount)}${date} (t = ${first.periods}, f = ${Number(first.part.toFixed(PLACES))}) ` +
-    `and ${rest.length} more payments`
-  );
+  const apr = quote.firstDate === null ? null : annualPercentageRate(transactionOf(quote));
+  if (!apr?.ok) return { filled: `${advance} = Σ of ${quote.paymentsMade} payments`, unitPeriod: null };
+  const { flows, unitPeriod } = apr.value;
+  const [first, ...rest] = flows.filter(({ amount }) => amount < 0);
+  const at = `t = ${first?.periods}, f = ${Number((first?.part ?? 0).toFixed(PLACES))}`;
+  return {
+    filled: `${advance} = ${money(-(first?.amount ?? 0))} at ${at}, and ${rest.length} more payments`,
+    unitPeriod,
+  };
 }
 
 function unitPeriodText(period: UnitPeriod | null): string {
