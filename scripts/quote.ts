@@ -1,11 +1,11 @@
 // Prices deal files from the command line: one file with its table, or many deals as lines of JSON.
 import { createReadStream } from "node:fs";
 import { readFile } from "node:fs/promises";
-import { createInterface } from "node:readline";
 import { priceFile } from "@/exchange/price-file";
 
 const USAGE = "Usage: npm run --silent quote -- FILE, or -- --many FILE.ndjson [--schedule]";
 const BAD_INPUT = 2;
+const CHUNK = 64 * 1024;
 
 async function priceOne(path: string): Promise<void> {
   const priced = priceFile(await readFile(path, "utf8"), true);
@@ -14,23 +14,27 @@ async function priceOne(path: string): Promise<void> {
 }
 
 async function priceMany(path: string, withSchedule: boolean): Promise<void> {
-  const lines = createInterface({
-    input: createReadStream(path, "utf8"),
-    crlfDelay: Number.POSITIVE_INFINITY,
-  });
   let line = 0;
-  let waiting = "";
-  for await (const text of lines) {
-    line += 1;
-    if (text.trim() === "") continue;
-    const priced = priceFile(text, withSchedule);
-    waiting += `${JSON.stringify(priced.ok ? priced.answer : { error: priced.sentence, line })}\n`;
-    if (waiting.length > 64 * 1024) {
-      await write(waiting);
-      waiting = "";
+  const results = (texts: readonly string[]) => {
+    let priced = "";
+    for (const text of texts) {
+      line += 1;
+      if (text.trim() !== "") priced += `${resultLine(text, line, withSchedule)}\n`;
     }
+    return priced;
+  };
+  let rest = "";
+  for await (const chunk of createReadStream(path, { encoding: "utf8", highWaterMark: CHUNK })) {
+    const lines = (rest + chunk).split("\n");
+    rest = lines.pop() ?? "";
+    await write(results(lines));
   }
-  await write(waiting);
+  await write(results([rest]));
+}
+
+function resultLine(text: string, line: number, withSchedule: boolean): string {
+  const priced = priceFile(text, withSchedule);
+  return JSON.stringify(priced.ok ? priced.answer : { error: priced.sentence, line });
 }
 
 /** Waits for a slow reader, so that memory stays flat. */

@@ -1,4 +1,4 @@
-import { evaluate } from "@/core";
+import { evaluate, summarize } from "@/core";
 import { readDeal } from "./deal-file";
 import { checkDealFile, parseJson } from "./deal-file/parse";
 import type { DealFile } from "./deal-file/schema";
@@ -47,12 +47,23 @@ function answered({ ask, currency }: QuestionFile): PricedFile {
 function priced(file: DealFile, withSchedule: boolean): PricedFile {
   const deal = readDeal(file);
   if (!deal.ok) return { ok: false, sentence: deal.failure.sentence };
+  if (!withSchedule && !file.ask) {
+    const summary = summarize(deal.value);
+    return summary.ok
+      ? { ok: true, answer: quoteJson(summary.value) }
+      : { ok: false, sentence: summary.failure.sentence };
+  }
   const quote = evaluate(deal.value);
   if (!quote.ok) return { ok: false, sentence: quote.failure.sentence };
-  const answer = quoteJson(quote.value, withSchedule);
-  if (!file.ask) return { ok: true, answer };
-  const answers = answerQuestions(file.ask, quote.value);
-  return answers.ok
-    ? { ok: true, answer: { ...answer, answers: answers.value } }
-    : { ok: false, sentence: answers.failure.sentence };
+  const answers = answerQuestions(file.ask ?? [], quote.value);
+  if (!answers.ok) return { ok: false, sentence: answers.failure.sentence };
+  const { schedule, ...json } = quoteJson(quote.value);
+  return {
+    ok: true,
+    answer: {
+      ...json,
+      ...(withSchedule && schedule && { schedule }),
+      ...(file.ask && { answers: answers.value }),
+    },
+  };
 }

@@ -1,4 +1,12 @@
-import { costOfCredit, type DayNumber, formatAmount, isoDate, type PaymentRow, type Quote } from "@/core";
+import {
+  costOfCredit,
+  type DayNumber,
+  formatAmount,
+  isoDate,
+  type PaymentRow,
+  type Quote,
+  type Summary,
+} from "@/core";
 import { rateText } from "./questions/number-text";
 
 /** A quote as plain JSON for programs: money and rates as decimal strings, dates as ISO 8601. */
@@ -43,13 +51,8 @@ type RowJson = {
   balance: string;
 };
 
-/**
- * Writes a quote for programs.
- *
- * @param quote an answered deal
- * @param withSchedule whether to list every payment
- */
-export function quoteJson(quote: Quote, withSchedule: boolean): QuoteJson {
+/** Writes a quote for programs, with every payment where it has them. */
+export function quoteJson(quote: Summary | Quote): QuoteJson {
   const { decimals } = quote.terms;
   const money = (minor: number) => formatAmount(minor, decimals);
   const { saved } = quote;
@@ -78,11 +81,11 @@ export function quoteJson(quote: Quote, withSchedule: boolean): QuoteJson {
       },
     }),
     ...(quote.note && { note: quote.note }),
-    ...(withSchedule && { schedule: quote.schedule.map(row => rowJson(row, decimals)) }),
+    ...("schedule" in quote && { schedule: quote.schedule.map(row => rowJson(row, decimals)) }),
   };
 }
 
-function creditJson(quote: Quote): Pick<QuoteJson, "apr" | "effectiveRate" | "trueYearlyRate"> {
+function creditJson(quote: Summary): Pick<QuoteJson, "apr" | "effectiveRate" | "trueYearlyRate"> {
   const cost = costOfCredit(quote);
   if (!cost.ok) return { apr: null, effectiveRate: null };
   const { apr, effectiveRate, trueYearlyRate } = cost.value;

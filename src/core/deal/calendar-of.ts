@@ -77,33 +77,32 @@ function startOf({ frequency, timing, signed, firstPayment }: LoanPlan, twoDays?
 }
 
 function readFirstSpan(plan: LoanPlan, twoDays?: TwoDays): Result<FirstSpan> {
-  const { frequency, timing, signed } = plan;
-  const first = firstPaymentDate(plan);
-  if (signed === null || first === null) return success(null);
-  const [firstText, signedText] = [isoDate(first), isoDate(signed)];
+  const { frequency, timing, signed, firstPayment: first } = plan;
+  // A first payment that follows from the contract date is one regular period after it.
+  const isOddStart = frequency === "twiceAMonth" && timing !== "advance";
+  if (signed === null || (first === null && !isOddStart)) return success(null);
+  const firstDate = first ?? stepPeriods(frequency, signed, 1, twoDays);
+  const problem = firstPaymentProblem(plan, signed, firstDate);
+  if (problem) return failure("firstPayment", problem);
+  if (timing === "advance") return success(null);
+  const onDays = stepPeriods(frequency, signed, 0, twoDays) === signed;
+  if (onDays && stepPeriods(frequency, signed, 1, twoDays) === firstDate) return success(null);
+  const span = periodsBetween(frequency, signed, firstDate);
+  return success(span.periods.numerator === span.periods.denominator ? null : span);
+}
+
+function firstPaymentProblem({ timing }: LoanPlan, signed: DayNumber, first: DayNumber): string | undefined {
   if (timing === "advance") {
-    if (first === signed) return success(null);
-    return failure(
-      "firstPayment",
-      `Payments in advance begin on the contract date, ${signedText}; leave the first payment date ${firstText} out.`,
-    );
+    if (first === signed) return undefined;
+    return `Payments in advance begin on the contract date, ${isoDate(signed)}; leave the first payment date ${isoDate(first)} out.`;
   }
   if (first <= signed) {
-    return failure(
-      "firstPayment",
-      `The first payment, ${firstText}, must come after the contract date, ${signedText}.`,
-    );
+    return `The first payment, ${isoDate(first)}, must come after the contract date, ${isoDate(signed)}.`;
   }
   if (first > addMonths(signed, MOST_MONTHS_TO_FIRST)) {
-    return failure(
-      "firstPayment",
-      `The first payment, ${firstText}, is over 10 years after the contract date, ${signedText}.`,
-    );
+    return `The first payment, ${isoDate(first)}, is over 10 years after the contract date, ${isoDate(signed)}.`;
   }
-  const onDays = stepPeriods(frequency, signed, 0, twoDays) === signed;
-  if (onDays && stepPeriods(frequency, signed, 1, twoDays) === first) return success(null);
-  const span = periodsBetween(frequency, signed, first);
-  return success(span.periods.numerator === span.periods.denominator ? null : span);
+  return undefined;
 }
 
 /** Payment dates step from the first payment, or from signing where the first payment follows from it. */

@@ -1,5 +1,5 @@
 import { type Frequency, monthsAndDaysBetween, periodsBetween, periodsPerYear } from "../calendar";
-import { flatCharge, flatTrueRate, type PaymentRow } from "../loan";
+import { flatCharge, flatTrueRate, type PaymentRow, repay } from "../loan";
 import { type Result, success } from "../result";
 import {
   annualPercentageRate,
@@ -7,9 +7,11 @@ import {
   oddDaysInYears,
   rateOfStream,
   type Stream,
+  type Stretch,
   type Transaction,
 } from "../yield";
-import type { Quote } from "./quote";
+import type { Summary } from "./quote";
+import type { Terms } from "./terms";
 
 /** What a deal's credit costs as a yearly rate; percent a year. */
 export type CostOfCredit = {
@@ -32,16 +34,21 @@ export type CostOfCredit = {
  * // 10,000.00 over 12 months at 6 %, 200.00 of charges paid at signing
  * costOfCredit(quote) // apr: 9.8…
  */
-export function costOfCredit(quote: Quote): Result<CostOfCredit> {
+export function costOfCredit(quote: Summary): Result<CostOfCredit> {
   const { start, frequency } = quote.terms.draft.calendar;
-  const stream = streamOf(quote);
   const perYear = periodsPerYear(frequency);
-  const apr = stream && rateOfStream({ ...stream, ...firstUnitPeriods(quote) }, "simple");
+  const payments = stretchesOf(quote);
+  const advance = netAdvance(quote);
+  const periodic = Number(quote.yearlyRate) / 100 / perYear;
+  const apr = payments && rateOfStream({ advance, payments, ...firstUnitPeriods(quote) }, "simple", periodic);
   const isEven = start === null || frequency !== "twiceAMonth";
-  const effective = stream && isEven && rateOfStream({ ...stream, ...firstYears(quote) }, "compound");
+  const effective =
+    isEven && apr !== undefined && payments
+      ? rateOfStream({ advance, payments, ...firstYears(quote) }, "compound", apr)
+      : undefined;
   const trueYearlyRate = trueRateOf(quote);
   const flat = trueYearlyRate === undefined ? {} : { trueYearlyRate };
-  if (apr !== undefined && effective !== undefined && effective !== false) {
+  if (apr !== undefined && effective !== undefined) {
     const effectiveRate = 100 * Math.expm1(perYear * Math.log1p(effective));
     return success({ apr: apr * perYear * 100, effectiveRate, ...flat });
   }
@@ -64,31 +71,72 @@ function ratesByDate(transaction: Transaction): Result<CostOfCredit> {
  * Without dates its periods count from day 0 as regular ones, which only a deal of evenly spaced payments can do
  * without.
  */
-export function transactionOf(quote: Quote): Transaction {
+export function transactionOf(quote: Summary): Transaction {
   const start = quote.terms.draft.calendar.start ?? 0;
-  const payments = quote.schedule
+  const payments = scheduleOf(quote)
     .filter(({ payment }) => payment > 0)
     .map(({ date, payment }) => ({ date: date ?? start, amount: payment }));
   return { advances: [{ date: start, amount: netAdvance(quote) }], payments };
 }
 
 /** What the customer has the use of: the amount financed less a charge paid at signing. */
-export function netAdvance({ amountFinanced, deal }: Quote): number {
+export function netAdvance({ amountFinanced, deal }: Summary): number {
   return amountFinanced - (deal.plan.prepaidCharge ?? 0);
 }
 
 /**
- * A deal's payments where they are one period of the plan apart, so that this is the unit period; undefined where
- * extras or listed dates come between, or where so few are paid that another period could be the common one.
+ * A deal's payments in stretches, where they are one period of the plan apart and this is the unit period;
+ * undefined where extras or listed dates come between, or where another period could be the common one.
  */
-function streamOf(quote: Quote): Pick<Stream, "advance" | "payments"> | undefined {
-  const { schedule, terms } = quote;
+function stretchesOf(quote: Summary): Stretch[] | undefined {
+  const { terms, loan } = quote;
+  if (terms.isListed || loan.extras.length > 0) return undefined;
   const hasDates = terms.draft.calendar.start !== null;
-  if (terms.isListed || schedule.some(({ kind }) => kind === "extra")) return undefined;
-  if (hasDates && !stepsByOnePeriod(schedule)) return undefined;
-  const payments: number[] = [];
-  for (const { number, payment } of schedule) payments[number - 1] = (payments[number - 1] ?? 0) + payment;
-  return { advance: netAdvance(quote), payments };
+  if (isLevel(quote)) return hasDates && quote.payments < FEWEST ? undefined : levelStretches(quote);
+  const rows = scheduleOf(quote);
+  return hasDates && !stepsByOnePeriod(rows) ? undefined : stretchesOfRows(rows);
+}
+
+/** With fewer dates no period is common. */
+const FEWEST = 3;
+
+function isLevel({ terms, loan }: Summary): boolean {
+  const { runs, flat } = terms.draft;
+  const areLevel = runs.every(({ pay }) => pay.kind === "level" && pay.raises.length === 0);
+  return loan.extraEach === 0 && (flat !== null || areLevel);
+}
+
+function levelStretches({ payment, payments, finalPayment, balloon, terms }: Summary): Stretch[] {
+  const withLast = terms.draft.balloonRate ? 0 : balloon;
+  const stretches = [
+    { amount: payment, count: payments - 1 },
+    { amount: finalPayment + withLast, count: 1 },
+    { amount: balloon - withLast, count: 1 },
+  ];
+  return stretches.filter(({ amount, count }) => amount > 0 && count > 0);
+}
+
+function stretchesOfRows(rows: readonly PaymentRow[]): Stretch[] {
+  const stretches: Stretch[] = [];
+  let number = 0;
+  for (const row of rows) {
+    const last = stretches.at(-1);
+    if (last && row.number === number) {
+      // A balloon together with the last payment.
+      last.count -= 1;
+      stretches.push({ amount: last.amount + row.payment, count: 1 });
+    } else if (last?.amount === row.payment) last.count += 1;
+    else stretches.push({ amount: row.payment, count: 1 });
+    number = row.number;
+  }
+  return stretches.filter(({ count }) => count > 0);
+}
+
+/** The lines of the repayment table, made again where only the totals were. */
+function scheduleOf({ loan }: Summary): PaymentRow[] {
+  const rows: PaymentRow[] = [];
+  repay(loan, rows);
+  return rows;
 }
 
 /** Whether the plan's own period is the commonest between two payments, and occurs more than once. */
@@ -104,22 +152,27 @@ function stepsByOnePeriod(schedule: readonly PaymentRow[]): boolean {
 }
 
 /** The first period in unit periods, as Appendix J counts it. */
-function firstUnitPeriods({ terms, firstDate }: Quote): Pick<Stream, "firstPeriods" | "firstPart"> {
+function firstUnitPeriods({ terms, firstDate }: Summary): Pick<Stream, "firstPeriods" | "firstPart"> {
   const { start, frequency, timing } = terms.draft.calendar;
-  if (start === null || firstDate === null) return regularFirst(timing);
+  if (start === null || firstDate === null || isRegularFirst(terms)) return regularFirst(timing);
   const { numerator, denominator } = periodsBetween(frequency, start, firstDate).periods;
   const firstPeriods = Math.floor(numerator / denominator);
   return { firstPeriods, firstPart: numerator / denominator - firstPeriods };
 }
 
 /** The first period in years, as the EU's annex counts it, times the periods of a year. */
-function firstYears({ terms, firstDate }: Quote): Pick<Stream, "firstPeriods" | "firstPart"> {
+function firstYears({ terms, firstDate }: Summary): Pick<Stream, "firstPeriods" | "firstPart"> {
   const { start, frequency, timing } = terms.draft.calendar;
   if (start === null || firstDate === null) return regularFirst(timing);
   return {
     firstPeriods: 0,
     firstPart: yearsBetween(frequency, start, firstDate) * periodsPerYear(frequency),
   };
+}
+
+/** Half months are of different lengths; every other regular period is one period however it is counted. */
+function isRegularFirst({ firstSpan, draft }: Terms): boolean {
+  return firstSpan === null && draft.calendar.frequency !== "twiceAMonth";
 }
 
 function yearsBetween(frequency: Frequency, start: number, date: number): number {
@@ -135,7 +188,7 @@ function regularFirst(timing: "arrears" | "advance"): Pick<Stream, "firstPeriods
   return { firstPeriods: timing === "advance" ? 0 : 1, firstPart: 0 };
 }
 
-function trueRateOf({ terms, loan }: Quote): number | undefined {
+function trueRateOf({ terms, loan }: Summary): number | undefined {
   const { draft } = terms;
   if (!draft.flat) return undefined;
   const charge = flatCharge(loan.amount, draft.calendar);

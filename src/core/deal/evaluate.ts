@@ -1,8 +1,8 @@
-import { isFault, repay } from "../loan";
+import { isFault, type PaymentRow, repay } from "../loan";
 import { type Result, success } from "../result";
 import type { Deal } from "./deal";
 import { type Answer, answer } from "./find";
-import type { Quote, Saved } from "./quote";
+import type { Quote, Saved, Summary } from "./quote";
 import { structureLines } from "./structure";
 
 /**
@@ -21,8 +21,15 @@ import { structureLines } from "./structure";
  * quote.ok && quote.value.payment // 68397
  */
 export function evaluate(deal: Deal): Result<Quote> {
+  const schedule: PaymentRow[] = [];
+  const found = answer(deal, schedule);
+  return found.ok ? success({ ...summaryOf(deal, found.value), schedule }) : found;
+}
+
+/** The same as {@link evaluate} without the repayment table, for many deals. */
+export function summarize(deal: Deal): Result<Summary> {
   const found = answer(deal);
-  return found.ok ? success(quoteOf(deal, found.value)) : found;
+  return found.ok ? success(summaryOf(deal, found.value)) : found;
 }
 
 /**
@@ -41,8 +48,8 @@ export function find(deal: Deal): Result<Deal> {
   return success({ ...filled, find: deal.find, plan: { ...filled.plan, payment: priced.loan.payment } });
 }
 
-function quoteOf(deal: Deal, found: Answer): Quote {
-  const { filled, terms, priced, schedule, note } = found;
+function summaryOf(deal: Deal, found: Answer): Summary {
+  const { filled, terms, priced, note } = found;
   const { price, down, allowance, amountFinanced, loan, repayment, financeCharge, totalCost } = priced;
   const saved = savedByExtra(found);
   return {
@@ -67,7 +74,6 @@ function quoteOf(deal: Deal, found: Answer): Quote {
     finalDate: repayment.finalDate,
     ...(saved && { saved }),
     ...(note && { note }),
-    schedule,
   };
 }
 

@@ -8,9 +8,9 @@ export {
 export { firstPaymentDate } from "./calendar-of";
 export { type CostOfCredit, costOfCredit } from "./cost-of-credit";
 export type { CashDown, Deal, FoundFigure, Known, KnownFigure, LoanPlan, TradeIn } from "./deal";
-export { evaluate, find } from "./evaluate";
+export { evaluate, find, summarize } from "./evaluate";
 export { type Payoff, payoffAfter, payoffOn, type Refund } from "./payoff";
-export type { Quote, Saved } from "./quote";
+export type { Quote, Saved, Summary } from "./quote";
 export { cashDown, type StructureLine, structureLines } from "./structure";
 export { HIGHEST_YEARLY_RATE, MOST_PAYMENTS } from "./terms";
 export {

@@ -26,12 +26,16 @@ export type Priced = Lent & {
 export function price(deal: Deal, terms: Terms, rows?: PaymentRow[]): Result<Priced> {
   const lent = lend(deal, terms);
   if (!lent.ok) return lent;
-  const { loan, down, allowance } = lent.value;
+  const { loan, down, allowance, amountFinanced } = lent.value;
   const repayment = repay(loan, rows);
   if (isFault(repayment)) return { ok: false, failure: explainFault(repayment, loan, terms) };
   const charge = deal.plan.prepaidCharge ?? 0;
   return success({
-    ...lent.value,
+    price: lent.value.price,
+    down,
+    allowance,
+    amountFinanced,
+    loan,
     repayment,
     financeCharge: repayment.totalInterest + charge,
     totalCost: repayment.totalOfPayments + charge + down + allowance - deal.structure.tradeIn.owed,

@@ -4,8 +4,8 @@ import type { Deal } from "./deal";
 import type { StructureLine } from "./structure";
 import type { Terms } from "./terms";
 
-/** The answer to a deal; money in minor units. */
-export type Quote = {
+/** The answer to a deal without its repayment table; money in minor units. */
+export type Summary = {
   /** The deal that was asked, untouched. */
   deal: Deal;
   terms: Terms;
@@ -39,9 +39,10 @@ export type Quote = {
   saved?: Saved;
   /** A plain sentence where the answer wants explaining. */
   note?: string;
-  /** The repayment table. */
-  schedule: PaymentRow[];
 };
+
+/** The answer to a deal with its repayment table. */
+export type Quote = Summary & { schedule: PaymentRow[] };
 
 /** What extra payments save against the same loan without them. */
 export type Saved = {

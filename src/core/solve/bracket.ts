@@ -9,12 +9,17 @@ const HIGHEST = 1e15;
  *
  * @param value the function; below zero towards −1, above zero far up
  * @param guess above −1
+ * @param start the first step; a quarter of the guess where left out
  * @returns ends on either side of the root, and the end that is nearer to the guess to start from; undefined
  *   where the function stays below zero however high the rate
  * @example rateBracket(rate => rate - 0.5, 0.1) // { low: 0.225, high: 0.625, guess: 0.225 }
  */
-export function rateBracket(value: (rate: number) => number, guess: number): Bracket | undefined {
-  let step = Math.max(Math.abs(guess) / 4, NARROWEST);
+export function rateBracket(
+  value: (rate: number) => number,
+  guess: number,
+  start = Math.abs(guess) / 4,
+): Bracket | undefined {
+  let step = Math.max(start, NARROWEST);
   if (value(guess) <= 0) {
     let [low, high] = [guess, guess + step];
     while (value(high) < 0) {

@@ -6,6 +6,6 @@ export {
   yearlyRateOfFlows,
 } from "./effective-annual-rate";
 export { type Flow, rateOfFlows } from "./rate-of-flows";
-export { rateOfStream, type Stream } from "./rate-of-stream";
+export { rateOfStream, type Stream, type Stretch } from "./rate-of-stream";
 export type { DatedAmount, Transaction } from "./transaction";
 export type { UnitPeriod } from "./unit-period";

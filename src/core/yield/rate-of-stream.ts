@@ -1,39 +1,46 @@
-import { bracketedRoot, rateBracket, simpleGuess } from "../solve";
+import { bracketedRoot, rateBracket } from "../solve";
+
+/** Equal payments in a row, one period apart. */
+export type Stretch = { amount: number; count: number };
 
 /** One advance, and payments one period apart. */
 export type Stream = {
   /** Above zero. */
   advance: number;
   /** 0 or more each. */
-  payments: readonly number[];
+  payments: readonly Stretch[];
   /** Whole periods and the odd part of one from the advance to the first payment. */
   firstPeriods: number;
   firstPart: number;
 };
 
+// Rates are shown to ten decimals of a percent at most.
+const NEAR = 1e-13;
+const NARROW = 1e-3;
+
 /**
  * The rate of one period at which evenly spaced payments are worth an advance: what {@link rateOfFlows} gives for
- * them, without making a list of flows.
+ * them, with each stretch of equal payments valued by one formula.
  *
  * @param stream advance and payments in one unit
  * @param oddPart whether the odd part of a period counts at simple interest or compounds
+ * @param guess a rate near the answer
  * @returns the rate as a fraction above −1, or undefined where none fits
- * @example rateOfStream({ advance: 1000, payments: [0, 1210], firstPeriods: 1, firstPart: 0 }, "simple") // 0.1
+ * @example
+ * rateOfStream({ advance: 1000, payments: [{ amount: 1100, count: 1 }], firstPeriods: 1, firstPart: 0 }, "simple", 0.1)
+ * // 0.1
  */
-export function rateOfStream(stream: Stream, oddPart: "simple" | "compound"): number | undefined {
-  const { advance, payments, firstPeriods, firstPart } = stream;
+export function rateOfStream(
+  stream: Stream,
+  oddPart: "simple" | "compound",
+  guess: number,
+): number | undefined {
   const worth = (rate: number) => worthOfStream(stream, oddPart, rate);
-  let [paid, weighted] = [0, 0];
-  for (let k = 0; k < payments.length; k++) {
-    const payment = payments[k] ?? 0;
-    paid += payment;
-    weighted += payment * (firstPeriods + firstPart + k);
-  }
-  const bracket = rateBracket(rate => worth(rate).value, simpleGuess(advance, paid, weighted));
-  return bracket && bracketedRoot(worth, bracket);
+  const bracket = rateBracket(rate => worth(rate).value, guess, Math.abs(guess) * NARROW);
+  return bracket && bracketedRoot(worth, bracket, NEAR);
 }
 
-/** Advance less payments at a rate, with its slope: the payments by Horner's scheme in the discount. */
+/** Advance less payments at a rate, with its slope: the stretches by Horner's scheme in the discount. */
 function worthOfStream(
   { advance, payments, firstPeriods, firstPart }: Stream,
   oddPart: "simple" | "compound",
@@ -41,18 +48,40 @@ function worthOfStream(
 ): { value: number; slope: number } {
   const discount = 1 / (1 + rate);
   let sum = 0;
+  // How the sum changes with the discount.
   let sumSlope = 0;
-  for (let k = payments.length - 1; k >= 0; k--) {
-    sumSlope = sumSlope * discount + sum;
-    sum = sum * discount + (payments[k] ?? 0);
+  for (let index = payments.length - 1; index >= 0; index--) {
+    const { amount, count } = payments[index] as Stretch;
+    if (count === 1) {
+      sumSlope = sumSlope * discount + sum;
+      sum = sum * discount + amount;
+      continue;
+    }
+    const { past, due, dueSlope } = stretchWorth(count, rate, discount);
+    sumSlope = sumSlope * past + sum * count * (past / discount) + amount * dueSlope;
+    sum = sum * past + amount * due;
   }
   const isSimple = oddPart === "simple";
   const whole = isSimple ? firstPeriods : firstPeriods + firstPart;
   const odd = isSimple ? 1 / (1 + firstPart * rate) : 1;
-  const lead = discount ** whole * odd;
+  const lead = (whole === 1 ? discount : discount ** whole) * odd;
   const leadFall = whole * discount + (isSimple ? firstPart * odd : 0);
   return {
     value: advance - lead * sum,
     slope: lead * (leadFall * sum + sumSlope * discount * discount),
   };
+}
+
+/** Payments of 1, the first at once: their worth, its change with the discount, and the worth of 1 after them. */
+function stretchWorth(count: number, rate: number, discount: number) {
+  // Next to no rate at all the formula loses its places; its series does not.
+  if (Math.abs(rate) < 1e-9) {
+    const steps = (count * (count - 1)) / 2;
+    return { past: 1 - count * rate, due: count - steps * rate, dueSlope: steps };
+  }
+  const lost = -Math.expm1(-count * Math.log1p(rate));
+  const past = 1 - lost;
+  const off = rate * discount;
+  const due = lost / off;
+  return { past, due, dueSlope: (due - (count * past) / discount) / off };
 }

@@ -20,15 +20,7 @@ export function readPlan(plan: PlanFile, read: Reader): LoanPlan {
     signed: read.date("signed", "contract date", plan.signed),
     firstPayment: read.date("firstPayment", "first payment date", plan.firstPayment),
     payment: read.amount("payment", "payment", plan.payment),
-    ...given({
-      compounding: plan.compounding,
-      timing: plan.timing,
-      dayCount: plan.dayCount,
-      earning: plan.earning,
-      interestOnly: plan.interestOnly,
-      deferred: plan.deferred,
-      skippedMonths: plan.skippedMonths,
-    }),
+    ...asTheyStand(plan),
     ...(plan.twiceMonthlyDays && { twiceMonthlyDays: twoDays(plan.twiceMonthlyDays) }),
     ...(plan.roundingStep !== undefined && {
       roundingStep: read.amount("roundingStep", "rounding step", plan.roundingStep) ?? 1,
@@ -48,11 +40,22 @@ export function readPlan(plan: PlanFile, read: Reader): LoanPlan {
   };
 }
 
-/** The members of an object that are there. */
-function given<Members extends object>(
-  members: Members,
-): { [Name in keyof Members]?: Exclude<Members[Name], undefined> } {
-  return Object.fromEntries(Object.entries(members).filter(([, value]) => value !== undefined)) as never;
+/** What a plan may leave out and the core takes as it stands. */
+const AS_THEY_STAND = [
+  "compounding",
+  "timing",
+  "dayCount",
+  "earning",
+  "interestOnly",
+  "deferred",
+  "skippedMonths",
+] as const satisfies (keyof PlanFile & keyof LoanPlan)[];
+
+/** Those of them that a plan has. */
+function asTheyStand(plan: PlanFile): Pick<LoanPlan, (typeof AS_THEY_STAND)[number]> {
+  const given: Record<string, unknown> = {};
+  for (const name of AS_THEY_STAND) if (plan[name] !== undefined) given[name] = plan[name];
+  return given;
 }
 
 function twoDays([first = 0, second = 0]: readonly number[]): readonly [number, number] {

@@ -13,8 +13,6 @@ export type Answer = {
   filled: Deal;
   terms: Terms;
   priced: Priced;
-  /** The repayment table. */
-  schedule: PaymentRow[];
   /** A plain sentence where the answer wants explaining. */
   note?: string;
 };
@@ -26,32 +24,36 @@ export type Answer = {
  * they are found from: a price is the largest whose payment or cost does not pass the one asked for, a cash
  * down, an allowance or an extra the smallest. A rate is the roundest that gives the same.
  *
+ * @param rows where to put the lines of the repayment table; without it only the totals are made
  * @returns the answer, or a failure with the reason and the nearest figure that works
  */
-export function answer(deal: Deal): Result<Answer> {
+export function answer(deal: Deal, rows?: PaymentRow[]): Result<Answer> {
   const missing = missingFigures(deal);
   if (missing) return { ok: false, failure: missing };
   const timed = termFromEndDate(deal);
   if (!timed.ok) return timed;
   if (timed.value.find === "payment" && timed.value.from === undefined) {
-    return priced(timed.value, solvable);
+    return priced(timed.value, solvable, rows);
   }
   const found = search(timed.value);
   if (!found.ok) return found;
   const { filled, noteOn } = found.value;
-  const answered = priced(filled, success);
+  const answered = priced(filled, success, rows);
   if (!answered.ok) return answered;
   const note = noteOn(answered.value.priced);
   return success({ ...answered.value, ...(note && { note }) });
 }
 
-function priced(filled: Deal, check: (terms: Terms) => Result<Terms>): Result<Answer> {
+function priced(
+  filled: Deal,
+  check: (terms: Terms) => Result<Terms>,
+  rows: PaymentRow[] | undefined,
+): Result<Answer> {
   const read = readTerms(filled);
   const terms = read.ok ? check(read.value) : read;
   if (!terms.ok) return terms;
-  const schedule: PaymentRow[] = [];
-  const answered = price(filled, terms.value, schedule);
-  return answered.ok ? success({ filled, terms: terms.value, priced: answered.value, schedule }) : answered;
+  const answered = price(filled, terms.value, rows);
+  return answered.ok ? success({ filled, terms: terms.value, priced: answered.value }) : answered;
 }
 
 /** The payment has its closed form, where one is left to find. */
