@@ -1,7 +1,15 @@
 import Papa from "papaparse";
-import { formatAmount, isoDate, type Quote } from "@/core";
+import { formatAmount, isoDate, type PaymentRow, type Quote } from "@/core";
 
-const HEADINGS = ["Number", "Date", "Payment", "Interest", "Principal", "Balance"];
+const HEADINGS = ["Number", "Date", "Payment", "Interest", "Principal", "Balance", "Kind"];
+
+const KINDS: Record<PaymentRow["kind"], string> = {
+  payment: "payment",
+  interestOnly: "interest only",
+  noPayment: "no payment",
+  extra: "extra",
+  balloon: "balloon",
+};
 
 /**
  * Writes a quote's repayment table as CSV (RFC 4180): row 0, every payment, then the totals.
@@ -12,7 +20,15 @@ export function scheduleCsv(quote: Quote): string {
   const money = (minor: number) => formatAmount(minor, quote.terms.decimals);
   const date = (day: number | null) => (day === null ? "" : isoDate(day));
   const rows = [
-    [0, date(quote.deal.plan.signed), money(0), money(0), money(0), money(quote.amountFinanced)],
+    [
+      0,
+      date(quote.terms.draft.calendar.start),
+      money(0),
+      money(0),
+      money(0),
+      money(quote.amountFinanced),
+      "start",
+    ],
     ...quote.schedule.map(row => [
       row.number,
       date(row.date),
@@ -20,14 +36,16 @@ export function scheduleCsv(quote: Quote): string {
       money(row.interest),
       money(row.principal),
       money(row.balance),
+      KINDS[row.kind],
     ]),
     [
       "Total",
       "",
       money(quote.totalOfPayments),
-      money(quote.financeCharge),
+      money(quote.totalOfPayments - quote.amountFinanced),
       money(quote.amountFinanced),
       money(0),
+      "",
     ],
   ];
   return `${Papa.unparse({ fields: HEADINGS, data: rows }, { newline: "\r\n" })}\r\n`;

@@ -17,16 +17,14 @@ const COSTS: Cost[] = [
     figure: "financeCharge",
     name: "Finance charge",
     minor: quote => quote.financeCharge,
-    includes: () => "all interest; no fees",
+    includes: quote =>
+      (quote.deal.plan.prepaidCharge ?? 0) > 0 ? "all interest + charge at signing" : "all interest; no fees",
   },
   {
     figure: "totalOfPayments",
     name: "Total of payments",
     minor: quote => quote.totalOfPayments,
-    includes: quote =>
-      quote.payments === 1
-        ? "one payment"
-        : `${quote.payments - 1} × ${amountText(quote.payment, quote.deal.currency)} + the last`,
+    includes: includedInPayments,
   },
   {
     figure: "totalCost",
@@ -35,6 +33,12 @@ const COSTS: Cost[] = [
     includes: includedInTotalCost,
   },
 ];
+
+function includedInPayments({ payments, payment, finalPayment, totalOfPayments, deal }: Quote): string {
+  if (payments === 1 && totalOfPayments === finalPayment) return "one payment";
+  if (totalOfPayments !== (payments - 1) * payment + finalPayment) return "every line of the table";
+  return `${payments - 1} × ${amountText(payment, deal.currency)} + the last`;
+}
 
 function includedInTotalCost({ deal, down }: Quote): string {
   const { allowance, owed } = deal.structure.tradeIn;

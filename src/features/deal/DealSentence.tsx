@@ -1,10 +1,11 @@
 import { memo } from "react";
-import type { FoundFigure, Quote } from "@/core";
+import { FREQUENCY_NAMES, type Quote } from "@/core";
 import { longDate, moneyText } from "@/features/figures/format";
 import { useDesk } from "./desk-context";
 import { isStale, shownQuote } from "./desk-state";
 import { fieldId } from "./FigureField";
 import { FindBar } from "./FindBar";
+import { type DeskFind, isFoundIn } from "./figure-names";
 import type { FieldName } from "./read-field";
 
 /** The answer in one plain sentence, made of live figures. */
@@ -32,7 +33,8 @@ function Sentence({ quote }: { quote: Quote }) {
   const { currency } = quote.deal;
   const money = (minor: number) => moneyText(minor, currency);
   const single = quote.payments === 1;
-  const early = quote.terms.payments - quote.payments;
+  const { isListed, draft } = quote.terms;
+  const adjective = isListed ? "listed" : FREQUENCY_NAMES[draft.calendar.frequency].adjective;
   return (
     <>
       At a price of <Live find="price" text={money(quote.price)} /> with{" "}
@@ -44,7 +46,8 @@ function Sentence({ quote }: { quote: Quote }) {
         </>
       ) : (
         <>
-          over <Live go="payments" text={`${quote.payments} monthly`} /> payments of{" "}
+          over <Live go="payments" text={`${quote.payments} ${adjective}`} /> payments{" "}
+          {isLevel(quote) ? "of" : "starting at"}{" "}
         </>
       )}
       <Live find="payment" text={money(single ? quote.finalPayment : quote.payment)} />,{" "}
@@ -53,17 +56,43 @@ function Sentence({ quote }: { quote: Quote }) {
           {single ? "on" : "the first on"} <Live go="firstPayment" text={longDate(quote.firstDate)} />,{" "}
         </>
       )}
-      at <Live go="yearlyRate" text={`${quote.deal.plan.yearlyRate} %`} />. It costs{" "}
+      at <Live go="yearlyRate" text={`${quote.yearlyRate} %`} />
+      {draft.flat && " flat"}. It costs{" "}
       <strong className="font-semibold">{money(quote.financeCharge)}</strong> to finance
-      {single ? "" : `; the last payment is ${money(quote.finalPayment)}`}.
-      {early > 0 && ` Rounding up ends the loan ${early} ${early === 1 ? "payment" : "payments"} early.`}
+      {single ? "" : `; the last payment is ${money(quote.finalPayment)}`}
+      {quote.balloon > 0 && `, and ${money(quote.balloon)} is left to pay at the end`}. {endText(quote)}
     </>
   );
 }
 
-type LiveProps = { text: string } & ({ find: FoundFigure } | { go: FieldName });
+/** Whether every payment date but the last asks for the same payment. */
+function isLevel({ terms, paymentsMade, payments }: Quote): boolean {
+  const { runs } = terms.draft;
+  return (
+    paymentsMade === payments && runs.every(({ pay }) => pay.kind === "level" && pay.raises.length === 0)
+  );
+}
 
-const FIGURE_NAMES = { price: "Price", down: "Cash down", payment: "Payment" };
+/** Payments that are left out, and why the loan ends sooner than planned. */
+function endText(quote: Quote): string {
+  const { terms, payments, paymentsMade, saved, deal } = quote;
+  const without = payments - paymentsMade;
+  const early = terms.payments - payments;
+  const times = (count: number) => `${count} ${count === 1 ? "payment" : "payments"}`;
+  return [
+    without > 0 ? `On ${without} of the dates nothing is paid.` : "",
+    saved
+      ? `Extra payments save ${moneyText(saved.interest, deal.currency)} and ${times(saved.payments)}.`
+      : "",
+    early > 0 && !saved ? `Rounding up ends the loan ${times(early)} early.` : "",
+  ]
+    .filter(Boolean)
+    .join(" ");
+}
+
+type LiveProps = { text: string } & ({ find: DeskFind } | { go: FieldName });
+
+const FIGURE_NAMES: Record<DeskFind, string> = { price: "Price", down: "Cash down", payment: "Payment" };
 
 /** A figure of the sentence: pick it to find it, or to go where it is typed. */
 function Live(props: LiveProps) {
@@ -72,7 +101,7 @@ function Live(props: LiveProps) {
     return (
       <button
         type="button"
-        className="cursor-pointer rounded-sm font-semibold underline decoration-1 decoration-dotted underline-offset-4"
+        className={liveClass(isFoundIn(props.go, state.document.inputs.find))}
         title="Change this figure"
         onClick={() => document.getElementById(fieldId(props.go))?.focus()}
       >
@@ -80,19 +109,26 @@ function Live(props: LiveProps) {
       </button>
     );
   }
-  const found = state.document.inputs.find === props.find;
+  const found = isFoundIn(props.find, state.document.inputs.find);
   const name = FIGURE_NAMES[props.find];
   return (
     <button
       type="button"
       aria-pressed={found}
       title={found ? `${name}: being found` : `Find this ${name.toLowerCase()}`}
-      className={`cursor-pointer font-semibold ${found ? "found px-1.5" : "rounded-sm underline decoration-1 decoration-dotted underline-offset-4"}`}
+      className={liveClass(found)}
       onClick={() => dispatch({ type: "find", figure: props.find })}
     >
       {props.text}
     </button>
   );
+}
+
+function liveClass(found: boolean): string {
+  const style = found
+    ? "found px-1.5"
+    : "rounded-sm underline decoration-1 decoration-dotted underline-offset-4";
+  return `cursor-pointer font-semibold ${style}`;
 }
 
 /** Why there is no answer, and the nearest figure that has one. */

@@ -1,7 +1,7 @@
-import type { FoundFigure } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
 import { useDesk } from "./desk-context";
 import { type DeskState, fieldText, isStale, shownQuote } from "./desk-state";
+import { type DeskFind, isFoundIn } from "./figure-names";
 import type { FieldName } from "./read-field";
 
 /** The element id of a field, for labels and for going there from the sentence. */
@@ -11,7 +11,7 @@ type Props = {
   field: FieldName;
   label: string;
   /** Set where the figure can also be found instead of given. */
-  findable?: FoundFigure;
+  findable?: DeskFind;
   /** Shown after the figure, as the percent sign is. */
   unit?: string;
   /** Where the visible label stands elsewhere, this names the field for those who do not see it. */
@@ -29,7 +29,7 @@ export function FigureField(props: Props) {
   const { field, label, findable, unit, hideLabel, align = "right", type = "text", errorElsewhere } = props;
   const { state, dispatch } = useDesk();
   const error = fieldError(state, field);
-  const found = findable !== undefined && state.document.inputs.find === findable;
+  const found = isFoundIn(field, state.document.inputs.find);
   const id = fieldId(field);
   return (
     <div className="min-w-0">

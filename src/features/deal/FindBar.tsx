@@ -1,31 +1,54 @@
 import { Target } from "lucide-react";
 import { useState } from "react";
-import type { FoundFigure } from "@/core";
+import type { DealFile } from "@/exchange/deal-file";
 import { useDesk } from "./desk-context";
 import { FieldError, FigureField } from "./FigureField";
+import { type DeskFind, FOUND_FIGURES } from "./figure-names";
+import { knownText } from "./plan-parts";
 import { readField } from "./read-field";
 import { WorkingButton } from "./WorkingButton";
 
-const OTHERS: Record<FoundFigure, FoundFigure[]> = {
-  payment: ["price", "down"],
-  price: ["payment", "down"],
-  down: ["payment", "price"],
-};
-const NAMES: Record<FoundFigure, string> = { payment: "payment", price: "price", down: "cash down" };
+const DESK_FINDS: readonly DeskFind[] = ["payment", "price", "down"];
 
-/** Which figure is being found, from which payment, and the way to find another. */
+/** Which figure is being found, from what, and the way to find another. */
 export function FindBar() {
   const { state } = useDesk();
-  const { find } = state.document.inputs;
+  const { find, from } = state.document.inputs;
+  const { name, working } = FOUND_FIGURES[find];
   return (
     <div className="mt-3 flex flex-wrap items-center gap-x-2 gap-y-2" data-testid="find-bar">
       <div className="flex items-center gap-2">
         <Target size={17} aria-hidden="true" className="text-accent-content" />
-        Finding the <span className="found px-1.5">{NAMES[find]}</span>
-        <WorkingButton figure={find} name={NAMES[find]} />
+        Finding the <span className="found px-1.5">{name}</span>
+        <WorkingButton figure={working} name={name} />
       </div>
-      {find === "payment" ? <AskForPayment /> : <GivenPayment />}
+      {from ? <GivenResult from={from} /> : find === "payment" ? <AskForPayment /> : <GivenPayment />}
     </div>
+  );
+}
+
+/** The other figures that the screen can find. */
+function FindOthers() {
+  const { state, dispatch } = useDesk();
+  return DESK_FINDS.filter(figure => figure !== state.document.inputs.find).map(figure => (
+    <button
+      key={figure}
+      type="button"
+      className="btn btn-sm"
+      onClick={() => dispatch({ type: "find", figure })}
+    >
+      Find {FOUND_FIGURES[figure].name}
+    </button>
+  ));
+}
+
+/** Where a deal file finds its figure from a result: which one. */
+function GivenResult({ from }: { from: NonNullable<DealFile["from"]> }) {
+  return (
+    <>
+      <span className="text-faint">{knownText(from)}</span>
+      <FindOthers />
+    </>
   );
 }
 
@@ -36,7 +59,7 @@ function AskForPayment() {
   const reading = readField("payment", wish, state.document.inputs);
   const payment = reading.ok ? reading.file.plan.payment : undefined;
   const error = reading.ok ? undefined : reading.sentence;
-  const find = (figure: FoundFigure) => {
+  const find = (figure: DeskFind) => {
     if (error) return;
     dispatch({ type: "find", figure, ...(payment !== undefined && { payment: String(payment) }) });
   };
@@ -78,23 +101,14 @@ function AskForPayment() {
 
 /** While the price or the cash down is found: the payment it is found from. */
 function GivenPayment() {
-  const { state, dispatch } = useDesk();
+  const { state } = useDesk();
   return (
     <>
       <span className="text-faint">for a payment of</span>
       <span className="w-28">
         <FigureField field="payment" label="Payment" hideLabel findable="payment" errorElsewhere />
       </span>
-      {OTHERS[state.document.inputs.find].map(figure => (
-        <button
-          key={figure}
-          type="button"
-          className="btn btn-sm"
-          onClick={() => dispatch({ type: "find", figure })}
-        >
-          Find {NAMES[figure]}
-        </button>
-      ))}
+      <FindOthers />
       {state.errors.payment && (
         <div className="basis-full">
           <FieldError field="payment" />

@@ -1,9 +1,10 @@
 import { memo } from "react";
-import { currencyDecimals, formatAmount } from "@/core";
+import { currencyDecimals, FREQUENCY_NAMES, formatAmount } from "@/core";
 import { yearsText } from "@/features/figures/format";
 import { useDesk } from "./desk-context";
 import { shownQuote } from "./desk-state";
 import { FigureField } from "./FigureField";
+import { planParts, planTitle } from "./plan-parts";
 
 const ROUNDINGS = [
   ["nearest", "to the nearest"],
@@ -19,7 +20,7 @@ export const PlanCard = memo(function PlanCard() {
   return (
     <section aria-labelledby="plan-title" className="border-base-300 border-t p-4 pt-3">
       <h2 id="plan-title" className="font-semibold text-lg">
-        Plan: loan, paid monthly
+        Plan: {planTitle(plan)}
       </h2>
       <div className="mt-1.5 grid grid-cols-2 items-start gap-x-3 gap-y-2">
         <FigureField field="yearlyRate" label="Yearly rate" unit="%" />
@@ -42,26 +43,49 @@ export const PlanCard = memo(function PlanCard() {
             ))}
           </select>
         </div>
-        <FigureField field="payments" label="Number of payments" />
-        <FigureField field="years" label="The same in years" />
+        {!plan.datedPayments && (
+          <>
+            <FigureField field="payments" label="Number of payments" />
+            <FigureField field="years" label="The same in years" />
+          </>
+        )}
         <FigureField field="signed" label="Contract date" type="date" align="left" />
-        <FigureField field="firstPayment" label="First payment" type="date" align="left" />
+        {!plan.datedPayments && (
+          <FigureField field="firstPayment" label="First payment" type="date" align="left" />
+        )}
       </div>
       <FirstPaymentRemark />
+      <PartsOfTheFile />
     </section>
   );
 });
 
-/** Says how a first period that is not one month is charged, and leads back to one month. */
+/** What the plan has beyond its fields, which comes with a deal file. */
+function PartsOfTheFile() {
+  const { state } = useDesk();
+  const parts = planParts(state.document.inputs.plan);
+  if (parts.length === 0) return null;
+  return (
+    <div className="mt-2 text-sm">
+      <h3 className="font-normal font-sans text-faint">Also in this plan, from its deal file</h3>
+      <ul className="list-disc pl-5">
+        {parts.map(part => (
+          <li key={part}>{part}</li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+/** Says how an odd first period is charged, and leads back to a regular one. */
 function FirstPaymentRemark() {
   const { state, dispatch } = useDesk();
   const quote = shownQuote(state);
   if (state.document.inputs.plan.firstPayment === undefined) return null;
   const span = quote?.terms.firstSpan;
-  const odd = span && (span.months !== 1 || span.days !== 0);
   return (
     <p className="mt-1.5 text-faint text-sm">
-      {odd && `The first period is ${spanText(span)}, at simple interest. `}
+      {span && `The first period is ${spanText(span)}, at simple interest. `}
       <button
         type="button"
         className="cursor-pointer text-primary underline"
@@ -70,7 +94,7 @@ function FirstPaymentRemark() {
           dispatch({ type: "left", field: "firstPayment" });
         }}
       >
-        Back to one month after the contract
+        Back to one {FREQUENCY_NAMES[state.document.inputs.plan.frequency].period} after the contract
       </button>
     </p>
   );

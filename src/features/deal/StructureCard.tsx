@@ -4,6 +4,7 @@ import { amountText } from "@/features/figures/format";
 import { useDesk } from "./desk-context";
 import { shownTally, tallied } from "./desk-state";
 import { FieldError, FigureField } from "./FigureField";
+import { isFoundIn } from "./figure-names";
 import type { FieldName } from "./read-field";
 import { WorkingButton } from "./WorkingButton";
 
@@ -76,7 +77,7 @@ export const StructureCard = memo(function StructureCard() {
 type Inputs = ReturnType<typeof useDesk>["state"]["document"]["inputs"];
 
 function isPercent({ structure, find }: Inputs): boolean {
-  return find !== "down" && structure.down !== undefined && "percent" in structure.down;
+  return !isFoundIn("down", find) && structure.down !== undefined && "percent" in structure.down;
 }
 
 function Line({ name, sign, remark }: { name: string; sign: string; remark?: React.ReactNode }) {
@@ -109,7 +110,7 @@ function CashDownRemark() {
   if (price === undefined || down === undefined) return null;
   const share = price > 0 ? ((down / price) * 100).toFixed(1) : "0.0";
   const said = percent ? amountText(down, inputs.currency) : `${share} % of the price`;
-  if (inputs.find === "down") return said;
+  if (isFoundIn("down", inputs.find)) return said;
   return (
     <>
       {said} ·{" "}

@@ -1,7 +1,8 @@
-import { evaluate, parseIsoDate } from "@/core";
+import { evaluate, parseIsoDate, periodsPerYear, type Quote } from "@/core";
 import type { DealDocument } from "@/exchange/deal-document";
 import { readDeal } from "@/exchange/deal-file";
-import { amountText, longDate, yearsText } from "@/features/figures/format";
+import { amountText, longDate, termText } from "@/features/figures/format";
+import { planParts, planTitle } from "./plan-parts";
 import { STATUS_NAMES } from "./status-names";
 
 /** A deal's figures by name, typed and found, for setting two versions side by side. */
@@ -19,10 +20,12 @@ export function describeDocument({
     : { price: null, tradeIn: { allowance: null, owed: null }, down: null };
 
   const amount = (minor: number | null) => (minor === null ? "–" : amountText(minor, inputs.currency));
-  const found = (figure: typeof find, given: string) => {
-    if (find !== figure) return given;
-    return quote.ok ? `${amount(quote.value[figure])}, found` : "no answer";
+  const found = (figures: (typeof find)[], given: string, answer: (quote: Quote) => string) => {
+    if (!figures.includes(find)) return given;
+    return quote.ok ? `${answer(quote.value)}, found` : "no answer";
   };
+  const perYear = periodsPerYear(plan.frequency);
+  const payments = (count: number) => `${count} (${termText(count, perYear)})`;
   const date = (iso: string | undefined, missing: string) => {
     const day = iso === undefined ? undefined : parseIsoDate(iso);
     return day === undefined ? missing : longDate(day);
@@ -32,17 +35,31 @@ export function describeDocument({
     "Vehicle or purpose": vehicle || "–",
     Status: STATUS_NAMES[status],
     Currency: inputs.currency,
-    Price: found("price", amount(price)),
-    "Trade-in allowance": amount(tradeIn.allowance),
+    Price: found(["price"], amount(price), answer => amount(answer.price)),
+    "Trade-in allowance": found(["allowance"], amount(tradeIn.allowance), answer => amount(answer.allowance)),
     "Owed on trade-in": amount(tradeIn.owed),
-    "Cash down": found("down", down && "percent" in down ? `${down.percent} %` : amount(down?.amount ?? 0)),
+    "Cash down": found(
+      ["down", "downPercent"],
+      down && "percent" in down ? `${down.percent} %` : amount(down?.amount ?? 0),
+      answer => amount(answer.down),
+    ),
     "Amount financed": quote.ok ? amount(quote.value.amountFinanced) : "no answer",
-    "Yearly rate": plan.yearlyRate === undefined ? "–" : `${plan.yearlyRate} %`,
-    "Number of payments":
-      plan.payments === undefined ? "–" : `${plan.payments} (${yearsText(plan.payments)})`,
-    Payment: found("payment", deal.ok ? amount(deal.value.plan.payment) : "–"),
+    Plan: [planTitle(plan), ...planParts(plan)].join("; "),
+    "Yearly rate": found(
+      ["yearlyRate"],
+      plan.yearlyRate === undefined ? "–" : `${plan.yearlyRate} %`,
+      answer => `${answer.yearlyRate} %`,
+    ),
+    "Number of payments": found(
+      ["payments"],
+      plan.payments === undefined ? "–" : payments(plan.payments),
+      answer => payments(answer.terms.payments),
+    ),
+    Payment: found(["payment"], deal.ok ? amount(deal.value.plan.payment) : "–", answer =>
+      amount(answer.payment),
+    ),
     "Payment rounded": plan.rounding ?? "nearest",
     "Contract date": date(plan.signed, "–"),
-    "First payment": date(plan.firstPayment, "one month after the contract"),
+    "First payment": date(plan.firstPayment, "one period after the contract"),
   };
 }

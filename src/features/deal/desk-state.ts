@@ -2,12 +2,12 @@ import {
   cashDown,
   currencyDecimals,
   evaluate,
-  type FoundFigure,
   firstPaymentDate,
   formatAmount,
   groupedAmount,
   isoDate,
   parseAmount,
+  periodsPerYear,
   type Quote,
   type Result,
   type StructureLine,
@@ -15,6 +15,8 @@ import {
 } from "@/core";
 import type { DealDocument } from "@/exchange/deal-document";
 import { type DealFile, readDeal } from "@/exchange/deal-file";
+import type { DeskFind } from "./figure-names";
+import { giveFound } from "./give-found";
 import { type FieldName, readField } from "./read-field";
 
 /** All that the deal screen shows follows from this. */
@@ -34,7 +36,7 @@ export type DeskAction =
   | { type: "open"; document: DealDocument }
   | { type: "typed"; field: FieldName; text: string }
   | { type: "left"; field: FieldName }
-  | { type: "find"; figure: FoundFigure; payment?: string }
+  | { type: "find"; figure: DeskFind; payment?: string }
   | { type: "give"; figure: "payment" | "down"; minor: number }
   | { type: "downKind"; kind: "amount" | "percent" }
   | { type: "rounding"; rounding: NonNullable<DealFile["plan"]["rounding"]> }
@@ -97,8 +99,11 @@ export function shownTally(state: DeskState): Tally {
   const quote = shownQuote(state);
   if (!deal.ok) return { lines: quote?.lines ?? [], shortfall: 0, stale: true };
   const { price, tradeIn, down } = deal.value.structure;
-  const shortfall = tradeIn.owed - tradeIn.allowance;
-  if (price === null || down === null) return { lines: quote?.lines ?? [], shortfall, stale: isStale(state) };
+  const isAllowanceFound = deal.value.find === "allowance";
+  const allowance = isAllowanceFound ? (quote?.allowance ?? 0) : tradeIn.allowance;
+  const shortfall = tradeIn.owed - allowance;
+  if (price === null || down === null || isAllowanceFound)
+    return { lines: quote?.lines ?? [], shortfall, stale: isStale(state) };
   const lines = structureLines(price, tradeIn, cashDown(down, price));
   return { lines, shortfall, stale: Object.keys(state.errors).length > 0 };
 }
@@ -145,21 +150,19 @@ function typeIn(state: DeskState, field: FieldName, text: string): DeskState {
 }
 
 /** Takes another figure as the one to find; what was found until now stays as a given figure. */
-function find(state: DeskState, figure: FoundFigure, payment?: string): DeskState {
+function find(state: DeskState, figure: DeskFind, payment?: string): DeskState {
   const { inputs } = state.document;
   if (figure === inputs.find && payment === undefined) return state;
   const quote = shownQuote(state);
+  const given = giveFound(inputs, quote);
   const decimals = currencyDecimals(inputs.currency) ?? 2;
-  const known = (minor: number | undefined) =>
-    minor === undefined ? undefined : formatAmount(minor, decimals);
-  const price = inputs.structure.price ?? known(quote?.price);
-  const down = inputs.structure.down ?? amountDown(known(quote?.down));
-  const asked = payment ?? inputs.plan.payment ?? known(quote?.payment);
+  const known = quote ? formatAmount(quote.payment, decimals) : undefined;
+  const asked = payment ?? inputs.plan.payment ?? known;
 
-  const { price: _price, down: _down, ...structure } = inputs.structure;
-  const { payment: _payment, ...plan } = inputs.plan;
+  const { price, down, ...structure } = given.structure;
+  const { payment: _payment, ...plan } = given.plan;
   const next: DealFile = {
-    ...inputs,
+    ...given,
     structure: {
       ...structure,
       ...(figure !== "price" && price !== undefined && { price }),
@@ -173,10 +176,6 @@ function find(state: DeskState, figure: FoundFigure, payment?: string): DeskStat
     { ...state, typed: without(state.typed, figure), errors: without(state.errors, figure) },
     next,
   );
-}
-
-function amountDown(amount: string | undefined) {
-  return amount === undefined || Number(amount) === 0 ? undefined : { amount };
 }
 
 function give(state: DeskState, figure: "payment" | "down", minor: number): DeskState {
@@ -209,18 +208,25 @@ export function fieldText(state: DeskState, field: FieldName): string {
 const SHOWN: Record<FieldName, (inputs: DealFile, quote: Quote | null) => string> = {
   price: (inputs, quote) =>
     inputs.find === "price" ? grouped(inputs, quote?.price) : groupedTyped(inputs, inputs.structure.price),
-  allowance: inputs => groupedTyped(inputs, inputs.structure.tradeIn?.allowance),
+  allowance: (inputs, quote) =>
+    inputs.find === "allowance"
+      ? grouped(inputs, quote?.allowance)
+      : groupedTyped(inputs, inputs.structure.tradeIn?.allowance),
   owed: inputs => groupedTyped(inputs, inputs.structure.tradeIn?.owed),
   down: (inputs, quote) => {
-    if (inputs.find === "down") return grouped(inputs, quote?.down);
+    if (inputs.find === "down" || inputs.find === "downPercent") return grouped(inputs, quote?.down);
     const { down } = inputs.structure;
     if (down === undefined) return "";
     return "percent" in down ? String(down.percent) : groupedTyped(inputs, down.amount);
   },
   payment: inputs => groupedTyped(inputs, inputs.plan.payment),
-  yearlyRate: inputs => String(inputs.plan.yearlyRate ?? ""),
-  payments: inputs => String(inputs.plan.payments ?? ""),
-  years: inputs => (inputs.plan.payments ? shortYears(inputs.plan.payments) : ""),
+  yearlyRate: (inputs, quote) =>
+    String((inputs.find === "yearlyRate" ? quote?.yearlyRate : inputs.plan.yearlyRate) ?? ""),
+  payments: (inputs, quote) => String(shownPayments(inputs, quote) ?? ""),
+  years: (inputs, quote) => {
+    const payments = shownPayments(inputs, quote);
+    return payments ? shortYears(payments, periodsPerYear(inputs.plan.frequency)) : "";
+  },
   signed: inputs => inputs.plan.signed ?? "",
   firstPayment: inputs => {
     const deal = readDeal(inputs);
@@ -239,8 +245,17 @@ function groupedTyped(inputs: DealFile, amount: string | number | undefined): st
   return minor === undefined ? String(amount) : grouped(inputs, minor);
 }
 
-function shortYears(payments: number): string {
-  if (payments % 6 === 0) return String(payments / 12);
-  const years = Math.floor(payments / 12);
-  return years > 0 ? `${years} y ${payments % 12} m` : `${payments} m`;
+/** The planned number of payments: typed, or following from what was found. */
+function shownPayments({ find, from, plan }: DealFile, quote: Quote | null): number | undefined {
+  const follows = find === "payments" || from !== undefined;
+  return plan.payments ?? (follows && !plan.datedPayments ? quote?.terms.payments : undefined);
+}
+
+/** "6", "5.5", "5 y 10 m"; where periods are no whole months, years to two decimals. */
+function shortYears(payments: number, perYear: number): string {
+  if ((payments * 2) % perYear === 0) return String(payments / perYear);
+  const months = (payments * 12) / perYear;
+  if (!Number.isInteger(months)) return String(Math.round((payments / perYear) * 100) / 100);
+  const years = Math.floor(months / 12);
+  return years > 0 ? `${years} y ${months % 12} m` : `${months} m`;
 }

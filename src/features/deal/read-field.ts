@@ -1,10 +1,12 @@
 import {
   currencyDecimals,
+  FREQUENCY_NAMES,
   formatAmount,
   MOST_PAYMENTS,
   parseAmount,
   parseDecimal,
   parseIsoDate,
+  periodsPerYear,
 } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
 
@@ -44,7 +46,7 @@ const READERS: Record<FieldName, (text: string, file: DealFile) => Reading> = {
   down: readDown,
   payment: amountField((file, payment) => ({ ...file, plan: withOptional(file.plan, "payment", payment) })),
   yearlyRate: readRate,
-  payments: (text, file) => readTerm(text, file, "months"),
+  payments: (text, file) => readTerm(text, file, "payments"),
   years: (text, file) => readTerm(text, file, "years"),
   signed: dateField("signed"),
   firstPayment: dateField("firstPayment"),
@@ -134,35 +136,37 @@ function readRate(text: string, file: DealFile): Reading {
 }
 
 /** A term: "72", "6 y", "5.5 years", "5 y 10 m". A bare number counts in the field's own unit. */
-function readTerm(text: string, file: DealFile, bareUnit: "months" | "years"): Reading {
+function readTerm(text: string, file: DealFile, bareUnit: "payments" | "years"): Reading {
   if (text === "")
     return { ok: true, file: { ...file, plan: withOptional(file.plan, "payments", undefined) } };
-  const months = termInMonths(text, bareUnit);
-  if (months === undefined) {
+  const { frequency } = file.plan;
+  const payments = termInPayments(text, bareUnit, periodsPerYear(frequency));
+  if (payments === undefined) {
     const example = bareUnit === "years" ? "6, 5.5 or 5 y 10 m" : "72, or 6 y for years";
     return bad(`“${text}” is not a term; type ${example}.`);
   }
-  if (!Number.isInteger(months)) return bad(`“${text}” is not a whole number of monthly payments.`);
-  if (months < 1 || months > MOST_PAYMENTS) {
+  if (!Number.isInteger(payments)) {
+    return bad(`“${text}” is not a whole number of ${FREQUENCY_NAMES[frequency].adjective} payments.`);
+  }
+  if (payments < 1 || payments > MOST_PAYMENTS) {
     return bad(
-      `${months} is not a possible number of payments; it can be 1 to ${MOST_PAYMENTS.toLocaleString("en-US")}.`,
+      `${payments} is not a possible number of payments; it can be 1 to ${MOST_PAYMENTS.toLocaleString("en-US")}.`,
     );
   }
-  return { ok: true, file: { ...file, plan: { ...file.plan, payments: months } } };
+  return { ok: true, file: { ...file, plan: { ...file.plan, payments } } };
 }
 
-function termInMonths(text: string, bareUnit: "months" | "years"): number | undefined {
+function termInPayments(text: string, bareUnit: "payments" | "years", perYear: number): number | undefined {
   const bare = /^\d+(\.\d+)?$/.exec(text);
-  if (bare) return bareUnit === "years" ? inMonths(text) : Number(text);
+  if (bare) return bareUnit === "years" ? wholeIfNear(Number(text) * perYear) : Number(text);
   const match = /^(?:(\d+(?:\.\d+)?)\s*y(?:ears?|rs?)?)?\s*(?:(\d+)\s*m(?:onths?|os?)?)?$/i.exec(text);
   if (!match || (match[1] === undefined && match[2] === undefined)) return undefined;
-  return inMonths(match[1] ?? "0") + Number(match[2] ?? 0);
+  return wholeIfNear(Number(match[1] ?? "0") * perYear + (Number(match[2] ?? 0) * perYear) / 12);
 }
 
-/** Years to months; 5.83 is not 70 months, so only what is exact to a billionth counts as whole. */
-function inMonths(years: string): number {
-  const months = Number(years) * 12;
-  return Math.abs(months - Math.round(months)) < 1e-9 ? Math.round(months) : months;
+/** 5.83 years are not 70 months, so only what is exact to a billionth counts as whole. */
+function wholeIfNear(payments: number): number {
+  return Math.abs(payments - Math.round(payments)) < 1e-9 ? Math.round(payments) : payments;
 }
 
 function dateField(field: "signed" | "firstPayment") {

@@ -100,8 +100,8 @@ export const RepaymentTable = memo(function RepaymentTable({ quote, stale, fileN
                   key={index}
                   row={rows[index - 1] as PaymentRow}
                   money={money}
-                  last={index === rows.length}
-                  adjusted={index === rows.length && quote.finalPayment !== quote.payment}
+                  place={index}
+                  remark={remarkOn(quote, index - 1)}
                 />
               ),
             )}
@@ -114,9 +114,13 @@ export const RepaymentTable = memo(function RepaymentTable({ quote, stale, fileN
                 colSpan={2}
                 className="sticky bottom-0 border-base-300 border-t bg-base-200 py-2 pl-2 md:pl-4 text-left font-semibold"
               >
-                {rows.length} {rows.length === 1 ? "payment" : "payments"}
+                {paymentCount(rows)}
               </th>
-              {[quote.totalOfPayments, quote.financeCharge, quote.amountFinanced].map((total, index) => (
+              {[
+                quote.totalOfPayments,
+                quote.totalOfPayments - quote.amountFinanced,
+                quote.amountFinanced,
+              ].map((total, index) => (
                 <td
                   key={COLUMNS[index]}
                   className="sticky bottom-0 border-base-300 border-t bg-base-200 px-1 md:px-2 font-semibold"
@@ -170,13 +174,11 @@ function Spacer({ height }: { height: number }) {
 const CELL = "h-[30px] border-base-300 border-t px-1 md:px-2";
 
 function OpeningRow({ quote, money }: { quote: Quote; money: (minor: number) => string }) {
-  const { signed } = quote.deal.plan;
+  const { start } = quote.terms.draft.calendar;
   return (
     <tr aria-rowindex={2}>
       <td className={`${CELL} pl-2 md:pl-4 text-left text-faint`}>0</td>
-      <td className={`${CELL} whitespace-nowrap text-left`}>
-        {signed === null ? "start" : shortDate(signed)}
-      </td>
+      <td className={`${CELL} whitespace-nowrap text-left`}>{start === null ? "start" : shortDate(start)}</td>
       <td colSpan={3} className={`${CELL} text-faint`}>
         amount financed
       </td>
@@ -185,15 +187,21 @@ function OpeningRow({ quote, money }: { quote: Quote; money: (minor: number) => 
   );
 }
 
-type RowProps = { row: PaymentRow; money: (minor: number) => string; last: boolean; adjusted: boolean };
+type RowProps = {
+  row: PaymentRow;
+  money: (minor: number) => string;
+  /** The line's place in the table, from 1. */
+  place: number;
+  remark: string;
+};
 
-function Row({ row, money, last, adjusted }: RowProps) {
+function Row({ row, money, place, remark }: RowProps) {
   return (
-    <tr aria-rowindex={row.number + 2} className={last ? "font-semibold" : ""}>
+    <tr aria-rowindex={place + 2} className={remark.startsWith("last") ? "font-semibold" : ""}>
       <td className={`${CELL} pl-2 md:pl-4 text-left text-faint`}>{row.number}</td>
       <td className={`${CELL} whitespace-nowrap text-left`}>
         {row.date === null ? "" : shortDate(row.date)}
-        {last && <span className="ml-2 text-faint text-sm">{adjusted ? "last, adjusted" : "last"}</span>}
+        {remark && <span className="ml-2 text-faint text-sm">{remark}</span>}
       </td>
       <td className={CELL}>{money(row.payment)}</td>
       <td className={CELL}>{money(row.interest)}</td>
@@ -201,4 +209,26 @@ function Row({ row, money, last, adjusted }: RowProps) {
       <td className={`${CELL} pr-2 md:pr-4`}>{money(row.balance)}</td>
     </tr>
   );
+}
+
+const KINDS: Record<PaymentRow["kind"], string> = {
+  payment: "",
+  interestOnly: "just interest",
+  noPayment: "no payment",
+  extra: "extra",
+  balloon: "balloon",
+};
+
+/** What is special about a line: the last payment, or one of another kind. */
+function remarkOn({ schedule, payments, finalPayment, payment }: Quote, index: number): string {
+  const row = schedule[index];
+  if (!row) return "";
+  const isLast = row.number === payments && (row.kind === "payment" || row.kind === "interestOnly");
+  if (isLast) return finalPayment === payment ? "last" : "last, adjusted";
+  return KINDS[row.kind];
+}
+
+function paymentCount(rows: readonly PaymentRow[]): string {
+  const count = rows.filter(({ payment }) => payment > 0).length;
+  return `${count} ${count === 1 ? "payment" : "payments"}`;
 }
