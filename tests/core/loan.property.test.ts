@@ -11,7 +11,7 @@ const firstDates = fc.oneof(
   { weight: 1, arbitrary: fc.integer({ min: SIGNED + 1, max: SIGNED + 200 }) },
 );
 
-test("12,000 random loans agree to the cent, row by row, with exact whole-number arithmetic", () => {
+test("3,000 random loans agree to the cent, row by row, with exact whole-number arithmetic", () => {
   let priced = 0;
   fc.assert(
     fc.property(
@@ -55,10 +55,10 @@ test("12,000 random loans agree to the cent, row by row, with exact whole-number
         );
       },
     ),
-    { numRuns: 12_000 },
+    { numRuns: 3000 },
   );
   // Extreme rates over long terms are the only loans without a table.
-  expect(priced).toBeGreaterThan(10_000);
+  expect(priced).toBeGreaterThan(2500);
 });
 
 test("every table closes: principal adds up to the amount financed, the balance ends at zero", () => {

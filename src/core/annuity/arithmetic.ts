@@ -2,7 +2,7 @@ import type { PeriodRate } from "../interest";
 import { type Fixed, fixedRatio, ONE, over, power, times } from "../precise";
 import type { Pay, Weight } from "./run";
 
-/** What the worth of payments is computed with: floats first, 2,048 places where they cannot decide. */
+/** What the worth of payments is computed with: floats first, 4,096 places where they cannot decide. */
 export type Arithmetic<Value> = {
   zero: Value;
   one: Value;

@@ -20,7 +20,7 @@ export type Worth<Value> = {
  *
  * @param runs the payments in order
  * @param balloonRate a last period between the last payment and the end of the term, or null
- * @param arithmetic floats or 2,048 places
+ * @param arithmetic floats or 4,096 places
  * @example worthOf(runs, null, FLOAT).level // what 1 a month is worth
  */
 export function worthOf<Value>(

@@ -100,10 +100,23 @@ function stretchesOf(quote: Summary): Stretch[] | undefined {
 /** With fewer dates no period is common. */
 const FEWEST = 3;
 
-function isLevel({ terms, loan }: Summary): boolean {
+/** Whether every payment but the last is the level one, so that the totals say what the table holds. */
+function isLevel({
+  terms,
+  loan,
+  payments,
+  payment,
+  finalPayment,
+  balloon,
+  totalOfPayments,
+}: Summary): boolean {
   const { runs, flat } = terms.draft;
   const areLevel = runs.every(({ pay }) => pay.kind === "level" && pay.raises.length === 0);
-  return loan.extraEach === 0 && (flat !== null || areLevel);
+  return (
+    loan.extraEach === 0 &&
+    (flat !== null || areLevel) &&
+    (payments - 1) * payment + finalPayment + balloon === totalOfPayments
+  );
 }
 
 function levelStretches({ payment, payments, finalPayment, balloon, terms }: Summary): Stretch[] {

@@ -9,7 +9,7 @@ const LEAST_ERROR = 1e-6;
  * One period's interest on a balance, rounded half up to the minor unit as if computed exactly.
  *
  * The product is taken in floating point, whose error is far below the distance to a tie except in close
- * calls; those few are decided in 2,048 places.
+ * calls; those few are decided in 4,096 places.
  *
  * @param balance minor units, not negative
  * @param rate rate of the period

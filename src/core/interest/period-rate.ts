@@ -5,7 +5,7 @@ import type { Decimal } from "./decimal";
 
 /**
  * The rate of one period, as a fraction of what is owed: the float right to a relative 1e-15, and the
- * number to 2,048 places where a tie has to be decided.
+ * number to 4,096 places where a tie has to be decided.
  */
 export type PeriodRate = { value: number; precise: () => Fixed };
 

@@ -41,13 +41,13 @@ export function flatTrueRate(amount: number, charge: number, payments: number): 
   return remembered(value, () => sharpened(value, amount, charge, payments));
 }
 
-/** Newton's steps in 2,048 places on `i·n = (1 + c)(1 − (1 + i)^−n)`, with c the charge per unit lent. */
+/** Newton's steps in 4,096 places on `i·n = (1 + c)(1 − (1 + i)^−n)`, with c the charge per unit lent. */
 function sharpened(value: number, amount: number, charge: number, payments: number): Fixed {
   if (charge === 0) return 0n;
   const count = BigInt(payments);
   const paid = fixedRatio(BigInt(amount + charge), BigInt(amount));
   let i = fixedFloat(value);
-  for (let step = 0; step < 6; step++) {
+  for (let step = 0; step < 7; step++) {
     const discount = over(ONE, power(ONE + i, payments));
     const off = i * count - times(paid, ONE - discount);
     const slope = count * ONE - times(paid, over(discount, ONE + i) * count);

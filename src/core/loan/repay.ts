@@ -1,5 +1,4 @@
 import type { Pay, Run } from "../annuity";
-import { stepPeriods } from "../calendar";
 import { type PeriodRate, periodInterest, simpleRate } from "../interest";
 import { roundWhenSure } from "../money";
 import { ONE, over } from "../precise";
@@ -23,8 +22,10 @@ export function isFault(repaid: Repayment | Fault): repaid is Fault {
   return "fault" in repaid;
 }
 
-/** Balances past this are no longer exact integers; a loan that grows so far is not being repaid. */
+/** A loan that grows so far is not being repaid. */
 const LARGEST_BALANCE = 2 ** 50;
+/** Sums past this are no longer exact integers. */
+const LARGEST_SUM = Number.MAX_SAFE_INTEGER;
 
 const ROW_KINDS: Record<Pay["kind"], RowKind> = {
   level: "payment",
@@ -111,12 +112,16 @@ function repayRun(standing: Standing, { pay, rate, count }: Run): Fault | undefi
     standing.finalPayment = payment;
     if (payment > 0) standing.paid += 1;
     rows?.push({ kind, number, date: dateOf(number), payment, interest, principal, balance });
-    if (balance > LARGEST_BALANCE) return { fault: "grows" };
+    if (grows(standing)) return { fault: "grows" };
     const fault = hasExtra ? takeExtras(standing) : undefined;
     if (fault) return fault;
-    if (standing.balance === 0) return undefined;
+    if (standing.balance === 0 && standing.floor === 0) return undefined;
   }
   return undefined;
+}
+
+function grows({ balance, totalInterest }: Standing): boolean {
+  return balance > LARGEST_BALANCE || totalInterest > LARGEST_SUM;
 }
 
 /** What is agreed for a run's payments, extra and all; null where nothing is paid. */
@@ -193,10 +198,8 @@ function owedBeforeBalloon({ balloon, draft: { balloonRate } }: Loan): number {
   return roundWhenSure(owed, 1e-6, "nearest", () => over(BigInt(balloon) * ONE, ONE + balloonRate.precise()));
 }
 
-function balloonDate({ draft }: Loan): number | null {
-  const { frequency, twoDays, dateOf } = draft.calendar;
-  const last = dateOf(draft.payments);
-  return last === null || !draft.balloonRate ? last : stepPeriods(frequency, last, 1, twoDays);
+function balloonDate({ draft: { calendar, payments, balloonRate } }: Loan): number | null {
+  return calendar.dateOf(balloonRate ? payments + 1 : payments);
 }
 
 /** A period's interest; extras before the next payment come off the balance, and it counts day by day. */

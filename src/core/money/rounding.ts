@@ -19,12 +19,12 @@ export function roundFraction({ numerator, denominator }: Fraction, rounding: Ro
 }
 
 /**
- * Rounds a number known approximately, and asks for it to 2,048 places only where the approximation cannot
+ * Rounds a number known approximately, and asks for it to 4,096 places only where the approximation cannot
  * decide: so near to a tie, or to a whole number, that its error could carry it across.
  *
  * @param approximate the value as a float
  * @param error the most that it can be off by
- * @param precise computes the value to 2,048 places; called for close calls only
+ * @param precise computes the value to 4,096 places; called for close calls only
  * @example roundWhenSure(2.5, 1e-12, "nearest", () => 5n * ONE / 2n) // 3
  */
 export function roundWhenSure(

@@ -1,7 +1,7 @@
 import { type Fixed, fixedFloat, floatOf, ONE, over, times } from "./fixed-point";
 
 const HALVINGS = 32n;
-const NEWTON_STEPS = 6;
+const NEWTON_STEPS = 7;
 
 /**
  * The exponential of a number, by halving it 2^32-fold, adding its power series and squaring back.

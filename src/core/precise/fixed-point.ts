@@ -1,10 +1,10 @@
 /**
- * A number held to 2,048 binary places, as a whole number of 2^-2048. It decides what a float cannot: on which
+ * A number held to 4,096 binary places, as a whole number of 2^-4096. It decides what a float cannot: on which
  * side of a tie a figure lies.
  */
 export type Fixed = bigint;
 
-const PLACES = 2048n;
+const PLACES = 4096n;
 
 /** The number one. */
 export const ONE: Fixed = 1n << PLACES;

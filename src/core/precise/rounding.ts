@@ -3,12 +3,12 @@ import { type Fixed, ONE } from "./fixed-point";
 /** Which way a figure between two whole numbers goes; `nearest` takes ties up. */
 export type RoundingRule = "nearest" | "up" | "down";
 
-// Computations in 2,048 places are right to more than this, so what is nearer to a tie than this is one. It has to be
-// this fine: at 400 % the payment over 1,200 months is above a round figure by no more than 2^-500 of it.
-const TIE = ONE >> 1900n;
+// Computations in 4,096 places are right to more than this, so what is nearer to a tie than this is one. It has to be
+// this fine: at 400 % the payment over 1,200 years can be above a round figure by no more than 2^-2800 of it.
+const TIE = ONE >> 3900n;
 
 /**
- * Rounds a number to a whole one by a rule. A number within 2^-1900 of a tie, or of a whole number, is that.
+ * Rounds a number to a whole one by a rule. A number within 2^-3900 of a tie, or of a whole number, is that.
  *
  * @example roundFixed(ONE / 2n, "nearest") // 1n
  */

@@ -4,7 +4,7 @@ import { roundWhenSure } from "../money";
 import { type Fixed, over } from "../precise";
 import type { Money } from "./time-value";
 
-/** What payments of 1 and an end of 1 are worth now: by floats, and to 2,048 places where a tie is near. */
+/** What payments of 1 and an end of 1 are worth now: by floats, and to 4,096 places where a tie is near. */
 export type TermWorth = { float: Worth<number>; precise: () => Worth<Fixed> };
 
 /** Above zero where money comes to the customer. */
@@ -43,7 +43,7 @@ const RELATIVE_ERROR = 1e-12;
  * the three amounts has.
  *
  * @param whole a and c: minor units with their signs
- * @param worth b, d and e: what they are worth, by floats and to 2,048 places
+ * @param worth b, d and e: what they are worth, by floats and to 4,096 places
  */
 export function roundedBalance(
   [a, c]: readonly [number, number],

@@ -79,8 +79,10 @@ function stretchWorth(count: number, rate: number, discount: number) {
     const steps = (count * (count - 1)) / 2;
     return { past: 1 - count * rate, due: count - steps * rate, dueSlope: steps };
   }
-  const lost = -Math.expm1(-count * Math.log1p(rate));
-  const past = 1 - lost;
+  const fall = -count * Math.log1p(rate);
+  const lost = -Math.expm1(fall);
+  // A large last payment needs all places of a small worth.
+  const past = lost < 0.5 ? 1 - lost : Math.exp(fall);
   const off = rate * discount;
   const due = lost / off;
   return { past, due, dueSlope: (due - (count * past) / discount) / off };

@@ -51,7 +51,7 @@ export function unitPeriodOf(advances: readonly DatedAmount[], payments: readonl
   return best?.period ?? monthsUnit(1);
 }
 
-/** Counts each period between neighbours, as months, as half months and as days, whichever it can be. */
+/** Counts each period between neighbours: as months where it is some, as half a month, or else as days. */
 function countPeriods(
   dates: readonly DayNumber[],
   counts: Map<string, { period: UnitPeriod; count: number }>,
@@ -67,7 +67,7 @@ function countPeriods(
     const months = wholeMonths(first, from, to);
     if (months > 0) count(`${Math.min(months, 12)} months`, monthsUnit(Math.min(months, 12)));
     else if (isHalfMonth(dates, index)) count("half month", HALF_MONTH);
-    if (to - from <= 364) count(`${to - from} days`, daysUnit(to - from));
+    else if (to - from <= 364) count(`${to - from} days`, daysUnit(to - from));
   }
 }
 
@@ -82,7 +82,8 @@ function wholeMonths(first: DayNumber, from: DayNumber, to: DayNumber): number {
 /** Whether a period and one of its neighbours make a month together. */
 function isHalfMonth(dates: readonly DayNumber[], index: number): boolean {
   const days = (dates[index] ?? 0) - (dates[index - 1] ?? 0);
-  if (days < 12 || days > 17) return false;
+  // Fourteen days are two weeks, although February can make half a month of them.
+  if (days < 13 || days > 17 || days === 14) return false;
   const month = (from: DayNumber | undefined, to: DayNumber | undefined) =>
     from !== undefined && to !== undefined && wholeMonthsAfter(from, to) === 1;
   return month(dates[index - 2], dates[index]) || month(dates[index - 1], dates[index + 1]);

@@ -65,6 +65,10 @@ const FOUND: Record<DealFile["find"], { figure: Figure; name: string; given: (fi
   };
 
 function refuseFound(file: DealFile, read: Reader): void {
+  const { tradeIn } = file.structure;
+  if (tradeIn && tradeIn.allowance === undefined && file.find !== "allowance") {
+    read.refuse("allowance", "structure.tradeIn.allowance is missing.");
+  }
   const { figure, name, given } = FOUND[file.find];
   if (given(file) !== undefined) {
     read.refuse(figure, `The ${name} is being found, so the file must leave it out.`);

@@ -13,7 +13,7 @@ const CashDown = Type.Union(
 
 const Structure = exact({
   price: Type.Optional(Amount),
-  tradeIn: Type.Optional(exact({ allowance: Type.Optional(Amount), owed: Type.Optional(Amount) })),
+  tradeIn: Type.Optional(exact({ allowance: Type.Optional(Amount), owed: Amount })),
   down: Type.Optional(CashDown),
 });
 

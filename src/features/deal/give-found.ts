@@ -26,7 +26,7 @@ export function giveFound(inputs: DealFile, quote: Quote | null): DealFile {
     case "downPercent":
       return { ...given, structure: { ...structure, down: { percent: foundPercent(quote) } } };
     case "allowance": {
-      const tradeIn = { ...structure.tradeIn, allowance: money(quote.allowance) };
+      const tradeIn = { owed: "0", ...structure.tradeIn, allowance: money(quote.allowance) };
       return { ...given, structure: { ...structure, tradeIn } };
     }
     case "yearlyRate":

@@ -1,4 +1,3 @@
-import { stepPeriods } from "../../calendar";
 import { success } from "../../result";
 import { rateByDays, regularRate } from "../period-rates";
 import type { Shape } from "./shape";
@@ -14,10 +13,10 @@ export const balloon: Shape<{ balloon?: Balloon | null }> = (draft, { balloon: a
   if (!asked) return success(draft);
   const { calendar, payments } = draft;
   if (calendar.timing === "arrears") return success(draft);
-  const last = calendar.dateOf(payments);
+  const [last, end] = [calendar.dateOf(payments), calendar.dateOf(payments + 1)];
   const balloonRate =
-    calendar.dayCount === "equal" || last === null
+    calendar.dayCount === "equal" || last === null || end === null
       ? regularRate(calendar)
-      : rateByDays(calendar)(last, stepPeriods(calendar.frequency, last, 1, calendar.twoDays));
+      : rateByDays(calendar)(last, end);
   return success({ ...draft, balloonRate });
 };

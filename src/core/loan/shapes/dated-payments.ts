@@ -8,11 +8,26 @@ import type { Shape } from "./shape";
 /** A payment on a date; without an amount it is the one to find. */
 export type DatedPayment = { date: DayNumber; amount: number | null };
 
+/** The parts of a plan that a list says by itself, by the name a sentence gives them. */
+const APART = {
+  deferred: "deferred payments",
+  interestOnly: "interest-only payments",
+  skippedMonths: "skipped months",
+  steps: "steps",
+} as const;
+
+type Inputs = { datedPayments?: readonly DatedPayment[] } & { [Part in keyof typeof APART]?: unknown };
+
 /** Any list of dated payments; the ones without an amount are equal and solved for. */
-export const datedPayments: Shape<{ datedPayments?: readonly DatedPayment[] }> = (draft, plan) => {
+export const datedPayments: Shape<Inputs> = (draft, plan) => {
   const { datedPayments: list } = plan;
   if (!list) return success(draft);
   const { calendar } = draft;
+  const apart = (Object.keys(APART) as (keyof typeof APART)[]).find(part => plan[part] !== undefined);
+  if (apart) return failure(apart, `A list of payments cannot have ${APART[apart]}; list what is paid.`);
+  if (calendar.timing === "advance") {
+    return failure("timing", "A list of payments has its own dates; leave the timing out.");
+  }
   if (calendar.start === null) {
     return failure("signed", "Dated payments need the contract date, from which interest counts.");
   }

@@ -1,0 +1,179 @@
+import fc from "fast-check";
+import { evaluate, FREQUENCIES, isoDate, type LoanPlan } from "@/core";
+import { date, dealWith } from "./deals";
+import { type ExactPlan, exactPlanTable, plusDays } from "./exact-plan";
+
+const RUNS = Number(process.env.KELLUX_RUNS ?? 20_000);
+
+const isoDates = fc
+  .integer({ min: 0, max: 36_000 })
+  .map(days => plusDays("2000-01-01", days))
+  // Month ends and leap days as often as all other days.
+  .chain(iso => fc.constantFrom(iso, `${iso.slice(0, 8)}28`, "2028-02-29", "2027-01-31", "2026-12-30"));
+
+const rate = fc.oneof(
+  { weight: 1, arbitrary: fc.constantFrom("0", "0.0001", "400", "12") },
+  { weight: 6, arbitrary: fc.integer({ min: 1, max: 300_000 }).map(n => String(n / 10_000)) },
+);
+
+const chance = <Value>(value: fc.Arbitrary<Value>, otherwise: Value, weight = 2) =>
+  fc.oneof({ weight: 6, arbitrary: fc.constant(otherwise) }, { weight, arbitrary: value });
+
+const shaped = fc
+  .record({
+    amount: fc.oneof(
+      fc.integer({ min: 1, max: 100_000 }),
+      fc.integer({ min: 100_000, max: 10_000_000 }),
+      fc.integer({ min: 10_000_000, max: 1_000_000_000 }),
+    ),
+    yearlyRate: rate,
+    payments: fc.oneof(
+      { weight: 9, arbitrary: fc.integer({ min: 1, max: 60 }) },
+      { weight: 1, arbitrary: fc.integer({ min: 61, max: 240 }) },
+    ),
+    frequency: fc.constantFrom(...FREQUENCIES.filter(each => each !== "twiceAMonth")),
+    compounding: chance(
+      fc.constantFrom("daily", "weekly", "monthly", "quarterly", "halfYearly", "yearly", "continuous"),
+      "payments",
+    ),
+    timing: chance(fc.constant("advance"), "arrears"),
+    dayCount: chance(fc.constantFrom("30/360", "actual/365", "actual/360", "actual/actual"), "equal"),
+    signed: isoDates,
+    oddDays: chance(fc.integer({ min: 1, max: 100 }), 0),
+    rounding: fc.constantFrom("nearest", "up", "down"),
+    step: fc.constantFrom(1, 1, 5, 100),
+    balloon: chance(fc.double({ min: 0, max: 1.1, noNaN: true }), 0),
+    shape: fc.constantFrom("level", "level", "interestOnly", "deferred", "waived", "skipped", "steps"),
+    part: fc.double({ min: 0.01, max: 0.9, noNaN: true }),
+    change: fc.integer({ min: -5000, max: 5000 }),
+    extraEach: chance(fc.integer({ min: 1, max: 10_000 }), 0, 1),
+    once: chance(fc.double({ min: 0.05, max: 0.95, noNaN: true }), 0, 1),
+  })
+  .map(toPlan);
+
+/** From drawn parts, a plan that mostly can be. */
+function toPlan(drawn: {
+  amount: number;
+  yearlyRate: string;
+  payments: number;
+  frequency: string;
+  compounding: string;
+  timing: string;
+  dayCount: string;
+  signed: string;
+  oddDays: number;
+  rounding: string;
+  step: number;
+  balloon: number;
+  shape: string;
+  part: number;
+  change: number;
+  extraEach: number;
+  once: number;
+}): ExactPlan {
+  const { payments, shape, part, signed, amount } = drawn;
+  const some = Math.min(Math.max(Math.floor(payments * part), 1), payments - 1);
+  const is = (name: string) => shape === name && payments > 1;
+  const inArrears = drawn.timing === "arrears";
+  const lifeDays = Math.floor((payments * 365) / 53);
+  return {
+    ...(drawn as unknown as ExactPlan),
+    amount: BigInt(amount),
+    step: BigInt(drawn.step),
+    balloon: BigInt(Math.floor(drawn.balloon * amount)),
+    ...(drawn.oddDays > 0 && inArrears && { firstPayment: plusDays(signed, drawn.oddDays) }),
+    interestOnly: is("interestOnly") && inArrears ? some : 0,
+    deferred: is("deferred") || is("waived") ? some : 0,
+    waived: is("waived"),
+    skippedMonths: is("skipped") ? [1 + ((drawn.change + 5000) % 12), 7] : [],
+    steps: is("steps")
+      ? [
+          { from: some + 1, hundredths: BigInt(drawn.change) },
+          ...(payments > some + 3 ? [{ from: some + 3, hundredths: BigInt(-drawn.change) }] : []),
+        ]
+      : [],
+    extraEach: BigInt(drawn.extraEach),
+    once:
+      drawn.once > 0
+        ? [
+            {
+              date: plusDays(signed, Math.floor(drawn.once * lifeDays)),
+              amount: BigInt(Math.ceil(amount * part * 0.3)),
+            },
+          ]
+        : [],
+  };
+}
+
+function corePlan(plan: ExactPlan): Partial<LoanPlan> {
+  const extra = {
+    ...(plan.extraEach > 0n && { each: Number(plan.extraEach) }),
+    ...(plan.once.length > 0 && {
+      once: plan.once.map(({ date: on, amount }) => ({ date: date(on), amount: Number(amount) })),
+    }),
+  };
+  return {
+    yearlyRate: plan.yearlyRate,
+    payments: plan.payments,
+    frequency: plan.frequency,
+    compounding: plan.compounding,
+    timing: plan.timing,
+    dayCount: plan.dayCount,
+    signed: date(plan.signed),
+    firstPayment: plan.firstPayment ? date(plan.firstPayment) : null,
+    rounding: plan.rounding,
+    roundingStep: Number(plan.step),
+    ...(plan.balloon > 0n && { balloon: { amount: Number(plan.balloon) } }),
+    ...(plan.interestOnly > 0 && { interestOnly: plan.interestOnly }),
+    ...(plan.deferred > 0 && {
+      deferred: {
+        payments: plan.deferred,
+        interest: plan.waived ? ("waived" as const) : ("accrues" as const),
+      },
+    }),
+    ...(plan.skippedMonths.length > 0 && { skippedMonths: plan.skippedMonths }),
+    ...(plan.steps.length > 0 && {
+      steps: plan.steps.map(step =>
+        "amount" in step
+          ? { from: step.from, amount: Number(step.amount) }
+          : { from: step.from, percent: (Number(step.hundredths) / 100).toFixed(2) },
+      ),
+    }),
+    ...(Object.keys(extra).length > 0 && { extra }),
+  };
+}
+
+test(`${RUNS} plans of every shape agree with whole-number arithmetic, row by row`, () => {
+  let priced = 0;
+  fc.assert(
+    fc.property(shaped, plan => {
+      const exact = exactPlanTable(plan);
+      const quote = evaluate(dealWith({ price: Number(plan.amount) }, corePlan(plan)));
+      if (!quote.ok) {
+        expect([quote.failure.sentence, exact]).toEqual([expect.any(String), undefined]);
+        return;
+      }
+      priced += 1;
+      expect(quote.value.payment).toBe(Number(exact?.payment));
+      expect(
+        quote.value.schedule.map(row => [
+          isoDate(row.date ?? 0),
+          row.payment,
+          row.interest,
+          row.principal,
+          row.balance,
+        ]),
+      ).toEqual(
+        exact?.rows.map(row => [
+          row.date,
+          Number(row.payment),
+          Number(row.interest),
+          Number(row.principal),
+          Number(row.balance),
+        ]),
+      );
+    }),
+    { numRuns: RUNS },
+  );
+  expect(priced).toBeGreaterThan(RUNS * 0.8);
+});
