@@ -1,4 +1,4 @@
-import { type WorkingStep, working } from "@/core";
+import { WORKED_FIGURES, type WorkingStep, working } from "@/core";
 import { date, dealWith, quoteOf } from "./deals";
 
 const quote = quoteOf(
@@ -60,3 +60,50 @@ test("an odd first period and a found figure are explained", () => {
 function dealQuoteWithoutInterest() {
   return quoteOf(dealWith({}, { yearlyRate: "0" }));
 }
+
+describe("every figure of every shape of loan", () => {
+  const signed = date("2026-11-24");
+  const shapes = {
+    level: dealWith({}, { signed }),
+    weeklyCompoundedYearly: dealWith({}, { signed, frequency: "weekly", compounding: "yearly" }),
+    continuousInAdvance: dealWith({}, { signed, compounding: "continuous", timing: "advance" }),
+    byDays: dealWith({}, { signed, dayCount: "30/360" }),
+    balloon: dealWith({}, { signed, balloon: { percent: "30" } }),
+    flat: dealWith({}, { signed, kind: "flatRate" }),
+    interestOnly: dealWith({}, { signed, interestOnly: 3 }),
+    stepped: dealWith({}, { signed, steps: [{ from: 6, percent: "5" }] }),
+    listed: dealWith(
+      {},
+      { signed, payments: null, datedPayments: [{ date: date("2027-03-01"), amount: null }] },
+    ),
+    extra: dealWith({}, { signed, extra: { each: 5000 }, prepaidCharge: 10_000 }),
+  };
+
+  test.each(Object.entries(shapes))("%s", (_, deal) => {
+    const answered = quoteOf(deal);
+    for (const figure of WORKED_FIGURES) {
+      const check = (step: WorkingStep) => {
+        for (const text of [step.name, step.formula, step.filled, step.result]) {
+          expect(text).not.toMatch(/undefined|NaN|Infinity|null/);
+          expect(text).not.toBe("");
+        }
+        step.parts.forEach(check);
+      };
+      check(working(answered, figure));
+    }
+  });
+
+  test("rates of credit say where they come from, and the last payment shows its numbers", () => {
+    const withCharge = quoteOf(shapes.extra);
+    const apr = working(withCharge, "apr");
+    expect(apr.source).toContain("Appendix J");
+    expect(apr.parts[0]).toMatchObject({ name: "Advance", filled: "10,000.00 − 100.00", result: "9,900.00" });
+    expect(apr.remark).toContain("The unit period is 1 month, 12 to a year.");
+    expect(working(withCharge, "effectiveRate").source).toContain("2008/48/EC");
+    const last = working(quote, "finalPayment");
+    expect(compute(last.filled)).toBe(Number(last.result.replaceAll(",", "")));
+    expect(working(quoteOf(shapes.flat), "trueYearlyRate").result).toMatch(/^10\.\d+ %$/);
+    const saved = working(withCharge, "savedInterest");
+    expect(compute(saved.filled)).toBe(Number(saved.result));
+  });
+});

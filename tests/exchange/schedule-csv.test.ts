@@ -4,12 +4,43 @@ import { date, dealWith, quoteOf } from "../core/deals";
 test("the table as CSV: CR LF, a heading, row 0, every payment, totals that agree", () => {
   const csv = scheduleCsv(quoteOf(dealWith({ price: 100_000 }, { payments: 3, signed: date("2026-11-24") })));
   expect(csv.split("\r\n")).toEqual([
-    "Number,Date,Payment,Interest,Principal,Balance",
-    "0,2026-11-24,0.00,0.00,0.00,1000.00",
-    "1,2026-12-24,336.67,5.00,331.67,668.33",
-    "2,2027-01-24,336.67,3.34,333.33,335.00",
-    "3,2027-02-24,336.68,1.68,335.00,0.00",
-    "Total,,1010.02,10.02,1000.00,0.00",
+    "Number,Date,Payment,Interest,Principal,Balance,Kind",
+    "0,2026-11-24,0.00,0.00,0.00,1000.00,start",
+    "1,2026-12-24,336.67,5.00,331.67,668.33,payment",
+    "2,2027-01-24,336.67,3.34,333.33,335.00,payment",
+    "3,2027-02-24,336.68,1.68,335.00,0.00,payment",
+    "Total,,1010.02,10.02,1000.00,0.00,",
     "",
   ]);
+});
+
+test("extras and a balloon have lines of their own, and the totals still agree", () => {
+  const quote = quoteOf(
+    dealWith(
+      { price: 100_000 },
+      {
+        payments: 3,
+        signed: date("2026-11-24"),
+        balloon: { amount: 40_000 },
+        extra: { once: [{ amount: 10_000, date: date("2026-12-10") }] },
+        prepaidCharge: 500,
+      },
+    ),
+  );
+  const lines = scheduleCsv(quote).split("\r\n");
+  expect(lines.map(line => line.split(",")[6])).toEqual([
+    "Kind",
+    "start",
+    "extra",
+    "payment",
+    "payment",
+    "payment",
+    "balloon",
+    "",
+    undefined,
+  ]);
+  const sum = (column: number) =>
+    lines.slice(2, -2).reduce((total, line) => total + Math.round(Number(line.split(",")[column]) * 100), 0);
+  const totals = (lines.at(-2) ?? "").split(",").map(Number);
+  expect([2, 3, 4].map(sum)).toEqual([2, 3, 4].map(column => Math.round((totals[column] ?? 0) * 100)));
 });

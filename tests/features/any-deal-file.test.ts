@@ -1,0 +1,153 @@
+import type { DealDocument } from "@/exchange/deal-document";
+import type { DealFile } from "@/exchange/deal-file";
+import { describeDocument } from "@/features/deal/describe-document";
+import { deskReducer, fieldText, openDesk, shownQuote, shownTally } from "@/features/deal/desk-state";
+import { knownText, planParts, planTitle } from "@/features/deal/plan-parts";
+
+function documentOf(change: {
+  structure?: DealFile["structure"];
+  plan?: Partial<DealFile["plan"]>;
+  find?: DealFile["find"];
+  from?: DealFile["from"];
+}): DealDocument {
+  return {
+    customer: "Maren Oakhollow",
+    vehicle: "",
+    status: "quoting",
+    inputs: {
+      format: "kellux-deal",
+      version: 1,
+      currency: "USD",
+      structure: change.structure ?? { price: "10000.00" },
+      plan: { kind: "loan", frequency: "monthly", yearlyRate: "6", payments: 12, ...change.plan },
+      find: change.find ?? "payment",
+      ...(change.from && { from: change.from }),
+    },
+  };
+}
+
+/** The desk after an officer turns from what a deal file finds to finding the payment. */
+function turnedToPayment(document: DealDocument) {
+  const before = openDesk(document);
+  const after = deskReducer(before, { type: "find", figure: "payment" });
+  return { before, after, given: after.document.inputs };
+}
+
+const NO_RATE = { yearlyRate: undefined, payment: "870.00" };
+
+test.each<[DealFile["find"], Parameters<typeof documentOf>[0], (file: DealFile) => unknown, unknown]>([
+  ["yearlyRate", { plan: NO_RATE }, ({ plan }) => plan.yearlyRate, "8.026"],
+  ["payments", { plan: { payments: undefined, payment: "500.00" } }, ({ plan }) => plan.payments, 22],
+  [
+    "balloon",
+    { plan: { payment: "800.00" } },
+    ({ plan }) => plan.balloon && "amount" in plan.balloon && plan.balloon.amount,
+    "748.27",
+  ],
+  [
+    "allowance",
+    { structure: { price: "10000.00", tradeIn: { owed: "0" } }, plan: { payment: "800.00" } },
+    ({ structure }) => structure.tradeIn?.allowance,
+    "704.80",
+  ],
+  ["downPercent", { plan: { payment: "800.00" } }, ({ structure }) => structure.down, { percent: "7.05" }],
+  ["extra", { from: { payments: 10 } }, ({ plan }) => plan.extra?.each, "167.05"],
+])("what a file finds, the %s, is given when another figure is found", (find, change, of, expected) => {
+  const { before, after, given } = turnedToPayment(documentOf({ ...change, find }));
+  expect(before.answer.ok && before.answer.value).toBeTruthy();
+  expect(of(given)).toEqual(expected);
+  expect(given.find).toBe("payment");
+  expect(given).not.toHaveProperty("from");
+  // The deal itself has not moved.
+  expect(shownQuote(after)?.totalCost).toBe(shownQuote(before)?.totalCost);
+});
+
+test("a found figure stands in its field, and the tally has it", () => {
+  const desk = openDesk(
+    documentOf({
+      structure: { price: "10000.00", tradeIn: { owed: "2000.00" } },
+      plan: { payment: "800.00" },
+      find: "allowance",
+    }),
+  );
+  expect(fieldText(desk, "allowance")).toBe("2,704.80");
+  expect(shownTally(desk)).toMatchObject({ shortfall: -70_480, stale: false });
+  const rate = openDesk(documentOf({ plan: NO_RATE, find: "yearlyRate" }));
+  expect(fieldText(rate, "yearlyRate")).toBe("8.026");
+  const count = openDesk(documentOf({ plan: { payments: undefined, payment: "500.00" }, find: "payments" }));
+  expect([fieldText(count, "payments"), fieldText(count, "years")]).toEqual(["22", "1 y 10 m"]);
+});
+
+test("terms count in the plan's own periods", () => {
+  const weekly = openDesk(documentOf({ plan: { frequency: "weekly", payments: 130 } }));
+  expect(fieldText(weekly, "years")).toBe("2.5");
+  const longer = deskReducer(weekly, { type: "typed", field: "years", text: "3" });
+  expect(longer.document.inputs.plan.payments).toBe(156);
+  const none = deskReducer(weekly, { type: "typed", field: "years", text: "1 y 1 m" });
+  expect(none.errors.years).toBe("“1 y 1 m” is not a whole number of weekly payments.");
+  expect(fieldText(openDesk(documentOf({ plan: { frequency: "weekly", payments: 60 } })), "years")).toBe(
+    "1.15",
+  );
+});
+
+test("every part of a plan that has no field is said", () => {
+  const { inputs } = documentOf({
+    plan: {
+      frequency: "twiceAMonth",
+      twiceMonthlyDays: [1, 16],
+      compounding: "yearly",
+      dayCount: "30/360",
+      timing: "advance",
+      roundingStep: "0.05",
+      balloon: { percent: "30" },
+      interestOnly: 3,
+      deferred: { payments: 2, interest: "waived" },
+      skippedMonths: [7, 8],
+      steps: [
+        { from: 4, percent: "5" },
+        { from: 6, amount: "900" },
+      ],
+      earning: "sumOfDigits",
+      prepaidCharge: "250",
+      extra: {
+        each: "50",
+        yearly: { amount: "500", from: "2027-12-01" },
+        once: [{ date: "2028-03-10", amount: "1000" }, { date: "2028-04-10" }],
+      },
+    },
+  });
+  expect(planTitle(inputs.plan)).toBe("loan, paid twice a month");
+  expect(planParts(inputs.plan)).toEqual([
+    "paid in advance",
+    "interest compounded yearly",
+    "days counted 30/360",
+    "on days 1 and 16 of the month",
+    "payment rounded in steps of 0.05",
+    "balloon 30 % of the price",
+    "just interest on the first 3 payments",
+    "no payment on the first 2 dates, without interest",
+    "no payment in July, August",
+    "from payment 4 changed by 5 %",
+    "from payment 6 900",
+    "interest earned by the sum of the digits",
+    "charge at signing 250",
+    "extra 50 with every payment",
+    "extra 500 every year from 1 December 2027",
+    "extra 1000 on 10 March 2028",
+    "extra to find on 10 April 2028",
+  ]);
+  expect(knownText({ totalCost: "46000.00" })).toBe("for a total cost of 46000.00");
+  expect(knownText({ endDate: "2030-01-31" })).toBe("to end by 31 January 2030");
+});
+
+test("two versions are told apart by what has no field, too", () => {
+  const plain = describeDocument(documentOf({}));
+  const other = describeDocument(documentOf({ plan: { balloon: { amount: "2000" } } }));
+  expect([plain.Plan, other.Plan]).toEqual([
+    "loan, paid every month",
+    "loan, paid every month; balloon 2000",
+  ]);
+  expect(describeDocument(documentOf({ plan: NO_RATE, find: "yearlyRate" }))["Yearly rate"]).toBe(
+    "8.026 %, found",
+  );
+});
