@@ -1,6 +1,6 @@
 import { readFile } from "node:fs/promises";
 import { expect, test } from "@playwright/test";
-import { newDeal, openDeal, VAN } from "./officer";
+import { DealScreen, newDeal, openDeal, VAN } from "./officer";
 
 test("a new deal is quoted as it is typed, and is there again after a reload", async ({ page }) => {
   const deal = await newDeal(page);
@@ -136,8 +136,8 @@ test("the table downloads as CSV and the deal as a file that can be dropped in a
   expect(csv.suggestedFilename()).toBe("Orla Quillfeather repayment.csv");
   const lines = (await readFile(await csv.path(), "utf8")).split("\r\n");
   expect(lines).toHaveLength(64);
-  expect(lines[2]).toBe("1,2026-12-24,579.98,150.00,429.98,29570.02");
-  expect(lines[62]).toBe("Total,,34799.09,4799.09,30000.00,0.00");
+  expect(lines[2]).toBe("1,2026-12-24,579.98,150.00,429.98,29570.02,payment");
+  expect(lines[62]).toBe("Total,,34799.09,4799.09,30000.00,0.00,");
 
   const [file] = await Promise.all([
     page.waitForEvent("download"),
@@ -159,6 +159,57 @@ test("the table downloads as CSV and the deal as a file that can be dropped in a
   await expect(page.getByText("broken.deal.json: version is missing.")).toBeVisible();
   await expect(page.getByRole("row", { name: /Orla Quillfeather/ })).toHaveCount(2);
   await expect(page.getByRole("row", { name: /Bram Ottershaw.* 579\.98/ })).toHaveCount(1);
+});
+
+test("a deal file of another shape reads truthfully, and its found figure is kept when another is found", async ({
+  page,
+}) => {
+  const file = {
+    format: "kellux-deal",
+    version: 1,
+    currency: "USD",
+    structure: { price: "30000.00" },
+    plan: {
+      kind: "loan",
+      frequency: "everyTwoWeeks",
+      compounding: "yearly",
+      payments: 104,
+      signed: "2026-11-24",
+      payment: "230.00",
+      balloon: { amount: "9000.00" },
+      extra: { once: [{ date: "2026-12-20", amount: "1000.00" }] },
+    },
+    find: "yearlyRate",
+  };
+  await page.goto("/");
+  await page.getByLabel("Deal files").setInputFiles([
+    {
+      name: "Tamsin Wherry.deal.json",
+      mimeType: "application/json",
+      buffer: Buffer.from(JSON.stringify(file)),
+    },
+  ]);
+  await page
+    .getByRole("row", { name: /Tamsin Wherry/ })
+    .getByRole("link")
+    .click();
+  const deal = await new DealScreen(page).ready();
+  await expect(deal.sentence).toContainText("over 104 two-weekly payments of $230.00");
+  await expect(deal.sentence).toContainText("is left to pay at the end");
+  await expect(deal.sentence).toContainText("Extra payments save");
+  await expect(deal.findBar).toContainText("Finding the yearly rate");
+  const rate = await deal.field("Yearly rate (being found)").inputValue();
+  expect(Number(rate)).toBeGreaterThan(3);
+  await expect(page.getByText("interest compounded yearly")).toBeVisible();
+  await expect(page.getByText("balloon 9,000.00")).toBeVisible();
+  await expect(page.getByRole("row", { name: /20 Dec 2026 ?extra/ })).toContainText("1,000.00");
+  await expect(page.getByTestId("closes")).toContainText("Closes: principal adds up to 30,000.00");
+
+  await page.getByRole("button", { name: "Find payment" }).click();
+  await expect(deal.findBar).toContainText("Finding the payment");
+  await expect(deal.field("Yearly rate")).toHaveValue(rate);
+  await expect(deal.sentence).toContainText("payments of $230.00");
+  await deal.saved();
 });
 
 test("a stock vehicle brings its asking price", async ({ page }) => {

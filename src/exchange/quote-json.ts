@@ -73,6 +73,7 @@ export function quoteJson(quote: Summary | Quote): QuoteJson {
     firstDate: dateText(quote.firstDate),
     finalDate: dateText(quote.finalDate),
     ...creditJson(quote),
+    ...(quote.trueYearlyRate !== undefined && { trueYearlyRate: rateText(quote.trueYearlyRate) }),
     ...(saved && {
       saved: {
         interest: money(saved.interest),
@@ -85,15 +86,11 @@ export function quoteJson(quote: Summary | Quote): QuoteJson {
   };
 }
 
-function creditJson(quote: Summary): Pick<QuoteJson, "apr" | "effectiveRate" | "trueYearlyRate"> {
+function creditJson(quote: Summary): Pick<QuoteJson, "apr" | "effectiveRate"> {
   const cost = costOfCredit(quote);
   if (!cost.ok) return { apr: null, effectiveRate: null };
-  const { apr, effectiveRate, trueYearlyRate } = cost.value;
-  return {
-    apr: rateText(apr),
-    effectiveRate: rateText(effectiveRate),
-    ...(trueYearlyRate !== undefined && { trueYearlyRate: rateText(trueYearlyRate) }),
-  };
+  const { apr, effectiveRate } = cost.value;
+  return { apr: rateText(apr), effectiveRate: rateText(effectiveRate) };
 }
 
 function rowJson(row: PaymentRow, decimals: number): RowJson {

@@ -117,7 +117,7 @@ test("every part of a plan that has no field is said", () => {
     },
   });
   expect(planTitle(inputs.plan)).toBe("loan, paid twice a month");
-  expect(planParts(inputs.plan)).toEqual([
+  expect(planParts(inputs)).toEqual([
     "paid in advance",
     "interest compounded yearly",
     "days counted 30/360",
@@ -128,16 +128,16 @@ test("every part of a plan that has no field is said", () => {
     "no payment on the first 2 dates, without interest",
     "no payment in July, August",
     "from payment 4 changed by 5 %",
-    "from payment 6 900",
+    "from payment 6 900.00",
     "interest earned by the sum of the digits",
-    "charge at signing 250",
-    "extra 50 with every payment",
-    "extra 500 every year from 1 December 2027",
-    "extra 1000 on 10 March 2028",
+    "charge at signing 250.00",
+    "extra 50.00 with every payment",
+    "extra 500.00 every year from 1 December 2027",
+    "extra 1,000.00 on 10 March 2028",
     "extra to find on 10 April 2028",
   ]);
-  expect(knownText({ totalCost: "46000.00" })).toBe("for a total cost of 46000.00");
-  expect(knownText({ endDate: "2030-01-31" })).toBe("to end by 31 January 2030");
+  expect(knownText({ totalCost: "46000.00" }, "USD")).toBe("for a total cost of 46,000.00");
+  expect(knownText({ endDate: "2030-01-31" }, "USD")).toBe("to end by 31 January 2030");
 });
 
 test("two versions are told apart by what has no field, too", () => {
@@ -145,7 +145,7 @@ test("two versions are told apart by what has no field, too", () => {
   const other = describeDocument(documentOf({ plan: { balloon: { amount: "2000" } } }));
   expect([plain.Plan, other.Plan]).toEqual([
     "loan, paid every month",
-    "loan, paid every month; balloon 2000",
+    "loan, paid every month; balloon 2,000.00",
   ]);
   expect(describeDocument(documentOf({ plan: NO_RATE, find: "yearlyRate" }))["Yearly rate"]).toBe(
     "8.026 %, found",

@@ -1,5 +1,5 @@
 import { type Frequency, monthsAndDaysBetween, periodsBetween, periodsPerYear } from "../calendar";
-import { flatCharge, flatTrueRate, type PaymentRow, repay } from "../loan";
+import { type PaymentRow, repay } from "../loan";
 import { type Result, success } from "../result";
 import {
   annualPercentageRate,
@@ -19,8 +19,6 @@ export type CostOfCredit = {
   apr: number;
   /** By the annex of the EU's consumer credit directives. */
   effectiveRate: number;
-  /** The nominal rate that a flat-rate loan really has. */
-  trueYearlyRate?: number;
 };
 
 /**
@@ -46,14 +44,11 @@ export function costOfCredit(quote: Summary): Result<CostOfCredit> {
     isEven && apr !== undefined && payments
       ? rateOfStream({ advance, payments, ...firstYears(quote) }, "compound", apr)
       : undefined;
-  const trueYearlyRate = trueRateOf(quote);
-  const flat = trueYearlyRate === undefined ? {} : { trueYearlyRate };
   if (apr !== undefined && effective !== undefined) {
     const effectiveRate = 100 * Math.expm1(perYear * Math.log1p(effective));
-    return success({ apr: apr * perYear * 100, effectiveRate, ...flat });
+    return success({ apr: apr * perYear * 100, effectiveRate });
   }
-  const rates = ratesByDate(transactionOf(quote));
-  return rates.ok ? success({ ...rates.value, ...flat }) : rates;
+  return ratesByDate(transactionOf(quote));
 }
 
 /** The general equations, amount by amount. */
@@ -199,12 +194,4 @@ function yearsBetween(frequency: Frequency, start: number, date: number): number
 
 function regularFirst(timing: "arrears" | "advance"): Pick<Stream, "firstPeriods" | "firstPart"> {
   return { firstPeriods: timing === "advance" ? 0 : 1, firstPart: 0 };
-}
-
-function trueRateOf({ terms, loan }: Summary): number | undefined {
-  const { draft } = terms;
-  if (!draft.flat) return undefined;
-  const charge = flatCharge(loan.amount, draft.calendar);
-  const { value } = flatTrueRate(loan.amount, charge, draft.payments);
-  return value * periodsPerYear(draft.calendar.frequency) * 100;
 }

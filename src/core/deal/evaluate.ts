@@ -1,4 +1,5 @@
-import { isFault, type PaymentRow, repay } from "../loan";
+import { periodsPerYear } from "../calendar";
+import { flatCharge, flatTrueRate, isFault, type Loan, type PaymentRow, repay } from "../loan";
 import { type Result, success } from "../result";
 import type { Deal } from "./deal";
 import { type Answer, answer } from "./find";
@@ -62,6 +63,7 @@ function summaryOf(deal: Deal, found: Answer): Summary {
     allowance,
     amountFinanced,
     yearlyRate: filled.plan.yearlyRate ?? "0",
+    ...(terms.draft.flat && { trueYearlyRate: trueRateOf(loan) }),
     payment: loan.payment,
     payments: repayment.payments,
     paymentsMade: repayment.paid,
@@ -87,4 +89,10 @@ function savedByExtra({ priced: { loan, repayment } }: Answer): Saved | undefine
     payments: without.payments - repayment.payments,
     finalDateWithout: without.finalDate,
   };
+}
+
+/** The nominal percent a year at which a flat-rate loan's payments are worth its amount. */
+function trueRateOf({ amount, draft: { calendar, payments } }: Loan): number {
+  const { value } = flatTrueRate(amount, flatCharge(amount, calendar), payments);
+  return 100 * value * periodsPerYear(calendar.frequency);
 }

@@ -18,6 +18,8 @@ export type Summary = {
   amountFinanced: number;
   /** Percent a year, as typed or found. */
   yearlyRate: string;
+  /** The nominal percent a year that a flat-rate loan really has. */
+  trueYearlyRate?: number;
   /** The rounded level payment: the first one, where payments step. */
   payment: number;
   /** How many payment dates there are: fewer than planned where rounding up or extras clear the loan early. */

@@ -46,19 +46,21 @@ function Sentence({ quote }: { quote: Quote }) {
         </>
       ) : (
         <>
-          over <Live go="payments" text={`${quote.payments} ${adjective}`} /> payments{" "}
-          {isLevel(quote) ? "of" : "starting at"}{" "}
+          over <Live go="payments" text={`${quote.payments} ${adjective}`} /> payments
+          {isListed ? ", one of them" : isLevel(quote) ? " of" : " starting at"}{" "}
         </>
       )}
-      <Live find="payment" text={money(single ? quote.finalPayment : quote.payment)} />,{" "}
+      <Live find="payment" text={money(single ? quote.finalPayment : quote.payment)} />
+      {quote.loan.extraEach > 0 && ` and ${money(quote.loan.extraEach)} extra each time`},{" "}
       {quote.firstDate !== null && (
         <>
           {single ? "on" : "the first on"} <Live go="firstPayment" text={longDate(quote.firstDate)} />,{" "}
         </>
       )}
       at <Live go="yearlyRate" text={`${quote.yearlyRate} %`} />
-      {draft.flat && " flat"}. It costs{" "}
-      <strong className="font-semibold">{money(quote.financeCharge)}</strong> to finance
+      {quote.trueYearlyRate !== undefined &&
+        ` flat, a true yearly rate of ${quote.trueYearlyRate.toFixed(2)} %`}
+      . It costs <strong className="font-semibold">{money(quote.financeCharge)}</strong> to finance
       {single ? "" : `; the last payment is ${money(quote.finalPayment)}`}
       {quote.balloon > 0 && `, and ${money(quote.balloon)} is left to pay at the end`}. {endText(quote)}
     </>
@@ -78,12 +80,9 @@ function endText(quote: Quote): string {
   const { terms, payments, paymentsMade, saved, deal } = quote;
   const without = payments - paymentsMade;
   const early = terms.payments - payments;
-  const times = (count: number) => `${count} ${count === 1 ? "payment" : "payments"}`;
   return [
     without > 0 ? `On ${without} of the dates nothing is paid.` : "",
-    saved
-      ? `Extra payments save ${moneyText(saved.interest, deal.currency)} and ${times(saved.payments)}.`
-      : "",
+    saved ? `Extra payments save ${savedText(saved, deal.currency)}.` : "",
     early > 0 && !saved ? `Rounding up ends the loan ${times(early)} early.` : "",
   ]
     .filter(Boolean)
@@ -122,6 +121,14 @@ function Live(props: LiveProps) {
       {props.text}
     </button>
   );
+}
+
+function times(count: number): string {
+  return `${count} ${count === 1 ? "payment" : "payments"}`;
+}
+
+function savedText({ interest, payments }: NonNullable<Quote["saved"]>, currency: string): string {
+  return `${moneyText(interest, currency)}${payments > 0 ? ` and ${times(payments)}` : ""}`;
 }
 
 function liveClass(found: boolean): string {

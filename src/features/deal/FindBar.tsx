@@ -44,9 +44,10 @@ function FindOthers() {
 
 /** Where a deal file finds its figure from a result: which one. */
 function GivenResult({ from }: { from: NonNullable<DealFile["from"]> }) {
+  const { state } = useDesk();
   return (
     <>
-      <span className="text-faint">{knownText(from)}</span>
+      <span className="text-faint">{knownText(from, state.document.inputs.currency)}</span>
       <FindOthers />
     </>
   );

@@ -63,7 +63,7 @@ export const PlanCard = memo(function PlanCard() {
 /** What the plan has beyond its fields, which comes with a deal file. */
 function PartsOfTheFile() {
   const { state } = useDesk();
-  const parts = planParts(state.document.inputs.plan);
+  const parts = planParts(state.document.inputs);
   if (parts.length === 0) return null;
   return (
     <div className="mt-2 text-sm">

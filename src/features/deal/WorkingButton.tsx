@@ -1,6 +1,7 @@
 import { Calculator } from "lucide-react";
 import { useRef, useState } from "react";
-import { type WorkedFigure, type WorkingStep, working } from "@/core";
+import { toast } from "sonner";
+import type { Quote, WorkedFigure, WorkingStep } from "@/core";
 import { useDesk } from "./desk-context";
 import { shownQuote } from "./desk-state";
 
@@ -8,7 +9,7 @@ import { shownQuote } from "./desk-state";
 export function WorkingButton({ figure, name }: { figure: WorkedFigure; name: string }) {
   const { state } = useDesk();
   const dialog = useRef<HTMLDialogElement>(null);
-  const [open, setOpen] = useState(false);
+  const [step, setStep] = useState<WorkingStep | null>(null);
   const quote = shownQuote(state);
   if (!quote) return null;
   return (
@@ -18,8 +19,10 @@ export function WorkingButton({ figure, name }: { figure: WorkedFigure; name: st
         aria-label={`Working of the ${name}`}
         title="Show the working"
         className="grid size-6 cursor-pointer place-items-center rounded-field text-primary hover:bg-base-200"
-        onClick={() => {
-          setOpen(true);
+        onClick={async () => {
+          const shown = await workingOf(quote, figure);
+          if (!shown) return;
+          setStep(shown);
           dialog.current?.showModal();
         }}
       >
@@ -29,10 +32,10 @@ export function WorkingButton({ figure, name }: { figure: WorkedFigure; name: st
         ref={dialog}
         className="modal"
         aria-label={`Working of the ${name}`}
-        onClose={() => setOpen(false)}
+        onClose={() => setStep(null)}
       >
         <div className="modal-box max-w-3xl font-normal text-base text-base-content">
-          {open && <Step step={working(quote, figure)} level={0} />}
+          {step && <Step step={step} level={0} />}
           <form method="dialog" className="modal-action">
             <button type="submit" className="btn btn-sm">
               Close
@@ -47,6 +50,17 @@ export function WorkingButton({ figure, name }: { figure: WorkedFigure; name: st
       </dialog>
     </>
   );
+}
+
+/** Workings are asked for now and then: the screen starts without the code for them. */
+async function workingOf(quote: Quote, figure: WorkedFigure): Promise<WorkingStep | undefined> {
+  try {
+    const { working } = await import("@/core/deal/working");
+    return working(quote, figure);
+  } catch {
+    toast.error("The working could not be loaded, because the server is away. Try again when it is back.");
+    return undefined;
+  }
 }
 
 function Step({ step, level }: { step: WorkingStep; level: number }) {

@@ -44,7 +44,7 @@ export function describeDocument({
       answer => amount(answer.down),
     ),
     "Amount financed": quote.ok ? amount(quote.value.amountFinanced) : "no answer",
-    Plan: [planTitle(plan), ...planParts(plan)].join("; "),
+    Plan: [planTitle(plan), ...planParts(inputs)].join("; "),
     "Yearly rate": found(
       ["yearlyRate"],
       plan.yearlyRate === undefined ? "–" : `${plan.yearlyRate} %`,

@@ -6,7 +6,6 @@ import {
   formatAmount,
   groupedAmount,
   isoDate,
-  parseAmount,
   periodsPerYear,
   type Quote,
   type Result,
@@ -15,6 +14,7 @@ import {
 } from "@/core";
 import type { DealDocument } from "@/exchange/deal-document";
 import { type DealFile, readDeal } from "@/exchange/deal-file";
+import { typedAmountText } from "@/features/figures/format";
 import type { DeskFind } from "./figure-names";
 import { giveFound } from "./give-found";
 import { type FieldName, readField } from "./read-field";
@@ -239,10 +239,8 @@ function grouped({ currency }: DealFile, minor: number | undefined): string {
   return minor === undefined ? "" : groupedAmount(minor, currencyDecimals(currency) ?? 2);
 }
 
-function groupedTyped(inputs: DealFile, amount: string | number | undefined): string {
-  if (amount === undefined) return "";
-  const minor = parseAmount(String(amount), currencyDecimals(inputs.currency) ?? 2);
-  return minor === undefined ? String(amount) : grouped(inputs, minor);
+function groupedTyped({ currency }: DealFile, amount: string | number | undefined): string {
+  return amount === undefined ? "" : typedAmountText(amount, currency);
 }
 
 /** The planned number of payments: typed, or following from what was found. */

@@ -1,4 +1,4 @@
-import { civilDate, currencyDecimals, type DayNumber, groupedAmount } from "@/core";
+import { civilDate, currencyDecimals, type DayNumber, groupedAmount, parseAmount } from "@/core";
 
 const symbolFormats = new Map<string, Intl.NumberFormat>();
 
@@ -22,6 +22,12 @@ export function moneyText(minor: number, currency: string): string {
 /** Minor units for a column of figures: "41,850.00". */
 export function amountText(minor: number, currency: string): string {
   return groupedAmount(minor, currencyDecimals(currency) ?? 2);
+}
+
+/** An amount as it is typed or filed, for a column of figures; text that is no amount stays as it is. */
+export function typedAmountText(typed: string | number, currency: string): string {
+  const minor = parseAmount(String(typed), currencyDecimals(currency) ?? 2);
+  return minor === undefined ? String(typed) : amountText(minor, currency);
 }
 
 const MONTHS = [

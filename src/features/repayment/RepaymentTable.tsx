@@ -220,15 +220,24 @@ const KINDS: Record<PaymentRow["kind"], string> = {
 };
 
 /** What is special about a line: the last payment, or one of another kind. */
-function remarkOn({ schedule, payments, finalPayment, payment }: Quote, index: number): string {
+function remarkOn({ schedule, payments, finalPayment, payment, terms }: Quote, index: number): string {
   const row = schedule[index];
   if (!row) return "";
   const isLast = row.number === payments && (row.kind === "payment" || row.kind === "interestOnly");
-  if (isLast) return finalPayment === payment ? "last" : "last, adjusted";
+  if (isLast) return finalPayment === payment || terms.isListed ? "last" : "last, adjusted";
   return KINDS[row.kind];
 }
 
+/** "104 payments, 1 extra, balloon". */
 function paymentCount(rows: readonly PaymentRow[]): string {
-  const count = rows.filter(({ payment }) => payment > 0).length;
-  return `${count} ${count === 1 ? "payment" : "payments"}`;
+  const count = (kinds: readonly PaymentRow["kind"][]) =>
+    rows.filter(({ payment, kind }) => payment > 0 && kinds.includes(kind)).length;
+  const payments = count(["payment", "interestOnly"]);
+  const extras = count(["extra"]);
+  const parts = [
+    `${payments} ${payments === 1 ? "payment" : "payments"}`,
+    ...(extras > 0 ? [`${extras} ${extras === 1 ? "extra" : "extras"}`] : []),
+    ...(count(["balloon"]) > 0 ? ["balloon"] : []),
+  ];
+  return parts.join(", ");
 }

@@ -46,8 +46,7 @@ export function explainEffectiveRate(quote: Quote): WorkingStep {
 
 /** The nominal rate that a flat-rate loan really has. */
 export function explainTrueYearlyRate(quote: Quote): WorkingStep {
-  const cost = costOfCredit(quote);
-  const rate = cost.ok ? cost.value.trueYearlyRate : undefined;
+  const rate = quote.trueYearlyRate;
   if (rate === undefined) return asGiven("True yearly rate", `${quote.yearlyRate} %`);
   const money = (minor: number) => groupedAmount(minor, quote.terms.decimals);
   return {
