@@ -30,10 +30,7 @@ export const DEMO_VEHICLES = [
 type Demo = Omit<DealDocument, "inputs"> & {
   changed: string;
   structure: DealFile["structure"];
-  plan: Pick<
-    DealFile["plan"],
-    "yearlyRate" | "payments" | "signed" | "firstPayment" | "payment" | "rounding"
-  >;
+  plan: Partial<DealFile["plan"]>;
   find?: DealFile["find"];
 };
 
@@ -171,6 +168,31 @@ const deals: Demo[] = [
       down: { percent: "15" },
     },
     plan: { yearlyRate: "6.75", payments: 84, signed: "2026-11-14" },
+  },
+  {
+    // From a deal file: which rate keeps the two-weekly payment at 265.00, with a balloon left?
+    customer: "Tamsin Wherry",
+    vehicle: "Ostrel U3 long utility van, stock 2052",
+    status: "quoting",
+    changed: "2026-11-23T09:30:00Z",
+    structure: { price: "35995.00", down: { amount: "4000.00" } },
+    plan: {
+      frequency: "everyTwoWeeks",
+      payments: 104,
+      signed: "2026-11-23",
+      payment: "265.00",
+      balloon: { amount: "9000.00" },
+    },
+    find: "yearlyRate",
+  },
+  {
+    // A flat rate, which comes to nearly twice as much.
+    customer: "Eskil Marchbanks",
+    vehicle: "Kitchen refit",
+    status: "quoting",
+    changed: "2026-11-20T11:05:00Z",
+    structure: { price: "18600.00" },
+    plan: { kind: "flatRate", yearlyRate: "5", payments: 36, signed: "2026-11-20" },
   },
 ];
 

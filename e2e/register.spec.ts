@@ -8,6 +8,7 @@ test("lists the demo's deals with their answers", async ({ page }) => {
   await expect(
     page.getByRole("row", { name: /Idris Vantongeren .* stock 1187 683\.97 USD 40,700\.00 USD Quoting/ }),
   ).toBeVisible();
+  await expect(page.getByRole("row", { name: /Tamsin Wherry .* 265\.00 USD ?two-weekly/ })).toBeVisible();
   await expect(page.getByRole("row", { name: /Tobiah Quarles .* no answer no answer/ })).toBeVisible();
 });
 

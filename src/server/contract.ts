@@ -53,6 +53,8 @@ export type RegisterRow = {
   changedAt: string;
   currency: string;
   payment: number | null;
+  /** How often it is paid: "monthly", "two-weekly", "listed". */
+  paid: string;
   amountFinanced: number | null;
   /** Why there is no answer. */
   problem: string | null;

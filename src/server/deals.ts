@@ -1,5 +1,5 @@
 import { isDeepStrictEqual } from "node:util";
-import { evaluate } from "@/core";
+import { FREQUENCY_NAMES, summarize } from "@/core";
 import type { Database } from "@/data/database";
 import * as data from "@/data/deals";
 import type { DealDocument } from "@/exchange/deal-document";
@@ -23,13 +23,16 @@ export async function registerRows(database: Database): Promise<RegisterRow[]> {
 
 function answerOf(
   inputs: DealFile,
-): Pick<RegisterRow, "currency" | "payment" | "amountFinanced" | "problem"> {
-  const { currency } = inputs;
+): Pick<RegisterRow, "currency" | "payment" | "paid" | "amountFinanced" | "problem"> {
+  const { currency, plan } = inputs;
+  const paid = plan.datedPayments ? "listed" : FREQUENCY_NAMES[plan.frequency].adjective;
   const deal = readDeal(inputs);
-  const quote = deal.ok ? evaluate(deal.value) : deal;
-  if (!quote.ok) return { currency, payment: null, amountFinanced: null, problem: quote.failure.sentence };
+  const quote = deal.ok ? summarize(deal.value) : deal;
+  if (!quote.ok) {
+    return { currency, payment: null, paid, amountFinanced: null, problem: quote.failure.sentence };
+  }
   const { payment, amountFinanced } = quote.value;
-  return { currency, payment, amountFinanced, problem: null };
+  return { currency, payment, paid, amountFinanced, problem: null };
 }
 
 /** One deal, deleted or not; undefined where there is none. */

@@ -9,6 +9,7 @@ const ROW: RegisterRow = {
   changedAt: "2026-11-24T09:42:00Z",
   currency: "USD",
   payment: 68_397,
+  paid: "monthly",
   amountFinanced: 4_070_000,
   problem: null,
 };

@@ -34,10 +34,18 @@ const COSTS: Cost[] = [
   },
 ];
 
-function includedInPayments({ payments, payment, finalPayment, totalOfPayments, deal }: Quote): string {
+function includedInPayments({
+  payments,
+  payment,
+  finalPayment,
+  balloon,
+  totalOfPayments,
+  deal,
+}: Quote): string {
   if (payments === 1 && totalOfPayments === finalPayment) return "one payment";
-  if (totalOfPayments !== (payments - 1) * payment + finalPayment) return "every line of the table";
-  return `${payments - 1} × ${amountText(payment, deal.currency)} + the last`;
+  if (totalOfPayments !== (payments - 1) * payment + finalPayment + balloon) return "every line of the table";
+  const end = balloon > 0 ? " + balloon" : "";
+  return `${payments - 1} × ${amountText(payment, deal.currency)} + the last${end}`;
 }
 
 function includedInTotalCost({ deal, down }: Quote): string {

@@ -46,7 +46,14 @@ const columns = helper.columns([
     id: "payment",
     header: "Payment",
     sortUndefined: "last",
-    cell: ({ row: { original } }) => <Amount minor={original.payment} row={original} />,
+    cell: ({ row: { original } }) => (
+      <>
+        <Amount minor={original.payment} row={original} />
+        {original.paid !== "monthly" && original.payment !== null && (
+          <span className="block text-faint text-xs leading-none">{original.paid}</span>
+        )}
+      </>
+    ),
   }),
   helper.accessor(row => figure(row.amountFinanced), {
     id: "amountFinanced",

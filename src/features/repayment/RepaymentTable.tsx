@@ -61,7 +61,7 @@ export const RepaymentTable = memo(function RepaymentTable({ quote, stale, fileN
         aria-label="Repayment table"
       >
         <table
-          className={`w-full table-fixed border-separate border-spacing-0 text-right text-sm md:text-base ${stale ? "stale" : ""}`}
+          className={`w-full table-fixed border-separate border-spacing-0 text-right text-xs md:text-base ${stale ? "stale" : ""}`}
           aria-rowcount={rows.length + 3}
         >
           <colgroup>
@@ -199,9 +199,10 @@ function Row({ row, money, place, remark }: RowProps) {
   return (
     <tr aria-rowindex={place + 2} className={remark.startsWith("last") ? "font-semibold" : ""}>
       <td className={`${CELL} pl-2 md:pl-4 text-left text-faint`}>{row.number}</td>
-      <td className={`${CELL} whitespace-nowrap text-left`}>
+      <td className={`${CELL} whitespace-nowrap text-left leading-none md:leading-normal`}>
         {row.date === null ? "" : shortDate(row.date)}
-        {remark && <span className="ml-2 text-faint text-sm">{remark}</span>}
+        {/* On a phone there is no room beside the date. */}
+        {remark && <span className="block text-faint text-xs md:ml-2 md:inline md:text-sm">{remark}</span>}
       </td>
       <td className={CELL}>{money(row.payment)}</td>
       <td className={CELL}>{money(row.interest)}</td>
