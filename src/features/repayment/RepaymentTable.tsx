@@ -231,14 +231,13 @@ function remarkOn({ schedule, payments, finalPayment, payment, terms }: Quote, i
 
 /** "104 payments, 1 extra, balloon". */
 function paymentCount(rows: readonly PaymentRow[]): string {
-  const count = (kinds: readonly PaymentRow["kind"][]) =>
-    rows.filter(({ payment, kind }) => payment > 0 && kinds.includes(kind)).length;
-  const payments = count(["payment", "interestOnly"]);
-  const extras = count(["extra"]);
+  const counts = { payment: 0, interestOnly: 0, noPayment: 0, extra: 0, balloon: 0 };
+  for (const { payment, kind } of rows) if (payment > 0) counts[kind] += 1;
+  const payments = counts.payment + counts.interestOnly;
   const parts = [
     `${payments} ${payments === 1 ? "payment" : "payments"}`,
-    ...(extras > 0 ? [`${extras} ${extras === 1 ? "extra" : "extras"}`] : []),
-    ...(count(["balloon"]) > 0 ? ["balloon"] : []),
+    ...(counts.extra > 0 ? [`${counts.extra} ${counts.extra === 1 ? "extra" : "extras"}`] : []),
+    ...(counts.balloon > 0 ? ["balloon"] : []),
   ];
   return parts.join(", ");
 }
