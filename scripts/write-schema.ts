@@ -1,5 +1,5 @@
-// Generates schemas/deal.schema.json from its one source.
+// Generates the schemas of schemas/ from their one source.
 import { writeFile } from "node:fs/promises";
-import { publishedSchema } from "@/exchange/deal-file/published-schema";
+import { publishedSchemas } from "@/exchange/published-schemas";
 
-await writeFile("schemas/deal.schema.json", publishedSchema());
+for (const [name, text] of Object.entries(publishedSchemas())) await writeFile(`schemas/${name}`, text);
