@@ -61,6 +61,26 @@ test("3,000 random loans agree to the cent, row by row, with exact whole-number 
   expect(priced).toBeGreaterThan(2500);
 });
 
+test("1,200 payments, from 0.0001 % to 400 %, one cent to ten million", () => {
+  const extremes = fc.constantFrom("0.0001", "0.5", "6.49", "29.9", "400");
+  const sizes = fc.constantFrom(1, 99, 1_234_567, 1_000_000_000);
+  fc.assert(
+    fc.property(sizes, extremes, roundings, (amount, yearlyRate, rounding) => {
+      const loan = { amount: BigInt(amount), yearlyRate, payments: 1200, rounding, firstThirtieths: 30n };
+      const payment = exactPayment(loan);
+      const rows = exactTable(loan, payment);
+      const quote = evaluate(dealWith({ price: amount }, { yearlyRate, payments: 1200, rounding }));
+      if (!quote.ok) {
+        expect(rows).toBeUndefined();
+        return;
+      }
+      expect(quote.value.payment).toBe(Number(payment));
+      expect(quote.value.schedule.map(row => row.balance)).toEqual(rows?.map(row => Number(row.balance)));
+    }),
+    { numRuns: 60 },
+  );
+});
+
 test("every table closes: principal adds up to the amount financed, the balance ends at zero", () => {
   fc.assert(
     fc.property(amounts, rates, terms, roundings, (amount, yearlyRate, payments, rounding) => {

@@ -43,7 +43,16 @@ const shaped = fc
     rounding: fc.constantFrom("nearest", "up", "down"),
     step: fc.constantFrom(1, 1, 5, 100),
     balloon: chance(fc.double({ min: 0, max: 1.1, noNaN: true }), 0),
-    shape: fc.constantFrom("level", "level", "interestOnly", "deferred", "waived", "skipped", "steps"),
+    shape: fc.constantFrom(
+      "level",
+      "level",
+      "interestOnly",
+      "deferred",
+      "waived",
+      "skipped",
+      "steps",
+      "amounts",
+    ),
     part: fc.double({ min: 0.01, max: 0.9, noNaN: true }),
     change: fc.integer({ min: -5000, max: 5000 }),
     extraEach: chance(fc.integer({ min: 1, max: 10_000 }), 0, 1),
@@ -86,12 +95,14 @@ function toPlan(drawn: {
     deferred: is("deferred") || is("waived") ? some : 0,
     waived: is("waived"),
     skippedMonths: is("skipped") ? [1 + ((drawn.change + 5000) % 12), 7] : [],
-    steps: is("steps")
-      ? [
-          { from: some + 1, hundredths: BigInt(drawn.change) },
-          ...(payments > some + 3 ? [{ from: some + 3, hundredths: BigInt(-drawn.change) }] : []),
-        ]
-      : [],
+    steps: is("amounts")
+      ? [{ from: some + 1, amount: BigInt(Math.floor((amount / payments) * part)) }]
+      : is("steps")
+        ? [
+            { from: some + 1, hundredths: BigInt(drawn.change) },
+            ...(payments > some + 3 ? [{ from: some + 3, hundredths: BigInt(-drawn.change) }] : []),
+          ]
+        : [],
     extraEach: BigInt(drawn.extraEach),
     once:
       drawn.once > 0

@@ -1,5 +1,7 @@
 import { parseDecimal, percentOf } from "../interest";
-import type { CashDown, TradeIn } from "./deal";
+import { LARGEST_AMOUNT } from "../money";
+import { lastWhole } from "../solve";
+import type { CashDown, Deal, TradeIn } from "./deal";
 
 /** One line of the tally from the price to the amount financed, in minor units. */
 export type StructureLine = {
@@ -43,4 +45,25 @@ export function structureLines(price: number, tradeIn: TradeIn, down: number): S
     line("owed", 1, tradeIn.owed),
     line("down", -1, down),
   ];
+}
+
+/**
+ * The price that a known amount financed comes from: the largest at which no more is financed.
+ *
+ * @param structure trade-in and cash down, with no price
+ * @param amountFinanced minor units
+ * @param decimals the currency's decimals
+ * @returns minor units, or null where even a price of 0 finances more, or the cash down takes every price whole
+ * @example priceFor({ price: null, tradeIn: { allowance: 0, owed: 0 }, down: { percent: "20" } }, 800_000, 2) // 1_000_000
+ */
+export function priceFor(
+  { tradeIn, down }: Deal["structure"],
+  amountFinanced: number,
+  decimals: number,
+): number | null {
+  const most = LARGEST_AMOUNT * 10 ** decimals;
+  const financed = (price: number) =>
+    structureLines(price, tradeIn, cashDown(down ?? { amount: 0 }, price)).at(-1)?.running ?? 0;
+  const price = lastWhole(each => financed(each) - amountFinanced, 0, most, amountFinanced);
+  return price >= 0 && price < most && financed(price) === amountFinanced ? price : null;
 }

@@ -4,6 +4,7 @@ import type { Deal } from "../deal";
 import { missingFigures } from "../missing";
 import { type Priced, price } from "../price";
 import { readTerms, type Terms } from "../terms";
+import { priceFromAmount } from "./price-from-amount";
 import { search } from "./search";
 import { termFromEndDate } from "./term-from-end-date";
 
@@ -28,9 +29,11 @@ export type Answer = {
  * @returns the answer, or a failure with the reason and the nearest figure that works
  */
 export function answer(deal: Deal, rows?: PaymentRow[]): Result<Answer> {
-  const missing = missingFigures(deal);
+  const priceKnown = priceFromAmount(deal);
+  if (!priceKnown.ok) return priceKnown;
+  const missing = missingFigures(priceKnown.value);
   if (missing) return { ok: false, failure: missing };
-  const timed = termFromEndDate(deal);
+  const timed = termFromEndDate(priceKnown.value);
   if (!timed.ok) return timed;
   if (timed.value.find === "payment" && timed.value.from === undefined) {
     return priced(timed.value, solvable, rows);
