@@ -15,5 +15,5 @@ export default {
   transformIgnorePatterns: ["/node_modules/(?!typebox/)"],
   moduleNameMapper: { "^@/(.*)$": "<rootDir>/src/$1", "^#demo/(.*)$": "<rootDir>/demo/$1" },
   modulePathIgnorePatterns: ["<rootDir>/.next/"],
-  testTimeout: 120_000,
+  testTimeout: 600_000,
 };

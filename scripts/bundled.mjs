@@ -1,13 +1,14 @@
-// Bundles a program of this folder into one file of plain JavaScript, which starts and runs faster than sources
-// that are compiled as they load.
-import { basename, resolve } from "node:path";
+// Bundles a program into one file of plain JavaScript, which starts and runs faster than sources that are compiled as
+// they load.
+import { mkdirSync, renameSync, writeFileSync } from "node:fs";
+import { basename, dirname, resolve } from "node:path";
 import { pathToFileURL } from "node:url";
 import { buildSync } from "esbuild";
 
 /** Bundles a program and gives the address of the file that it made. */
 export function bundled(entry) {
   const outfile = resolve("node_modules/.cache/kellux", `${basename(entry, ".ts")}.mjs`);
-  buildSync({
+  const { outputFiles } = buildSync({
     entryPoints: [entry],
     outfile,
     bundle: true,
@@ -15,8 +16,14 @@ export function bundled(entry) {
     format: "esm",
     target: "node20",
     packages: "external",
-    sourcemap: "linked",
+    sourcemap: "inline",
     logLevel: "error",
+    write: false,
   });
+  mkdirSync(dirname(outfile), { recursive: true });
+  // Another process may be starting the same program: it must never see half a file.
+  const unfinished = `${outfile}.${process.pid}`;
+  writeFileSync(unfinished, outputFiles[0].contents);
+  renameSync(unfinished, outfile);
   return pathToFileURL(outfile).href;
 }

@@ -102,6 +102,12 @@ function periodsBetween(from: string, to: string, frequency: ExactPlan["frequenc
   return [BigInt(months * 30 + odd), BigInt(30 * (12 / perYear))];
 }
 
+/** Whether a payment below zero, given by its size, is no payment once it is rounded. */
+function roundsToZero(size: bigint, step: bigint, rounding: ExactPlan["rounding"]): boolean {
+  if (rounding === "down") return false;
+  return rounding === "up" ? size < step : 2n * size <= step;
+}
+
 /** A part of a year as a fraction. */
 function yearsBetween(from: string, to: string, dayCount: ExactPlan["dayCount"]): [bigint, bigint] {
   const days = BigInt(daysBetween(from, to));
@@ -217,8 +223,8 @@ export function exactPlanTable(plan: ExactPlan): ExactLoan | undefined {
   const { level, agreed, atEnd } = worthOf(periods, lastRate);
   if (level === 0n || plan.extraEach > plan.amount) return undefined;
   const left = plan.amount * SCALE - agreed - plan.balloon * atEnd;
-  if (left < 0n) return undefined;
-  const payment = divided(left, level * plan.step, plan.rounding) * plan.step;
+  if (left < 0n && !roundsToZero(-left, level * plan.step, plan.rounding)) return undefined;
+  const payment = left < 0n ? 0n : divided(left, level * plan.step, plan.rounding) * plan.step;
   const hasLastPeriod = plan.timing === "advance" && plan.balloon > 0n;
   const rows = rowsOf(plan, periods, payment, lastRate, hasLastPeriod ? balloonDate : last);
   return rows && { payment, rows };

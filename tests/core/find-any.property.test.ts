@@ -200,6 +200,32 @@ test("a rate and a number of payments are found back from payment, cost and end 
   );
 });
 
+test("a number of payments is found for plans that start or step, from the payment and from the cost", () => {
+  const shapes: Partial<Deal["plan"]>[] = [
+    { interestOnly: 6 },
+    { deferred: { payments: 4, interest: "accrues" } },
+    { steps: [{ from: 13, percent: "5" }] },
+    { skippedMonths: [7, 12], signed: date("2026-11-24") },
+  ];
+  for (const shape of shapes) {
+    const base = quoteOf(dealWith({}, { ...shape, payments: 36 }));
+    const open = dealWith({}, { ...shape, payments: null });
+    const byPayment = quoteOf(plan({ ...open, find: "payments" }, { payment: base.payment }));
+    expect(byPayment.payment).toBeLessThanOrEqual(base.payment);
+    const oneLess = evaluate(plan(open, { payments: byPayment.terms.payments - 1 }));
+    expect(oneLess.ok ? oneLess.value.payment : Number.POSITIVE_INFINITY).toBeGreaterThan(base.payment);
+    const from = { figure: "totalCost" as const, value: base.totalCost };
+    const byCost = quoteOf({ ...open, find: "payments", from });
+    expect(byCost.totalCost).toBeLessThanOrEqual(base.totalCost);
+    expect(byCost.terms.payments).toBeGreaterThanOrEqual(35);
+  }
+  const listed = evaluate({
+    ...dealWith({}, { payments: null, payment: 100, signed: 0, datedPayments: [{ date: 50, amount: null }] }),
+    find: "payments",
+  });
+  expect(listed.ok ? "" : listed.failure.sentence).toContain("has its own number");
+});
+
 test("the one dated payment that is left open is found, and the list closes on it", () => {
   const signed = date("2027-01-15");
   const list = [

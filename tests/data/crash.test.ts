@@ -4,7 +4,9 @@ import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { createInterface } from "node:readline";
+import { saverProgram } from "./saver-program";
 
+const PROGRAM = saverProgram();
 const KILLS = 20;
 const folder = mkdtempSync(join(tmpdir(), "kellux-crash-"));
 let saver: ChildProcess | undefined;
@@ -21,7 +23,7 @@ type Run = {
 
 /** Starts the saver, lets it save some times and a while longer, and kills it. */
 async function saveUntilKilled(saves: number, milliseconds: number): Promise<Run> {
-  const child = spawn(process.execPath, ["--import", "tsx", "tests/data/saver.ts", folder]);
+  const child = spawn(process.execPath, [PROGRAM, folder]);
   saver = child;
   const run: Partial<Run> = { errors: "" };
   child.stderr.on("data", chunk => {

@@ -75,8 +75,8 @@ test("the demo is loaded into an empty folder only", async () => {
   const empty = await openDatabase(emptyFolder);
   await loadDemo(empty.database);
   const rows = await registerRows(empty.database);
-  expect(rows).toHaveLength(14);
-  expect(await listCustomerNames(empty.database)).toHaveLength(12);
+  expect(rows).toHaveLength(16);
+  expect(await listCustomerNames(empty.database)).toHaveLength(14);
   expect((await listVehicles(empty.database)).filter(each => each.priceMinor !== null)).toHaveLength(18);
   expect(rows.filter(row => row.payment === null).map(row => row.customer)).toEqual(["Tobiah Quarles"]);
   await empty.close();

@@ -4,7 +4,9 @@ import { mkdtempSync, readdirSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { FolderInUse, lockFolder } from "@/data/folder-lock";
+import { saverProgram } from "./saver-program";
 
+const PROGRAM = saverProgram();
 const folder = mkdtempSync(join(tmpdir(), "kellux-lock-"));
 afterAll(() => rmSync(folder, { recursive: true }));
 
@@ -39,7 +41,7 @@ test("a claim that cannot be read is taken over", () => {
 
 test("a second process on the same folder stops with the sentence and leaves the data alone", async () => {
   const unlock = lockFolder(folder);
-  const child = spawn(process.execPath, ["--import", "tsx", "tests/data/saver.ts", folder]);
+  const child = spawn(process.execPath, [PROGRAM, folder]);
   let said = "";
   child.stderr.on("data", chunk => {
     said += chunk;

@@ -1,6 +1,7 @@
-import { addMonths, type DayNumber, monthsAndDaysBetween, wholeMonthsAfter } from "../calendar";
+import { addMonths, type DayNumber, wholeMonthsAfter } from "../calendar";
 import { failure, type Result, success } from "../result";
 import { rateWhereWorthless } from "./rate-where-worthless";
+import { monthsSince } from "./time-since";
 import { byDate, type DatedAmount, type Transaction, transactionProblem } from "./transaction";
 
 /** Money at a time in years: above zero to the customer, below zero from the customer. */
@@ -67,13 +68,9 @@ function yearsFrom(start: DayNumber, series: readonly DatedAmount[]): (date: Day
       return (date - start - days) / 7 / 52 + oddDaysInYears(start, days);
     };
   }
-  const toFirst = monthsAndDaysBetween(start, first);
+  const since = monthsSince(start, first);
   return date => {
-    const after = wholeMonthsAfter(first, date);
-    const { months, days } =
-      after === undefined
-        ? monthsAndDaysBetween(start, date)
-        : { months: toFirst.months + after, days: toFirst.days };
+    const { months, days } = since(date);
     return months / 12 + oddDaysInYears(start, days);
   };
 }

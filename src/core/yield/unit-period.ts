@@ -1,5 +1,6 @@
 import { addMonths, type DayNumber, monthsAndDaysBetween, wholeMonthsAfter } from "../calendar";
 import type { Flow } from "./rate-of-flows";
+import { monthsSince } from "./time-since";
 import type { DatedAmount } from "./transaction";
 
 /** A standard interval of time: days, weeks in days, a half month, or months. */
@@ -122,9 +123,6 @@ function averagePeriod(advances: readonly DayNumber[], payments: readonly DayNum
  * Makes the function from a date to its time since the start in unit periods: 12 CFR 1026, Appendix J,
  * (b)(5).
  *
- * Months are measured back from the later date. Dates that step by months from the first of a series are
- * whole months after it, so that a series at the ends of months stays one.
- *
  * @param period the unit period
  * @param start day number that the time counts from
  * @param first the first date of the series
@@ -140,13 +138,9 @@ export function unitPeriodsFrom(
       part: ((date - start) % period.days) / period.days,
     });
   }
-  const toFirst = monthsAndDaysBetween(start, first);
+  const since = monthsSince(start, first);
   return date => {
-    const after = wholeMonthsAfter(first, date);
-    const { months, days } =
-      after === undefined
-        ? monthsAndDaysBetween(start, date)
-        : { months: toFirst.months + after, days: toFirst.days };
+    const { months, days } = since(date);
     if (period.unit === "halfMonth") return split(30 * months + days, 15);
     if (period.months < 12) return split(30 * months + days, 30 * period.months);
     const years = Math.floor(months / 12);

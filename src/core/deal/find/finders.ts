@@ -108,7 +108,7 @@ export const FINDERS: Record<Exclude<FoundFigure, "payment">, Finder> = {
   payments: {
     figure: "payments",
     name: "number of payments",
-    range: () => ({ low: 1, high: MOST_PAYMENTS }),
+    range: ({ plan }) => ({ low: fewestPayments(plan), high: MOST_PAYMENTS }),
     fill: (deal, payments) => withPlan(deal, { payments }),
     rising: COSTS,
     falling: ["payment"],
@@ -159,4 +159,10 @@ export const FINDERS: Record<Exclude<FoundFigure, "payment">, Finder> = {
 /** What there would be to finance without any cash down. */
 function withoutDown({ price, tradeIn }: Deal["structure"]): number {
   return (price ?? 0) - tradeIn.allowance + tradeIn.owed;
+}
+
+/** The fewest payments that a plan's start and its steps leave room for. */
+function fewestPayments({ interestOnly = 0, deferred, steps = [] }: Deal["plan"]): number {
+  const lastStep = Math.max(0, ...steps.map(({ from }) => from));
+  return Math.max(1, interestOnly + 1, (deferred?.payments ?? 0) + 1, lastStep);
 }

@@ -26,10 +26,8 @@ export function search(deal: Deal): Result<Searched> {
   const known = knownFigure(deal);
   const rises = known !== null && finder.rising.includes(known);
   if (known === null || !(rises || finder.falling.includes(known))) return notDepending(finder, known);
-  const { down } = deal.structure;
-  if (figure === "price" && down && "percent" in down && Number(down.percent) === 100) {
-    return failure("down", "With 100 % down the price does not change the payment; type a smaller percent.");
-  }
+  const immovable = movesNothing(deal, figure);
+  if (immovable) return immovable;
   const trial = makeTrial(deal, finder, known);
   if (!trial.ok) return trial;
   const { decimals, measure } = trial.value;
@@ -50,6 +48,16 @@ export function search(deal: Deal): Result<Searched> {
     filled: { ...given, find: "payment" },
     noteOn: priced => (leastIsEnough ? noneNeeded(finder, known, asked, decimals, priced) : undefined),
   });
+}
+
+/** A figure that a deal already says, or that changes nothing in it. */
+function movesNothing({ structure: { down }, plan }: Deal, figure: FoundFigure): Result<never> | undefined {
+  if (figure === "price" && down && "percent" in down && Number(down.percent) === 100) {
+    return failure("down", "With 100 % down the price does not change the payment; type a smaller percent.");
+  }
+  return figure === "payments" && plan.datedPayments
+    ? failure("datedPayments", "A list of payments has its own number of them; find another figure.")
+    : undefined;
 }
 
 type Range = { rises: boolean; low: number; high: number; asked: number; guess: number };

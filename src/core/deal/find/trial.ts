@@ -19,8 +19,7 @@ export type Trial = {
 
 /** Makes the trial of a figure against a known one. */
 export function makeTrial(deal: Deal, finder: Finder, known: MeasureName): Result<Trial> {
-  const { low } = finder.range(deal, 0);
-  const first = readTerms(finder.fill(deal, finder.changesPlan ? Math.max(low, 1) : low));
+  const first = firstTerms(deal, finder);
   if (!first.ok) return first;
   const fixed = finder.changesPlan ? null : first.value;
   const measureOf = (name: MeasureName) => (whole: number) => {
@@ -42,6 +41,14 @@ export function makeTrial(deal: Deal, finder: Finder, known: MeasureName): Resul
     measure: measureOf(known),
     payment: measureOf("payment"),
   });
+}
+
+/** The plan at the least number that can be tried, or at the most where there is none at the least. */
+function firstTerms(deal: Deal, finder: Finder): Result<Terms> {
+  const { low, high } = finder.range(deal, 0);
+  if (!finder.changesPlan) return readTerms(finder.fill(deal, low));
+  const least = readTerms(finder.fill(deal, Math.max(low, 1)));
+  return least.ok ? least : readTerms(finder.fill(deal, high));
 }
 
 function measuredAt(filled: Deal, fixed: Terms | null, name: MeasureName): Result<number> {

@@ -1,17 +1,11 @@
-import { groupedAmount } from "../../money";
 import { MEASURES } from "../find/measure";
 import { knownFigure } from "../known";
 import type { Quote } from "../quote";
-import { asGiven, type WorkingStep } from "./step";
-
-const writer =
-  ({ terms }: Quote) =>
-  (minor: number) =>
-    groupedAmount(minor, terms.decimals);
+import { asGiven, moneyWriter, type WorkingStep } from "./step";
 
 /** How the structure leads to the amount financed. */
 export function explainAmountFinanced(quote: Quote): WorkingStep {
-  const money = writer(quote);
+  const money = moneyWriter(quote);
   const { owed } = quote.deal.structure.tradeIn;
   const { price, allowance, down, amountFinanced, deal } = quote;
   const downIsGiven = deal.find === "payment" && !isPercentDown(quote);
@@ -48,7 +42,7 @@ export function foundFrom(quote: Quote): string {
 
 /** Cash down: typed, a percent of the price, or found. */
 export function explainDown(quote: Quote): WorkingStep {
-  const money = writer(quote);
+  const money = moneyWriter(quote);
   const { deal, price } = quote;
   const { down } = deal.structure;
   if (deal.find === "down" || deal.find === "downPercent") {

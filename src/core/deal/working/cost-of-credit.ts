@@ -1,9 +1,8 @@
-import { groupedAmount } from "../../money";
 import { annualPercentageRate, type UnitPeriod } from "../../yield";
 import { costOfCredit, netAdvance, transactionOf } from "../cost-of-credit";
 import type { Quote } from "../quote";
 import { explainAmountFinanced } from "./amounts";
-import { asGiven, type WorkingStep } from "./step";
+import { asGiven, moneyWriter, type WorkingStep } from "./step";
 
 const PLACES = 6;
 
@@ -32,7 +31,7 @@ export function explainApr(quote: Quote): WorkingStep {
 export function explainEffectiveRate(quote: Quote): WorkingStep {
   const cost = costOfCredit(quote);
   if (!cost.ok) return { ...asGiven("Effective yearly rate", "–"), remark: cost.failure.sentence };
-  const money = (minor: number) => groupedAmount(minor, quote.terms.decimals);
+  const money = moneyWriter(quote);
   return {
     name: "Effective yearly rate",
     formula: "the rate X at which Σ payment ÷ (1 + X)^years is the advance",
@@ -48,7 +47,7 @@ export function explainEffectiveRate(quote: Quote): WorkingStep {
 export function explainTrueYearlyRate(quote: Quote): WorkingStep {
   const rate = quote.trueYearlyRate;
   if (rate === undefined) return asGiven("True yearly rate", `${quote.yearlyRate} %`);
-  const money = (minor: number) => groupedAmount(minor, quote.terms.decimals);
+  const money = moneyWriter(quote);
   return {
     name: "True yearly rate",
     formula: "the nominal rate at which the level payments are worth the amount financed",
@@ -64,7 +63,7 @@ export function explainTrueYearlyRate(quote: Quote): WorkingStep {
 function explainAdvance(quote: Quote): WorkingStep {
   const charge = quote.deal.plan.prepaidCharge ?? 0;
   if (charge === 0) return explainAmountFinanced(quote);
-  const money = (minor: number) => groupedAmount(minor, quote.terms.decimals);
+  const money = moneyWriter(quote);
   return {
     name: "Advance",
     formula: "amount financed − charge paid at signing",
@@ -76,7 +75,7 @@ function explainAdvance(quote: Quote): WorkingStep {
 
 /** The equation with the first payment in its place, and the unit period that times count in. */
 function equationOf(quote: Quote): { filled: string; unitPeriod: UnitPeriod | null } {
-  const money = (minor: number) => groupedAmount(minor, quote.terms.decimals);
+  const money = moneyWriter(quote);
   const advance = money(netAdvance(quote));
   const apr = quote.firstDate === null ? null : annualPercentageRate(transactionOf(quote));
   if (!apr?.ok) return { filled: `${advance} = Σ of ${quote.paymentsMade} payments`, unitPeriod: null };

@@ -1,17 +1,11 @@
-import { groupedAmount } from "../../money";
 import type { Quote } from "../quote";
 import { explainAmountFinanced } from "./amounts";
 import { explainLastPayment } from "./payment";
-import type { WorkingStep } from "./step";
-
-const writer =
-  ({ terms }: Quote) =>
-  (minor: number) =>
-    groupedAmount(minor, terms.decimals);
+import { moneyWriter, type WorkingStep } from "./step";
 
 /** Everything that is paid after signing. */
 export function explainTotalOfPayments(quote: Quote): WorkingStep {
-  const money = writer(quote);
+  const money = moneyWriter(quote);
   const { payments, payment, finalPayment, totalOfPayments, balloon, terms, loan } = quote;
   const areLevel =
     terms.draft.runs.every(({ pay }) => pay.kind === "level" && pay.raises.length === 0) &&
@@ -43,7 +37,7 @@ export function explainTotalOfPayments(quote: Quote): WorkingStep {
 
 /** What the credit costs. */
 export function explainFinanceCharge(quote: Quote): WorkingStep {
-  const money = writer(quote);
+  const money = moneyWriter(quote);
   const charge = quote.deal.plan.prepaidCharge ?? 0;
   return {
     name: "Finance charge",
@@ -60,7 +54,7 @@ export function explainFinanceCharge(quote: Quote): WorkingStep {
 
 /** Everything that leaves the customer's pocket. */
 export function explainTotalCost(quote: Quote): WorkingStep {
-  const money = writer(quote);
+  const money = moneyWriter(quote);
   const { owed } = quote.deal.structure.tradeIn;
   const charge = quote.deal.plan.prepaidCharge ?? 0;
   return {

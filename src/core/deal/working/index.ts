@@ -6,7 +6,7 @@ import { explainApr, explainEffectiveRate, explainTrueYearlyRate } from "./cost-
 import { explainFinanceCharge, explainTotalCost, explainTotalOfPayments } from "./costs";
 import { explainLastPayment, explainPayment } from "./payment";
 import { explainPeriodRate } from "./rate";
-import { asGiven, type WorkingStep } from "./step";
+import { asGiven, moneyWriter, type WorkingStep } from "./step";
 
 export type { WorkingStep };
 
@@ -131,7 +131,7 @@ function explainBalloon(quote: Quote): WorkingStep {
 
 function explainSavedInterest(quote: Quote): WorkingStep {
   const { saved, terms, financeCharge, deal } = quote;
-  const money = (minor: number) => groupedAmount(minor, terms.decimals);
+  const money = moneyWriter({ terms });
   const interest = financeCharge - (deal.plan.prepaidCharge ?? 0);
   if (!saved) return { ...asGiven("Interest saved", money(0)), remark: "There are no extra payments." };
   return {

@@ -4,14 +4,14 @@ import { over } from "../../precise";
 import type { Quote } from "../quote";
 import { explainAmountFinanced } from "./amounts";
 import { explainPeriodRate } from "./rate";
-import { counted, type WorkingStep } from "./step";
+import { counted, moneyWriter, type WorkingStep } from "./step";
 
 /** How the level payment came about. */
 export function explainPayment(quote: Quote): WorkingStep {
   const { terms, loan } = quote;
   if (terms.draft.flat) return explainFlatPayment(quote);
   if (terms.solver.worth.level <= 0) return explainLastPayment(quote);
-  const money = (minor: number) => groupedAmount(minor, terms.decimals);
+  const money = moneyWriter({ terms });
   const { formula, filled, remark } = isPlain(quote) ? plainFormula(quote) : worthFormula(quote);
   const { level, amounts, atEnd } = worthOf(loan.draft.runs, loan.draft.balloonRate, PRECISE);
   const left = PRECISE.whole(loan.amount) - amounts - BigInt(loan.balloon) * atEnd;
@@ -80,7 +80,7 @@ function rateText(rate: number): string {
 }
 
 function worthFormula({ terms, loan }: Quote): Formula {
-  const money = (minor: number) => groupedAmount(minor, terms.decimals);
+  const money = moneyWriter({ terms });
   const { level, amounts, atEnd } = terms.solver.worth;
   const agreed = amounts > 0 ? ` − ${money(Math.round(amounts))}` : "";
   const balloon = loan.balloon > 0 ? ` − ${money(loan.balloon)} × ${atEnd.toFixed(8)}` : "";
@@ -95,7 +95,7 @@ function worthFormula({ terms, loan }: Quote): Formula {
 
 function explainFlatPayment(quote: Quote): WorkingStep {
   const { terms, loan, financeCharge, deal } = quote;
-  const money = (minor: number) => groupedAmount(minor, terms.decimals);
+  const money = moneyWriter({ terms });
   const charge = financeCharge - (deal.plan.prepaidCharge ?? 0);
   return {
     name: "Payment",
@@ -111,7 +111,7 @@ function explainFlatPayment(quote: Quote): WorkingStep {
 
 /** How the last payment came about. */
 export function explainLastPayment({ terms, finalPayment, schedule, loan }: Quote): WorkingStep {
-  const money = (minor: number) => groupedAmount(minor, terms.decimals);
+  const money = moneyWriter({ terms });
   const last = schedule.findLast(({ kind }) => kind === "payment" || kind === "interestOnly");
   const before = (last?.balance ?? 0) + (last?.principal ?? 0);
   const leaves = last && last.balance > 0 ? " − what stays owing" : "";

@@ -1,3 +1,6 @@
+import { groupedAmount } from "../../money";
+import type { Quote } from "../quote";
+
 /** One step of how a figure came about: data, for any screen, page or printout to lay out. */
 export type WorkingStep = {
   /** What the step computes. */
@@ -26,4 +29,9 @@ export function asGiven(name: string, text: string): WorkingStep {
 /** "1 month", "2 months". */
 export function counted(count: number, unit: string): string {
   return `${count} ${unit}${count === 1 ? "" : "s"}`;
+}
+
+/** Writes the amounts of a quote for people, in its currency's decimals. */
+export function moneyWriter({ terms }: Pick<Quote, "terms">): (minor: number) => string {
+  return minor => groupedAmount(minor, terms.decimals);
 }
