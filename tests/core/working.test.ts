@@ -106,4 +106,20 @@ describe("every figure of every shape of loan", () => {
     const saved = working(withCharge, "savedInterest");
     expect(compute(saved.filled)).toBe(Number(saved.result));
   });
+
+  test("a number of payments is as given, or says what it was found from", () => {
+    expect(working(quoteOf(shapes.listed), "payments").formula).toBe("as given");
+    const byDate = { figure: "endDate" as const, value: date("2027-08-31") };
+    const dated = quoteOf({ ...dealWith({}, { signed, payments: null }), from: byDate });
+    expect(working(dated, "payments")).toMatchObject({
+      result: "9",
+      filled: "end date 2027-08-24 is at most 2027-08-31",
+    });
+    const amount = { figure: "amountFinanced" as const, value: 500_000 };
+    const open = dealWith({ price: null }, { payments: null, payment: 50_000 }, "payments");
+    expect(working(quoteOf({ ...open, from: amount }), "payments")).toMatchObject({
+      result: "11",
+      filled: "payment 468.30 is at most 500.00",
+    });
+  });
 });

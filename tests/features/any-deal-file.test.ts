@@ -52,6 +52,12 @@ test.each<[DealFile["find"], Parameters<typeof documentOf>[0], (file: DealFile) 
   ],
   ["downPercent", { plan: { payment: "800.00" } }, ({ structure }) => structure.down, { percent: "7.05" }],
   ["extra", { from: { payments: 10 } }, ({ plan }) => plan.extra?.each, "167.05"],
+  [
+    "yearlyRate",
+    { structure: {}, plan: NO_RATE, from: { amountFinanced: "10000.00" } },
+    ({ structure }) => structure.price,
+    "10000.00",
+  ],
 ])("what a file finds, the %s, is given when another figure is found", (find, change, of, expected) => {
   const { before, after, given } = turnedToPayment(documentOf({ ...change, find }));
   expect(before.answer.ok && before.answer.value).toBeTruthy();

@@ -1,7 +1,17 @@
-import type { Deal, KnownFigure } from "./deal";
+import type { Deal, FoundFigure, KnownFigure } from "./deal";
+
+/** What the amount financed is made of, and can therefore be found from it. */
+const STRUCTURE: readonly FoundFigure[] = ["price", "down", "downPercent", "allowance"];
+
+/** Whether a known amount financed stands in for the price, so that a figure of the plan can be found. */
+export function standsInForPrice({ from, structure, find }: Deal): boolean {
+  return from?.figure === "amountFinanced" && structure.price === null && !STRUCTURE.includes(find);
+}
 
 /** What a deal's figure is found from, once the term follows from an end date; null where nothing is. */
-export function knownFigure({ plan, find, from }: Deal): KnownFigure | "lastPayment" | null {
+export function knownFigure(deal: Deal): KnownFigure | "lastPayment" | null {
+  const { plan, find } = deal;
+  const from = standsInForPrice(deal) ? undefined : deal.from;
   const isExtra = find === "extra" || find === "lump";
   if (from?.figure === "endDate" && !isExtra)
     return find === "payment" || find === "payments" ? null : "payment";

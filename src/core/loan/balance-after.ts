@@ -23,7 +23,7 @@ const HALF_A_UNIT = 0.5;
  * @param loan a loan without extras
  * @param after how many payment dates have passed, before the last
  * @returns the balance, or null where payments change by percents, which round on the way
- * @example balanceAfter(loan, 36) // { balance: 2107184.2…, mostOff: 19.8… }
+ * @example balanceAfter(loan, 36) // { balance: 2107190.3…, mostOff: 19.8… }
  */
 export function balanceAfter(loan: Loan, after: number): FormulaBalance | null {
   const { amount, payment, draft } = loan;

@@ -207,7 +207,9 @@ export function fieldText(state: DeskState, field: FieldName): string {
 
 const SHOWN: Record<FieldName, (inputs: DealFile, quote: Quote | null) => string> = {
   price: (inputs, quote) =>
-    inputs.find === "price" ? grouped(inputs, quote?.price) : groupedTyped(inputs, inputs.structure.price),
+    inputs.find === "price" || (inputs.from && inputs.structure.price === undefined)
+      ? grouped(inputs, quote?.price)
+      : groupedTyped(inputs, inputs.structure.price),
   allowance: (inputs, quote) =>
     inputs.find === "allowance"
       ? grouped(inputs, quote?.allowance)

@@ -11,14 +11,13 @@ import type { DealFile } from "@/exchange/deal-file";
 export function giveFound(inputs: DealFile, quote: Quote | null): DealFile {
   const { from: _from, ...file } = inputs;
   if (!quote) return { ...file, find: "payment" };
-  const { structure } = file;
+  const money = (minor: number) => formatAmount(minor, currencyDecimals(inputs.currency) ?? 2);
+  // A price and a number of payments can follow from what something else is found from.
+  const structure = { price: money(quote.price), ...file.structure };
   const followed = file.plan.payments === undefined && !file.plan.datedPayments;
   const plan = followed ? { ...file.plan, payments: quote.terms.payments } : file.plan;
-  const given: DealFile = { ...file, plan, find: "payment" };
-  const money = (minor: number) => formatAmount(minor, currencyDecimals(inputs.currency) ?? 2);
+  const given: DealFile = { ...file, structure, plan, find: "payment" };
   switch (inputs.find) {
-    case "price":
-      return { ...given, structure: { ...structure, price: money(quote.price) } };
     case "down":
       return quote.down === 0
         ? given
@@ -31,6 +30,7 @@ export function giveFound(inputs: DealFile, quote: Quote | null): DealFile {
     }
     case "yearlyRate":
       return { ...given, plan: { ...plan, yearlyRate: quote.yearlyRate } };
+    case "price":
     case "payment":
     case "payments":
       return given;

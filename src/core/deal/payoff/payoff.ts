@@ -32,7 +32,7 @@ export type Payoff = {
  * @param quote an answered deal
  * @param after number of the payment; 0 for the start
  * @returns amounts in minor units, or a failure for a payment that is not the loan's
- * @example payoffAfter(quote, 36) // { payoff: 2107184, … }
+ * @example payoffAfter(quote, 36) // { payoff: 2107190, … }
  */
 export function payoffAfter(quote: Quote, after: number): Result<Payoff> {
   const { payments, terms } = quote;

@@ -89,7 +89,7 @@ function explainYearlyRate(quote: Quote): WorkingStep {
 
 function explainPayments(quote: Quote): WorkingStep {
   const { terms, payments, deal } = quote;
-  const found = deal.find === "payments" || deal.plan.payments === null;
+  const found = deal.find === "payments" || (deal.plan.payments === null && !deal.plan.datedPayments);
   const early = terms.payments - payments;
   return {
     name: "Number of payments",
