@@ -11,6 +11,7 @@ const swc = {
 export default {
   testEnvironment: "node",
   testMatch: ["<rootDir>/tests/**/*.test.ts"],
+  setupFiles: ["<rootDir>/tests/setup.ts"],
   transform: { "\\.(t|j|mj)sx?$": ["@swc/jest", swc] },
   transformIgnorePatterns: ["/node_modules/(?!typebox/)"],
   moduleNameMapper: { "^@/(.*)$": "<rootDir>/src/$1", "^#demo/(.*)$": "<rootDir>/demo/$1" },

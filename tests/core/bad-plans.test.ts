@@ -158,6 +158,11 @@ test.each<[figure: string, sentence: string, deal: Deal]>([
     plan({ frequency: "twiceAMonth", twiceMonthlyDays: [16, 1] }),
   ],
   [
+    "twiceMonthlyDays",
+    "The days 28 and 31 fall together in February; the first can be 1 to 27.",
+    plan({ frequency: "twiceAMonth", twiceMonthlyDays: [28, 31] }),
+  ],
+  [
     "roundingStep",
     "Payments cannot be rounded to 0; the step must be from the smallest coin to 1,000.",
     plan({ roundingStep: 0 }),

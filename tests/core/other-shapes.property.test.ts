@@ -157,7 +157,7 @@ describe("twice a month", () => {
 
   test("steps there and back over any days", () => {
     const two = fc
-      .tuple(fc.integer({ min: 1, max: 28 }), fc.integer({ min: 1, max: 31 }))
+      .tuple(fc.integer({ min: 1, max: 27 }), fc.integer({ min: 1, max: 31 }))
       .filter(([a, b]) => a < b);
     fc.assert(
       fc.property(two, fc.integer({ min: -50, max: 50 }), ([first, second], periods) => {

@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { evaluate, FREQUENCIES, isoDate, type LoanPlan } from "@/core";
+import { evaluate, FREQUENCIES, type Frequency, isoDate, type LoanPlan, periodsPerYear } from "@/core";
 import { date, dealWith } from "./deals";
 import { type ExactPlan, exactPlanTable, plusDays } from "./exact-plan";
 
@@ -60,6 +60,14 @@ const shaped = fc
   })
   .map(toPlan);
 
+const DIGITS = 150;
+
+/** What an amount grows to has at most so many digits, so that 200 decimals can tell a payment from its limit. */
+function mostPayments(yearlyRate: string, frequency: string): number {
+  const digitsEach = (Number(yearlyRate) / 100 / periodsPerYear(frequency as Frequency)) * Math.LOG10E;
+  return Math.max(1, Math.floor(DIGITS / digitsEach));
+}
+
 /** From drawn parts, a plan that mostly can be. */
 function toPlan(drawn: {
   amount: number;
@@ -80,13 +88,15 @@ function toPlan(drawn: {
   extraEach: number;
   once: number;
 }): ExactPlan {
-  const { payments, shape, part, signed, amount } = drawn;
+  const { shape, part, signed, amount } = drawn;
+  const payments = Math.min(drawn.payments, mostPayments(drawn.yearlyRate, drawn.frequency));
   const some = Math.min(Math.max(Math.floor(payments * part), 1), payments - 1);
   const is = (name: string) => shape === name && payments > 1;
   const inArrears = drawn.timing === "arrears";
   const lifeDays = Math.floor((payments * 365) / 53);
   return {
     ...(drawn as unknown as ExactPlan),
+    payments,
     amount: BigInt(amount),
     step: BigInt(drawn.step),
     balloon: BigInt(Math.floor(drawn.balloon * amount)),

@@ -15,6 +15,8 @@ import { failure, type Result, success } from "../result";
 import type { LoanPlan } from "./deal";
 
 const MOST_MONTHS_TO_FIRST = 120;
+/** The day before February's last, on which the second of two later days falls. */
+const LATEST_FIRST_DAY = 27;
 const ONE_PERIOD: Ratio = { numerator: 1, denominator: 1 };
 
 /** The first period as its dates give it; null where it is a regular one. */
@@ -62,13 +64,23 @@ function readTwoDays({ frequency, twiceMonthlyDays }: LoanPlan): Result<TwoDays 
   if (!twiceMonthlyDays) return success(undefined);
   const [first, second] = twiceMonthlyDays;
   const areDays = [first, second].every(day => Number.isInteger(day) && day >= 1 && day <= 31);
-  if (areDays && first < second && frequency === "twiceAMonth") return success(twiceMonthlyDays);
-  return failure(
-    "twiceMonthlyDays",
-    frequency === "twiceAMonth"
-      ? `The days ${first} and ${second} are not two days of a month in order, such as 1 and 16.`
-      : "Two days of the month go with payments twice a month only.",
-  );
+  const figure = "twiceMonthlyDays";
+  if (frequency !== "twiceAMonth") {
+    return failure(figure, "Two days of the month go with payments twice a month only.");
+  }
+  if (!areDays || first >= second) {
+    return failure(
+      figure,
+      `The days ${first} and ${second} are not two days of a month in order, such as 1 and 16.`,
+    );
+  }
+  if (first > LATEST_FIRST_DAY) {
+    return failure(
+      figure,
+      `The days ${first} and ${second} fall together in February; the first can be 1 to ${LATEST_FIRST_DAY}.`,
+    );
+  }
+  return success(twiceMonthlyDays);
 }
 
 function startOf({ frequency, timing, signed, firstPayment }: LoanPlan, twoDays?: TwoDays): DayNumber | null {
