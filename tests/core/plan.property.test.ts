@@ -1,7 +1,8 @@
 import fc from "fast-check";
 import { evaluate, FREQUENCIES, type Frequency, isoDate, type LoanPlan, periodsPerYear } from "@/core";
 import { date, dealWith } from "./deals";
-import { type ExactPlan, exactPlanTable, plusDays } from "./exact-plan";
+import { plusDays } from "./exact-dates";
+import { type ExactPlan, exactPlanTable } from "./exact-plan";
 
 const RUNS = Number(process.env.KELLUX_RUNS ?? 20_000);
 
