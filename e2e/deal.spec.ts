@@ -184,13 +184,13 @@ test("a deal file of another shape reads truthfully, and its found figure is kep
   await page.goto("/");
   await page.getByLabel("Deal files").setInputFiles([
     {
-      name: "Tamsin Wherry.deal.json",
+      name: "Ottoline Farrow.deal.json",
       mimeType: "application/json",
       buffer: Buffer.from(JSON.stringify(file)),
     },
   ]);
   await page
-    .getByRole("row", { name: /Tamsin Wherry/ })
+    .getByRole("row", { name: /Ottoline Farrow/ })
     .getByRole("link")
     .click();
   const deal = await new DealScreen(page).ready();

@@ -1,4 +1,4 @@
-import { Ajv, type ErrorObject } from "ajv";
+import { Ajv, type ErrorObject, type ValidateFunction } from "ajv";
 import type Type from "typebox";
 
 const ajv = new Ajv({ allErrors: false, verbose: true, strict: true, discriminator: true });
@@ -15,11 +15,14 @@ export type Checked<Value> = { ok: true; value: Value } | { ok: false; sentence:
 export function schemaCheck<Schema extends Type.TSchema>(
   schema: Schema,
 ): (value: unknown) => Checked<Type.Static<Schema>> {
-  const validate = ajv.compile(JSON.parse(JSON.stringify(schema)));
-  return value =>
-    validate(value)
+  // Compiled when it is first needed: a program rarely needs every check.
+  let validate: ValidateFunction | undefined;
+  return value => {
+    validate ??= ajv.compile(JSON.parse(JSON.stringify(schema)));
+    return validate(value)
       ? { ok: true, value: value as Type.Static<Schema> }
       : { ok: false, sentence: sentenceOf(validate.errors ?? []) };
+  };
 }
 
 /** One sentence for a failed check: the last error is the outermost, which alone describes a choice whole. */
