@@ -4,7 +4,7 @@ import { failure, type Result, success } from "../result";
 import type { LastPayment } from "./time-value";
 import { roundedBalance, termWorth } from "./worth";
 
-const MOST_PAYMENTS = 12_000;
+export const MOST_PAYMENTS = 12_000;
 
 /** The three amounts in minor units, above zero where money comes to the customer. */
 export type Amounts = { presentValue: number; payment: number; futureValue: number };

@@ -3,13 +3,12 @@ import { type PeriodRate, parseDecimal, periodRate } from "../interest";
 import { groupedAmount, readCurrency } from "../money";
 import { ONE } from "../precise";
 import { failure, type Result, success } from "../result";
-import { type Amounts, numberOfPayments } from "./number-of-payments";
+import { type Amounts, MOST_PAYMENTS, numberOfPayments } from "./number-of-payments";
 import type { Money, TimeValue, TimeValueAnswer } from "./time-value";
 import { moneyOf, roundedBalance, signed, termWorth } from "./worth";
 import { yearlyRateOf } from "./yearly-rate";
 
 const HIGHEST_YEARLY_RATE = 1000;
-const MOST_PAYMENTS = 12_000;
 
 /**
  * Solves the five-figure time value of money: any one of present value, payment, future value, number of payments and

@@ -40,6 +40,9 @@ export const IsoDate = Type.String({
   description: 'a date such as "2026-12-24"',
 });
 
+/** The most payments that a file can ask for. */
+export const MOST_PAYMENTS = 1200;
+
 /** A whole number from one to another. */
 export const Whole = (minimum: number, maximum: number, what: string) =>
   Type.Integer({ minimum, maximum, description: `${what} from ${minimum} to ${maximum}` });

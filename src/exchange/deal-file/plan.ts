@@ -5,14 +5,13 @@ import {
   exact,
   FrequencyWord,
   IsoDate,
+  MOST_PAYMENTS,
   OneOf,
   Percent,
   TimingWord,
   Whole,
   YearlyRate,
 } from "./parts";
-
-const MOST_PAYMENTS = 1200;
 
 const Payments = Whole(1, MOST_PAYMENTS, "a whole number of payments");
 

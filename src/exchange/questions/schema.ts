@@ -7,6 +7,7 @@ import {
   exact,
   FrequencyWord,
   IsoDate,
+  MOST_PAYMENTS,
   OneOf,
   TimingWord,
   tagged,
@@ -16,7 +17,6 @@ import {
 
 const word = <Word extends string>(text: Word) => Type.Literal(text, { description: `"${text}"` });
 
-const MOST_PAYMENTS = 1200;
 const PaymentNumber = Whole(0, MOST_PAYMENTS, "the number of a payment");
 const Terms = Type.Array(Whole(1, MOST_PAYMENTS, "a whole number of payments"), {
   minItems: 1,
