@@ -3,7 +3,7 @@
 import { posix } from "node:path";
 
 /** From the top down; a layer may import itself and those after it. */
-const LAYERS = ["app", "features", "server", "data", "exchange", "workers", "core"];
+const LAYERS = ["app", "features", "server", "data", "exchange", "core"];
 
 /** Routes and the files that Next itself looks for beside them. */
 const APP_FILES = /^src\/(app\/|proxy\.ts$|instrumentation\.ts$)/;
@@ -55,7 +55,13 @@ export function violations(files: ReadonlyMap<string, string>): string[] {
       ...layerViolations(path, source, files),
       ...(path.startsWith("src/core/") ? coreViolations(path, source) : []),
     ])
-    .concat(browserViolations(files), cycles(files));
+    .concat(emptyLayers(files), browserViolations(files), cycles(files), folderCircles(files));
+}
+
+/** Layers that the check knows and the tree does not have. */
+function emptyLayers(files: ReadonlyMap<string, string>): string[] {
+  const found = new Set([...files.keys()].map(layerOf));
+  return LAYERS.filter((_, layer) => !found.has(layer)).map(name => `There is no layer src/${name}/.`);
 }
 
 function layerViolations(path: string, source: string, files: ReadonlyMap<string, string>): string[] {
@@ -106,18 +112,42 @@ function browserViolations(files: ReadonlyMap<string, string>): string[] {
 
 /** Files that import each other in a ring at run time. */
 function cycles(files: ReadonlyMap<string, string>): string[] {
+  const next = (path: string) =>
+    runtimeImports(path, files).flatMap(({ target }) => (target === undefined ? [] : [target]));
+  return rings([...files.keys()], next).map(ring => `A ring of imports: ${ring.join(" → ")}.`);
+}
+
+/** Ways along arrows that lead back to where they began. */
+function rings(places: readonly string[], next: (place: string) => string[]): string[][] {
   const state = new Map<string, "open" | "done">();
-  const found: string[] = [];
-  const visit = (path: string, trail: string[]) => {
-    if (state.get(path) === "done") return;
-    if (state.get(path) === "open") {
-      found.push(`A ring of imports: ${[...trail.slice(trail.indexOf(path)), path].join(" → ")}.`);
+  const found: string[][] = [];
+  const visit = (place: string, trail: string[]) => {
+    if (state.get(place) === "done") return;
+    if (state.get(place) === "open") {
+      found.push([...trail.slice(trail.indexOf(place)), place]);
       return;
     }
-    state.set(path, "open");
-    for (const { target } of runtimeImports(path, files)) if (target) visit(target, [...trail, path]);
-    state.set(path, "done");
+    state.set(place, "open");
+    for (const target of next(place)) visit(target, [...trail, place]);
+    state.set(place, "done");
   };
-  for (const path of files.keys()) visit(path, []);
+  for (const place of places) visit(place, []);
   return found;
+}
+
+/** Folders that import each other in a ring, for types too; a folder and one inside it are two. */
+function folderCircles(files: ReadonlyMap<string, string>): string[] {
+  const arrows = new Map<string, Set<string>>();
+  for (const [path, source] of files) {
+    const folder = posix.dirname(path);
+    const targets = arrows.get(folder) ?? new Set();
+    arrows.set(folder, targets);
+    for (const { from } of importsOf(source)) {
+      const target = resolve(path, from, files);
+      if (target && posix.dirname(target) !== folder) targets.add(posix.dirname(target));
+    }
+  }
+  return rings([...arrows.keys()], folder => [...(arrows.get(folder) ?? [])]).map(
+    ring => `A ring of folders: ${ring.join(" → ")}.`,
+  );
 }

@@ -18,7 +18,11 @@ test("every arrow of the source tree points down", () => {
 
 const GOOD = {
   "src/core/index.ts": "export const one = 1;",
+  "src/exchange/text.ts": "",
+  "src/data/rows.ts": "",
+  "src/server/service.ts": "",
   "src/features/a.ts": 'import { one } from "@/core";',
+  "src/app/page.tsx": "",
 };
 
 test.each<[string, Record<string, string>, string]>([
@@ -64,7 +68,18 @@ test.each<[string, Record<string, string>, string]>([
     { "src/core/a.ts": 'export { b } from "./b";', "src/core/b.ts": 'export { a } from "./a";' },
     "A ring of imports: src/core/a.ts → src/core/b.ts → src/core/a.ts.",
   ],
+  [
+    "a ring of folders, of which no files make a ring",
+    {
+      "src/core/a/one.ts": 'import type { Two } from "../b/two";',
+      "src/core/b/two.ts": "export type Two = 2;",
+      "src/core/b/three.ts": 'import { four } from "../a/four";',
+      "src/core/a/four.ts": "export const four = 4;",
+    },
+    "A ring of folders: src/core/a → src/core/b → src/core/a.",
+  ],
   ["a file outside the layers", { "src/misc/a.ts": "" }, "src/misc/a.ts lies in no layer."],
+  ["a layer that does not exist", { "src/core/index.ts": "" }, "There is no layer src/exchange/."],
 ])("%s is found", (_name, files, sentence) => {
   expect(violations(new Map(Object.entries(files)))).toContain(sentence);
 });

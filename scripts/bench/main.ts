@@ -1,6 +1,6 @@
 // Speed as ratios, side by side in one run.
 import { Bench } from "tinybench";
-import { costOfCredit, type Deal, evaluate, find, parseIsoDate, type Quote } from "@/core";
+import { costOfCredit, type Deal, evaluate, parseIsoDate, type Quote, summarize } from "@/core";
 import { levelRate } from "@/core/annuity";
 import { priceFile } from "@/exchange/price-file";
 import { floatPayment, floatTable } from "./float-loop";
@@ -108,9 +108,9 @@ async function benchCore(): Promise<void> {
       const { lent, payment, count } = nextSolve();
       return levelRate({ lent, payment, count, last: 0, lastAfter: count });
     },
-    "find rate": () => find(WANTED_RATE),
-    "find price": () => find(WANTED_PRICE),
-    "find price from cost": () => find(WANTED_COST),
+    "find rate": () => summarize(WANTED_RATE),
+    "find price": () => summarize(WANTED_PRICE),
+    "find price from cost": () => summarize(WANTED_COST),
     "quote by days": () => evaluate(DAILY),
     "yearly rates": () => costOfCredit(ANSWERED),
   };

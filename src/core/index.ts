@@ -1,18 +1,46 @@
+export {
+  type Affordable,
+  affordability,
+  type CostOfCredit,
+  costOfCredit,
+  type Payoff,
+  type PerThousand,
+  paymentPerThousand,
+  payoffAfter,
+  payoffOn,
+  type Refund,
+  type Totals,
+  totalsBetweenDates,
+  totalsBetweenPayments,
+  totalsByYear,
+  type Unaffordable,
+  type YearTotals,
+} from "./after";
 export * from "./calendar";
-export * from "./deal";
+export type { Deal, FoundFigure, Known, KnownFigure } from "./deal";
 export { type Decimal, parseDecimal } from "./interest";
-export type { PaymentRow } from "./loan";
+export * from "./limits";
 export {
   currencyDecimals,
   formatAmount,
   groupedAmount,
-  LARGEST_AMOUNT,
   parseAmount,
   type Rounding,
   readCurrency,
 } from "./money";
+export { firstPaymentDate, type LoanPlan, type PaymentRow } from "./plans/loan";
+export { evaluate, type Quote, type Saved, type Summary, summarize } from "./quote";
 export { convertRate, type NominalCompounding, type RateKind } from "./rates";
 export { type Failure, type Figure, failure, type Result, success } from "./result";
+export {
+  type CashDown,
+  cashDown,
+  type Structure,
+  type StructureFigure,
+  type TallyLine,
+  type TradeIn,
+  tally,
+} from "./structure";
 export {
   type LastPayment,
   type Money,
@@ -20,6 +48,7 @@ export {
   type TimeValue,
   type TimeValueAnswer,
 } from "./time-value";
+export { WORKED_FIGURES, type WorkedFigure, type WorkingStep, working } from "./working";
 export {
   annualPercentageRate,
   effectiveAnnualRate,

@@ -53,7 +53,7 @@ type RowJson = {
 
 /** Writes a quote for programs, with every payment where it has them. */
 export function quoteJson(quote: Summary | Quote): QuoteJson {
-  const { decimals } = quote.terms;
+  const { decimals } = quote;
   const money = (minor: number) => formatAmount(minor, decimals);
   const { saved } = quote;
   return {

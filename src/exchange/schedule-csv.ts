@@ -17,18 +17,10 @@ const KINDS: Record<PaymentRow["kind"], string> = {
  * @returns the text, lines ending in CR LF
  */
 export function scheduleCsv(quote: Quote): string {
-  const money = (minor: number) => formatAmount(minor, quote.terms.decimals);
+  const money = (minor: number) => formatAmount(minor, quote.decimals);
   const date = (day: number | null) => (day === null ? "" : isoDate(day));
   const rows = [
-    [
-      0,
-      date(quote.terms.draft.calendar.start),
-      money(0),
-      money(0),
-      money(0),
-      money(quote.amountFinanced),
-      "start",
-    ],
+    [0, date(quote.startDate), money(0), money(0), money(0), money(quote.amountFinanced), "start"],
     ...quote.schedule.map(row => [
       row.number,
       date(row.date),

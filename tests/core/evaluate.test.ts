@@ -1,4 +1,4 @@
-import { type Deal, evaluate, find } from "@/core";
+import { type Deal, evaluate } from "@/core";
 import { date, dealWith, PLAIN, quoteOf, sentenceOf } from "./deals";
 
 const EXAMPLE: Deal = {
@@ -79,10 +79,10 @@ test("percent down is of the price, rounded half up", () => {
   expect(quote.down).toBe(167);
 });
 
-test("finding gives the deal back with the figure filled in, the rest untouched", () => {
-  const found = find(dealWith({ price: null }, { payment: 86_066 }, "price"));
-  expect(found.ok && found.value.structure.price).toBe(1_000_000);
-  expect(found.ok && found.value.plan.payments).toBe(12);
+test("an answer gives the deal back with the figure filled in, the rest untouched", () => {
+  const found = evaluate(dealWith({ price: null }, { payment: 86_066 }, "price"));
+  expect(found.ok && found.value.filled.structure.price).toBe(1_000_000);
+  expect(found.ok && found.value.filled.plan.payments).toBe(12);
 });
 
 describe("no answer", () => {

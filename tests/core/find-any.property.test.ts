@@ -59,7 +59,7 @@ const FIGURES: Figure[] = [
     find: "balloon",
     put: (deal, amount) => plan(deal, { balloon: { amount } }),
     leaveOut: deal => plan(deal, { balloon: null }),
-    of: quote => quote.loan.balloon,
+    of: quote => quote.agreedBalloon,
     rising: ["totalCost", "financeCharge"],
     falling: ["payment"],
   },
@@ -67,7 +67,7 @@ const FIGURES: Figure[] = [
     find: "extra",
     put: (deal, each) => plan(deal, { extra: { each } }),
     leaveOut: deal => plan(deal, { extra: { each: null } }),
-    of: quote => quote.loan.extraEach,
+    of: quote => quote.extraEach,
     rising: [],
     falling: ["totalCost", "financeCharge", "endDate", "payments"],
   },
@@ -191,7 +191,7 @@ test("a rate and a number of payments are found back from payment, cost and end 
       }
       const count = evaluate(plan({ ...deal, find: "payments" }, { payments: null, payment: base.payment }));
       expect(count.ok && count.value.payment).toBeLessThanOrEqual(base.payment);
-      expect(count.ok && count.value.terms.payments).toBeLessThanOrEqual(base.terms.payments);
+      expect(count.ok && count.value.plannedPayments).toBeLessThanOrEqual(base.plannedPayments);
       const end = { figure: "endDate" as const, value: date("2028-06-30") };
       const dated = evaluate({ ...plan(deal, { payments: null }), from: end });
       if (dated.ok) expect(dated.value.finalDate).toBeLessThanOrEqual(end.value);
@@ -212,12 +212,12 @@ test("a number of payments is found for plans that start or step, from the payme
     const open = dealWith({}, { ...shape, payments: null });
     const byPayment = quoteOf(plan({ ...open, find: "payments" }, { payment: base.payment }));
     expect(byPayment.payment).toBeLessThanOrEqual(base.payment);
-    const oneLess = evaluate(plan(open, { payments: byPayment.terms.payments - 1 }));
+    const oneLess = evaluate(plan(open, { payments: byPayment.plannedPayments - 1 }));
     expect(oneLess.ok ? oneLess.value.payment : Number.POSITIVE_INFINITY).toBeGreaterThan(base.payment);
     const from = { figure: "totalCost" as const, value: base.totalCost };
     const byCost = quoteOf({ ...open, find: "payments", from });
     expect(byCost.totalCost).toBeLessThanOrEqual(base.totalCost);
-    expect(byCost.terms.payments).toBeGreaterThanOrEqual(35);
+    expect(byCost.plannedPayments).toBeGreaterThanOrEqual(35);
   }
   const listed = evaluate({
     ...dealWith({}, { payments: null, payment: 100, signed: 0, datedPayments: [{ date: 50, amount: null }] }),

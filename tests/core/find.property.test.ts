@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { evaluate, find } from "@/core";
+import { evaluate } from "@/core";
 import { amounts, dealWith, rates, roundings, terms } from "./deals";
 import { exactPayment } from "./exact-loan";
 
@@ -33,9 +33,9 @@ test("a found price with a percent down is the largest too", () => {
   const percents = fc.integer({ min: 0, max: 9900 }).map(hundredths => (hundredths / 100).toFixed(2));
   fc.assert(
     fc.property(plans, asked, percents, (plan, payment, percent) => {
-      const found = find(dealWith({ price: null, down: { percent } }, { ...plan, payment }, "price"));
+      const found = evaluate(dealWith({ price: null, down: { percent } }, { ...plan, payment }, "price"));
       if (!found.ok) throw new Error(found.failure.sentence);
-      const price = found.value.structure.price ?? 0;
+      const price = found.value.filled.structure.price ?? 0;
       const paymentAt = (candidate: number) => {
         const quote = evaluate(dealWith({ price: candidate, down: { percent } }, plan));
         return quote.ok ? quote.value.payment : 0;

@@ -9,7 +9,7 @@ import {
   stepPeriods,
   type Transaction,
 } from "@/core";
-import { transactionOf } from "@/core/deal/cost-of-credit";
+import { transactionOf } from "@/core/after";
 import { date, dealWith, quoteOf } from "./deals";
 
 const on = (iso: string, amount: number) => [{ date: date(iso), amount: Math.round(amount * 100) }];

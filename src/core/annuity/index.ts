@@ -1,5 +1,5 @@
 export { FLOAT, LEVEL_PAY, PRECISE, rationalWeight } from "./arithmetic";
-export { type LevelSolver, levelSolver, type PaymentRounding } from "./level-payment";
+export { type PaymentRounding, type PaymentSolver, paymentSolver } from "./payment-solver";
 export { levelRate } from "./rate";
-export type { Pay, Raise, Run, Weight } from "./run";
+export { areLevel, byPay, isSolved, type Pay, type Raise, type Run } from "./run";
 export { type Worth, worthOf } from "./worth";

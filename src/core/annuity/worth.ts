@@ -1,11 +1,11 @@
 import type { PeriodRate } from "../interest";
 import type { Arithmetic } from "./arithmetic";
-import type { Run } from "./run";
+import { byPay, type Run } from "./run";
 
 /** What a plan's payments are worth when the money is lent. */
 export type Worth<Value> = {
-  /** Of level payments of 1. */
-  level: Value;
+  /** Of payments of 1 on the dates that a loan is solved for. */
+  solved: Value;
   /** Of the agreed amounts, in minor units. */
   amounts: Value;
   /** Of 1 due at the end of the term. */
@@ -16,12 +16,13 @@ export type Worth<Value> = {
  * What payments are worth at the start: the payments discounted by every period before them.
  *
  * Each run of like payments is valued in one step by the annuity formula. While only interest is paid, what is
- * owed does not change, so those periods discount nothing.
+ * owed does not change, so those periods discount nothing; where interest is paid besides a part of the principal,
+ * those parts are worth what they are.
  *
  * @param runs the payments in order
  * @param balloonRate a last period between the last payment and the end of the term, or null
  * @param arithmetic floats or 4,096 places
- * @example worthOf(runs, null, FLOAT).level // what 1 a month is worth
+ * @example worthOf(twelveMonthsAtHalfAPercent, null, FLOAT).solved // 11.618932…
  */
 export function worthOf<Value>(
   runs: readonly Run[],
@@ -29,18 +30,30 @@ export function worthOf<Value>(
   arithmetic: Arithmetic<Value>,
 ): Worth<Value> {
   const { plus, times } = arithmetic;
-  let level = arithmetic.zero;
+  let solved = arithmetic.zero;
   let amounts = arithmetic.zero;
   let atEnd = arithmetic.one;
   for (const { pay, rate, count } of runs) {
-    if (pay.kind === "interest") continue;
-    if (pay.kind !== "none") {
-      const worth = times(atEnd, arithmetic.annuity(rate, count));
-      if (pay.kind === "amount") amounts = plus(amounts, times(arithmetic.whole(pay.amount), worth));
-      else level = plus(level, times(arithmetic.weight(pay.weight), worth));
-    }
-    atEnd = times(atEnd, arithmetic.discount(rate, count));
+    const annuity = () => times(atEnd, arithmetic.annuity(rate, count));
+    const pass = () => {
+      atEnd = times(atEnd, arithmetic.discount(rate, count));
+    };
+    byPay(pay, {
+      level: ({ weight }) => {
+        solved = plus(solved, times(arithmetic.weight(weight), annuity()));
+        pass();
+      },
+      principal: () => {
+        solved = plus(solved, times(arithmetic.whole(count), atEnd));
+      },
+      amount: ({ amount }) => {
+        amounts = plus(amounts, times(arithmetic.whole(amount), annuity()));
+        pass();
+      },
+      interest: () => {},
+      none: pass,
+    });
   }
   if (balloonRate) atEnd = times(atEnd, arithmetic.discount(balloonRate, 1));
-  return { level, amounts, atEnd };
+  return { solved, amounts, atEnd };
 }

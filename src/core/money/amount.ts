@@ -1,5 +1,4 @@
-/** The largest amount that Kellux computes with, in whole units of a currency. */
-export const LARGEST_AMOUNT = 1_000_000_000;
+import { LARGEST_AMOUNT } from "../limits";
 
 /**
  * Reads a plain decimal amount into minor units, exactly.

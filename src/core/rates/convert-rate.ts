@@ -1,6 +1,7 @@
 import { levelRate } from "../annuity";
 import { type Frequency, periodsPerYear } from "../calendar";
 import { type Compounding, compoundingsPerYear } from "../interest";
+import { MOST_PAYMENTS, wholeText } from "../limits";
 import { failure, type Result, success } from "../result";
 
 /** How often a nominal rate adds interest. */
@@ -24,8 +25,6 @@ export type RateKind =
 /** A money factor times this is a nominal yearly percent: 12 months, halved, in percent. */
 export const MONEY_FACTOR_TO_PERCENT = 2400;
 
-const MOST_PAYMENTS = 1200;
-
 /**
  * States a rate another way.
  *
@@ -46,7 +45,7 @@ export function convertRate(figure: number, from: RateKind, to: RateKind): Resul
     if (!Number.isInteger(side.payments) || side.payments < 1 || side.payments > MOST_PAYMENTS) {
       return failure(
         "payments",
-        `A flat rate over ${side.payments} payments is not possible; it must be a whole number from 1 to 1,200.`,
+        `A flat rate over ${side.payments} payments is not possible; it must be a whole number from 1 to ${wholeText(MOST_PAYMENTS)}.`,
       );
     }
   }

@@ -1,10 +1,9 @@
 import type { PeriodRate } from "../interest";
+import { MOST_TIME_VALUE_PAYMENTS, wholeText } from "../limits";
 import { ONE } from "../precise";
 import { failure, type Result, success } from "../result";
 import type { LastPayment } from "./time-value";
 import { roundedBalance, termWorth } from "./worth";
-
-export const MOST_PAYMENTS = 12_000;
 
 /** The three amounts in minor units, above zero where money comes to the customer. */
 export type Amounts = { presentValue: number; payment: number; futureValue: number };
@@ -25,7 +24,7 @@ export function numberOfPayments(
   money: (minor: number) => string,
 ): Result<{ payments: number; last: LastPayment }> {
   const exact = unroundedNumber(amounts, rate.value, inAdvance);
-  if (!(exact > 0 && exact <= MOST_PAYMENTS)) return neverEnds(amounts, rate.value, money);
+  if (!(exact > 0 && exact <= MOST_TIME_VALUE_PAYMENTS)) return neverEnds(amounts, rate.value, money);
   const goal = -amounts.futureValue;
   const balance = (after: number) => balanceAfter(amounts, rate, inAdvance, after);
   const heading = Math.sign(amounts.presentValue - goal);
@@ -71,9 +70,9 @@ function balanceAfter(amounts: Amounts, rate: PeriodRate, inAdvance: boolean, af
   const { presentValue, payment } = amounts;
   if (after === 0) return presentValue;
   const { float, precise } = termWorth(after, rate, inAdvance);
-  return -roundedBalance([presentValue, payment], [1, float.level, float.atEnd], () => {
-    const { level, atEnd } = precise();
-    return [ONE, level, atEnd];
+  return -roundedBalance([presentValue, payment], [1, float.solved, float.atEnd], () => {
+    const { solved, atEnd } = precise();
+    return [ONE, solved, atEnd];
   });
 }
 
@@ -94,6 +93,6 @@ function neverEnds(
   }
   return failure(
     "payment",
-    `Payments of ${money(Math.abs(payment))} do not lead to ${money(Math.abs(futureValue))} at the end within 12,000 payments; turn one of the amounts around, or make them larger.`,
+    `Payments of ${money(Math.abs(payment))} do not lead to ${money(Math.abs(futureValue))} at the end within ${wholeText(MOST_TIME_VALUE_PAYMENTS)} payments; turn one of the amounts around, or make them larger.`,
   );
 }

@@ -1,14 +1,13 @@
 import { FREQUENCY_NAMES, periodsPerYear } from "../calendar";
 import { type PeriodRate, parseDecimal, periodRate } from "../interest";
+import { HIGHEST_YEARLY_RATE, MOST_TIME_VALUE_PAYMENTS, wholeText } from "../limits";
 import { groupedAmount, readCurrency } from "../money";
 import { ONE } from "../precise";
 import { failure, type Result, success } from "../result";
-import { type Amounts, MOST_PAYMENTS, numberOfPayments } from "./number-of-payments";
+import { type Amounts, numberOfPayments } from "./number-of-payments";
 import type { Money, TimeValue, TimeValueAnswer } from "./time-value";
 import { moneyOf, roundedBalance, signed, termWorth } from "./worth";
 import { yearlyRateOf } from "./yearly-rate";
-
-const HIGHEST_YEARLY_RATE = 1000;
 
 /**
  * Solves the five-figure time value of money: any one of present value, payment, future value, number of payments and
@@ -82,23 +81,23 @@ function solve(plan: TimeValue, money: (minor: number) => string): Result<Solved
 function foundAmount(
   find: keyof Amounts,
   { presentValue, payment, futureValue }: Amounts,
-  { float: { level, atEnd }, precise }: ReturnType<typeof termWorth>,
+  { float: { solved, atEnd }, precise }: ReturnType<typeof termWorth>,
 ): number {
   switch (find) {
     case "presentValue":
-      return roundedBalance([payment, futureValue], [level, atEnd, 1], () => {
+      return roundedBalance([payment, futureValue], [solved, atEnd, 1], () => {
         const worth = precise();
-        return [worth.level, worth.atEnd, ONE];
+        return [worth.solved, worth.atEnd, ONE];
       });
     case "payment":
-      return roundedBalance([presentValue, futureValue], [1, atEnd, level], () => {
+      return roundedBalance([presentValue, futureValue], [1, atEnd, solved], () => {
         const worth = precise();
-        return [ONE, worth.atEnd, worth.level];
+        return [ONE, worth.atEnd, worth.solved];
       });
     case "futureValue":
-      return roundedBalance([presentValue, payment], [1, level, atEnd], () => {
+      return roundedBalance([presentValue, payment], [1, solved, atEnd], () => {
         const worth = precise();
-        return [ONE, worth.level, worth.atEnd];
+        return [ONE, worth.solved, worth.atEnd];
       });
   }
 }
@@ -115,9 +114,12 @@ function answerOf(plan: TimeValue, amounts: Amounts, payments: number, yearlyRat
 
 function readPayments({ payments }: TimeValue): Result<number> {
   const count = payments ?? 0;
-  return Number.isInteger(count) && count >= 1 && count <= MOST_PAYMENTS
+  return Number.isInteger(count) && count >= 1 && count <= MOST_TIME_VALUE_PAYMENTS
     ? success(count)
-    : failure("payments", `The number of payments is ${count}; it must be a whole number from 1 to 12,000.`);
+    : failure(
+        "payments",
+        `The number of payments is ${count}; it must be a whole number from 1 to ${wholeText(MOST_TIME_VALUE_PAYMENTS)}.`,
+      );
 }
 
 function readRate({ yearlyRate, frequency, compounding = "payments" }: TimeValue): Result<PeriodRate> {
@@ -125,7 +127,7 @@ function readRate({ yearlyRate, frequency, compounding = "payments" }: TimeValue
   if (!rate || rate.digits / rate.scale > HIGHEST_YEARLY_RATE) {
     return failure(
       "yearlyRate",
-      `The yearly rate ${yearlyRate} is not possible; type a percent from 0 to 1,000, such as 6.49.`,
+      `The yearly rate ${yearlyRate} is not possible; type a percent from 0 to ${wholeText(HIGHEST_YEARLY_RATE)}, such as 6.49.`,
     );
   }
   const year = { numerator: 1, denominator: periodsPerYear(frequency) };

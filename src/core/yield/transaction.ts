@@ -1,4 +1,5 @@
 import type { DayNumber } from "../calendar";
+import { MOST_DATED_AMOUNTS, wholeText } from "../limits";
 
 /** Money on a date, in minor units. */
 export type DatedAmount = { date: DayNumber; amount: number };
@@ -11,8 +12,6 @@ export type Transaction = {
   payments: readonly DatedAmount[];
 };
 
-const LARGEST_COUNT = 10_000;
-
 /**
  * What is wrong with a transaction, as one sentence; undefined where nothing is.
  *
@@ -21,8 +20,8 @@ const LARGEST_COUNT = 10_000;
 export function transactionProblem({ advances, payments }: Transaction): string | undefined {
   if (advances.length === 0) return "There is no advance; give what is lent with its date.";
   if (payments.length === 0) return "There is no payment; give what is paid with its date.";
-  if (advances.length + payments.length > LARGEST_COUNT) {
-    return `There are ${advances.length + payments.length} amounts; there can be at most 10,000.`;
+  if (advances.length + payments.length > MOST_DATED_AMOUNTS) {
+    return `There are ${advances.length + payments.length} amounts; there can be at most ${wholeText(MOST_DATED_AMOUNTS)}.`;
   }
   const wrong = [...advances, ...payments].find(({ amount }) => !(amount > 0));
   if (wrong) return `An amount is ${wrong.amount}; advances and payments are above 0.`;

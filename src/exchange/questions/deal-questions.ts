@@ -24,7 +24,7 @@ type Asked<Word extends DealQuestion["ask"]> = Extract<DealQuestion, { ask: Word
 
 /** Answers a question about an answered deal, as plain JSON: amounts as decimal strings, dates as ISO 8601. */
 export function answerDealQuestion(question: DealQuestion, quote: Quote): Result<object> {
-  const money = (minor: number) => formatAmount(minor, quote.terms.decimals);
+  const money = (minor: number) => formatAmount(minor, quote.decimals);
   switch (question.ask) {
     case "payoff":
       return mapped(askPayoff(question, quote), payoff => payoffJson(payoff, quote));
@@ -58,7 +58,7 @@ function askPayoff({ after, on }: Asked<"payoff">, quote: Quote): Result<Payoff>
   return wrong ? { ok: false, failure: wrong } : payoffOn(quote, date ?? 0);
 }
 
-function payoffJson(payoff: Payoff, { terms: { decimals } }: Quote): object {
+function payoffJson(payoff: Payoff, { decimals }: Quote): object {
   const money = (minor: number) => formatAmount(minor, decimals);
   const { afterPayment, date, balance, interest, perDay, refunds } = payoff;
   return {
@@ -134,7 +134,7 @@ function askPerThousand(
       yearlyRate,
       payments,
       payment: money(payment),
-      unrounded: fineAmount(unrounded, quote.terms.decimals),
+      unrounded: fineAmount(unrounded, quote.decimals),
     })),
   }));
 }

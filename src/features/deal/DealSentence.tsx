@@ -33,8 +33,8 @@ function Sentence({ quote }: { quote: Quote }) {
   const { currency } = quote.deal;
   const money = (minor: number) => moneyText(minor, currency);
   const single = quote.payments === 1;
-  const { isListed, draft } = quote.terms;
-  const adjective = isListed ? "listed" : FREQUENCY_NAMES[draft.calendar.frequency].adjective;
+  const { isListed } = quote;
+  const adjective = isListed ? "listed" : FREQUENCY_NAMES[quote.filled.plan.frequency].adjective;
   return (
     <>
       At a price of <Live find="price" text={money(quote.price)} /> with{" "}
@@ -47,11 +47,11 @@ function Sentence({ quote }: { quote: Quote }) {
       ) : (
         <>
           over <Live go="payments" text={`${quote.payments} ${adjective}`} /> payments
-          {isListed ? ", one of them" : isLevel(quote) ? " of" : " starting at"}{" "}
+          {isListed ? ", one of them" : staysLevel(quote) ? " of" : " starting at"}{" "}
         </>
       )}
       <Live find="payment" text={money(single ? quote.finalPayment : quote.payment)} />
-      {quote.loan.extraEach > 0 && ` and ${money(quote.loan.extraEach)} extra each time`},{" "}
+      {quote.extraEach > 0 && ` and ${money(quote.extraEach)} extra each time`},{" "}
       {quote.firstDate !== null && (
         <>
           {single ? "on" : "the first on"} <Live go="firstPayment" text={longDate(quote.firstDate)} />,{" "}
@@ -68,18 +68,15 @@ function Sentence({ quote }: { quote: Quote }) {
 }
 
 /** Whether every payment date but the last asks for the same payment. */
-function isLevel({ terms, paymentsMade, payments }: Quote): boolean {
-  const { runs } = terms.draft;
-  return (
-    paymentsMade === payments && runs.every(({ pay }) => pay.kind === "level" && pay.raises.length === 0)
-  );
+function staysLevel({ isLevel, paymentsMade, payments }: Quote): boolean {
+  return isLevel && paymentsMade === payments;
 }
 
 /** Payments that are left out, and why the loan ends sooner than planned. */
 function endText(quote: Quote): string {
-  const { terms, payments, paymentsMade, saved, deal } = quote;
+  const { plannedPayments, payments, paymentsMade, saved, deal } = quote;
   const without = payments - paymentsMade;
-  const early = terms.payments - payments;
+  const early = plannedPayments - payments;
   return [
     without > 0 ? `On ${without} of the dates nothing is paid.` : "",
     saved ? `Extra payments save ${savedText(saved, deal.currency)}.` : "",

@@ -82,7 +82,7 @@ function FirstPaymentRemark() {
   const { state, dispatch } = useDesk();
   const quote = shownQuote(state);
   if (state.document.inputs.plan.firstPayment === undefined) return null;
-  const span = quote?.terms.firstSpan;
+  const span = quote?.oddFirstPeriod;
   return (
     <p className="mt-1.5 text-faint text-sm">
       {span && `The first period is ${spanText(span)}, at simple interest. `}

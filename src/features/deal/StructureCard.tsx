@@ -1,5 +1,5 @@
 import { memo } from "react";
-import type { StructureLine } from "@/core";
+import type { TallyLine } from "@/core";
 import { amountText } from "@/features/figures/format";
 import { useDesk } from "./desk-context";
 import { shownTally, tallied } from "./desk-state";
@@ -16,7 +16,7 @@ export const StructureCard = memo(function StructureCard() {
   const amountFinanced = lines.at(-1)?.running;
   const faded = stale ? "stale" : "";
   const money = (minor: number) => amountText(minor, inputs.currency);
-  const running = (figure: StructureLine["figure"]) => {
+  const running = (figure: TallyLine["figure"]) => {
     const line = lines.find(each => each.figure === figure);
     return <span className={`text-right text-faint ${faded}`}>{line ? money(line.running) : ""}</span>;
   };

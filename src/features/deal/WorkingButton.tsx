@@ -55,7 +55,7 @@ export function WorkingButton({ figure, name }: { figure: WorkedFigure; name: st
 /** Workings are asked for now and then: the screen starts without the code for them. */
 async function workingOf(quote: Quote, figure: WorkedFigure): Promise<WorkingStep | undefined> {
   try {
-    const { working } = await import("@/core/deal/working");
+    const { working } = await import("@/core/working");
     return working(quote, figure);
   } catch {
     toast.error("The working could not be loaded, because the server is away. Try again when it is back.");

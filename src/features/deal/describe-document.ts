@@ -53,7 +53,7 @@ export function describeDocument({
     "Number of payments": found(
       ["payments"],
       plan.payments === undefined ? "–" : payments(plan.payments),
-      answer => payments(answer.terms.payments),
+      answer => payments(answer.plannedPayments),
     ),
     Payment: found(["payment"], deal.ok ? amount(deal.value.plan.payment) : "–", answer =>
       amount(answer.payment),

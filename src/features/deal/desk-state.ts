@@ -1,5 +1,4 @@
 import {
-  cashDown,
   currencyDecimals,
   evaluate,
   firstPaymentDate,
@@ -9,8 +8,8 @@ import {
   periodsPerYear,
   type Quote,
   type Result,
-  type StructureLine,
-  structureLines,
+  type TallyLine,
+  tally,
 } from "@/core";
 import type { DealDocument } from "@/exchange/deal-document";
 import { type DealFile, readDeal } from "@/exchange/deal-file";
@@ -84,7 +83,7 @@ export function isStale({ answer, errors }: DeskState): boolean {
 /** The running tally as it is shown. */
 export type Tally = {
   /** Empty while the price is missing. */
-  lines: StructureLine[];
+  lines: TallyLine[];
   /** By how much the trade-in is worth less than is owed on it, in minor units; below zero where it is not. */
   shortfall: number;
   stale: boolean;
@@ -104,7 +103,7 @@ export function shownTally(state: DeskState): Tally {
   const shortfall = tradeIn.owed - allowance;
   if (price === null || down === null || isAllowanceFound)
     return { lines: quote?.lines ?? [], shortfall, stale: isStale(state) };
-  const lines = structureLines(price, tradeIn, cashDown(down, price));
+  const lines = tally(deal.value.structure);
   return { lines, shortfall, stale: Object.keys(state.errors).length > 0 };
 }
 
@@ -248,7 +247,7 @@ function groupedTyped({ currency }: DealFile, amount: string | number | undefine
 /** The planned number of payments: typed, or following from what was found. */
 function shownPayments({ find, from, plan }: DealFile, quote: Quote | null): number | undefined {
   const follows = find === "payments" || from !== undefined;
-  return plan.payments ?? (follows && !plan.datedPayments ? quote?.terms.payments : undefined);
+  return plan.payments ?? (follows && !plan.datedPayments ? quote?.plannedPayments : undefined);
 }
 
 /** "6", "5.5", "5 y 10 m"; where periods are no whole months, years to two decimals. */

@@ -15,7 +15,7 @@ export function giveFound(inputs: DealFile, quote: Quote | null): DealFile {
   // A price and a number of payments can follow from what something else is found from.
   const structure = { price: money(quote.price), ...file.structure };
   const followed = file.plan.payments === undefined && !file.plan.datedPayments;
-  const plan = followed ? { ...file.plan, payments: quote.terms.payments } : file.plan;
+  const plan = followed ? { ...file.plan, payments: quote.plannedPayments } : file.plan;
   const given: DealFile = { ...file, structure, plan, find: "payment" };
   switch (inputs.find) {
     case "down":
@@ -35,9 +35,9 @@ export function giveFound(inputs: DealFile, quote: Quote | null): DealFile {
     case "payments":
       return given;
     case "balloon":
-      return { ...given, plan: { ...plan, balloon: { amount: money(quote.loan.balloon) } } };
+      return { ...given, plan: { ...plan, balloon: { amount: money(quote.agreedBalloon) } } };
     case "extra":
-      return { ...given, plan: { ...plan, extra: { ...plan.extra, each: money(quote.loan.extraEach) } } };
+      return { ...given, plan: { ...plan, extra: { ...plan.extra, each: money(quote.extraEach) } } };
     case "lump":
       return { ...given, plan: { ...plan, extra: foundLump(plan.extra, quote, money) } };
   }
@@ -49,10 +49,10 @@ function foundPercent({ price, down }: Quote): string {
 }
 
 /** The extra on a date that has no amount, with the one that was found for it. */
-function foundLump(extra: DealFile["plan"]["extra"], { loan }: Quote, money: (minor: number) => string) {
+function foundLump(extra: DealFile["plan"]["extra"], { filled }: Quote, money: (minor: number) => string) {
   const dated = extra?.once?.map(each => {
     if (each.amount !== undefined) return each;
-    const found = loan.extras.find(({ date }) => isoDate(date) === each.date);
+    const found = filled.plan.extra?.once?.find(({ date }) => isoDate(date) === each.date);
     return { ...each, amount: money(found?.amount ?? 0) };
   });
   return { ...extra, ...(dated && { once: dated }) };

@@ -174,7 +174,7 @@ function Spacer({ height }: { height: number }) {
 const CELL = "h-[30px] border-base-300 border-t px-1 md:px-2";
 
 function OpeningRow({ quote, money }: { quote: Quote; money: (minor: number) => string }) {
-  const { start } = quote.terms.draft.calendar;
+  const { startDate: start } = quote;
   return (
     <tr aria-rowindex={2}>
       <td className={`${CELL} pl-2 md:pl-4 text-left text-faint`}>0</td>
@@ -221,11 +221,11 @@ const KINDS: Record<PaymentRow["kind"], string> = {
 };
 
 /** What is special about a line: the last payment, or one of another kind. */
-function remarkOn({ schedule, payments, finalPayment, payment, terms }: Quote, index: number): string {
+function remarkOn({ schedule, payments, finalPayment, payment, isListed }: Quote, index: number): string {
   const row = schedule[index];
   if (!row) return "";
   const isLast = row.number === payments && (row.kind === "payment" || row.kind === "interestOnly");
-  if (isLast) return finalPayment === payment || terms.isListed ? "last" : "last, adjusted";
+  if (isLast) return finalPayment === payment || isListed ? "last" : "last, adjusted";
   return KINDS[row.kind];
 }
 

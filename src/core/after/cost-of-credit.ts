@@ -1,0 +1,184 @@
+import { type Frequency, monthsAndDaysBetween, periodsBetween, periodsPerYear } from "../calendar";
+import { type Loan, type PaymentRow, repay } from "../plans/loan";
+import { machineOf, type Summary } from "../quote";
+import { type Result, success } from "../result";
+import {
+  annualPercentageRate,
+  effectiveAnnualRate,
+  oddDaysInYears,
+  rateOfStream,
+  type Stream,
+  type Stretch,
+  type Transaction,
+} from "../yield";
+
+/** What a deal's credit costs as a yearly rate; percent a year. */
+export type CostOfCredit = {
+  /** By the actuarial method of US Regulation Z, Appendix J. */
+  apr: number;
+  /** By the annex of the EU's consumer credit directives. */
+  effectiveRate: number;
+};
+
+/**
+ * The yearly rates that an answered deal comes to, on the payments of its table, the adjusted last one too.
+ *
+ * A charge paid at signing is taken off what is lent. Without dates every period counts as a regular one.
+ *
+ * @param quote an answered deal
+ * @returns percent a year, or a failure where the payments allow no rate
+ * @example
+ * // 10,000.00 over 12 months at 6 %, 200.00 of charges paid at signing
+ * costOfCredit(quote) // apr: 9.8…
+ */
+export function costOfCredit(quote: Summary): Result<CostOfCredit> {
+  const { frequency } = quote.filled.plan;
+  const perYear = periodsPerYear(frequency);
+  const payments = stretchesOf(quote);
+  const advance = netAdvance(quote);
+  const periodic = Number(quote.yearlyRate) / 100 / perYear;
+  const apr = payments && rateOfStream({ advance, payments, ...firstUnitPeriods(quote) }, "simple", periodic);
+  const isEven = quote.startDate === null || frequency !== "twiceAMonth";
+  const effective =
+    isEven && apr !== undefined && payments
+      ? rateOfStream({ advance, payments, ...firstYears(quote) }, "compound", apr)
+      : undefined;
+  if (apr !== undefined && effective !== undefined) {
+    const effectiveRate = 100 * Math.expm1(perYear * Math.log1p(effective));
+    return success({ apr: apr * perYear * 100, effectiveRate });
+  }
+  return ratesByDate(transactionOf(quote));
+}
+
+/** The general equations, amount by amount. */
+function ratesByDate(transaction: Transaction): Result<CostOfCredit> {
+  const apr = annualPercentageRate(transaction);
+  if (!apr.ok) return apr;
+  const effective = effectiveAnnualRate(transaction);
+  if (!effective.ok) return effective;
+  return success({ apr: apr.value.percent, effectiveRate: effective.value });
+}
+
+/**
+ * What a deal lends and what is paid for it, date by date.
+ *
+ * Without dates its periods count from day 0 as regular ones, which only a deal of evenly spaced payments can do
+ * without.
+ */
+export function transactionOf(quote: Summary): Transaction {
+  const start = quote.startDate ?? 0;
+  const payments = scheduleOf(quote)
+    .filter(({ payment }) => payment > 0)
+    .map(({ date, payment }) => ({ date: date ?? start, amount: payment }));
+  return { advances: [{ date: start, amount: netAdvance(quote) }], payments };
+}
+
+/** What the customer has the use of: the amount financed less a charge paid at signing. */
+export function netAdvance({ amountFinanced, deal }: Summary): number {
+  return amountFinanced - (deal.plan.prepaidCharge ?? 0);
+}
+
+/**
+ * A deal's payments in stretches, where they are one period of the plan apart and this is the unit period;
+ * undefined where extras or listed dates come between, or where another period could be the common one.
+ */
+function stretchesOf(quote: Summary): Stretch[] | undefined {
+  const { loan } = machineOf(quote);
+  if (quote.isListed || loan.extras.length > 0) return undefined;
+  const hasDates = quote.startDate !== null;
+  if (paysLevel(quote)) return hasDates && quote.payments < FEWEST ? undefined : levelStretches(quote, loan);
+  const rows = scheduleOf(quote);
+  return hasDates && !stepsByOnePeriod(rows) ? undefined : stretchesOfRows(rows);
+}
+
+/** With fewer dates no period is common. */
+const FEWEST = 3;
+
+/** Whether every payment but the last is the level one, so that the totals say what the table holds. */
+function paysLevel(quote: Summary): boolean {
+  const { isLevel, extraEach, payments, payment, finalPayment, balloon, totalOfPayments } = quote;
+  return isLevel && extraEach === 0 && (payments - 1) * payment + finalPayment + balloon === totalOfPayments;
+}
+
+function levelStretches({ payment, payments, finalPayment, balloon }: Summary, { draft }: Loan): Stretch[] {
+  const withLast = draft.balloonRate ? 0 : balloon;
+  const stretches = [
+    { amount: payment, count: payments - 1 },
+    { amount: finalPayment + withLast, count: 1 },
+    { amount: balloon - withLast, count: 1 },
+  ];
+  return stretches.filter(({ amount, count }) => amount > 0 && count > 0);
+}
+
+function stretchesOfRows(rows: readonly PaymentRow[]): Stretch[] {
+  const stretches: Stretch[] = [];
+  let number = 0;
+  for (const row of rows) {
+    const last = stretches.at(-1);
+    if (last && row.number === number) {
+      // A balloon together with the last payment.
+      last.count -= 1;
+      stretches.push({ amount: last.amount + row.payment, count: 1 });
+    } else if (last?.amount === row.payment) last.count += 1;
+    else stretches.push({ amount: row.payment, count: 1 });
+    number = row.number;
+  }
+  return stretches.filter(({ count }) => count > 0);
+}
+
+/** The lines of the repayment table, made again where only the totals were. */
+function scheduleOf(quote: Summary): PaymentRow[] {
+  const rows: PaymentRow[] = [];
+  repay(machineOf(quote).loan, rows);
+  return rows;
+}
+
+/** Whether the plan's own period is the commonest between two payments, and occurs more than once. */
+function stepsByOnePeriod(schedule: readonly PaymentRow[]): boolean {
+  const numbers = schedule.filter(({ payment, kind }) => payment > 0 && kind !== "balloon");
+  let [single, wider] = [0, 0];
+  for (let index = 1; index < numbers.length; index++) {
+    const gap = (numbers[index]?.number ?? 0) - (numbers[index - 1]?.number ?? 0);
+    if (gap === 1) single += 1;
+    else wider += 1;
+  }
+  return single > 1 && single >= wider;
+}
+
+/** The first period in unit periods, as Appendix J counts it. */
+function firstUnitPeriods(quote: Summary): Pick<Stream, "firstPeriods" | "firstPart"> {
+  const { startDate, firstDate } = quote;
+  const { frequency, timing } = quote.filled.plan;
+  if (startDate === null || firstDate === null || isRegularFirst(quote)) return regularFirst(timing);
+  const { numerator, denominator } = periodsBetween(frequency, startDate, firstDate).periods;
+  const firstPeriods = Math.floor(numerator / denominator);
+  return { firstPeriods, firstPart: numerator / denominator - firstPeriods };
+}
+
+/** The first period in years, as the EU's annex counts it, times the periods of a year. */
+function firstYears({ startDate, firstDate, filled }: Summary): Pick<Stream, "firstPeriods" | "firstPart"> {
+  const { frequency, timing } = filled.plan;
+  if (startDate === null || firstDate === null) return regularFirst(timing);
+  return {
+    firstPeriods: 0,
+    firstPart: yearsBetween(frequency, startDate, firstDate) * periodsPerYear(frequency),
+  };
+}
+
+/** Half months are of different lengths; every other regular period is one period however it is counted. */
+function isRegularFirst({ oddFirstPeriod, filled }: Summary): boolean {
+  return oddFirstPeriod === null && filled.plan.frequency !== "twiceAMonth";
+}
+
+function yearsBetween(frequency: Frequency, start: number, date: number): number {
+  if (frequency === "weekly" || frequency === "everyTwoWeeks") {
+    const days = (date - start) % 7;
+    return (date - start - days) / 7 / 52 + oddDaysInYears(start, days);
+  }
+  const { months, days } = monthsAndDaysBetween(start, date);
+  return months / 12 + oddDaysInYears(start, days);
+}
+
+function regularFirst(timing: "arrears" | "advance" | undefined): Pick<Stream, "firstPeriods" | "firstPart"> {
+  return { firstPeriods: timing === "advance" ? 0 : 1, firstPart: 0 };
+}

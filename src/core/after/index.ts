@@ -1,0 +1,11 @@
+export { type Affordable, affordability, type Unaffordable } from "./affordability";
+export { type CostOfCredit, costOfCredit, netAdvance, transactionOf } from "./cost-of-credit";
+export { type PerThousand, paymentPerThousand } from "./payment-per-thousand";
+export { type Payoff, payoffAfter, payoffOn, type Refund } from "./payoff";
+export {
+  type Totals,
+  totalsBetweenDates,
+  totalsBetweenPayments,
+  totalsByYear,
+  type YearTotals,
+} from "./totals";

@@ -1,0 +1,96 @@
+import type { DayNumber } from "../../calendar";
+import { NO_RATE, type PeriodRate, periodInterest, simpleRate } from "../../interest";
+import { roundFraction } from "../../money";
+import { type Calendar, type Loan, type PaymentRow, rateByDays } from "../../plans/loan";
+import { machineOf, type Quote } from "../../quote";
+
+/** How interest grows within one period of a loan, in minor units. */
+export type Accrual = {
+  from: DayNumber;
+  /** Days passed on a date, and the days of the period. */
+  share: (date: DayNumber) => Share;
+  /** Interest up to a date on a balance that extras have lowered on their days. */
+  interest: (balance: number, date: DayNumber, extras: readonly PaymentRow[]) => number;
+  /** What the next day adds, not rounded. */
+  perDay: (balance: number, date: DayNumber) => number;
+};
+
+export type Share = { days: number; of: number };
+
+/** How interest grows between one payment date and the next. */
+export function accrualAfter(quote: Quote, after: number): Accrual {
+  const { draft } = machineOf(quote).loan;
+  const { calendar, flat } = draft;
+  const from = (after === 0 ? calendar.start : calendar.dateOf(after)) ?? 0;
+  const to = calendar.dateOf(after + 1) ?? quote.finalDate ?? from;
+  const of = Math.max(to - from, 1);
+  const share = (date: DayNumber) => ({ days: date - from, of });
+  if (flat) return { from, share, ...flatAccrual(quote, after, share) };
+  const rate = rateOfPeriod(draft, after + 1);
+  const countsDays = rate !== NO_RATE && (calendar.dayCount !== "equal" || quote.isListed);
+  return {
+    from,
+    share,
+    ...(countsDays ? dailyAccrual(calendar, rate, from, of) : sharedAccrual(rate, from, of)),
+  };
+}
+
+type Growth = Pick<Accrual, "interest" | "perDay">;
+
+/** A period's interest shared out over its days. */
+function sharedAccrual(rate: PeriodRate, from: DayNumber, of: number): Growth {
+  const oneDay = simpleRate(rate, { numerator: 1, denominator: of });
+  return {
+    interest: (balance, date, extras) => periodInterest(balanceDays(balance, from, date, extras), oneDay),
+    perDay: balance => balance * oneDay.value,
+  };
+}
+
+/** Interest by the plan's own count of days; with extras in between shared out, as the table does it. */
+function dailyAccrual(calendar: Calendar, rate: PeriodRate, from: DayNumber, of: number): Growth {
+  const rateBetween = rateByDays(calendar);
+  const shared = sharedAccrual(rate, from, of);
+  return {
+    interest: (balance, date, extras) =>
+      extras.length > 0
+        ? shared.interest(balance, date, extras)
+        : periodInterest(balance, rateBetween(from, date)),
+    perDay: (balance, date) => balance * (rateBetween(from, date + 1).value - rateBetween(from, date).value),
+  };
+}
+
+/** A flat-rate loan earns its row's part of the charge day by day. */
+function flatAccrual({ schedule }: Quote, after: number, share: Accrual["share"]): Growth {
+  const interest = schedule[after]?.interest ?? 0;
+  return {
+    interest: (_, date) => shareOf(interest, share(date)),
+    perDay: (_, date) => interest / share(date).of,
+  };
+}
+
+/** A part of an amount by days, rounded half up to the minor unit. */
+export function shareOf(amount: number, { days, of }: Share): number {
+  return roundFraction({ numerator: BigInt(amount) * BigInt(days), denominator: BigInt(of) }, "nearest");
+}
+
+/** A balance times its days, less what extras took off it from their days on. */
+function balanceDays(
+  balance: number,
+  from: DayNumber,
+  date: DayNumber,
+  extras: readonly PaymentRow[],
+): number {
+  return extras.reduce(
+    (sum, extra) => sum - extra.payment * (date - (extra.date ?? date)),
+    balance * (date - from),
+  );
+}
+
+function rateOfPeriod(draft: Loan["draft"], number: number): PeriodRate {
+  let last = 0;
+  for (const run of draft.runs) {
+    last += run.count;
+    if (number <= last) return run.rate;
+  }
+  return draft.balloonRate ?? NO_RATE;
+}

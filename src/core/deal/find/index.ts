@@ -1,1 +1,0 @@
-export { type Answer, answer } from "./answer";

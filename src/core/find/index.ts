@@ -1,0 +1,2 @@
+export { type Answer, answer } from "./answer";
+export { MEASURES } from "./measure";

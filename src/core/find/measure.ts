@@ -1,0 +1,82 @@
+import { isoDate } from "../calendar";
+import type { Deal, KnownFigure, Lent, Priced } from "../deal";
+import { groupedAmount } from "../money";
+import { regularPayment } from "../plans/loan";
+import type { Figure } from "../result";
+
+/** A figure that something is found from: an amount in minor units, a day number, or a number of payments. */
+export type MeasureName = KnownFigure | "lastPayment";
+
+type Measure = {
+  /** The figure that a failure blames. */
+  figure: Figure;
+  /** Its name in a sentence. */
+  name: string;
+  asked: (deal: Deal) => number;
+  text: (value: number, decimals: number) => string;
+} & (
+  | { follows: "loan"; of: (lent: Lent) => number }
+  | { follows: "repayment"; of: (priced: Priced) => number }
+);
+
+const asked = (deal: Deal) => deal.from?.value ?? 0;
+
+/** Every figure of the result that another can be found from; what follows from the loan alone needs no table. */
+export const MEASURES: Record<MeasureName, Measure> = {
+  payment: {
+    figure: "payment",
+    name: "payment",
+    follows: "loan",
+    of: ({ loan }) => regularPayment(loan),
+    asked: ({ plan }) => plan.payment ?? 0,
+    text: groupedAmount,
+  },
+  lastPayment: {
+    figure: "datedPayments",
+    name: "last payment",
+    follows: "repayment",
+    of: ({ repayment }) => repayment.finalPayment,
+    asked: ({ plan }) => plan.datedPayments?.at(-1)?.amount ?? 0,
+    text: groupedAmount,
+  },
+  totalCost: {
+    figure: "totalCost",
+    name: "total cost",
+    follows: "repayment",
+    of: ({ totalCost }) => totalCost,
+    asked,
+    text: groupedAmount,
+  },
+  financeCharge: {
+    figure: "financeCharge",
+    name: "finance charge",
+    follows: "repayment",
+    of: ({ financeCharge }) => financeCharge,
+    asked,
+    text: groupedAmount,
+  },
+  amountFinanced: {
+    figure: "amountFinanced",
+    name: "amount financed",
+    follows: "loan",
+    of: ({ amountFinanced }) => amountFinanced,
+    asked,
+    text: groupedAmount,
+  },
+  endDate: {
+    figure: "endDate",
+    name: "end date",
+    follows: "repayment",
+    of: ({ repayment }) => repayment.finalDate ?? 0,
+    asked,
+    text: date => isoDate(date),
+  },
+  payments: {
+    figure: "payments",
+    name: "number of payments",
+    follows: "repayment",
+    of: ({ repayment }) => repayment.payments,
+    asked,
+    text: String,
+  },
+};

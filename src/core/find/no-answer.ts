@@ -1,0 +1,106 @@
+import { type Deal, price } from "../deal";
+import { NO_RATE, periodInterest } from "../interest";
+import { MOST_PAYMENTS, wholeText } from "../limits";
+import { groupedAmount } from "../money";
+import { readTerms } from "../plans/loan";
+import { type Failure, failure, type Result } from "../result";
+import { financed } from "../structure";
+import type { Finder } from "./finders";
+import { MEASURES, type MeasureName } from "./measure";
+import type { Trial } from "./trial";
+
+/** Says that a figure does not move what it should be found from, and what it can be found from. */
+export function notDepending(finder: Finder, known: MeasureName | null): Result<never> {
+  const usable = [...finder.rising, ...finder.falling]
+    .filter(name => name !== "lastPayment")
+    .map(name => `the ${MEASURES[name].name}`);
+  const from = usable.length > 1 ? `${usable.slice(0, -1).join(", ")} or ${usable.at(-1)}` : usable[0];
+  const name = known === null ? "payment" : MEASURES[known].name;
+  return failure(
+    finder.figure,
+    `The ${name} does not follow from the ${finder.name}; find the ${finder.name} from ${from}.`,
+  );
+}
+
+/** Why a search has no answer. */
+export const noAnswer = { tooSmall, beyond, unbounded };
+
+function tooSmall(known: MeasureName, asked: number, decimals: number): Result<never> {
+  const { figure, name, text } = MEASURES[known];
+  const what = known === "payment" ? "repays nothing" : "is not possible";
+  return failure(figure, `A ${name} of ${text(asked, decimals)} ${what}; type one above zero.`);
+}
+
+/** Even the best that the figure can be is on the wrong side. */
+function beyond(finder: Finder, known: MeasureName, deal: Deal, trial: Trial, best: number): Result<never> {
+  const { figure, name, text, asked: askedOf } = MEASURES[known];
+  const { decimals, measure } = trial;
+  const asked = askedOf(deal);
+  const reached = measure(best);
+  const start = `No ${finder.name} gives a ${name} of ${text(asked, decimals)}`;
+  if (!Number.isFinite(reached)) return failure(figure, `${start}.`);
+  const nearest: Failure["nearest"] = known === "payment" ? { figure: "payment", minor: reached } : undefined;
+  if (known === "payment") {
+    const why = { price: carried, payments: neverEnds }[finder.figure as string];
+    const sentence = why?.(deal, finder, asked, reached, decimals);
+    if (sentence) return failure(figure, sentence, nearest);
+  }
+  const least = known === "endDate" ? "earliest" : "smallest";
+  return failure(
+    figure,
+    `${start}: even ${finder.name} ${finder.text(best, decimals)} takes ${text(reached, decimals)}. The ${least} ${name} that works is ${text(reached, decimals)}.`,
+    nearest,
+  );
+}
+
+/** What is owed on the trade-in has to be financed at any price. */
+function carried({ structure }: Deal, _: Finder, asked: number, reached: number, decimals: number): string {
+  const amount = financed({ ...structure, price: 0 });
+  const [askedText, reachedText, amountText] = [asked, reached, amount].map(minor =>
+    groupedAmount(minor, decimals),
+  );
+  return (
+    `No price gives a payment of ${askedText}: even at a price of 0 there is ${amountText} to finance ` +
+    `for what is owed on the trade-in, which takes ${reachedText}. The smallest payment that works is ${reachedText}.`
+  );
+}
+
+/** A payment below the first interest repays nothing. */
+function neverEnds(
+  deal: Deal,
+  finder: Finder,
+  asked: number,
+  reached: number,
+  decimals: number,
+): string | undefined {
+  const longest = finder.fill(deal, MOST_PAYMENTS);
+  const terms = readTerms(longest);
+  const priced = terms.ok ? price(longest, terms.value) : terms;
+  if (!priced.ok) return undefined;
+  const { amount, draft } = priced.value.loan;
+  const rate = draft.runs.at(-1)?.rate ?? NO_RATE;
+  const interest = periodInterest(amount, rate);
+  if (asked > interest) return undefined;
+  const [askedText, interestText, reachedText] = [asked, interest, reached].map(minor =>
+    groupedAmount(minor, decimals),
+  );
+  return (
+    `A payment of ${askedText} does not cover the first interest of ${interestText}, so that the loan never ends. ` +
+    `The smallest payment that works is ${reachedText}, over ${wholeText(MOST_PAYMENTS)} payments.`
+  );
+}
+
+/** Even the most that the figure can be is on the right side, so that there is no last one. */
+function unbounded(
+  finder: Finder,
+  known: MeasureName,
+  asked: number,
+  decimals: number,
+  most: number,
+): Result<never> {
+  const { figure, name, text } = MEASURES[known];
+  return failure(
+    figure,
+    `A ${name} of ${text(asked, decimals)} affords more than the largest ${finder.name}, ${finder.text(most, decimals)}.`,
+  );
+}

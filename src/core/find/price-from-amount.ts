@@ -1,0 +1,25 @@
+import { type Deal, standsInForPrice } from "../deal";
+import { groupedAmount, readCurrency } from "../money";
+import { failure, type Result, success } from "../result";
+import { priceFor } from "../structure";
+
+/**
+ * The deal with the price that its known amount financed gives: that amount stands in for the price where a figure of
+ * the plan is found.
+ */
+export function priceFromAmount(deal: Deal): Result<Deal> {
+  const { from, structure } = deal;
+  if (!from || !standsInForPrice(deal)) return success(deal);
+  const decimals = readCurrency(deal.currency);
+  if (!decimals.ok) return decimals;
+  const price = priceFor(structure, from.value, decimals.value);
+  if (price === null) {
+    const amount = groupedAmount(from.value, decimals.value);
+    return failure(
+      "amountFinanced",
+      `No price leaves ${amount} to finance with this trade-in and cash down; type another amount.`,
+    );
+  }
+  const { from: _from, ...given } = deal;
+  return success({ ...given, structure: { ...structure, price } });
+}

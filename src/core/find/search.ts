@@ -1,0 +1,90 @@
+import { type Deal, type FoundFigure, knownFigure, type Priced } from "../deal";
+import { failure, type Result, success } from "../result";
+import { lastWhole } from "../solve";
+import { FINDERS, type Finder } from "./finders";
+import { firstGuess } from "./guess";
+import { lastOverPayments } from "./last-over-payments";
+import { MEASURES, type MeasureName } from "./measure";
+import { noAnswer, notDepending } from "./no-answer";
+import { roundestRate } from "./roundest-rate";
+import { makeTrial, type Trial } from "./trial";
+
+/** A deal with the figure filled in that was searched for, and what to say about it once it is priced. */
+export type Searched = { filled: Deal; noteOn: (priced: Priced) => string | undefined };
+
+/** What is searched for: a payment that costs so much is the one over the most payments that do. */
+function searchedFigure(find: FoundFigure): Exclude<FoundFigure, "payment"> {
+  return find === "payment" ? "payments" : find;
+}
+
+/** Searches for the figure of a deal from the figure of the result that is known. */
+export function search(deal: Deal): Result<Searched> {
+  const figure = searchedFigure(deal.find);
+  const finder = FINDERS[figure];
+  const known = knownFigure(deal);
+  const rises = known !== null && finder.rising.includes(known);
+  if (known === null || !(rises || finder.falling.includes(known))) return notDepending(finder, known);
+  const immovable = movesNothing(deal, figure);
+  if (immovable) return immovable;
+  const trial = makeTrial(deal, finder, known);
+  if (!trial.ok) return trial;
+  const { decimals, measure } = trial.value;
+  const { low, high } = finder.range(deal, decimals);
+  const asked = MEASURES[known].asked(deal);
+  if (asked <= 0) return noAnswer.tooSmall(known, asked, decimals);
+
+  const guess = firstGuess(figure, known, deal, trial.value.terms);
+  const last = lastOnTheRightSide(known, trial.value, { rises, low, high, asked, guess });
+  if (rises ? last < low : last > high) {
+    return noAnswer.beyond(finder, known, deal, trial.value, rises ? low : high);
+  }
+  if (rises && last === high) return noAnswer.unbounded(finder, known, asked, decimals, high);
+  const whole = figure === "yearlyRate" ? roundestRate(last, measure) : last;
+  const { from: _from, ...given } = finder.fill(deal, whole);
+  const leastIsEnough = !rises && whole === low && finder.noneNeeded !== undefined;
+  return success({
+    filled: { ...given, find: "payment" },
+    noteOn: priced => (leastIsEnough ? noneNeeded(finder, known, asked, decimals, priced) : undefined),
+  });
+}
+
+/** A figure that a deal already says, or that changes nothing in it. */
+function movesNothing({ structure: { down }, plan }: Deal, figure: FoundFigure): Result<never> | undefined {
+  if (figure === "price" && down && "percent" in down && Number(down.percent) === 100) {
+    return failure("down", "With 100 % down the price does not change the payment; type a smaller percent.");
+  }
+  return figure === "payments" && plan.datedPayments
+    ? failure("datedPayments", "A list of payments has its own number of them; find another figure.")
+    : undefined;
+}
+
+type Range = { rises: boolean; low: number; high: number; asked: number; guess: number };
+
+/** What falls is searched from its far end, so that the search always meets a rising difference. */
+function lastOnTheRightSide(
+  known: MeasureName,
+  { measure, solved, terms }: Trial,
+  { rises, low, high, asked, guess }: Range,
+): number {
+  const sign = rises ? 1 : -1;
+  const [from, to] = rises ? [low, high] : [-high, -low];
+  const difference = (whole: number) => measure(sign * whole) - asked;
+  const first = lastWhole(difference, from, to, sign * guess);
+  const isCost = known === "totalCost" || known === "financeCharge";
+  if (first < from || first >= to || terms === null || !isCost) return sign * first;
+  return sign * lastOverPayments(first, to, difference, whole => solved(sign * whole), terms);
+}
+
+function noneNeeded(
+  { noneNeeded: words }: Finder,
+  known: MeasureName,
+  asked: number,
+  decimals: number,
+  priced: Priced,
+): string | undefined {
+  const { name, of, text } = MEASURES[known];
+  const reached = of(priced);
+  if (reached >= asked) return undefined;
+  const before = known === "endDate" ? "before" : "below";
+  return `${words} the ${name} is ${text(reached, decimals)}, ${before} the ${text(asked, decimals)} asked for.`;
+}

@@ -1,0 +1,25 @@
+// Every limit of what a user may give that more than one place asks about.
+
+/** The largest amount that Kellux computes with, in whole units of a currency. */
+export const LARGEST_AMOUNT = 1_000_000_000;
+
+/** Percent a year. */
+export const HIGHEST_YEARLY_RATE = 1000;
+
+/** Payment dates of a plan. */
+export const MOST_PAYMENTS = 1200;
+
+/** Payments of a five-figure time value, which needs no table. */
+export const MOST_TIME_VALUE_PAYMENTS = 12_000;
+
+/** Percent of the price. */
+export const HIGHEST_BALLOON_PERCENT = 1000;
+
+/** Percent by which a payment may rise at one step. */
+export const HIGHEST_STEP_PERCENT = 1000;
+
+/** Steps of a plan. */
+export const MOST_STEPS = 100;
+
+/** Advances and payments of a transaction of which a yearly rate is asked. */
+export const MOST_DATED_AMOUNTS = 10_000;

@@ -1,0 +1,1 @@
+export { type Extra, type ExtraEvent, extraEvents } from "./extra-events";

@@ -1,0 +1,1 @@
+export { earnedBySumOfDigits, flatCharge, flatTrueRate } from "./flat-charge";

@@ -1,0 +1,17 @@
+export { calendarOf, firstPaymentDate } from "./calendar";
+export { type Calendar, type Earning, rateByDays } from "./draft";
+export { explainFault } from "./explain-fault";
+export { flatCharge, flatTrueRate } from "./flat-rate";
+export { loanOf } from "./loan-of";
+export type { LoanPlan } from "./plan";
+export {
+  isFault,
+  type Loan,
+  type PaymentRow,
+  type Repayment,
+  regularPayment,
+  repay,
+  repayFlatRate,
+} from "./repay";
+export { readTerms, solvable, type Terms } from "./terms";
+export { unroundedPayment } from "./unrounded-payment";

@@ -1,0 +1,45 @@
+import { periodInterest } from "../../../interest";
+import type { Earning } from "../draft";
+import { earnedBySumOfDigits, flatCharge, flatTrueRate } from "../flat-rate";
+import type { Loan } from "./loan";
+import type { PaymentRow, Repayment } from "./row";
+
+/**
+ * Repays a flat-rate loan. The payments come to the amount and its finance charge exactly; the last one takes
+ * up the rounding. How much of each is interest follows from how the charge is earned.
+ */
+export function repayFlatRate(loan: Loan, earning: Earning, rows?: PaymentRow[]): Repayment {
+  const { amount, solved: level, draft } = loan;
+  const { calendar, payments } = draft;
+  const charge = flatCharge(amount, calendar);
+  const rate = earning === "actuarial" ? flatTrueRate(amount, charge, payments) : undefined;
+  let left = amount + charge;
+  let balance = amount;
+  let earned = 0;
+  let number = 0;
+  let payment = 0;
+  while (left > 0) {
+    number += 1;
+    const last = number === payments || left <= level;
+    payment = last ? left : level;
+    const byRule = rate
+      ? periodInterest(balance, rate)
+      : earnedBySumOfDigits(charge, payments, number) - earned;
+    // Never more than is left of the charge, so that the last payment's interest is not below zero.
+    const interest = last ? charge - earned : Math.min(byRule, charge - earned);
+    earned += interest;
+    left -= payment;
+    balance += interest - payment;
+    const date = calendar.dateOf(number);
+    rows?.push({ kind: "payment", number, date, payment, interest, principal: payment - interest, balance });
+  }
+  return {
+    payments: number,
+    paid: number,
+    finalPayment: payment,
+    balloonPaid: 0,
+    totalOfPayments: amount + charge,
+    totalInterest: charge,
+    finalDate: calendar.dateOf(number),
+  };
+}

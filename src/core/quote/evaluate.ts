@@ -1,0 +1,107 @@
+import { areLevel } from "../annuity";
+import { periodsPerYear } from "../calendar";
+import type { Deal } from "../deal";
+import { type Answer, answer } from "../find";
+import {
+  flatCharge,
+  flatTrueRate,
+  isFault,
+  type Loan,
+  type PaymentRow,
+  regularPayment,
+  repay,
+} from "../plans/loan";
+import { type Result, success } from "../result";
+import { cashDown, tally } from "../structure";
+import { rememberMachine } from "./machine";
+import type { Quote, Saved, Summary } from "./quote";
+
+/**
+ * Answers a deal: finds its figure, then the repayment table and what it all costs.
+ *
+ * @param deal money in minor units, rate in percent a year, dates as day numbers
+ * @returns the quote, or a failure with the figure to blame and a plain sentence
+ * @example
+ * const quote = evaluate({
+ *   currency: "USD",
+ *   structure: { price: 4185000, tradeIn: { allowance: 920000, owed: 1105000 }, down: { amount: 300000 } },
+ *   plan: { kind: "loan", yearlyRate: "6.49", payments: 72, frequency: "monthly", rounding: "nearest",
+ *           signed: null, firstPayment: null, payment: null },
+ *   find: "payment",
+ * });
+ * quote.ok && quote.value.payment // 68397
+ */
+export function evaluate(deal: Deal): Result<Quote> {
+  const schedule: PaymentRow[] = [];
+  const found = answer(deal, schedule);
+  return found.ok ? success(remembered({ ...summaryOf(deal, found.value), schedule }, found.value)) : found;
+}
+
+/** The same as {@link evaluate} without the repayment table, for many deals. */
+export function summarize(deal: Deal): Result<Summary> {
+  const found = answer(deal);
+  return found.ok ? success(remembered(summaryOf(deal, found.value), found.value)) : found;
+}
+
+function remembered<Answered extends Summary>(quote: Answered, { terms, priced }: Answer): Answered {
+  rememberMachine(quote, { terms, loan: priced.loan });
+  return quote;
+}
+
+function summaryOf(deal: Deal, found: Answer): Summary {
+  const { filled, terms, priced, note } = found;
+  const { structure, amountFinanced, loan, repayment, financeCharge, totalCost } = priced;
+  const { draft, firstSpan } = terms;
+  const saved = savedByExtra(found);
+  return {
+    kind: filled.plan.kind,
+    deal,
+    filled,
+    decimals: terms.decimals,
+    lines: tally(structure),
+    price: structure.price ?? 0,
+    down: cashDown(structure.down, structure.price ?? 0),
+    allowance: structure.tradeIn.allowance,
+    amountFinanced,
+    yearlyRate: filled.plan.yearlyRate ?? "0",
+    ...(draft.flat && { trueYearlyRate: trueRateOf(loan) }),
+    payment: regularPayment(loan),
+    solved: loan.solved,
+    isLevel: areLevel(draft.runs),
+    isListed: terms.isListed,
+    plannedPayments: terms.payments,
+    payments: repayment.payments,
+    paymentsMade: repayment.paid,
+    finalPayment: repayment.finalPayment,
+    balloon: repayment.balloonPaid,
+    agreedBalloon: loan.balloon,
+    extraEach: loan.extraEach,
+    totalOfPayments: repayment.totalOfPayments,
+    financeCharge,
+    totalCost,
+    startDate: draft.calendar.start,
+    firstDate: draft.calendar.dateOf(1),
+    finalDate: repayment.finalDate,
+    oddFirstPeriod: firstSpan && { months: firstSpan.months, days: firstSpan.days },
+    ...(saved && { saved }),
+    ...(note && { note }),
+  };
+}
+
+/** What the extras of an answer save against the same loan without them. */
+function savedByExtra({ priced: { loan, repayment } }: Answer): Saved | undefined {
+  if (loan.extraEach === 0 && loan.extras.length === 0) return undefined;
+  const without = repay({ ...loan, extraEach: 0, extras: [] });
+  if (isFault(without)) return undefined;
+  return {
+    interest: without.totalInterest - repayment.totalInterest,
+    payments: without.payments - repayment.payments,
+    finalDateWithout: without.finalDate,
+  };
+}
+
+/** The nominal percent a year at which a flat-rate loan's payments are worth its amount. */
+function trueRateOf({ amount, draft: { calendar, payments } }: Loan): number {
+  const { value } = flatTrueRate(amount, flatCharge(amount, calendar), payments);
+  return 100 * value * periodsPerYear(calendar.frequency);
+}

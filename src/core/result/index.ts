@@ -1,0 +1,2 @@
+export type { Figure } from "./figure";
+export { type Failure, failure, type Result, success } from "./result";
