@@ -1,5 +1,5 @@
 // The demo scenario: Tarn & Hollow, a made-up dealer in the made-up town of Marrow Bay, and its lending desk.
-import type { DealDocument } from "@/exchange/deal-document";
+import { type DealHeading, documentOf } from "@/exchange/deal-document";
 import type { DealFile } from "@/exchange/deal-file";
 
 export const DEMO_VEHICLES = [
@@ -27,7 +27,7 @@ export const DEMO_VEHICLES = [
   currency: "USD",
 }));
 
-type Demo = Omit<DealDocument, "inputs"> & {
+type Demo = DealHeading & {
   changed: string;
   structure: DealFile["structure"];
   plan: Partial<DealFile["plan"]>;
@@ -196,19 +196,20 @@ const deals: Demo[] = [
   },
 ];
 
+/** The same ids each time, so that the demo is the same data wherever it is loaded. */
+const optionId = (place: number) => `00000000-0000-4000-8000-${String(place + 1).padStart(12, "0")}`;
+
 export const DEMO_DEALS = deals.map(
-  ({ customer, vehicle, status, changed, structure, plan, find = "payment" }) => ({
-    customer,
-    vehicle,
-    status,
-    changedAt: new Date(changed),
-    inputs: {
+  ({ customer, vehicle, status, changed, structure, plan, find = "payment" }, place) => {
+    const inputs: DealFile = {
       format: "kellux-deal",
       version: 1,
       currency: "USD",
       structure,
       plan: { kind: "loan", frequency: "monthly", ...plan },
       find,
-    } satisfies DealFile,
-  }),
+    };
+    const document = documentOf({ customer, vehicle, status }, { id: optionId(place), name: "", inputs });
+    return { ...document, changedAt: new Date(changed) };
+  },
 );

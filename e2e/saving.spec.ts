@@ -29,6 +29,26 @@ test("two tabs on one deal: the second to save is told, sees both versions and c
   await expect(page.getByRole("row", { name: /29,000\.00/ })).toHaveCount(1);
 });
 
+test("two tabs that change different parts of a deal both save, and each gets what the other changed", async ({
+  page,
+  context,
+}) => {
+  const first = await newDeal(page);
+  await first.type({ Customer: "Wendel Ashgrove", ...VAN });
+  await first.saved();
+  const other = await context.newPage();
+  await other.goto(page.url());
+  const second = await new DealScreen(other).ready();
+  await first.type({ Customer: "Wendela Ashgrove" });
+  await first.saved();
+  await second.type({ Price: "31,000" });
+  await second.saved();
+  await expect(other.getByLabel("Customer", { exact: true })).toHaveValue("Wendela Ashgrove");
+  await page.reload();
+  await expect(first.field("Price")).toHaveValue("31,000.00");
+  await expect(page.getByLabel("Customer", { exact: true })).toHaveValue("Wendela Ashgrove");
+});
+
 test("after a conflict the officer's own version can be saved over the other", async ({ page, context }) => {
   const first = await newDeal(page);
   await first.type({ Customer: "Percival Dune", ...VAN });

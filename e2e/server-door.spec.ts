@@ -1,20 +1,27 @@
 import { request as httpRequest } from "node:http";
 import { type APIRequestContext, expect, test } from "@playwright/test";
 
-const document = {
-  customer: "Door Tester",
-  vehicle: "",
-  status: "quoting",
-  inputs: {
-    format: "kellux-deal",
-    version: 1,
-    currency: "USD",
-    structure: { price: "1000.00" },
-    plan: { kind: "loan", frequency: "monthly", yearlyRate: "6", payments: 12 },
-    find: "payment",
-  },
+const inputs = {
+  format: "kellux-deal",
+  version: 1,
+  currency: "USD",
+  structure: { price: "1000.00" },
+  plan: { kind: "loan", frequency: "monthly", yearlyRate: "6", payments: 12 },
+  find: "payment",
 };
-const withInputs = (change: object) => ({ ...document, inputs: { ...document.inputs, ...change } });
+const OPTION = "11111111-1111-4111-8111-111111111111";
+const OTHER_OPTION = "22222222-2222-4222-8222-222222222222";
+const heading = { customer: "Door Tester", vehicle: "", status: "quoting" };
+const document = { ...heading, chosen: OPTION, options: [{ id: OPTION, name: "", inputs }] };
+const withInputs = (change: object) => ({
+  ...document,
+  options: [{ id: OPTION, name: "", inputs: { ...inputs, ...change } }],
+});
+
+/** A document as the body of a save. */
+function changeOf({ chosen, options, ...rest }: typeof document): object {
+  return { heading: rest, order: { chosen, options: options?.map?.(option => option?.id) }, options };
+}
 const NOBODY = "00000000-0000-4000-8000-000000000000";
 
 async function keptDeal(request: APIRequestContext): Promise<string> {
@@ -49,7 +56,14 @@ const WRONG_DOCUMENTS: [name: string, document: unknown][] = [
   ["a name of ten thousand letters", { ...document, customer: "x".repeat(10_000) }],
   ["an unknown status", { ...document, status: "won" }],
   ["a property too many", { ...document, admin: true }],
-  ["no inputs", { ...document, inputs: null }],
+  ["no inputs", { ...document, options: [{ id: OPTION, name: "", inputs: null }] }],
+  ["no options", { ...document, options: [] }],
+  ["options that are none", { ...document, options: [null] }],
+  ["nine options", { ...document, options: Array.from({ length: 9 }, () => document.options[0]) }],
+  ["an option twice", { ...document, options: [document.options[0], document.options[0]] }],
+  ["an option without an id", { ...document, options: [{ name: "", inputs }] }],
+  ["an id that is none", { ...document, options: [{ id: "one", name: "", inputs }] }],
+  ["a chosen option that is not there", { ...document, chosen: OTHER_OPTION }],
   ["another format", withInputs({ format: "other" })],
   ["a negative price", withInputs({ structure: { price: "-1" } })],
   ["a price that is not finite", withInputs({ structure: { price: "1e999" } })],
@@ -57,9 +71,9 @@ const WRONG_DOCUMENTS: [name: string, document: unknown][] = [
   ["a price of statements", withInputs({ structure: { price: "1'; drop table deals; --" } })],
   ["a price that is an object", withInputs({ structure: { price: { $gt: 0 } } })],
   ["an unknown currency", withInputs({ currency: "QQQ" })],
-  ["too many payments", withInputs({ plan: { ...document.inputs.plan, payments: 1e9 } })],
-  ["a day that does not exist", withInputs({ plan: { ...document.inputs.plan, signed: "2026-02-30" } })],
-  ["the found figure given", withInputs({ plan: { ...document.inputs.plan, payment: "5.00" } })],
+  ["too many payments", withInputs({ plan: { ...inputs.plan, payments: 1e9 } })],
+  ["a day that does not exist", withInputs({ plan: { ...inputs.plan, signed: "2026-02-30" } })],
+  ["the found figure given", withInputs({ plan: { ...inputs.plan, payment: "5.00" } })],
 ];
 
 test("hostile and malformed bodies get a 4xx with a sentence on every route, and change nothing", async ({
@@ -91,14 +105,15 @@ test("wrong deals get a 4xx with a sentence that names the figure, and change no
   const id = await keptDeal(request);
   const before = await everything(request);
   for (const [name, wrong] of WRONG_DOCUMENTS) {
-    const { inputs } = wrong as typeof document;
+    const wrongDocument = wrong as typeof document;
     const attempts = [
       () => request.post("/api/deals", { data: { document: wrong } }),
-      () => request.put(`/api/deals/${id}`, { data: { version: 1, document: wrong } }),
+      () => request.put(`/api/deals/${id}`, { data: { version: 1, change: changeOf(wrongDocument) } }),
     ];
     // An import carries the inputs alone: what is wrong around them cannot be in it.
-    if (inputs !== document.inputs) {
-      const text = JSON.stringify(inputs);
+    const [option] = wrongDocument.options;
+    if (option && option.inputs !== inputs) {
+      const text = JSON.stringify(option.inputs);
       attempts.push(() => request.post("/api/deals/import", { data: { fileName: "x.json", text } }));
     }
     for (const attempt of attempts) {
@@ -113,7 +128,7 @@ test("wrong deals get a 4xx with a sentence that names the figure, and change no
 test("versions that are no versions, and deals that are not there", async ({ request }) => {
   const id = await keptDeal(request);
   for (const version of [0, -1, 1.5, "1", 1e20, null]) {
-    const response = await request.put(`/api/deals/${id}`, { data: { version, document } });
+    const response = await request.put(`/api/deals/${id}`, { data: { version, change: { heading } } });
     expect(response.status()).toBe(422);
   }
   for (const path of [NOBODY, "not-an-id", "..%2f..%2fetc", "%00", "x".repeat(3000)]) {
@@ -141,7 +156,7 @@ test("a save from an old version is refused with the deal as it is; the same sav
 }) => {
   const id = await keptDeal(request);
   const save = (version: number, customer: string) =>
-    request.put(`/api/deals/${id}`, { data: { version, document: { ...document, customer } } });
+    request.put(`/api/deals/${id}`, { data: { version, change: { heading: { ...heading, customer } } } });
   expect((await save(1, "First")).status()).toBe(200);
   const again = await save(1, "First");
   expect([again.status(), (await again.json()).version]).toEqual([200, 2]);
@@ -150,6 +165,47 @@ test("a save from an old version is refused with the deal as it is; the same sav
   expect((await late.json()).current).toMatchObject({ version: 2, document: { customer: "First" } });
   await request.delete(`/api/deals/${id}`);
   expect((await save(2, "Deleted")).status()).toBe(410);
+});
+
+test("saves of different parts of a deal meet in it", async ({ request }) => {
+  const id = await keptDeal(request);
+  const save = (version: number, change: object) =>
+    request.put(`/api/deals/${id}`, { data: { version, change } });
+  const dearer = { id: OPTION, name: "", inputs: { ...inputs, structure: { price: "2000.00" } } };
+  expect((await save(1, { heading: { ...heading, customer: "First" } })).status()).toBe(200);
+  const second = await save(1, { options: [dearer] });
+  expect(await second.json()).toMatchObject({
+    version: 3,
+    document: { customer: "First", options: [dearer] },
+  });
+  const clash = await save(1, { options: [{ ...dearer, name: "Late" }] });
+  expect([clash.status(), (await clash.json()).current.version]).toEqual([409, 3]);
+});
+
+test("a page that was opened before deals had options can save, duplicate its deal and see a conflict", async ({
+  request,
+}) => {
+  const older = { ...heading, inputs };
+  const created = await request.post("/api/deals", { data: { document: older } });
+  const { id, document: kept } = await created.json();
+  expect(kept).toMatchObject({ ...heading, options: [{ name: "", inputs }] });
+  const [option] = kept.options;
+  expect(kept.chosen).toBe(option.id);
+  const save = (version: number, customer: string) =>
+    request.put(`/api/deals/${id}`, { data: { version, document: { ...older, customer } } });
+  const saved = await save(1, "First");
+  expect(await saved.json()).toMatchObject({
+    version: 2,
+    document: { customer: "First", options: [option] },
+  });
+  const late = await save(1, "Late");
+  expect(late.status()).toBe(409);
+  // Such a page looks for the inputs where they were.
+  expect((await late.json()).current).toMatchObject({ version: 2, document: { customer: "First", inputs } });
+  const wrong = await request.put(`/api/deals/${id}`, {
+    data: { version: 2, document: { ...older, admin: true } },
+  });
+  expect(wrong.status()).toBe(422);
 });
 
 /** A request with headers that a browser would not let a page set. */

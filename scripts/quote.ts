@@ -1,7 +1,7 @@
 // Prices deal files from the command line: one file with its table, or many deals as lines of JSON.
 import { createReadStream } from "node:fs";
 import { readFile } from "node:fs/promises";
-import { priceFile } from "@/exchange/price-file";
+import { priceFile } from "@/exchange/answers/price-file";
 
 const USAGE = "Usage: npm run --silent quote -- FILE, or -- --many FILE.ndjson [--schedule]";
 const BAD_INPUT = 2;

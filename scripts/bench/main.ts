@@ -2,7 +2,7 @@
 import { Bench } from "tinybench";
 import { costOfCredit, type Deal, evaluate, parseIsoDate, type Quote, summarize } from "@/core";
 import { levelRate } from "@/core/annuity";
-import { priceFile } from "@/exchange/price-file";
+import { priceFile } from "@/exchange/answers/price-file";
 import { floatPayment, floatTable } from "./float-loop";
 import { keyPressCosts } from "./key-press";
 

@@ -17,7 +17,7 @@ export {
   type YearTotals,
 } from "./after";
 export * from "./calendar";
-export type { Deal, FoundFigure, Known, KnownFigure } from "./deal";
+export { type Deal, FOUND_FIGURES, type FoundFigure, type Known, type KnownFigure } from "./deal";
 export { type Decimal, parseDecimal } from "./interest";
 export * from "./limits";
 export {
@@ -34,7 +34,7 @@ export { convertRate, type NominalCompounding, type RateKind } from "./rates";
 export { type Failure, type Figure, failure, type Result, success } from "./result";
 export {
   type CashDown,
-  cashDown,
+  STRUCTURE_LINES,
   type Structure,
   type StructureFigure,
   type TallyLine,

@@ -1,31 +1,40 @@
-import { and, desc, eq, isNull, sql } from "drizzle-orm";
-import type { DealDocument } from "@/exchange/deal-document";
+import { and, asc, desc, eq, isNull, notInArray } from "drizzle-orm";
+import {
+  type DealChange,
+  type DealDocument,
+  type DealHeading,
+  headingOf,
+  isNoChange,
+  orderOf,
+  upToDate,
+} from "@/exchange/deal-document";
 import type { DealFile } from "@/exchange/deal-file";
 import { checkDealFile } from "@/exchange/deal-file/parse";
 import type { Database } from "./database";
+import { type Merged, merge, type VersionedDeal } from "./merge";
+import { customerNamed, dropUnusedNames, vehicleCalled } from "./names";
 import { customers, deals, options, vehicles } from "./schema";
 
 /** A deal as it is kept. */
-export type DealRecord = {
-  id: string;
-  version: number;
-  changedAt: Date;
-  deleted: boolean;
-  document: DealDocument;
-};
+export type DealRecord = VersionedDeal & { id: string; changedAt: Date; deleted: boolean };
 
 const RECORD = {
   id: deals.id,
   customer: customers.name,
   vehicle: vehicles.description,
   status: deals.status,
+  chosen: deals.chosen,
+  version: deals.version,
+  headingVersion: deals.headingVersion,
+  orderVersion: deals.orderVersion,
   changedAt: deals.changedAt,
   deletedAt: deals.deletedAt,
-  inputs: options.inputs,
-  version: options.version,
+  option: { id: options.id, name: options.name, inputs: options.inputs },
+  optionVersion: options.version,
 };
 
-function selectRecords(database: Database) {
+/** Deals with their options: a row for each option. */
+function selectRows(database: Database) {
   return database
     .select(RECORD)
     .from(deals)
@@ -34,33 +43,53 @@ function selectRecords(database: Database) {
     .leftJoin(vehicles, eq(vehicles.id, deals.vehicleId));
 }
 
-type SelectedRecord = Awaited<ReturnType<typeof selectRecords>>[number];
+type Row = Awaited<ReturnType<typeof selectRows>>[number];
 
-function toRecord(row: SelectedRecord): DealRecord {
+/** One record for each deal, in the order of the rows. */
+function toRecords(rows: readonly Row[]): DealRecord[] {
+  const byDeal = new Map<string, Row[]>();
+  for (const row of rows) {
+    const known = byDeal.get(row.id);
+    if (known) known.push(row);
+    else byDeal.set(row.id, [row]);
+  }
+  return [...byDeal.values()].flatMap(ofDeal => toRecord(ofDeal) ?? []);
+}
+
+function toRecord(rows: readonly Row[]): DealRecord | undefined {
+  const [row] = rows;
+  if (!row) return undefined;
+  const { id, customer, vehicle, status, chosen, version, headingVersion, orderVersion, changedAt } = row;
+  const document = {
+    customer: customer ?? "",
+    vehicle: vehicle ?? "",
+    status,
+    chosen,
+    options: rows.map(({ option }) => option),
+  };
   return {
-    id: row.id,
-    version: row.version,
-    changedAt: row.changedAt,
+    id,
+    changedAt,
     deleted: row.deletedAt !== null,
-    document: {
-      customer: row.customer ?? "",
-      vehicle: row.vehicle ?? "",
-      status: row.status,
-      inputs: row.inputs,
-    },
+    version,
+    headingVersion,
+    orderVersion,
+    optionVersions: new Map(rows.map(({ option, optionVersion }) => [option.id, optionVersion])),
+    document: upToDate(document) as DealDocument,
   };
 }
 
 /** Every deal that is not deleted, the last changed first. */
 export async function listDeals(database: Database): Promise<DealRecord[]> {
-  const rows = await selectRecords(database).where(isNull(deals.deletedAt)).orderBy(desc(deals.changedAt));
-  return rows.map(toRecord);
+  const rows = await selectRows(database)
+    .where(isNull(deals.deletedAt))
+    .orderBy(desc(deals.changedAt), asc(options.position));
+  return toRecords(rows);
 }
 
 /** One deal, deleted or not. */
 export async function getDeal(database: Database, id: string): Promise<DealRecord | undefined> {
-  const [row] = await selectRecords(database).where(eq(deals.id, id));
-  return row && toRecord(row);
+  return toRecord(await selectRows(database).where(eq(deals.id, id)).orderBy(asc(options.position)));
 }
 
 /** Whether any deal was ever made here. */
@@ -76,13 +105,17 @@ export async function insertDeals(
 ): Promise<string[]> {
   return database.transaction(async tx => {
     const ids: string[] = [];
-    for (const { inputs, changedAt, ...heading } of documents) {
+    for (const { changedAt, ...document } of documents) {
       const [deal] = await tx
         .insert(deals)
-        .values({ ...(await headingColumns(tx, heading)), ...(changedAt && { changedAt }) })
+        .values({
+          ...(await headingColumns(tx, headingOf(document))),
+          chosen: document.chosen,
+          ...(changedAt && { changedAt }),
+        })
         .returning({ id: deals.id });
       if (!deal) throw new Error("The database kept no deal.");
-      await tx.insert(options).values({ dealId: deal.id, inputs: guarded(inputs) });
+      await keepOptions(tx, deal.id, 1, document, document.options);
       ids.push(deal.id);
     }
     return ids;
@@ -90,34 +123,82 @@ export async function insertDeals(
 }
 
 /**
- * Saves a deal over the version that the change was made from.
+ * Saves a change of a deal over what is kept, together with what others have changed in its other parts since.
  *
- * @returns whether it was saved; false where that version is no longer the newest, or the deal is deleted
+ * @param version the version that the change was made from
+ * @returns whether it is kept; false where somebody else has changed the same part since, or the deal is deleted
  */
 export async function updateDeal(
   database: Database,
   id: string,
   version: number,
-  { inputs, ...heading }: DealDocument,
+  change: DealChange,
 ): Promise<boolean> {
   return database.transaction(async tx => {
-    const live = tx
+    const [live] = await tx
       .select({ id: deals.id })
       .from(deals)
-      .where(and(eq(deals.id, id), isNull(deals.deletedAt)));
-    const saved = await tx
-      .update(options)
-      .set({ inputs: guarded(inputs), version: version + 1 })
-      .where(and(eq(options.dealId, sql`(${live})`), eq(options.version, version)))
-      .returning({ id: options.id });
-    if (saved.length === 0) return false;
-    await tx
-      .update(deals)
-      .set({ ...(await headingColumns(tx, heading)), changedAt: new Date() })
-      .where(eq(deals.id, id));
-    await dropUnusedNames(tx);
+      .where(and(eq(deals.id, id), isNull(deals.deletedAt)))
+      .for("update");
+    const kept = live && (await getDeal(tx, id));
+    const merged = kept && merge(kept, version, change);
+    if (!merged) return false;
+    if (!isNoChange(merged.changed)) await keepMerged(tx, id, kept.version + 1, merged);
     return true;
   });
+}
+
+async function keepMerged(
+  tx: Database,
+  id: string,
+  version: number,
+  { document, changed }: Merged,
+): Promise<void> {
+  if (changed.options) await keepOptions(tx, id, version, document, changed.options);
+  if (changed.order) await keepOrder(tx, id, document);
+  await tx
+    .update(deals)
+    .set({
+      ...(changed.heading && {
+        ...(await headingColumns(tx, changed.heading)),
+        headingVersion: version,
+      }),
+      ...(changed.order && { chosen: changed.order.chosen, orderVersion: version }),
+      version,
+      changedAt: new Date(),
+    })
+    .where(eq(deals.id, id));
+  if (changed.heading) await dropUnusedNames(tx);
+}
+
+/** Keeps options as they are now, at their places in the deal. */
+async function keepOptions(
+  tx: Database,
+  dealId: string,
+  version: number,
+  document: DealDocument,
+  changed: DealDocument["options"],
+): Promise<void> {
+  const order = orderOf(document).options;
+  for (const { id, name, inputs } of changed) {
+    const columns = { name, inputs: guarded(inputs), version, position: order.indexOf(id) };
+    await tx
+      .insert(options)
+      .values({ id, dealId, ...columns })
+      .onConflictDoUpdate({ target: [options.dealId, options.id], set: columns });
+  }
+}
+
+/** Drops the options that are no longer there, and gives the others their places. */
+async function keepOrder(tx: Database, dealId: string, document: DealDocument): Promise<void> {
+  const order = orderOf(document).options;
+  await tx.delete(options).where(and(eq(options.dealId, dealId), notInArray(options.id, order)));
+  for (const [position, id] of order.entries()) {
+    await tx
+      .update(options)
+      .set({ position })
+      .where(and(eq(options.dealId, dealId), eq(options.id, id)));
+  }
 }
 
 /** Marks a deal as deleted, or brings it back. Gives back whether there is such a deal. */
@@ -130,7 +211,7 @@ export async function setDeleted(database: Database, id: string, deleted: boolea
   return changed.length > 0;
 }
 
-async function headingColumns(database: Database, heading: Omit<DealDocument, "inputs">) {
+async function headingColumns(database: Database, heading: DealHeading) {
   return {
     status: heading.status,
     customerId: await customerNamed(database, heading.customer),
@@ -138,40 +219,9 @@ async function headingColumns(database: Database, heading: Omit<DealDocument, "i
   };
 }
 
-async function customerNamed(database: Database, name: string): Promise<string | null> {
-  if (name === "") return null;
-  const [customer] = await database
-    .insert(customers)
-    .values({ name })
-    .onConflictDoUpdate({ target: customers.name, set: { name } })
-    .returning({ id: customers.id });
-  return customer?.id ?? null;
-}
-
-async function vehicleCalled(database: Database, description: string): Promise<string | null> {
-  if (description === "") return null;
-  const [vehicle] = await database
-    .insert(vehicles)
-    .values({ description })
-    .onConflictDoUpdate({ target: vehicles.description, set: { description } })
-    .returning({ id: vehicles.id });
-  return vehicle?.id ?? null;
-}
-
 /** The schema that guards the deal file guards what the database keeps, whoever calls. */
 function guarded(inputs: DealFile): DealFile {
   const checked = checkDealFile(inputs);
   if (!checked.ok) throw new Error(`Inputs that must not be kept: ${checked.sentence}`);
   return checked.value;
-}
-
-/** A name that was corrected leaves nothing behind under the old one; vehicles of the stock list stay. */
-async function dropUnusedNames(database: Database): Promise<void> {
-  await database
-    .delete(customers)
-    .where(sql`not exists (select 1 from ${deals} where ${deals.customerId} = ${customers.id})`);
-  await database.delete(vehicles).where(
-    sql`${vehicles.priceMinor} is null
-        and not exists (select 1 from ${deals} where ${deals.vehicleId} = ${vehicles.id})`,
-  );
 }

@@ -1,5 +1,16 @@
 import { sql } from "drizzle-orm";
-import { bigint, check, index, integer, jsonb, pgTable, text, timestamp, uuid } from "drizzle-orm/pg-core";
+import {
+  bigint,
+  check,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  uuid,
+} from "drizzle-orm/pg-core";
 import { DEAL_STATUSES } from "@/exchange/deal-document";
 import type { DealFile } from "@/exchange/deal-file";
 
@@ -24,6 +35,14 @@ export const deals = pgTable(
     customerId: uuid().references(() => customers.id),
     vehicleId: uuid().references(() => vehicles.id),
     status: text({ enum: DEAL_STATUSES }).notNull().default("quoting"),
+    /** The id of the option that is chosen. */
+    chosen: uuid().notNull(),
+    /** Goes up by one at each save; a save names the version it was made from. */
+    version: integer().notNull().default(1),
+    /** The version at which the customer, the vehicle or the status last changed. */
+    headingVersion: integer().notNull().default(1),
+    /** The version at which it last changed which options there are, their order, or which is chosen. */
+    orderVersion: integer().notNull().default(1),
     changedAt: timestamp({ withTimezone: true, mode: "date" }).notNull().defaultNow(),
     /** A deleted deal is kept, so that deleting can be undone. */
     deletedAt: timestamp({ withTimezone: true, mode: "date" }),
@@ -37,14 +56,19 @@ export const deals = pgTable(
 export const options = pgTable(
   "options",
   {
-    id: uuid().primaryKey().defaultRandom(),
+    /** Of its own within a deal, and kept for as long as the option is there. */
+    id: uuid().notNull(),
     dealId: uuid()
       .notNull()
       .references(() => deals.id, { onDelete: "cascade" }),
+    /** Its place among the deal's options, from 0. */
+    position: integer().notNull().default(0),
+    /** Empty where it has no name of its own. */
+    name: text().notNull().default(""),
     /** What the officer typed, checked against the deal file's schema. What follows from it is computed. */
     inputs: jsonb().$type<DealFile>().notNull(),
-    /** Goes up by one at each save; a save names the version it was made from. */
+    /** The deal's version at which this option last changed. */
     version: integer().notNull().default(1),
   },
-  table => [index("options_deal_id").on(table.dealId)],
+  table => [primaryKey({ columns: [table.dealId, table.id] })],
 );

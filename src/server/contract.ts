@@ -1,54 +1,24 @@
-import Type from "typebox";
-import { DealDocumentSchema } from "@/exchange/deal-document";
+import type { DealDocument, DealStatus } from "@/exchange/deal-document";
 
-/** The body of a save: the whole deal, and the version that the change was made from. */
-export const SaveRequestSchema = Type.Object(
-  {
-    version: Type.Integer({
-      minimum: 1,
-      maximum: 2_000_000_000,
-      description: "the number of a saved version",
-    }),
-    document: DealDocumentSchema,
-  },
-  { additionalProperties: false },
-);
-export type SaveRequest = Type.Static<typeof SaveRequestSchema>;
-
-/** The body of a new deal. */
-export const NewDealRequestSchema = Type.Object(
-  { document: DealDocumentSchema },
-  { additionalProperties: false },
-);
-
-/** The body of an import: a deal file as text. Its name becomes the customer's. */
-export const ImportRequestSchema = Type.Object(
-  {
-    fileName: Type.String({ maxLength: 255, description: "a file name of at most 255 characters" }),
-    text: Type.String({ description: "the text of a deal file" }),
-  },
-  { additionalProperties: false },
-);
-export type ImportRequest = Type.Static<typeof ImportRequestSchema>;
+export type { StockVehicle } from "@/data/suggestions";
 
 /** A deal as the server gives it. */
 export type DealReply = {
   id: string;
+  /** Goes up by one at each save; a save names the version that it was made from. */
   version: number;
   /** ISO 8601 instant. */
   changedAt: string;
   deleted: boolean;
-  document: Type.Static<typeof DealDocumentSchema>;
+  document: DealDocument;
 };
-
-export type { StockVehicle } from "@/data/suggestions";
 
 /** One line of the register. Money in minor units; null where the deal has no answer. */
 export type RegisterRow = {
   id: string;
   customer: string;
   vehicle: string;
-  status: Type.Static<typeof DealDocumentSchema>["status"];
+  status: DealStatus;
   /** ISO 8601 instant. */
   changedAt: string;
   currency: string;

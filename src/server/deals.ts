@@ -1,22 +1,27 @@
-import { isDeepStrictEqual } from "node:util";
+import { randomUUID } from "node:crypto";
 import { FREQUENCY_NAMES, summarize } from "@/core";
 import type { Database } from "@/data/database";
 import * as data from "@/data/deals";
-import type { DealDocument } from "@/exchange/deal-document";
+import { CHOSEN_OPTION, chosenOption, type DealDocument, upToDate } from "@/exchange/deal-document";
 import { type DealFile, readDeal } from "@/exchange/deal-file";
 import { parseDealFile } from "@/exchange/deal-file/parse";
-import type { DealReply, ImportRequest, RegisterRow, SaveRequest } from "./contract";
+import type { DealReply, RegisterRow } from "./contract";
 import { Refusal } from "./refusal";
+import type { ImportRequest, SaveRequest } from "./requests";
 
-const reply = (record: data.DealRecord): DealReply => ({
-  ...record,
-  changedAt: record.changedAt.toISOString(),
+const reply = ({ id, version, changedAt, deleted, document }: data.DealRecord): DealReply => ({
+  id,
+  version,
+  changedAt: changedAt.toISOString(),
+  deleted,
+  document,
 });
 
 /** The register: every deal with what follows from it. */
 export async function registerRows(database: Database): Promise<RegisterRow[]> {
   return (await data.listDeals(database)).map(({ id, changedAt, document }) => {
-    const { customer, vehicle, status, inputs } = document;
+    const { customer, vehicle, status } = document;
+    const { inputs } = chosenOption(document);
     return { id, customer, vehicle, status, changedAt: changedAt.toISOString(), ...answerOf(inputs) };
   });
 }
@@ -65,22 +70,31 @@ export async function importDeal(database: Database, { fileName, text }: ImportR
     .replace(/(\.deal)?\.json$/i, "")
     .replace(/\p{Cc}/gu, "")
     .slice(0, 120);
-  return createDeal(database, { customer, vehicle: "", status: "quoting", inputs: file.value });
+  const document = upToDate(file.value, randomUUID()) as DealDocument;
+  return createDeal(database, { ...document, customer });
 }
 
 /**
- * Saves a deal over the version that the change was made from. A save that was kept already, whose answer
- * never arrived, is simply confirmed.
+ * Saves a change of a deal, together with what others have changed in its other parts since. A save that was kept
+ * already, whose answer never arrived, is simply confirmed.
  */
 export async function saveDeal(
   database: Database,
   id: string,
-  { version, document }: SaveRequest,
+  { version, change }: SaveRequest,
 ): Promise<DealReply> {
-  const saved = await data.updateDeal(database, id, version, document);
+  const saved = await data.updateDeal(database, id, version, change);
   const current = await openDeal(database, id);
-  if (saved || isDeepStrictEqual(current.document, document)) return current;
-  throw new Refusal(409, "This deal was changed and saved somewhere else since you opened it.", current);
+  const isFromBeforeOptions = change.options?.some(option => option.id === CHOSEN_OPTION);
+  const answer = isFromBeforeOptions ? withInputs(current) : current;
+  if (saved) return answer;
+  throw new Refusal(409, "This deal was changed and saved somewhere else since you opened it.", answer);
+}
+
+/** The deal as a page from before options can show it, too. */
+function withInputs(deal: DealReply): DealReply {
+  const { inputs } = chosenOption(deal.document);
+  return { ...deal, document: Object.assign({ inputs }, deal.document) };
 }
 
 /** Copies a deal; the copy is being quoted again. */

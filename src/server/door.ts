@@ -1,4 +1,4 @@
-import type { Checked } from "@/exchange/schema-check";
+import type { Checked } from "@/exchange/checks";
 import type { RefusalReply } from "./contract";
 import { Refusal } from "./refusal";
 

@@ -5,6 +5,7 @@ import { DEMO_DEALS } from "#demo/scenario";
 import { type OpenDatabase, openDatabase } from "@/data/database";
 import { getDeal, insertDeals, listDeals, setDeleted, updateDeal } from "@/data/deals";
 import { listCustomerNames, listVehicles } from "@/data/suggestions";
+import { chosenOption, type DealChange, headingOf, optionOf } from "@/exchange/deal-document";
 import { registerRows } from "@/server/deals";
 import { loadDemo } from "@/server/demo";
 
@@ -18,9 +19,12 @@ afterAll(async () => {
   rmSync(folder, { recursive: true });
 });
 
-const DOCUMENT = { ...DEMO_DEALS[0], changedAt: undefined } as Omit<(typeof DEMO_DEALS)[number], "changedAt">;
-const { customer, vehicle, status, inputs } = DOCUMENT;
-const document = { customer, vehicle, status, inputs };
+const [first] = DEMO_DEALS;
+if (!first) throw new Error("There is no demo deal.");
+const { changedAt: _, ...document } = first;
+const { customer } = document;
+const heading = headingOf(document);
+const { id: optionId, name, inputs } = chosenOption(document);
 
 async function keep(changes: Partial<typeof document> = {}): Promise<string> {
   const [id = ""] = await insertDeals(open.database, [{ ...document, ...changes }]);
@@ -34,8 +38,8 @@ test("what was kept comes back as it was", async () => {
 
 test("a save counts only from the newest version", async () => {
   const id = await keep();
-  expect(await updateDeal(open.database, id, 1, { ...document, status: "agreed" })).toBe(true);
-  expect(await updateDeal(open.database, id, 1, { ...document, status: "lost" })).toBe(false);
+  expect(await updateDeal(open.database, id, 1, { heading: { ...heading, status: "agreed" } })).toBe(true);
+  expect(await updateDeal(open.database, id, 1, { heading: { ...heading, status: "lost" } })).toBe(false);
   expect(await getDeal(open.database, id)).toMatchObject({ version: 2, document: { status: "agreed" } });
 });
 
@@ -44,7 +48,7 @@ test("a deleted deal is out of the list, takes no save, and comes back whole", a
   const ids = async () => (await listDeals(open.database)).map(deal => deal.id);
   await setDeleted(open.database, id, true);
   expect(await ids()).not.toContain(id);
-  expect(await updateDeal(open.database, id, 1, document)).toBe(false);
+  expect(await updateDeal(open.database, id, 1, { heading: { ...heading, status: "lost" } })).toBe(false);
   await setDeleted(open.database, id, false);
   expect(await ids()).toContain(id);
   expect(await getDeal(open.database, id)).toMatchObject({ version: 1, document });
@@ -52,18 +56,80 @@ test("a deleted deal is out of the list, takes no save, and comes back whole", a
 
 test("inputs that break the schema are never kept, nor anything kept with them", async () => {
   const before = await listDeals(open.database);
-  const bad = { ...document, inputs: { ...inputs, find: "residual" } as never };
+  const bad = {
+    ...document,
+    options: [{ id: optionId, name, inputs: { ...inputs, find: "residual" } as never }],
+  };
   await expect(insertDeals(open.database, [document, bad])).rejects.toThrow("residual");
   expect(await listDeals(open.database)).toEqual(before);
 });
 
 test("a corrected name leaves nobody behind; two deals of one customer share the customer", async () => {
   const id = await keep({ customer: "Idris Vantongern", vehicle: "Larkmor" });
-  await updateDeal(open.database, id, 1, document);
+  await updateDeal(open.database, id, 1, { heading });
   const names = await listCustomerNames(open.database);
   expect(names).not.toContain("Idris Vantongern");
   expect(names.filter(name => name === customer)).toHaveLength(1);
   expect((await listVehicles(open.database)).map(each => each.description)).not.toContain("Larkmor");
+});
+
+describe("saves of different parts", () => {
+  const [one, two] = ["11111111-1111-4111-8111-111111111111", "22222222-2222-4222-8222-222222222222"];
+  const option = (id: string, price: string) => ({
+    id,
+    name: "",
+    inputs: { ...inputs, structure: { ...inputs.structure, price } },
+  });
+  const twoOptions = { ...document, chosen: one, options: [option(one, "1000.00"), option(two, "2000.00")] };
+  const save = (id: string, version: number, change: DealChange) =>
+    updateDeal(open.database, id, version, change);
+  const keptPrices = async (id: string) =>
+    (await getDeal(open.database, id))?.document.options.map(each => each.inputs.structure.price);
+
+  test("meet in one deal, whoever comes first", async () => {
+    const id = await keep(twoOptions);
+    expect(await save(id, 1, { options: [option(one, "1100.00")] })).toBe(true);
+    expect(await save(id, 1, { options: [option(two, "2200.00")] })).toBe(true);
+    expect(await save(id, 1, { heading: { ...heading, status: "agreed" } })).toBe(true);
+    expect(await save(id, 1, { order: { chosen: two, options: [two, one] } })).toBe(true);
+    expect(await getDeal(open.database, id)).toMatchObject({
+      version: 5,
+      document: {
+        status: "agreed",
+        chosen: two,
+        options: [option(two, "2200.00"), option(one, "1100.00")],
+      },
+    });
+  });
+
+  test("of the same part count only from its newest version, and the same save twice is one", async () => {
+    const id = await keep(twoOptions);
+    expect(await save(id, 1, { options: [option(one, "1100.00")] })).toBe(true);
+    expect(await save(id, 1, { options: [option(one, "1100.00")] })).toBe(true);
+    expect((await getDeal(open.database, id))?.version).toBe(2);
+    expect(await save(id, 1, { options: [option(one, "1200.00")] })).toBe(false);
+    expect(await save(id, 9, { options: [option(one, "1200.00")] })).toBe(false);
+    expect(await save(id, 2, { options: [option(one, "1200.00")] })).toBe(true);
+    expect(await keptPrices(id)).toEqual(["1200.00", "2000.00"]);
+  });
+
+  test("with an option that another took out, or that another has changed since, are refused", async () => {
+    const id = await keep(twoOptions);
+    expect(await save(id, 1, { options: [option(two, "2200.00")] })).toBe(true);
+    expect(await save(id, 1, { order: { chosen: one, options: [one] } })).toBe(false);
+    expect(await save(id, 2, { order: { chosen: one, options: [one] } })).toBe(true);
+    expect(await save(id, 2, { options: [option(two, "2300.00")] })).toBe(false);
+    expect(await keptPrices(id)).toEqual(["1000.00"]);
+  });
+
+  test("add an option, which keeps its id", async () => {
+    const id = await keep();
+    const order = { chosen: optionId, options: [optionId, two] };
+    expect(await save(id, 1, { order, options: [option(two, "2000.00")] })).toBe(true);
+    const kept = await getDeal(open.database, id);
+    expect(kept && optionOf(kept.document, two)).toEqual(option(two, "2000.00"));
+    expect(kept?.document.chosen).toBe(optionId);
+  });
 });
 
 test("the demo is loaded into an empty folder only", async () => {

@@ -1,5 +1,5 @@
 import { readFileSync } from "node:fs";
-import { priceFile } from "@/exchange/price-file";
+import { priceFile } from "@/exchange/answers/price-file";
 
 const page = readFileSync("docs/figures.md", "utf8");
 

@@ -1,10 +1,13 @@
+import { execFile } from "node:child_process";
 import { readFileSync } from "node:fs";
+import { promisify } from "node:util";
 import { Ajv2020 } from "ajv/dist/2020";
 import { DEMO_DEALS } from "#demo/scenario";
 import { evaluate } from "@/core";
+import { chosenOption } from "@/exchange/deal-document";
 import { type DealFile, readDeal } from "@/exchange/deal-file";
 import { parseDealFile } from "@/exchange/deal-file/parse";
-import { publishedSchemas } from "@/exchange/published-schemas";
+import { publishedSchemas } from "@/exchange/published/schemas";
 
 const EXAMPLE: DealFile = {
   format: "kellux-deal",
@@ -75,7 +78,7 @@ test.each<[string, unknown]>([
     "The price is 1.005; it must be an amount from 0 to 1,000,000,000 with at most 2 decimals.",
     withStructure({ price: "1.005" }),
   ],
-  ['plan.kind is "lease"; it must be "loan" or "flatRate".', withPlan({ kind: "lease" })],
+  ['plan.kind is "lease"; it must be "loan", "flatRate" or "equalPrincipal".', withPlan({ kind: "lease" })],
   [
     "plan.payments is 72.5; it must be a whole number of payments from 1 to 1200.",
     withPlan({ payments: 72.5 }),
@@ -108,13 +111,29 @@ test("the published schemas are the ones the app checks by, and take every demo 
   }
   const published = readFileSync("schemas/deal.schema.json", "utf8");
   const validate = new Ajv2020({ strict: false }).compile(JSON.parse(published));
-  for (const { inputs } of DEMO_DEALS) expect(validate(JSON.parse(JSON.stringify(inputs)))).toBe(true);
+  for (const deal of DEMO_DEALS) {
+    expect(validate(JSON.parse(JSON.stringify(chosenOption(deal).inputs)))).toBe(true);
+  }
   expect(validate({ ...EXAMPLE, find: "residual" })).toBe(false);
 });
 
+test("the compiled checks are the ones that the schemas give", async () => {
+  // In a process of its own: the compiler is no part of what runs here.
+  const program =
+    'import { compiledChecks } from "./scripts/compiled-checks.ts"; console.log(JSON.stringify(await compiledChecks()))';
+  const { stdout } = await promisify(execFile)(
+    process.execPath,
+    ["--import", "tsx", "--input-type=module", "--eval", program],
+    { maxBuffer: 2 ** 24 },
+  );
+  const written: [path: string, text: string][] = Object.entries(JSON.parse(stdout));
+  expect(written).toHaveLength(2);
+  for (const [path, text] of written) expect(readFileSync(path, "utf8") === text).toBe(true);
+});
+
 test("the demo shows what it is meant to show", () => {
-  const quotes = DEMO_DEALS.map(({ inputs }) => {
-    const deal = readDeal(inputs);
+  const quotes = DEMO_DEALS.map(kept => {
+    const deal = readDeal(chosenOption(kept).inputs);
     return deal.ok ? evaluate(deal.value) : deal;
   });
   expect(quotes.filter(quote => !quote.ok)).toHaveLength(1);

@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { priceFile } from "@/exchange/price-file";
+import { priceFile } from "@/exchange/answers/price-file";
 
 const WHOLE = {
   format: "kellux-deal",

@@ -1,4 +1,4 @@
-import { scheduleCsv } from "@/exchange/schedule-csv";
+import { scheduleCsv } from "@/exchange/answers/schedule-csv";
 import { date, dealWith, quoteOf } from "../core/deals";
 
 test("the table as CSV: CR LF, a heading, row 0, every payment, totals that agree", () => {

@@ -1,41 +1,43 @@
-import type { DealDocument } from "@/exchange/deal-document";
+import { type DealDocument, documentOf } from "@/exchange/deal-document";
 import type { DealFile } from "@/exchange/deal-file";
-import { describeDocument } from "@/features/deal/describe-document";
-import { deskReducer, fieldText, openDesk, shownQuote, shownTally } from "@/features/deal/desk-state";
-import { knownText, planParts, planTitle } from "@/features/deal/plan-parts";
+import { knownWords } from "@/exchange/deal-file";
+import { planTitle, planWords } from "@/exchange/deal-file/plan";
+import { describeDocument } from "@/features/deal/desk/describe-document";
+import { fieldText, openOption, optionReducer, shownQuote, shownTally } from "@/features/deal/option";
 
-function documentOf(change: {
+type Change = {
   structure?: DealFile["structure"];
   plan?: Partial<DealFile["plan"]>;
   find?: DealFile["find"];
   from?: DealFile["from"];
-}): DealDocument {
-  return {
-    customer: "Maren Oakhollow",
-    vehicle: "",
-    status: "quoting",
-    inputs: {
-      format: "kellux-deal",
-      version: 1,
-      currency: "USD",
-      structure: change.structure ?? { price: "10000.00" },
-      plan: { kind: "loan", frequency: "monthly", yearlyRate: "6", payments: 12, ...change.plan },
-      find: change.find ?? "payment",
-      ...(change.from && { from: change.from }),
-    },
-  };
-}
+};
 
-/** The desk after an officer turns from what a deal file finds to finding the payment. */
-function turnedToPayment(document: DealDocument) {
-  const before = openDesk(document);
-  const after = deskReducer(before, { type: "find", figure: "payment" });
-  return { before, after, given: after.document.inputs };
+const fileOf = ({ structure, plan, find, from }: Change): DealFile => ({
+  format: "kellux-deal",
+  version: 1,
+  currency: "USD",
+  structure: structure ?? { price: "10000.00" },
+  plan: { kind: "loan", frequency: "monthly", yearlyRate: "6", payments: 12, ...plan },
+  find: find ?? "payment",
+  ...(from && { from }),
+});
+
+const kept = (change: Change): DealDocument =>
+  documentOf(
+    { customer: "Maren Oakhollow", vehicle: "", status: "quoting" },
+    { id: "11111111-1111-4111-8111-111111111111", name: "", inputs: fileOf(change) },
+  );
+
+/** The option after an officer turns from what a deal file finds to finding the payment. */
+function turnedToPayment(file: DealFile) {
+  const before = openOption(file);
+  const after = optionReducer(before, { type: "find", figure: "payment" });
+  return { before, after, given: after.inputs };
 }
 
 const NO_RATE = { yearlyRate: undefined, payment: "870.00" };
 
-test.each<[DealFile["find"], Parameters<typeof documentOf>[0], (file: DealFile) => unknown, unknown]>([
+test.each<[DealFile["find"], Change, (file: DealFile) => unknown, unknown]>([
   ["yearlyRate", { plan: NO_RATE }, ({ plan }) => plan.yearlyRate, "8.026"],
   ["payments", { plan: { payments: undefined, payment: "500.00" } }, ({ plan }) => plan.payments, 22],
   [
@@ -59,7 +61,7 @@ test.each<[DealFile["find"], Parameters<typeof documentOf>[0], (file: DealFile) 
     "10000.00",
   ],
 ])("what a file finds, the %s, is given when another figure is found", (find, change, of, expected) => {
-  const { before, after, given } = turnedToPayment(documentOf({ ...change, find }));
+  const { before, after, given } = turnedToPayment(fileOf({ ...change, find }));
   expect(before.answer.ok && before.answer.value).toBeTruthy();
   expect(of(given)).toEqual(expected);
   expect(given.find).toBe("payment");
@@ -69,8 +71,8 @@ test.each<[DealFile["find"], Parameters<typeof documentOf>[0], (file: DealFile) 
 });
 
 test("a found figure stands in its field, and the tally has it", () => {
-  const desk = openDesk(
-    documentOf({
+  const desk = openOption(
+    fileOf({
       structure: { price: "10000.00", tradeIn: { owed: "2000.00" } },
       plan: { payment: "800.00" },
       find: "allowance",
@@ -78,26 +80,26 @@ test("a found figure stands in its field, and the tally has it", () => {
   );
   expect(fieldText(desk, "allowance")).toBe("2,704.80");
   expect(shownTally(desk)).toMatchObject({ shortfall: -70_480, stale: false });
-  const rate = openDesk(documentOf({ plan: NO_RATE, find: "yearlyRate" }));
+  const rate = openOption(fileOf({ plan: NO_RATE, find: "yearlyRate" }));
   expect(fieldText(rate, "yearlyRate")).toBe("8.026");
-  const count = openDesk(documentOf({ plan: { payments: undefined, payment: "500.00" }, find: "payments" }));
+  const count = openOption(fileOf({ plan: { payments: undefined, payment: "500.00" }, find: "payments" }));
   expect([fieldText(count, "payments"), fieldText(count, "years")]).toEqual(["22", "1 y 10 m"]);
 });
 
 test("terms count in the plan's own periods", () => {
-  const weekly = openDesk(documentOf({ plan: { frequency: "weekly", payments: 130 } }));
+  const weekly = openOption(fileOf({ plan: { frequency: "weekly", payments: 130 } }));
   expect(fieldText(weekly, "years")).toBe("2.5");
-  const longer = deskReducer(weekly, { type: "typed", field: "years", text: "3" });
-  expect(longer.document.inputs.plan.payments).toBe(156);
-  const none = deskReducer(weekly, { type: "typed", field: "years", text: "1 y 1 m" });
+  const longer = optionReducer(weekly, { type: "typed", field: "years", text: "3" });
+  expect(longer.inputs.plan.payments).toBe(156);
+  const none = optionReducer(weekly, { type: "typed", field: "years", text: "1 y 1 m" });
   expect(none.errors.years).toBe("“1 y 1 m” is not a whole number of weekly payments.");
-  expect(fieldText(openDesk(documentOf({ plan: { frequency: "weekly", payments: 60 } })), "years")).toBe(
+  expect(fieldText(openOption(fileOf({ plan: { frequency: "weekly", payments: 60 } })), "years")).toBe(
     "1.15",
   );
 });
 
 test("every part of a plan that has no field is said", () => {
-  const { inputs } = documentOf({
+  const inputs = fileOf({
     plan: {
       frequency: "twiceAMonth",
       twiceMonthlyDays: [1, 16],
@@ -123,7 +125,7 @@ test("every part of a plan that has no field is said", () => {
     },
   });
   expect(planTitle(inputs.plan)).toBe("loan, paid twice a month");
-  expect(planParts(inputs)).toEqual([
+  expect(planWords(inputs.plan, inputs.currency)).toEqual([
     "paid in advance",
     "interest compounded yearly",
     "days counted 30/360",
@@ -142,18 +144,16 @@ test("every part of a plan that has no field is said", () => {
     "extra 1,000.00 on 10 March 2028",
     "extra to find on 10 April 2028",
   ]);
-  expect(knownText({ totalCost: "46000.00" }, "USD")).toBe("for a total cost of 46,000.00");
-  expect(knownText({ endDate: "2030-01-31" }, "USD")).toBe("to end by 31 January 2030");
+  expect(knownWords({ totalCost: "46000.00" }, "USD")).toBe("for a total cost of 46,000.00");
+  expect(knownWords({ endDate: "2030-01-31" }, "USD")).toBe("to end by 31 January 2030");
 });
 
 test("two versions are told apart by what has no field, too", () => {
-  const plain = describeDocument(documentOf({}));
-  const other = describeDocument(documentOf({ plan: { balloon: { amount: "2000" } } }));
+  const plain = describeDocument(kept({}));
+  const other = describeDocument(kept({ plan: { balloon: { amount: "2000" } } }));
   expect([plain.Plan, other.Plan]).toEqual([
     "loan, paid every month",
     "loan, paid every month; balloon 2,000.00",
   ]);
-  expect(describeDocument(documentOf({ plan: NO_RATE, find: "yearlyRate" }))["Yearly rate"]).toBe(
-    "8.026 %, found",
-  );
+  expect(describeDocument(kept({ plan: NO_RATE, find: "yearlyRate" }))["Yearly rate"]).toBe("8.026 %, found");
 });

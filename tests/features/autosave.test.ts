@@ -1,12 +1,13 @@
-import type { DealDocument } from "@/exchange/deal-document";
+import { applyChange, type DealChange, type DealDocument } from "@/exchange/deal-document";
 import type { Answer } from "@/features/api/client";
-import { newDealDocument } from "@/features/deal/new-deal";
+import { newDealDocument } from "@/features/deal/desk/new-deal";
 import { createAutosave, type SaveStatus } from "@/features/saving/autosave";
 import { type ChangeStorage, pendingChanges } from "@/features/saving/pending-changes";
 import type { DealReply } from "@/server/contract";
 
 const AT = "2026-11-24T10:42:00.000Z";
-const named = (customer: string): DealDocument => ({ ...newDealDocument("2026-11-24"), customer });
+const NEW = newDealDocument("2026-11-24");
+const named = (customer: string): DealDocument => ({ ...NEW, customer });
 const reply = (version: number, document: DealDocument): DealReply => ({
   id: "d",
   version,
@@ -28,17 +29,19 @@ function memoryStorage(): ChangeStorage {
 /** A page with a server that answers as it is told. */
 function page() {
   const server = { version: 1, away: false, saved: named("") };
-  const sent: [version: number, customer: string][] = [];
+  const sent: [version: number, customer: string | undefined][] = [];
+  const merged: DealChange[] = [];
   const statuses: SaveStatus["kind"][] = [];
   const storage = memoryStorage();
   const autosave = createAutosave({
     dealId: "d",
     pageId: "p",
-    version: 1,
+    kept: reply(1, server.saved),
     storage,
+    onMerged: change => merged.push(change),
     onStatus: status => statuses.push(status.kind),
-    send: async (version, document): Promise<Answer<DealReply>> => {
-      sent.push([version, document.customer]);
+    send: async (version, change): Promise<Answer<DealReply>> => {
+      sent.push([version, change.heading?.customer]);
       if (server.away) return { kind: "away" };
       if (version !== server.version) {
         return {
@@ -49,12 +52,12 @@ function page() {
         };
       }
       server.version += 1;
-      server.saved = document;
-      return { kind: "done", value: reply(server.version, document) };
+      server.saved = applyChange(server.saved, change);
+      return { kind: "done", value: reply(server.version, server.saved) };
     },
   });
-  const kept = () => pendingChanges(storage).map(change => change.document.customer);
-  return { server, sent, statuses, autosave, kept };
+  const kept = () => pendingChanges(storage).map(change => change.customer);
+  return { server, sent, merged, statuses, autosave, kept, storage };
 }
 
 beforeEach(() => jest.useFakeTimers());
@@ -122,4 +125,57 @@ test("a page that goes sends what waits at once", async () => {
   autosave.stop();
   await jest.advanceTimersByTimeAsync(0);
   expect(server.saved.customer).toBe("A");
+});
+
+/** A deal with another price. */
+function priced(document: DealDocument, price: string): DealDocument {
+  const options = document.options.map(option => ({
+    ...option,
+    inputs: { ...option.inputs, structure: { ...option.inputs.structure, price } },
+  }));
+  return { ...document, options };
+}
+
+test("only what was changed is sent, and what others changed meanwhile comes to the screen", async () => {
+  const { server, merged, statuses, autosave } = page();
+  // Somebody else names the customer, which the server puts together with what is saved from here.
+  server.saved = named("Ida");
+  autosave.change(priced(named(""), "500.00"));
+  await jest.advanceTimersByTimeAsync(1000);
+  expect(server.saved).toEqual(priced(named("Ida"), "500.00"));
+  expect(merged).toEqual([{ heading: { customer: "Ida", vehicle: "", status: "quoting" } }]);
+  expect(statuses.at(-1)).toBe("saved");
+});
+
+test("what others changed while it was being changed here too is a conflict", async () => {
+  const { server, merged, statuses, autosave, kept } = page();
+  server.saved = named("Ida");
+  autosave.change(priced(named(""), "500.00"));
+  autosave.flush();
+  autosave.change(priced(named("Isolde"), "500.00"));
+  await jest.advanceTimersByTimeAsync(1000);
+  expect(statuses.at(-1)).toBe("conflict");
+  expect(merged).toEqual([]);
+  expect(kept()).toEqual(["Isolde"]);
+});
+
+test("a change that was taken back is not sent, nor kept", async () => {
+  const { sent, statuses, autosave, kept } = page();
+  autosave.change(named("A"));
+  autosave.change(named(""));
+  await jest.advanceTimersByTimeAsync(1000);
+  expect(sent).toEqual([]);
+  expect(statuses.at(-1)).toBe("saved");
+  expect(kept()).toEqual([]);
+});
+
+test("a change that a page from before options left behind is taken up as one of today", () => {
+  const { storage } = page();
+  const inputs = NEW.options[0]?.inputs;
+  const document = { customer: "Ned", vehicle: "", status: "quoting", inputs };
+  storage.setItem("kellux.pending.d.q", JSON.stringify({ dealId: "d", pageId: "q", version: 3, document }));
+  const [change] = pendingChanges(storage, "d");
+  expect(change).toMatchObject({ version: 3, customer: "Ned" });
+  // Put into the deal as it is kept, its only option keeps its id.
+  expect(applyChange(NEW, change?.change ?? {})).toEqual({ ...NEW, customer: "Ned" });
 });

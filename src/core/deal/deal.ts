@@ -1,18 +1,22 @@
 import type { LoanPlan } from "../plans/loan";
 import type { Structure } from "../structure";
 
+/** The figures that a deal can ask for. */
+export const FOUND_FIGURES = [
+  "payment",
+  "price",
+  "down",
+  "downPercent",
+  "allowance",
+  "yearlyRate",
+  "payments",
+  "balloon",
+  "extra",
+  "lump",
+] as const;
+
 /** The figure that a deal asks for; all others are given. */
-export type FoundFigure =
-  | "payment"
-  | "price"
-  | "down"
-  | "downPercent"
-  | "allowance"
-  | "yearlyRate"
-  | "payments"
-  | "balloon"
-  | "extra"
-  | "lump";
+export type FoundFigure = (typeof FOUND_FIGURES)[number];
 
 /** A figure of the result that something can be found from. */
 export type KnownFigure =

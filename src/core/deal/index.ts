@@ -1,4 +1,4 @@
-export type { Deal, FoundFigure, Known, KnownFigure } from "./deal";
+export { type Deal, FOUND_FIGURES, type FoundFigure, type Known, type KnownFigure } from "./deal";
 export { knownFigure, standsInForPrice } from "./known";
 export { type Lent, lend } from "./lend";
 export { missingFigures } from "./missing";

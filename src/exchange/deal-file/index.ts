@@ -1,2 +1,3 @@
+export type { DealFile } from "./deal-file.schema";
+export { knownWords } from "./known-words";
 export { readDeal } from "./read-deal";
-export type { DealFile } from "./schema";

@@ -1,8 +1,14 @@
-import { type Checked, schemaCheck } from "../schema-check";
-import { type DealFile, DealFileSchema } from "./schema";
+import { type Checked, checked } from "../checks";
+import { dealFile } from "../checks/compiled";
+import type { DealFile } from "./deal-file.schema";
 
-/** Checks unknown data against the deal file's schema. */
-export const checkDealFile = schemaCheck(DealFileSchema);
+/**
+ * Checks unknown data against the deal file's schema.
+ *
+ * @param place where it stands in what was given, such as "/document/inputs"; left out where it is all of it
+ */
+export const checkDealFile = (value: unknown, place?: string): Checked<DealFile> =>
+  checked<DealFile>(dealFile, value, place);
 
 /** Reads JSON, or says in one sentence that it is none. */
 export function parseJson(text: string): Checked<unknown> {

@@ -16,9 +16,9 @@ import {
   totalsByYear,
   working,
 } from "@/core";
-import { fileReader } from "../deal-file/reader";
-import { fineAmount } from "./number-text";
-import type { DealQuestion } from "./schema";
+import { fileReader } from "../reading";
+import { fineAmount } from "../text";
+import type { DealQuestion } from "./questions.schema";
 
 type Asked<Word extends DealQuestion["ask"]> = Extract<DealQuestion, { ask: Word }>;
 

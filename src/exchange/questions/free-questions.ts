@@ -10,9 +10,9 @@ import {
   success,
   type Transaction,
 } from "@/core";
-import { fileReader, type Reader } from "../deal-file/reader";
-import { factorText, rateText } from "./number-text";
-import type { FreeQuestion } from "./schema";
+import { fileReader, type Reader } from "../reading";
+import { factorText, rateText } from "../text";
+import type { FreeQuestion } from "./questions.schema";
 
 type Asked<Word extends FreeQuestion["ask"]> = Extract<FreeQuestion, { ask: Word }>;
 

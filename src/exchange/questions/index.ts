@@ -1,7 +1,9 @@
 import { type Quote, type Result, success } from "@/core";
 import { answerDealQuestion } from "./deal-questions";
 import { answerFreeQuestion } from "./free-questions";
-import type { DealQuestion, FreeQuestion } from "./schema";
+import type { DealQuestion, FreeQuestion } from "./questions.schema";
+
+export type { QuestionFile } from "./questions.schema";
 
 /** Answers every question of a file in its order; the first that has no answer says so for all. */
 function answerAll<Question>(

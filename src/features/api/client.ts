@@ -1,4 +1,4 @@
-import type { DealDocument } from "@/exchange/deal-document";
+import type { DealChange, DealDocument } from "@/exchange/deal-document";
 import type { DealReply, RefusalReply, RegisterRow } from "@/server/contract";
 
 /** What a request comes to: a value, a refusal with its sentence, or no server to ask. */
@@ -32,8 +32,8 @@ const dealPath = (id: string) => `/api/deals/${id}`;
 export const api = {
   list: () => ask<RegisterRow[]>("GET", "/api/deals"),
   create: (document: DealDocument) => ask<DealReply>("POST", "/api/deals", { document }),
-  save: (id: string, version: number, document: DealDocument) =>
-    ask<DealReply>("PUT", dealPath(id), { version, document }),
+  save: (id: string, version: number, change: DealChange) =>
+    ask<DealReply>("PUT", dealPath(id), { version, change }),
   duplicate: (id: string) => ask<DealReply>("POST", `${dealPath(id)}/duplicate`),
   remove: (id: string) => ask<{ id: string }>("DELETE", dealPath(id)),
   restore: (id: string) => ask<DealReply>("POST", `${dealPath(id)}/restore`),

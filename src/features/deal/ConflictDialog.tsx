@@ -1,7 +1,7 @@
 import { useEffect, useRef } from "react";
 import type { DealDocument } from "@/exchange/deal-document";
 import type { DealReply } from "@/server/contract";
-import { describeDocument } from "./describe-document";
+import { describeDocument } from "./desk/describe-document";
 
 type Props = {
   mine: DealDocument;

@@ -1,8 +1,8 @@
 import { memo } from "react";
 import type { Quote, WorkedFigure } from "@/core";
-import { amountText } from "@/features/figures/format";
-import { useDesk } from "./desk-context";
-import { isStale, shownQuote } from "./desk-state";
+import { amountText } from "@/exchange/text";
+import { useDesk } from "./desk/desk-context";
+import { isStale, shownQuote } from "./option";
 import { WorkingButton } from "./WorkingButton";
 
 type Cost = {
@@ -56,8 +56,8 @@ function includedInTotalCost({ deal, down }: Quote): string {
 
 /** What the deal really costs, each figure with what it includes and its working. */
 export const CostFigures = memo(function CostFigures() {
-  const { state } = useDesk();
-  const quote = shownQuote(state);
+  const { option } = useDesk();
+  const quote = shownQuote(option);
   if (!quote) return null;
   return (
     <section aria-label="What it costs" className="grid gap-3 sm:grid-cols-3">
@@ -68,7 +68,7 @@ export const CostFigures = memo(function CostFigures() {
             <WorkingButton figure={figure} name={name.toLowerCase()} />
           </div>
           <output
-            className={`block font-semibold font-serif text-xl ${isStale(state) ? "stale" : ""}`}
+            className={`block font-semibold font-serif text-xl ${isStale(option) ? "stale" : ""}`}
             data-testid={figure}
           >
             {amountText(minor(quote), quote.deal.currency)}

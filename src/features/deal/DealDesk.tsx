@@ -1,8 +1,8 @@
 "use client";
 
-import { useCallback, useEffect, useMemo, useReducer, useState } from "react";
+import { type Dispatch, useCallback, useEffect, useMemo, useReducer, useState } from "react";
 import { toast } from "sonner";
-import type { DealDocument } from "@/exchange/deal-document";
+import type { DealChange, DealDocument } from "@/exchange/deal-document";
 import { api } from "@/features/api/client";
 import { RepaymentTable } from "@/features/repayment/RepaymentTable";
 import { useAutosave } from "@/features/saving/use-autosave";
@@ -12,8 +12,9 @@ import { CostFigures } from "./CostFigures";
 import { CUSTOMER_FIELD, DealHeader } from "./DealHeader";
 import { DealSentence } from "./DealSentence";
 import { DeletedNotice } from "./DeletedNotice";
-import { DeskContext } from "./desk-context";
-import { deskReducer, isStale, openDesk, shownQuote } from "./desk-state";
+import { DeskContext } from "./desk/desk-context";
+import { deskDocument, deskReducer, openDesk, openedOption } from "./desk/desk-state";
+import { isStale, type OptionAction, shownQuote } from "./option";
 import { PlanCard } from "./PlanCard";
 import { StructureCard } from "./StructureCard";
 
@@ -23,19 +24,23 @@ type Props = { deal: DealReply; customers: string[]; vehicles: StockVehicle[] };
 export function DealDesk({ deal, customers, vehicles }: Props) {
   const [state, dispatch] = useReducer(deskReducer, deal.document, openDesk);
   const show = useCallback((document: DealDocument) => dispatch({ type: "open", document }), []);
-  const saving = useAutosave(deal, state.document, show);
-  const desk = useMemo(() => ({ state, dispatch }), [state]);
-  const quote = shownQuote(state);
+  const merge = useCallback((change: DealChange) => dispatch({ type: "merged", change }), []);
+  const document = useMemo(() => deskDocument(state), [state]);
+  const saving = useAutosave(deal, document, { show, merge });
+  const act: Dispatch<OptionAction> = useCallback(action => dispatch({ type: "option", action }), []);
+  const option = openedOption(state);
+  const desk = useMemo(() => ({ state, dispatch, option, act }), [state, option, act]);
+  const quote = shownQuote(option);
   const [alive, setAlive] = useState(false);
   useEffect(() => setAlive(true), []);
   const isNew = deal.document.customer === "";
   useEffect(() => {
-    if (alive && isNew) document.getElementById(CUSTOMER_FIELD)?.focus();
+    if (alive && isNew) window.document.getElementById(CUSTOMER_FIELD)?.focus();
   }, [alive, isNew]);
   const { status } = saving;
 
   const keepBoth = async (theirs: DealReply) => {
-    const copy = await api.create(state.document);
+    const copy = await api.create(document);
     if (copy.kind !== "done") {
       const reason = copy.kind === "refused" ? copy.sentence : "The server is away.";
       toast.error(`Your version is not a deal of its own yet. ${reason} Nothing is lost; try again.`);
@@ -54,7 +59,7 @@ export function DealDesk({ deal, customers, vehicles }: Props) {
         <DealHeader customers={customers} vehicles={vehicles} status={status} />
         {status.kind === "conflict" && (
           <ConflictDialog
-            mine={state.document}
+            mine={document}
             theirs={status.theirs}
             onKeepMine={() => saving.continueFrom(status.theirs)}
             onTakeTheirs={() => saving.settleOn(status.theirs)}
@@ -73,8 +78,8 @@ export function DealDesk({ deal, customers, vehicles }: Props) {
             {quote && (
               <RepaymentTable
                 quote={quote}
-                stale={isStale(state)}
-                fileName={state.document.customer || "New deal"}
+                stale={isStale(option)}
+                fileName={document.customer || "New deal"}
               />
             )}
           </div>

@@ -1,14 +1,15 @@
 import { ChevronLeft, FileDown } from "lucide-react";
 import { useMemo } from "react";
 import type { DealStatus } from "@/exchange/deal-document";
-import { amountText } from "@/features/figures/format";
+import { amountText } from "@/exchange/text";
 import { saveFile } from "@/features/figures/save-file";
 import type { SaveStatus } from "@/features/saving/autosave";
 import { SaveStatusLine } from "@/features/saving/SaveStatusLine";
 import type { StockVehicle } from "@/server/contract";
-import { useDesk } from "./desk-context";
+import { useDesk } from "./desk/desk-context";
+import { STATUS_NAMES } from "./desk/status-names";
 import { NameField } from "./NameField";
-import { STATUS_NAMES } from "./status-names";
+import { hasErrors } from "./option";
 
 type Props = { customers: string[]; vehicles: StockVehicle[]; status: SaveStatus };
 
@@ -17,8 +18,8 @@ export const CUSTOMER_FIELD = "customer";
 
 /** Whose deal it is, for what, how it stands, and whether it is saved. */
 export function DealHeader({ customers, vehicles, status }: Props) {
-  const { state, dispatch } = useDesk();
-  const { document: deal, errors } = state;
+  const { state, dispatch, option, act } = useDesk();
+  const { heading: deal, options } = state;
   const names = useMemo(() => customers.map(name => ({ value: name })), [customers]);
   const stock = useMemo(
     () =>
@@ -31,11 +32,11 @@ export function DealHeader({ customers, vehicles, status }: Props) {
   const pickVehicle = (vehicle: string) => {
     dispatch({ type: "heading", change: { vehicle } });
     const picked = vehicles.find(each => each.description === vehicle);
-    const { structure, find, currency } = deal.inputs;
+    const { structure, find, currency } = option.inputs;
     const priceIsOpen = structure.price === undefined && find !== "price";
     if (priceIsOpen && picked?.priceMinor != null && picked.currency === currency) {
-      dispatch({ type: "typed", field: "price", text: amountText(picked.priceMinor, currency) });
-      dispatch({ type: "left", field: "price" });
+      act({ type: "typed", field: "price", text: amountText(picked.priceMinor, currency) });
+      act({ type: "left", field: "price" });
     }
   };
   return (
@@ -77,7 +78,7 @@ export function DealHeader({ customers, vehicles, status }: Props) {
           ))}
         </select>
       </label>
-      <SaveStatusLine status={status} unreadable={Object.keys(errors).length > 0} />
+      <SaveStatusLine status={status} unreadable={options.some(each => hasErrors(each.state.errors))} />
       <button
         type="button"
         className="btn btn-ghost btn-sm"
@@ -85,7 +86,7 @@ export function DealHeader({ customers, vehicles, status }: Props) {
           saveFile(
             `${deal.customer || "New deal"}.deal.json`,
             "application/json",
-            `${JSON.stringify(deal.inputs, null, 2)}\n`,
+            `${JSON.stringify(option.inputs, null, 2)}\n`,
           )
         }
       >

@@ -1,29 +1,29 @@
 import { memo } from "react";
 import { FREQUENCY_NAMES, type Quote } from "@/core";
-import { longDate, moneyText } from "@/features/figures/format";
-import { useDesk } from "./desk-context";
-import { isStale, shownQuote } from "./desk-state";
+import { longDate } from "@/exchange/text";
+import { moneyText } from "@/features/figures/format";
+import { useDesk } from "./desk/desk-context";
 import { fieldId } from "./FigureField";
 import { FindBar } from "./FindBar";
-import { type DeskFind, isFoundIn } from "./figure-names";
-import type { FieldName } from "./read-field";
+import { type DeskFind, type FieldName, fieldOf, isFoundIn } from "./fields";
+import { isStale, shownQuote } from "./option";
 
 /** The answer in one plain sentence, made of live figures. */
 export const DealSentence = memo(function DealSentence() {
-  const { state } = useDesk();
-  const quote = shownQuote(state);
+  const { option } = useDesk();
+  const quote = shownQuote(option);
   return (
     <section aria-label="The deal in a sentence" className="card-paper px-6 pt-4 pb-4">
       <NoAnswer />
       {quote && (
         <p
-          className={`font-serif text-[1.35rem] leading-[1.5] ${isStale(state) ? "stale" : ""}`}
+          className={`font-serif text-[1.35rem] leading-[1.5] ${isStale(option) ? "stale" : ""}`}
           data-testid="sentence"
         >
           <Sentence quote={quote} />
         </p>
       )}
-      {quote?.note && state.answer.ok && <p className="mt-1 text-faint">{quote.note}</p>}
+      {quote?.note && option.answer.ok && <p className="mt-1 text-faint">{quote.note}</p>}
       <FindBar />
     </section>
   );
@@ -88,16 +88,14 @@ function endText(quote: Quote): string {
 
 type LiveProps = { text: string } & ({ find: DeskFind } | { go: FieldName });
 
-const FIGURE_NAMES: Record<DeskFind, string> = { price: "Price", down: "Cash down", payment: "Payment" };
-
 /** A figure of the sentence: pick it to find it, or to go where it is typed. */
 function Live(props: LiveProps) {
-  const { state, dispatch } = useDesk();
+  const { option, act } = useDesk();
   if ("go" in props) {
     return (
       <button
         type="button"
-        className={liveClass(isFoundIn(props.go, state.document.inputs.find))}
+        className={liveClass(isFoundIn(props.go, option.inputs.find))}
         title="Change this figure"
         onClick={() => document.getElementById(fieldId(props.go))?.focus()}
       >
@@ -105,15 +103,15 @@ function Live(props: LiveProps) {
       </button>
     );
   }
-  const found = isFoundIn(props.find, state.document.inputs.find);
-  const name = FIGURE_NAMES[props.find];
+  const found = isFoundIn(props.find, option.inputs.find);
+  const name = fieldOf(props.find).label;
   return (
     <button
       type="button"
       aria-pressed={found}
       title={found ? `${name}: being found` : `Find this ${name.toLowerCase()}`}
       className={liveClass(found)}
-      onClick={() => dispatch({ type: "find", figure: props.find })}
+      onClick={() => act({ type: "find", figure: props.find })}
     >
       {props.text}
     </button>
@@ -137,8 +135,8 @@ function liveClass(found: boolean): string {
 
 /** Why there is no answer, and the nearest figure that has one. */
 function NoAnswer() {
-  const { state, dispatch } = useDesk();
-  const { answer, lastGood, document: deal } = state;
+  const { option, act } = useDesk();
+  const { answer, lastGood, inputs } = option;
   if (answer.ok) return null;
   const { sentence, nearest } = answer.failure;
   return (
@@ -157,10 +155,10 @@ function NoAnswer() {
           type="button"
           className="btn btn-primary btn-sm"
           onClick={() =>
-            dispatch({ type: "give", figure: nearest.figure as "payment" | "down", minor: nearest.minor })
+            act({ type: "give", figure: nearest.figure as "payment" | "down", minor: nearest.minor })
           }
         >
-          Use {FIGURE_NAMES[nearest.figure].toLowerCase()} {moneyText(nearest.minor, deal.inputs.currency)}
+          Use {fieldOf(nearest.figure).label.toLowerCase()} {moneyText(nearest.minor, inputs.currency)}
         </button>
       )}
     </div>

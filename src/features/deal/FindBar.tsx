@@ -1,20 +1,17 @@
 import { Target } from "lucide-react";
 import { useState } from "react";
-import type { DealFile } from "@/exchange/deal-file";
-import { useDesk } from "./desk-context";
+import { type DealFile, knownWords } from "@/exchange/deal-file";
+import { useDesk } from "./desk/desk-context";
 import { FieldError, FigureField } from "./FigureField";
-import { type DeskFind, FOUND_FIGURES } from "./figure-names";
-import { knownText } from "./plan-parts";
-import { readField } from "./read-field";
+import { type DeskFind, FOUND_NAMES, readField } from "./fields";
 import { WorkingButton } from "./WorkingButton";
 
 const DESK_FINDS: readonly DeskFind[] = ["payment", "price", "down"];
 
 /** Which figure is being found, from what, and the way to find another. */
 export function FindBar() {
-  const { state } = useDesk();
-  const { find, from } = state.document.inputs;
-  const { name, working } = FOUND_FIGURES[find];
+  const { find, from } = useDesk().option.inputs;
+  const { name, working } = FOUND_NAMES[find];
   return (
     <div className="mt-3 flex flex-wrap items-center gap-x-2 gap-y-2" data-testid="find-bar">
       <div className="flex items-center gap-2">
@@ -29,25 +26,20 @@ export function FindBar() {
 
 /** The other figures that the screen can find. */
 function FindOthers() {
-  const { state, dispatch } = useDesk();
-  return DESK_FINDS.filter(figure => figure !== state.document.inputs.find).map(figure => (
-    <button
-      key={figure}
-      type="button"
-      className="btn btn-sm"
-      onClick={() => dispatch({ type: "find", figure })}
-    >
-      Find {FOUND_FIGURES[figure].name}
+  const { option, act } = useDesk();
+  return DESK_FINDS.filter(figure => figure !== option.inputs.find).map(figure => (
+    <button key={figure} type="button" className="btn btn-sm" onClick={() => act({ type: "find", figure })}>
+      Find {FOUND_NAMES[figure].name}
     </button>
   ));
 }
 
 /** Where a deal file finds its figure from a result: which one. */
 function GivenResult({ from }: { from: NonNullable<DealFile["from"]> }) {
-  const { state } = useDesk();
+  const { option } = useDesk();
   return (
     <>
-      <span className="text-faint">{knownText(from, state.document.inputs.currency)}</span>
+      <span className="text-faint">{knownWords(from, option.inputs.currency)}</span>
       <FindOthers />
     </>
   );
@@ -55,14 +47,14 @@ function GivenResult({ from }: { from: NonNullable<DealFile["from"]> }) {
 
 /** While the payment is found: say what it should be, then what has to move. */
 function AskForPayment() {
-  const { state, dispatch } = useDesk();
+  const { option, act } = useDesk();
   const [wish, setWish] = useState("");
-  const reading = readField("payment", wish, state.document.inputs);
+  const reading = readField("payment", wish, option.inputs);
   const payment = reading.ok ? reading.file.plan.payment : undefined;
   const error = reading.ok ? undefined : reading.sentence;
   const find = (figure: DeskFind) => {
     if (error) return;
-    dispatch({ type: "find", figure, ...(payment !== undefined && { payment: String(payment) }) });
+    act({ type: "find", figure, ...(payment !== undefined && { payment: String(payment) }) });
   };
   return (
     <form
@@ -102,15 +94,15 @@ function AskForPayment() {
 
 /** While the price or the cash down is found: the payment it is found from. */
 function GivenPayment() {
-  const { state } = useDesk();
+  const { option } = useDesk();
   return (
     <>
       <span className="text-faint">for a payment of</span>
       <span className="w-28">
-        <FigureField field="payment" label="Payment" hideLabel findable="payment" errorElsewhere />
+        <FigureField field="payment" hideLabel errorElsewhere />
       </span>
       <FindOthers />
-      {state.errors.payment && (
+      {option.errors.payment && (
         <div className="basis-full">
           <FieldError field="payment" />
         </div>

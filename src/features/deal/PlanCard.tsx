@@ -1,10 +1,10 @@
 import { memo } from "react";
 import { currencyDecimals, FREQUENCY_NAMES, formatAmount } from "@/core";
+import { planTitle, planWords } from "@/exchange/deal-file/plan";
 import { yearsText } from "@/features/figures/format";
-import { useDesk } from "./desk-context";
-import { shownQuote } from "./desk-state";
+import { useDesk } from "./desk/desk-context";
 import { FigureField } from "./FigureField";
-import { planParts, planTitle } from "./plan-parts";
+import { shownQuote } from "./option";
 
 const ROUNDINGS = [
   ["nearest", "to the nearest"],
@@ -14,8 +14,8 @@ const ROUNDINGS = [
 
 /** How the deal is repaid. */
 export const PlanCard = memo(function PlanCard() {
-  const { state, dispatch } = useDesk();
-  const { plan, currency } = state.document.inputs;
+  const { option, act } = useDesk();
+  const { plan, currency } = option.inputs;
   const smallest = formatAmount(1, currencyDecimals(currency) ?? 2);
   return (
     <section aria-labelledby="plan-title" className="border-base-300 border-t p-4 pt-3">
@@ -23,7 +23,7 @@ export const PlanCard = memo(function PlanCard() {
         Plan: {planTitle(plan)}
       </h2>
       <div className="mt-1.5 grid grid-cols-2 items-start gap-x-3 gap-y-2">
-        <FigureField field="yearlyRate" label="Yearly rate" unit="%" />
+        <FigureField field="yearlyRate" />
         <div>
           <label htmlFor="rounding" className="mb-0.5 block text-faint text-sm">
             Payment rounded
@@ -33,7 +33,7 @@ export const PlanCard = memo(function PlanCard() {
             className="field"
             value={plan.rounding ?? "nearest"}
             onChange={event =>
-              dispatch({ type: "rounding", rounding: event.target.value as (typeof ROUNDINGS)[number][0] })
+              act({ type: "rounding", rounding: event.target.value as (typeof ROUNDINGS)[number][0] })
             }
           >
             {ROUNDINGS.map(([rounding, words]) => (
@@ -45,14 +45,12 @@ export const PlanCard = memo(function PlanCard() {
         </div>
         {!plan.datedPayments && (
           <>
-            <FigureField field="payments" label="Number of payments" />
-            <FigureField field="years" label="The same in years" />
+            <FigureField field="payments" />
+            <FigureField field="years" />
           </>
         )}
-        <FigureField field="signed" label="Contract date" type="date" align="left" />
-        {!plan.datedPayments && (
-          <FigureField field="firstPayment" label="First payment" type="date" align="left" />
-        )}
+        <FigureField field="signed" />
+        {!plan.datedPayments && <FigureField field="firstPayment" />}
       </div>
       <FirstPaymentRemark />
       <PartsOfTheFile />
@@ -62,8 +60,8 @@ export const PlanCard = memo(function PlanCard() {
 
 /** What the plan has beyond its fields, which comes with a deal file. */
 function PartsOfTheFile() {
-  const { state } = useDesk();
-  const parts = planParts(state.document.inputs);
+  const { option } = useDesk();
+  const parts = planWords(option.inputs.plan, option.inputs.currency);
   if (parts.length === 0) return null;
   return (
     <div className="mt-2 text-sm">
@@ -79,9 +77,9 @@ function PartsOfTheFile() {
 
 /** Says how an odd first period is charged, and leads back to a regular one. */
 function FirstPaymentRemark() {
-  const { state, dispatch } = useDesk();
-  const quote = shownQuote(state);
-  if (state.document.inputs.plan.firstPayment === undefined) return null;
+  const { option, act } = useDesk();
+  const quote = shownQuote(option);
+  if (option.inputs.plan.firstPayment === undefined) return null;
   const span = quote?.oddFirstPeriod;
   return (
     <p className="mt-1.5 text-faint text-sm">
@@ -90,11 +88,11 @@ function FirstPaymentRemark() {
         type="button"
         className="cursor-pointer text-primary underline"
         onClick={() => {
-          dispatch({ type: "typed", field: "firstPayment", text: "" });
-          dispatch({ type: "left", field: "firstPayment" });
+          act({ type: "typed", field: "firstPayment", text: "" });
+          act({ type: "left", field: "firstPayment" });
         }}
       >
-        Back to one {FREQUENCY_NAMES[state.document.inputs.plan.frequency].period} after the contract
+        Back to one {FREQUENCY_NAMES[option.inputs.plan.frequency].period} after the contract
       </button>
     </p>
   );

@@ -1,65 +1,42 @@
-import { memo } from "react";
-import type { TallyLine } from "@/core";
-import { amountText } from "@/features/figures/format";
-import { useDesk } from "./desk-context";
-import { shownTally, tallied } from "./desk-state";
+import { Fragment, memo, type ReactNode } from "react";
+import { STRUCTURE_LINES, type StructureFigure, type TallyLine } from "@/core";
+import { amountText } from "@/exchange/text";
+import { useDesk } from "./desk/desk-context";
 import { FieldError, FigureField } from "./FigureField";
-import { isFoundIn } from "./figure-names";
-import type { FieldName } from "./read-field";
+import { type FieldName, fieldOf, isFoundIn, isPercentDown } from "./fields";
+import { amountOf, shownTally } from "./option";
 import { WorkingButton } from "./WorkingButton";
+
+/** What is said below the name of a line. */
+const REMARKS: { [Figure in StructureFigure]?: ReactNode } = {
+  owed: <ShortfallRemark />,
+  down: <CashDownRemark />,
+};
 
 /** The tally from the price to the amount financed, each line with its sign and the subtotal so far. */
 export const StructureCard = memo(function StructureCard() {
-  const { state } = useDesk();
-  const { inputs } = state.document;
-  const { lines, shortfall, stale } = shownTally(state);
+  const { option } = useDesk();
+  const { currency } = option.inputs;
+  const { lines, stale } = shownTally(option);
   const amountFinanced = lines.at(-1)?.running;
   const faded = stale ? "stale" : "";
-  const money = (minor: number) => amountText(minor, inputs.currency);
-  const running = (figure: TallyLine["figure"]) => {
-    const line = lines.find(each => each.figure === figure);
-    return <span className={`text-right text-faint ${faded}`}>{line ? money(line.running) : ""}</span>;
-  };
-
   return (
     <section aria-labelledby="structure-title" className="p-4 pb-3">
       <div className="flex items-baseline justify-between">
         <h2 id="structure-title" className="font-semibold text-lg">
           Structure
         </h2>
-        <span className="text-faint text-sm">running total, {inputs.currency}</span>
+        <span className="text-faint text-sm">running total, {currency}</span>
       </div>
       <div className="mt-1.5 grid grid-cols-[1fr_0.75rem_7.25rem_5.75rem] items-center gap-x-2 gap-y-1.5">
-        <Line name="Price" sign="" />
-        <FigureField field="price" label="Price" hideLabel findable="price" errorElsewhere />
-        {running("price")}
-        <LineError field="price" />
-
-        <Line name="Trade-in allowance" sign="−" />
-        <FigureField field="allowance" label="Trade-in allowance" hideLabel errorElsewhere />
-        {running("allowance")}
-        <LineError field="allowance" />
-
-        <Line
-          name="Owed on trade-in"
-          sign="+"
-          remark={shortfall > 0 ? `${money(shortfall)} over its worth: adds to the loan` : undefined}
-        />
-        <FigureField field="owed" label="Owed on trade-in" hideLabel errorElsewhere />
-        {running("owed")}
-        <LineError field="owed" />
-
-        <Line name="Cash down" sign="−" remark={<CashDownRemark />} />
-        <FigureField
-          field="down"
-          label="Cash down"
-          hideLabel
-          findable="down"
-          unit={isPercent(inputs) ? "%" : undefined}
-          errorElsewhere
-        />
-        {running("down")}
-        <LineError field="down" />
+        {STRUCTURE_LINES.map(({ figure, sign }, index) => (
+          <Fragment key={figure}>
+            <Line figure={figure} sign={sign < 0 ? "−" : index > 0 ? "+" : ""} />
+            <FigureField field={figure} hideLabel errorElsewhere />
+            <span className={`text-right text-faint ${faded}`}>{runningText(lines, figure, currency)}</span>
+            <LineError field={figure} />
+          </Fragment>
+        ))}
       </div>
       <div className="mt-3 flex items-center justify-between border-base-content border-t-2 pt-2">
         <div className="flex items-center gap-1">
@@ -67,25 +44,25 @@ export const StructureCard = memo(function StructureCard() {
           <WorkingButton figure="amountFinanced" name="amount financed" />
         </div>
         <output className={`font-semibold text-xl ${faded}`} data-testid="amount-financed">
-          {amountFinanced === undefined ? "–" : money(amountFinanced)}
+          {amountFinanced === undefined ? "–" : amountText(amountFinanced, currency)}
         </output>
       </div>
     </section>
   );
 });
 
-type Inputs = ReturnType<typeof useDesk>["state"]["document"]["inputs"];
-
-function isPercent({ structure, find }: Inputs): boolean {
-  return !isFoundIn("down", find) && structure.down !== undefined && "percent" in structure.down;
+function runningText(lines: TallyLine[], figure: StructureFigure, currency: string): string {
+  const line = lines.find(each => each.figure === figure);
+  return line ? amountText(line.running, currency) : "";
 }
 
-function Line({ name, sign, remark }: { name: string; sign: string; remark?: React.ReactNode }) {
+function Line({ figure, sign }: { figure: StructureFigure; sign: string }) {
+  const remark = REMARKS[figure];
   return (
     <>
       <span className="leading-tight">
-        {name}
-        {remark && <span className="block text-faint text-sm leading-tight">{remark}</span>}
+        {fieldOf(figure).label}
+        {remark && <span className="block text-faint text-sm leading-tight empty:hidden">{remark}</span>}
       </span>
       <span className="text-center text-faint">{sign}</span>
     </>
@@ -101,12 +78,22 @@ function LineError({ field }: { field: FieldName }) {
   );
 }
 
+/** By how much more is owed on the trade-in than it is worth. */
+function ShortfallRemark() {
+  const { option } = useDesk();
+  const { shortfall } = shownTally(option);
+  return shortfall > 0
+    ? `${amountText(shortfall, option.inputs.currency)} over its worth: adds to the loan`
+    : null;
+}
+
 /** The same cash down said the other way, and the switch between the two. */
 function CashDownRemark() {
-  const { state, dispatch } = useDesk();
-  const { inputs } = state.document;
-  const { price, down } = tallied(shownTally(state));
-  const percent = isPercent(inputs);
+  const { option, act } = useDesk();
+  const { inputs } = option;
+  const tally = shownTally(option);
+  const [price, down] = [amountOf(tally, "price"), amountOf(tally, "down")];
+  const percent = isPercentDown(inputs);
   if (price === undefined || down === undefined) return null;
   const share = price > 0 ? ((down / price) * 100).toFixed(1) : "0.0";
   const said = percent ? amountText(down, inputs.currency) : `${share} % of the price`;
@@ -117,7 +104,7 @@ function CashDownRemark() {
       <button
         type="button"
         className="cursor-pointer text-primary underline"
-        onClick={() => dispatch({ type: "downKind", kind: percent ? "amount" : "percent" })}
+        onClick={() => act({ type: "downKind", kind: percent ? "amount" : "percent" })}
       >
         {percent ? "as an amount" : "as a percent"}
       </button>

@@ -2,15 +2,15 @@ import { Calculator } from "lucide-react";
 import { useRef, useState } from "react";
 import { toast } from "sonner";
 import type { Quote, WorkedFigure, WorkingStep } from "@/core";
-import { useDesk } from "./desk-context";
-import { shownQuote } from "./desk-state";
+import { useDesk } from "./desk/desk-context";
+import { shownQuote } from "./option";
 
 /** Opens the working of a figure: how it came about, with its numbers filled in. */
 export function WorkingButton({ figure, name }: { figure: WorkedFigure; name: string }) {
-  const { state } = useDesk();
+  const { option } = useDesk();
   const dialog = useRef<HTMLDialogElement>(null);
   const [step, setStep] = useState<WorkingStep | null>(null);
-  const quote = shownQuote(state);
+  const quote = shownQuote(option);
   if (!quote) return null;
   return (
     <>

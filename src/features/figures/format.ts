@@ -1,4 +1,4 @@
-import { civilDate, currencyDecimals, type DayNumber, groupedAmount, parseAmount } from "@/core";
+import { currencyDecimals } from "@/core";
 
 const symbolFormats = new Map<string, Intl.NumberFormat>();
 
@@ -17,44 +17,6 @@ export function moneyText(minor: number, currency: string): string {
     symbolFormats.set(currency, format);
   }
   return format.format(minor / 10 ** decimals);
-}
-
-/** Minor units for a column of figures: "41,850.00". */
-export function amountText(minor: number, currency: string): string {
-  return groupedAmount(minor, currencyDecimals(currency) ?? 2);
-}
-
-/** An amount as it is typed or filed, for a column of figures; text that is no amount stays as it is. */
-export function typedAmountText(typed: string | number, currency: string): string {
-  const minor = parseAmount(String(typed), currencyDecimals(currency) ?? 2);
-  return minor === undefined ? String(typed) : amountText(minor, currency);
-}
-
-const MONTHS = [
-  "January",
-  "February",
-  "March",
-  "April",
-  "May",
-  "June",
-  "July",
-  "August",
-  "September",
-  "October",
-  "November",
-  "December",
-];
-
-/** A civil date in full: "24 December 2026". */
-export function longDate(date: DayNumber): string {
-  const { day, month, year } = civilDate(date);
-  return `${day} ${MONTHS[month - 1]} ${year}`;
-}
-
-/** A civil date for a column: "24 Dec 2026". */
-export function shortDate(date: DayNumber): string {
-  const { day, month, year } = civilDate(date);
-  return `${day} ${MONTHS[month - 1]?.slice(0, 3)} ${year}`;
 }
 
 /** The term of some payments in words: 130 two-weekly ones are "5 years", 70 monthly ones "5 years 10 months". */

@@ -9,8 +9,8 @@ import {
 } from "@tanstack/react-table";
 import { ArrowDown, ArrowUp, Copy, Trash2 } from "lucide-react";
 import { useState } from "react";
-import { STATUS_NAMES } from "@/features/deal/status-names";
-import { amountText } from "@/features/figures/format";
+import { amountText } from "@/exchange/text";
+import { STATUS_NAMES } from "@/features/deal/desk/status-names";
 import type { RegisterRow } from "@/server/contract";
 
 const features = tableFeatures({

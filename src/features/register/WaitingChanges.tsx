@@ -19,7 +19,7 @@ export function WaitingChanges() {
         <span key={change.pageId}>
           {index > 0 && ", "}
           <a className="text-primary underline" href={`/deals/${change.dealId}`}>
-            {change.document.customer || "no name yet"}
+            {change.customer || "no name yet"}
           </a>
         </span>
       ))}

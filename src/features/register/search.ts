@@ -1,5 +1,5 @@
-import { STATUS_NAMES } from "@/features/deal/status-names";
-import { amountText } from "@/features/figures/format";
+import { amountText } from "@/exchange/text";
+import { STATUS_NAMES } from "@/features/deal/desk/status-names";
 import type { RegisterRow } from "@/server/contract";
 
 /**

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { toast } from "sonner";
 import { type Answer, api } from "@/features/api/client";
-import { localToday, newDealDocument } from "@/features/deal/new-deal";
+import { localToday, newDealDocument } from "@/features/deal/desk/new-deal";
 import type { RegisterRow } from "@/server/contract";
 
 const AWAY = "The server is away; nothing was changed. Try again when it is back.";

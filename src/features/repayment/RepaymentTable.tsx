@@ -2,7 +2,7 @@ import { useVirtualizer } from "@tanstack/react-virtual";
 import { BadgeCheck, Download } from "lucide-react";
 import { memo, useRef } from "react";
 import type { PaymentRow, Quote } from "@/core";
-import { amountText, shortDate } from "@/features/figures/format";
+import { amountText, shortDate } from "@/exchange/text";
 import { saveFile } from "@/features/figures/save-file";
 
 const ROW_HEIGHT = 30;
@@ -140,7 +140,7 @@ export const RepaymentTable = memo(function RepaymentTable({ quote, stale, fileN
 });
 
 async function downloadCsv(quote: Quote, fileName: string): Promise<void> {
-  const { scheduleCsv } = await import("@/exchange/schedule-csv");
+  const { scheduleCsv } = await import("@/exchange/answers/schedule-csv");
   saveFile(`${fileName} repayment.csv`, "text/csv;charset=utf-8", scheduleCsv(quote));
 }
 

@@ -1,4 +1,10 @@
-import type { DealDocument } from "@/exchange/deal-document";
+import {
+  applyChange,
+  changeBetween,
+  type DealChange,
+  type DealDocument,
+  isNoChange,
+} from "@/exchange/deal-document";
 import type { Answer } from "@/features/api/client";
 import type { DealReply } from "@/server/contract";
 import { type ChangeStorage, dropPending, keepPending } from "./pending-changes";
@@ -13,13 +19,18 @@ export type SaveStatus =
   | { kind: "deleted" }
   | { kind: "refused"; sentence: string };
 
+/** A deal as it was kept, from which changes are told. */
+type Kept = Pick<DealReply, "version" | "document" | "changedAt">;
+
 export type AutosaveSetup = {
   dealId: string;
   pageId: string;
-  version: number;
+  kept: Kept;
   storage: ChangeStorage;
-  send: (version: number, document: DealDocument) => Promise<Answer<DealReply>>;
+  send: (version: number, change: DealChange) => Promise<Answer<DealReply>>;
   onStatus: (status: SaveStatus) => void;
+  /** What others have changed meanwhile in parts that were not being changed here. */
+  onMerged: (change: DealChange) => void;
 };
 
 const PAUSE_AFTER_TYPING = 300;
@@ -42,8 +53,8 @@ export type Autosave = {
 
 /** Makes the autosave of one deal on one page. */
 export function createAutosave(setup: AutosaveSetup): Autosave {
-  const { dealId, pageId, storage, send, onStatus } = setup;
-  let version = setup.version;
+  const { dealId, pageId, storage, send, onStatus, onMerged } = setup;
+  let { kept } = setup;
   let waiting: DealDocument | undefined;
   let sending = false;
   let halted = false;
@@ -56,22 +67,31 @@ export function createAutosave(setup: AutosaveSetup): Autosave {
     timer = setTimeout(() => void sendWaiting(), delay);
   };
 
-  const keep = (document: DealDocument) => keepPending(storage, { dealId, pageId, version, document });
+  const keep = (document: DealDocument) =>
+    keepPending(storage, {
+      dealId,
+      pageId,
+      version: kept.version,
+      customer: document.customer,
+      change: changeBetween(kept.document, document),
+    });
 
   async function sendWaiting(): Promise<void> {
     clearTimeout(timer);
     if (sending || halted || !waiting) return;
     const document = waiting;
     waiting = undefined;
+    const change = changeBetween(kept.document, document);
+    if (isNoChange(change)) return rest();
     sending = true;
-    const answer = await send(version, document);
+    const answer = await send(kept.version, change);
     sending = false;
     settle(document, answer);
   }
 
   function settle(document: DealDocument, answer: Answer<DealReply>): void {
     if (answer.kind === "done") {
-      confirmed(answer.value);
+      confirmed(document, answer.value);
       return;
     }
     waiting ??= document;
@@ -81,8 +101,7 @@ export function createAutosave(setup: AutosaveSetup): Autosave {
       schedule(retryAfter);
       retryAfter = Math.min(retryAfter * 2, SLOWEST_RETRY);
     } else if (answer.status === 409 && answer.current) {
-      halted = true;
-      onStatus({ kind: "conflict", theirs: answer.current });
+      conflict(answer.current);
     } else if (answer.status === 410 || answer.status === 404) {
       halted = true;
       onStatus({ kind: "deleted" });
@@ -91,16 +110,34 @@ export function createAutosave(setup: AutosaveSetup): Autosave {
     }
   }
 
-  function confirmed(reply: DealReply): void {
-    version = reply.version;
+  function conflict(theirs: DealReply): void {
+    halted = true;
+    onStatus({ kind: "conflict", theirs });
+  }
+
+  function confirmed(sent: DealDocument, reply: DealReply): void {
     retryAfter = FIRST_RETRY;
+    const theirs = changeBetween(sent, reply.document);
+    const mine = waiting ? changeBetween(sent, waiting) : {};
+    if (touch(theirs, mine)) {
+      conflict(reply);
+      return;
+    }
+    kept = reply;
+    if (!isNoChange(theirs)) onMerged(theirs);
     if (waiting) {
+      waiting = applyChange(waiting, theirs);
       keep(waiting);
       schedule(0);
       return;
     }
+    rest();
+  }
+
+  /** Nothing is unsaved. */
+  function rest(): void {
     dropPending(storage, { dealId, pageId });
-    onStatus({ kind: "saved", at: reply.changedAt });
+    onStatus({ kind: "saved", at: kept.changedAt });
   }
 
   return {
@@ -112,8 +149,8 @@ export function createAutosave(setup: AutosaveSetup): Autosave {
       schedule(PAUSE_AFTER_TYPING);
     },
     flush: () => void sendWaiting(),
-    continueFrom: kept => {
-      version = kept.version;
+    continueFrom: reply => {
+      kept = reply;
       halted = false;
       if (!waiting) {
         onStatus({ kind: "saved", at: kept.changedAt });
@@ -125,13 +162,22 @@ export function createAutosave(setup: AutosaveSetup): Autosave {
     discard: reply => {
       waiting = undefined;
       halted = false;
-      version = reply.version;
-      dropPending(storage, { dealId, pageId });
-      onStatus({ kind: "saved", at: reply.changedAt });
+      kept = reply;
+      rest();
     },
     stop: () => {
       stopped = true;
       void sendWaiting();
     },
   };
+}
+
+/** Whether two changes have a part in common. */
+function touch(one: DealChange, other: DealChange): boolean {
+  const options = new Set(one.options?.map(({ id }) => id));
+  return (
+    (one.heading !== undefined && other.heading !== undefined) ||
+    (one.order !== undefined && other.order !== undefined) ||
+    (other.options?.some(({ id }) => options.has(id)) ?? false)
+  );
 }

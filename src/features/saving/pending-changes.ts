@@ -1,4 +1,4 @@
-import type { DealDocument } from "@/exchange/deal-document";
+import { type DealChange, type DealDocument, headingOf, upToDate } from "@/exchange/deal-document";
 
 /** A change that the server has not confirmed yet. */
 export type PendingChange = {
@@ -7,7 +7,9 @@ export type PendingChange = {
   pageId: string;
   /** The version that the change was made from. */
   version: number;
-  document: DealDocument;
+  /** Whose deal it is, for a list of what waits. */
+  customer: string;
+  change: DealChange;
 };
 
 /** Where pending changes are kept: the browser's local storage, or a stand-in with the same three calls. */
@@ -34,9 +36,20 @@ export function pendingChanges(storage: ChangeStorage, dealId?: string): Pending
     .filter(key => key.startsWith(dealId ? `${PREFIX}${dealId}.` : PREFIX))
     .flatMap(key => {
       try {
-        return [JSON.parse(storage.getItem(key) ?? "") as PendingChange];
+        return [pendingUpToDate(JSON.parse(storage.getItem(key) ?? ""))];
       } catch {
         return [];
       }
     });
+}
+
+/** A kept change as it is written today; before options the whole document was kept. */
+function pendingUpToDate(
+  kept: PendingChange | (Omit<PendingChange, "change"> & { document: unknown }),
+): PendingChange {
+  if (!("document" in kept)) return kept;
+  const { document, ...rest } = kept;
+  const current = upToDate(document) as DealDocument;
+  const change = { heading: headingOf(current), options: current.options };
+  return { ...rest, customer: current.customer, change };
 }

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from "react";
-import type { DealDocument } from "@/exchange/deal-document";
+import { applyChange, type DealChange, type DealDocument, isSame } from "@/exchange/deal-document";
 import { api } from "@/features/api/client";
 import type { DealReply } from "@/server/contract";
 import { type Autosave, createAutosave, type SaveStatus } from "./autosave";
@@ -19,12 +19,12 @@ export type Saving = {
  *
  * @param deal as the server gave it when the page was opened
  * @param document as it is on the screen
- * @param show puts another document on the screen
+ * @param screen the ways to put on it what comes from elsewhere: another document, or somebody else's change
  */
 export function useAutosave(
   deal: DealReply,
   document: DealDocument,
-  show: (document: DealDocument) => void,
+  { show, merge }: { show: (document: DealDocument) => void; merge: (change: DealChange) => void },
 ): Saving {
   const [status, setStatus] = useState<SaveStatus>(() =>
     deal.deleted ? { kind: "deleted" } : { kind: "saved", at: deal.changedAt },
@@ -38,9 +38,10 @@ export function useAutosave(
       createAutosave({
         dealId: deal.id,
         pageId: page.pageId,
-        version,
+        kept: { ...deal, version },
         storage: browserStorage,
-        send: (from, changed) => api.save(deal.id, from, changed),
+        send: (from, change) => api.save(deal.id, from, change),
+        onMerged: merge,
         // Many keys say "saving" in a row; one of them is enough to draw.
         onStatus: next => setStatus(now => (now.kind === "saving" && next.kind === "saving" ? now : next)),
       });
@@ -51,11 +52,12 @@ export function useAutosave(
 
     void leftBehind(deal.id).then(change => {
       if (!change) return;
+      const changed = applyChange(deal.document, change.change);
       autosave.current = start(change.version);
-      kept.current = change.document;
-      autosave.current.change(change.document);
+      kept.current = changed;
+      autosave.current.change(changed);
       dropPending(browserStorage, change);
-      show(change.document);
+      show(changed);
     });
     return () => {
       autosave.current?.stop();
@@ -63,12 +65,12 @@ export function useAutosave(
       window.removeEventListener("online", flush);
       window.removeEventListener("pagehide", flush);
     };
-  }, [deal, show]);
+  }, [deal, show, merge]);
 
   useEffect(() => {
-    if (document === kept.current) return;
+    const before = kept.current;
     kept.current = document;
-    autosave.current?.change(document);
+    if (!isSame(document, before)) autosave.current?.change(document);
   }, [document]);
 
   return {

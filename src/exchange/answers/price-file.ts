@@ -1,0 +1,68 @@
+import { evaluate, summarize } from "@/core";
+import { checked } from "../checks";
+import { questionFile } from "../checks/compiled";
+import type { DealFile } from "../deal-file";
+import { readDeal } from "../deal-file";
+import { checkDealFile, parseJson } from "../deal-file/parse";
+import { answerFreeQuestions, answerQuestions } from "../questions";
+import type { QuestionFile } from "../questions/questions.schema";
+import { type QuoteJson, quoteJson } from "./quote-json";
+
+/** What a file comes to, or one plain sentence. */
+export type PricedFile =
+  | { ok: true; answer: QuoteJson | { answers: object[] } }
+  | { ok: false; sentence: string };
+
+/**
+ * Prices the text of a deal file and answers what it asks, or answers a file of questions without a deal.
+ *
+ * @param text JSON
+ * @param withSchedule whether to list every payment of a deal
+ */
+export function priceFile(text: string, withSchedule: boolean): PricedFile {
+  const json = parseJson(text);
+  if (!json.ok) return json;
+  if (isQuestionFile(json.value)) {
+    const file = checked<QuestionFile>(questionFile, json.value);
+    return file.ok ? answered(file.value) : file;
+  }
+  const file = checkDealFile(json.value);
+  return file.ok ? priced(file.value, withSchedule) : file;
+}
+
+function isQuestionFile(value: unknown): boolean {
+  return (
+    typeof value === "object" && value !== null && "format" in value && value.format === "kellux-questions"
+  );
+}
+
+function answered({ ask, currency }: QuestionFile): PricedFile {
+  const answers = answerFreeQuestions(ask, currency);
+  return answers.ok
+    ? { ok: true, answer: { answers: answers.value } }
+    : { ok: false, sentence: answers.failure.sentence };
+}
+
+function priced(file: DealFile, withSchedule: boolean): PricedFile {
+  const deal = readDeal(file);
+  if (!deal.ok) return { ok: false, sentence: deal.failure.sentence };
+  if (!withSchedule && !file.ask) {
+    const summary = summarize(deal.value);
+    return summary.ok
+      ? { ok: true, answer: quoteJson(summary.value) }
+      : { ok: false, sentence: summary.failure.sentence };
+  }
+  const quote = evaluate(deal.value);
+  if (!quote.ok) return { ok: false, sentence: quote.failure.sentence };
+  const answers = answerQuestions(file.ask ?? [], quote.value);
+  if (!answers.ok) return { ok: false, sentence: answers.failure.sentence };
+  const { schedule, ...json } = quoteJson(quote.value);
+  return {
+    ok: true,
+    answer: {
+      ...json,
+      ...(withSchedule && schedule && { schedule }),
+      ...(file.ask && { answers: answers.value }),
+    },
+  };
+}

@@ -1,0 +1,59 @@
+import type { ErrorObject, ValidateFunction } from "ajv";
+
+/** What a schema check gives back: the value with its type, or one plain sentence. */
+export type Checked<Value> = { ok: true; value: Value } | { ok: false; sentence: string };
+
+/**
+ * Checks unknown data by a compiled check. Every part of a schema that a user could get wrong carries a `description`
+ * of what is accepted, which becomes part of the sentence.
+ *
+ * @param validate a check that was compiled ahead of time, from the schema of the value's type
+ * @param value what to check
+ * @param place where the value stands in what was given, such as "/document/inputs"; the sentence names it
+ */
+export function checked<Value>(validate: ValidateFunction, value: unknown, place = ""): Checked<Value> {
+  const context = {
+    instancePath: place,
+    parentData: {},
+    parentDataProperty: "",
+    rootData: {},
+    dynamicAnchors: {},
+  };
+  return validate(value, context)
+    ? { ok: true, value: value as Value }
+    : { ok: false, sentence: sentenceOf(validate.errors ?? []) };
+}
+
+/** One sentence for a failed check: the last error is the outermost, which alone describes a choice whole. */
+function sentenceOf(errors: ErrorObject[]): string {
+  const error = mostTelling(errors);
+  if (!error) return "The data does not have the right form.";
+  const place = error.instancePath.slice(1).replaceAll("/", ".");
+  const at = (name: string) => (place ? `${place}.${name}` : name);
+  if (error.keyword === "required") return `${at(error.params.missingProperty)} is missing.`;
+  if (error.keyword === "additionalProperties") return `${at(error.params.additionalProperty)} is not known.`;
+  const accepted = acceptedBy(error);
+  return `${place || "The data"} is ${shown(error.data)}; it must be ${accepted}.`;
+}
+
+/** In a choice between objects, an error inside one of them says more than the choice's own. */
+function mostTelling(errors: ErrorObject[]): ErrorObject | undefined {
+  const outermost = errors.at(-1);
+  const deeper = errors.filter(
+    error => outermost && error.instancePath.length > outermost.instancePath.length && acceptedBy(error),
+  );
+  return deeper.at(-1) ?? outermost;
+}
+
+function acceptedBy({ parentSchema, params }: ErrorObject): string {
+  const description = (parentSchema as { description?: unknown } | undefined)?.description;
+  return typeof description === "string" ? description : `of type ${String(params.type ?? "described")}`;
+}
+
+const LONGEST_SHOWN = 40;
+
+function shown(data: unknown): string {
+  if (typeof data === "object" && data !== null) return Array.isArray(data) ? "a list" : "an object";
+  const text = JSON.stringify(data) ?? "missing";
+  return text.length > LONGEST_SHOWN ? `${text.slice(0, LONGEST_SHOWN)}…` : text;
+}

@@ -1,0 +1,5 @@
+// What `npm run schema` compiles from the schemas of the exchange into compiled.js.
+import type { ValidateFunction } from "ajv";
+
+export const dealFile: ValidateFunction;
+export const questionFile: ValidateFunction;

@@ -1,0 +1,1 @@
+export { type Checked, checked } from "./checked";

@@ -1,0 +1,52 @@
+import type { DealChange, DealDocument, DealOption } from "./document.schema";
+import { chosenOption, headingOf, optionOf, orderOf } from "./parts";
+import { isSame } from "./same";
+
+/**
+ * What changed from one state of a deal to another, part by part.
+ *
+ * @example changeBetween(before, { ...before, customer: "Ida" }) // { heading: { customer: "Ida", … } }
+ */
+export function changeBetween(before: DealDocument, after: DealDocument): DealChange {
+  const options = after.options.filter(option => !isSame(option, optionOf(before, option.id)));
+  return {
+    ...(!isSame(headingOf(before), headingOf(after)) && { heading: headingOf(after) }),
+    ...(!isSame(orderOf(before), orderOf(after)) && { order: orderOf(after) }),
+    ...(options.length > 0 && { options }),
+  };
+}
+
+/** Whether a change holds nothing. */
+export function isNoChange(change: DealChange): boolean {
+  return Object.keys(change).length === 0;
+}
+
+/**
+ * A deal after a change of some of its parts.
+ *
+ * @param document the deal, of the version that the change was made from or of a later one
+ * @param change its parts, each whole; an option that is not in the order, new or old, is left out
+ */
+export function applyChange(document: DealDocument, change: DealChange): DealDocument {
+  const { heading, order = orderOf(document) } = change;
+  const changed = changedOptions(document, change);
+  const options = order.options.flatMap(
+    id => optionOf({ options: changed }, id) ?? optionOf(document, id) ?? [],
+  );
+  return { ...document, ...heading, chosen: order.chosen, options };
+}
+
+/**
+ * The id of an option in what was written before options had ids: it stands for the chosen one of the deal that it is
+ * put into.
+ */
+export const CHOSEN_OPTION = "00000000-0000-0000-0000-000000000000";
+
+/** The options of a change, with the deal's own id and name where it names none. */
+export function changedOptions(document: DealDocument, { options = [] }: DealChange): DealOption[] {
+  return options.map(option => {
+    if (option.id !== CHOSEN_OPTION) return option;
+    const { id, name } = chosenOption(document);
+    return { id, name, inputs: option.inputs };
+  });
+}

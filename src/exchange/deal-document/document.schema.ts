@@ -1,0 +1,71 @@
+import Type from "typebox";
+import type { DealFile } from "../deal-file";
+import { exact } from "../schema";
+import { DEAL_STATUSES } from "./statuses";
+
+/** How many options a deal can hold. */
+const MOST_OPTIONS = 8;
+
+/** One line of plain text: no control characters, which a database or a file could not keep. */
+const Line = Type.String({
+  maxLength: 120,
+  pattern: "^[^\\u0000-\\u001f\\u007f]*$",
+  description: "one line of at most 120 characters",
+});
+
+const OptionId = Type.String({
+  pattern: "^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$",
+  description: "the id of an option, a UUID in small letters",
+});
+
+/** Whose deal it is, for what, and how it stands. */
+const HEADING = {
+  /** Empty where there is no customer yet. */
+  customer: Line,
+  /** Empty where there is no vehicle. */
+  vehicle: Line,
+  status: Type.Enum(DEAL_STATUSES, { description: '"quoting", "agreed", "signed" or "lost"' }),
+};
+
+const OptionSchema = exact({
+  id: OptionId,
+  /** Empty where it has no name of its own. */
+  name: Line,
+  /** What was typed; the deal file's own schema checks it. */
+  inputs: Type.Unsafe<DealFile>({ type: "object", description: "a deal file" }),
+});
+
+const Options = Type.Array(OptionSchema, {
+  minItems: 1,
+  maxItems: MOST_OPTIONS,
+  description: `a list of 1 to ${MOST_OPTIONS} options`,
+});
+
+/** All of a deal that an officer can change. */
+export const DealDocumentSchema = exact({ ...HEADING, chosen: OptionId, options: Options });
+
+/** What was changed in a deal: the parts that are named, each whole. */
+export const DealChangeSchema = exact({
+  heading: Type.Optional(exact(HEADING)),
+  /** Which options there are, in order, and which is chosen. */
+  order: Type.Optional(
+    exact({
+      chosen: OptionId,
+      options: Type.Array(OptionId, {
+        minItems: 1,
+        maxItems: MOST_OPTIONS,
+        uniqueItems: true,
+        description: `a list of 1 to ${MOST_OPTIONS} ids of options, each once`,
+      }),
+    }),
+  ),
+  /** Options that are new or changed. */
+  options: Type.Optional(Options),
+});
+
+export type DealDocument = Type.Static<typeof DealDocumentSchema>;
+export type DealChange = Type.Static<typeof DealChangeSchema>;
+/** One way to structure the deal. */
+export type DealOption = Type.Static<typeof OptionSchema>;
+export type DealHeading = NonNullable<DealChange["heading"]>;
+export type DealOrder = NonNullable<DealChange["order"]>;

@@ -1,0 +1,12 @@
+export {
+  applyChange,
+  CHOSEN_OPTION,
+  changeBetween,
+  changedOptions,
+  isNoChange,
+} from "./changes";
+export type { DealChange, DealDocument, DealHeading, DealOption, DealOrder } from "./document.schema";
+export { chosenOption, documentOf, headingOf, optionOf, orderOf } from "./parts";
+export { isSame } from "./same";
+export { DEAL_STATUSES, type DealStatus } from "./statuses";
+export { upToDate } from "./up-to-date";

@@ -1,0 +1,34 @@
+import type { DealFile } from "../deal-file";
+import { CHOSEN_OPTION } from "./changes";
+import type { DealDocument, DealHeading } from "./document.schema";
+import { documentOf } from "./parts";
+
+/** A deal's document as it was before a deal had options: one set of inputs. */
+type WithInputs = DealHeading & { inputs: DealFile };
+
+/**
+ * Brings a deal's document up to date, wherever it was kept: in the database, in a file, among the changes that a
+ * browser keeps, or on a page that was opened before the app was renewed. What is up to date, or no document at all,
+ * comes back as it is, for the checks to judge.
+ *
+ * - A deal file alone is a deal without a heading.
+ * - A document with `inputs` is from before options; they are those of its only option.
+ *
+ * @param stored of any form that was ever kept
+ * @param optionId the id that an option without one gets; {@link CHOSEN_OPTION} to stand for a deal's chosen one
+ */
+export function upToDate(stored: unknown, optionId: string = CHOSEN_OPTION): unknown {
+  if (!isObject(stored)) return stored;
+  if (stored.format === "kellux-deal") {
+    return fromInputs({ customer: "", vehicle: "", status: "quoting", inputs: stored as DealFile }, optionId);
+  }
+  return "inputs" in stored && !("options" in stored) ? fromInputs(stored as WithInputs, optionId) : stored;
+}
+
+function fromInputs({ inputs, ...heading }: WithInputs, id: string): DealDocument {
+  return documentOf(heading, { id, name: "", inputs });
+}
+
+function isObject(value: unknown): value is Record<string, unknown> {
+  return typeof value === "object" && value !== null && !Array.isArray(value);
+}

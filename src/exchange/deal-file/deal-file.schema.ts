@@ -1,0 +1,44 @@
+import Type from "typebox";
+import { FOUND_FIGURES } from "@/core";
+import { MOST_QUESTIONS, QuestionSchema } from "../questions/questions.schema";
+import { Amount, Currency, exact, IsoDate, OneOf, Payments } from "../schema";
+import { PlanSchema } from "./plan/plan.schema";
+import { StructureSchema } from "./structure.schema";
+
+/** A figure of the result that another is found from, in place of the plan's payment. */
+const Known = Type.Union(
+  [
+    exact({ totalCost: Amount }),
+    exact({ financeCharge: Amount }),
+    exact({ amountFinanced: Amount }),
+    exact({ endDate: IsoDate }),
+    exact({ payments: Payments }),
+  ],
+  {
+    description:
+      'one of { "totalCost" }, { "financeCharge" }, { "amountFinanced" }, { "endDate" } or { "payments" }',
+  },
+);
+
+/** The deal file: the one source of its static type, its published JSON Schema and every check of it. */
+export const DealFileSchema = exact({
+  format: Type.Literal("kellux-deal", { description: '"kellux-deal"' }),
+  version: Type.Literal(1, { description: "1" }),
+  currency: Currency,
+  structure: StructureSchema,
+  plan: PlanSchema,
+  find: OneOf(...FOUND_FIGURES),
+  from: Type.Optional(Known),
+  ask: Type.Optional(
+    Type.Array(QuestionSchema, {
+      maxItems: MOST_QUESTIONS,
+      description: `a list of at most ${MOST_QUESTIONS} questions`,
+    }),
+  ),
+});
+
+/**
+ * What the officer typed, as it is filed, sent and kept. Figures that were not typed yet, and the one being
+ * found, are left out.
+ */
+export type DealFile = Type.Static<typeof DealFileSchema>;

@@ -1,0 +1,12 @@
+import type { DealFile } from "./deal-file.schema";
+import { fileWriter } from "./plan";
+
+/** What a figure is found from, where it is not the payment: "for a total cost of 46,000.00". */
+export function knownWords(from: NonNullable<DealFile["from"]>, currency: string): string {
+  const { money, date } = fileWriter(currency);
+  if ("totalCost" in from) return `for a total cost of ${money(from.totalCost)}`;
+  if ("financeCharge" in from) return `for a finance charge of ${money(from.financeCharge)}`;
+  if ("amountFinanced" in from) return `for an amount financed of ${money(from.amountFinanced)}`;
+  if ("endDate" in from) return `to end by ${date(from.endDate)}`;
+  return `to end after ${from.payments} payments`;
+}

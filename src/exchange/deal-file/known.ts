@@ -1,0 +1,22 @@
+import type { Known } from "@/core";
+import type { Reader } from "../reading";
+import type { DealFile } from "./deal-file.schema";
+
+/** What a file's figure is found from, in place of the plan's payment. */
+export function readKnown(from: NonNullable<DealFile["from"]>, read: Reader): Known {
+  if ("totalCost" in from) {
+    return { figure: "totalCost", value: read.amount("totalCost", "total cost", from.totalCost) ?? 0 };
+  }
+  if ("financeCharge" in from) {
+    const value = read.amount("financeCharge", "finance charge", from.financeCharge) ?? 0;
+    return { figure: "financeCharge", value };
+  }
+  if ("amountFinanced" in from) {
+    const value = read.amount("amountFinanced", "amount financed", from.amountFinanced) ?? 0;
+    return { figure: "amountFinanced", value };
+  }
+  if ("endDate" in from) {
+    return { figure: "endDate", value: read.date("endDate", "end date", from.endDate) ?? 0 };
+  }
+  return { figure: "payments", value: from.payments };
+}

@@ -1,0 +1,4 @@
+export { PLAN_KIND_NAMES } from "./kinds";
+export type { PlanFile } from "./plan.schema";
+export { readPlan } from "./read";
+export { fileWriter, planTitle, planWords } from "./words";

@@ -1,0 +1,27 @@
+import { DealFileSchema } from "../deal-file/deal-file.schema";
+import { QuestionFileSchema } from "../questions/questions.schema";
+
+const COMMON = "Amounts are decimal strings (numbers are accepted); rates are percent a year.";
+
+/** The JSON Schemas that are published, by file name below `schemas/`. */
+export function publishedSchemas(): Record<string, string> {
+  return {
+    "deal.schema.json": published(
+      "Kellux deal file",
+      `One way to structure a loan, and what is asked about it. ${COMMON} The figure named by find is left out; ` +
+        "plan.payment is given to find another from it, or a figure of the result in from.",
+      DealFileSchema,
+    ),
+    "questions.schema.json": published(
+      "Kellux questions",
+      `Questions that need no deal. ${COMMON}`,
+      QuestionFileSchema,
+    ),
+  };
+}
+
+function published(title: string, description: string, schema: object): string {
+  const $schema = "https://json-schema.org/draft/2020-12/schema";
+  const described = { $schema, title, description, ...(JSON.parse(JSON.stringify(schema)) as object) };
+  return `${JSON.stringify(described, null, 2)}\n`;
+}

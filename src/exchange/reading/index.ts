@@ -1,0 +1,1 @@
+export { fileReader, type Reader } from "./reader";

@@ -1,0 +1,15 @@
+export {
+  Amount,
+  CompoundingWord,
+  Currency,
+  exact,
+  FrequencyWord,
+  IsoDate,
+  OneOf,
+  Payments,
+  Percent,
+  TimingWord,
+  tagged,
+  Whole,
+  YearlyRate,
+} from "./parts";

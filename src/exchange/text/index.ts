@@ -1,0 +1,3 @@
+export { amountText, typedAmountText } from "./amount-text";
+export { longDate, monthName, shortDate } from "./date-text";
+export { factorText, fineAmount, rateText } from "./number-text";

@@ -1,0 +1,46 @@
+import { evaluate } from "@/core";
+import { chosenOption, type DealDocument } from "@/exchange/deal-document";
+import { readDeal } from "@/exchange/deal-file";
+import { planTitle, planWords } from "@/exchange/deal-file/plan";
+import { amountText } from "@/exchange/text";
+import {
+  type FieldName,
+  type FieldView,
+  fieldOf,
+  isFoundIn,
+  PLAN_FIELD_NAMES,
+  STRUCTURE_FIELD_NAMES,
+} from "../fields";
+import { STATUS_NAMES } from "./status-names";
+
+/** A deal's figures by name, typed and found, for setting two versions side by side. */
+export function describeDocument(document: DealDocument): Record<string, string> {
+  const { inputs } = chosenOption(document);
+  const deal = readDeal(inputs);
+  const answer = deal.ok ? evaluate(deal.value) : deal;
+  const view: FieldView = { inputs, deal, quote: answer.ok ? answer.value : null };
+  const { plan, currency } = inputs;
+  return {
+    Customer: document.customer || "–",
+    "Vehicle or purpose": document.vehicle || "–",
+    Status: STATUS_NAMES[document.status],
+    Currency: currency,
+    ...described(STRUCTURE_FIELD_NAMES, view),
+    "Amount financed": view.quote ? amountText(view.quote.amountFinanced, currency) : "no answer",
+    Plan: [planTitle(plan), ...planWords(plan, currency)].join("; "),
+    ...described(PLAN_FIELD_NAMES, view),
+    "Payment rounded": plan.rounding ?? "nearest",
+  };
+}
+
+/** What stands in some fields, by their labels. */
+function described(names: readonly FieldName[], view: FieldView): Record<string, string> {
+  const said = names.flatMap((name): [string, string][] => {
+    const { label, say, show } = fieldOf(name);
+    if (say === null) return [];
+    const text = (say ?? show)(view) || "–";
+    if (!isFoundIn(name, view.inputs.find)) return [[label, text]];
+    return [[label, view.quote ? `${text}, found` : "no answer"]];
+  });
+  return Object.fromEntries(said);
+}

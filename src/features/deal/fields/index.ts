@@ -1,0 +1,44 @@
+import type { FoundFigure } from "@/core";
+import type { DealFile } from "@/exchange/deal-file";
+import type { Field, FieldView, Reading } from "./field";
+import { PLAN_FIELDS } from "./plan-fields";
+import { STRUCTURE_FIELDS } from "./structure-fields";
+
+export { type DeskFind, type FieldView, type Reading, withOptional } from "./field";
+export { FOUND_NAMES, giveFound } from "./found-figures";
+export { isPercentDown } from "./structure-fields";
+
+/** Every place on the deal screen where a figure is typed: one entry says all about it. */
+const FIELDS = { ...STRUCTURE_FIELDS, ...PLAN_FIELDS };
+
+export type FieldName = keyof typeof FIELDS;
+
+/** The fields of the structure, in the order of its lines, and those of the plan. */
+export const STRUCTURE_FIELD_NAMES = Object.keys(STRUCTURE_FIELDS) as (keyof typeof STRUCTURE_FIELDS)[];
+export const PLAN_FIELD_NAMES = Object.keys(PLAN_FIELDS) as (keyof typeof PLAN_FIELDS)[];
+
+/** All about a field. */
+export function fieldOf(name: FieldName): Field {
+  return FIELDS[name];
+}
+
+/**
+ * Reads what was typed in a field into the deal.
+ *
+ * @param name where it was typed
+ * @param text what was typed; nothing takes the figure out
+ * @param file the deal so far
+ */
+export function readField(name: FieldName, text: string, file: DealFile): Reading {
+  return FIELDS[name].read(text.trim(), file);
+}
+
+/** The figure of a field as it stands in it. */
+export function showField(name: FieldName, view: FieldView): string {
+  return FIELDS[name].show(view);
+}
+
+/** Whether what a field shows is the figure being found. */
+export function isFoundIn(name: FieldName, find: FoundFigure): boolean {
+  return fieldOf(name).foundAs?.includes(find) ?? false;
+}

@@ -1,0 +1,122 @@
+import {
+  type Deal,
+  firstPaymentDate,
+  HIGHEST_YEARLY_RATE,
+  isoDate,
+  parseIsoDate,
+  periodsPerYear,
+  type Result,
+  wholeText,
+} from "@/core";
+import { type DealFile, readDeal } from "@/exchange/deal-file";
+import { longDate } from "@/exchange/text";
+import { termText } from "@/features/figures/format";
+import { amountReader, foundAmount, readPercent, typedAmount } from "./amount-text";
+import { bad, type Field, type FieldView, good, type Reading, withOptional } from "./field";
+import { termReader, yearsFieldText } from "./term-text";
+
+/** The fields of the plan. */
+export const PLAN_FIELDS = {
+  yearlyRate: {
+    label: "Yearly rate",
+    foundAs: ["yearlyRate"],
+    unit: () => "%",
+    read: readRate,
+    show: shownRate,
+    say: view => (shownRate(view) === "" ? "" : `${shownRate(view)} %`),
+  },
+  payments: {
+    label: "Number of payments",
+    foundAs: ["payments"],
+    read: termReader("payments"),
+    show: view => String(shownPayments(view) ?? ""),
+    say: view => {
+      const payments = shownPayments(view);
+      return payments
+        ? `${payments} (${termText(payments, periodsPerYear(view.inputs.plan.frequency))})`
+        : "";
+    },
+  },
+  years: {
+    label: "The same in years",
+    foundAs: ["payments"],
+    read: termReader("years"),
+    show: view => {
+      const payments = shownPayments(view);
+      return payments ? yearsFieldText(payments, periodsPerYear(view.inputs.plan.frequency)) : "";
+    },
+    say: null,
+  },
+  payment: {
+    label: "Payment",
+    finds: "payment",
+    foundAs: ["payment"],
+    read: amountReader((file, payment) => ({ ...file, plan: withOptional(file.plan, "payment", payment) })),
+    show: ({ inputs, quote }) =>
+      inputs.find === "payment"
+        ? foundAmount(inputs, quote?.payment)
+        : typedAmount(inputs, inputs.plan.payment),
+  },
+  signed: {
+    label: "Contract date",
+    type: "date",
+    read: dateReader("signed"),
+    show: ({ inputs }) => inputs.plan.signed ?? "",
+    say: ({ inputs }) => dateText(inputs.plan.signed),
+  },
+  firstPayment: {
+    label: "First payment",
+    type: "date",
+    // The date that follows from the contract date goes on following from it.
+    read: (text, file) =>
+      text !== "" && text === followingDate(readDeal(file)) && file.plan.firstPayment === undefined
+        ? good(file)
+        : readFirstPayment(text, file),
+    show: ({ inputs, deal }) => inputs.plan.firstPayment ?? followingDate(deal),
+    say: ({ inputs }) => dateText(inputs.plan.firstPayment) || "one period after the contract",
+  },
+} satisfies Record<string, Field>;
+
+const readFirstPayment = dateReader("firstPayment");
+
+/** The first payment date where none is typed, as ISO 8601; nothing without a contract date. */
+function followingDate(deal: Result<Deal>): string {
+  const date = deal.ok ? firstPaymentDate(deal.value.plan) : null;
+  return date === null ? "" : isoDate(date);
+}
+
+function readRate(text: string, file: DealFile): Reading {
+  const put = (yearlyRate: string | undefined) =>
+    good({ ...file, plan: withOptional(file.plan, "yearlyRate", yearlyRate) });
+  if (text === "") return put(undefined);
+  const yearlyRate = readPercent(text);
+  return yearlyRate === undefined || Number(yearlyRate) > HIGHEST_YEARLY_RATE
+    ? bad(
+        `“${text}” is not a yearly rate; type a percent from 0 to ${wholeText(HIGHEST_YEARLY_RATE)}, such as 6.49.`,
+      )
+    : put(yearlyRate);
+}
+
+function dateReader(field: "signed" | "firstPayment"): Field["read"] {
+  return (text, file) => {
+    if (text === "") return good({ ...file, plan: withOptional(file.plan, field, undefined) });
+    return parseIsoDate(text) === undefined
+      ? bad("Type a date from 1 January 1900 to 31 December 2199.")
+      : good({ ...file, plan: { ...file.plan, [field]: text } });
+  };
+}
+
+function dateText(iso: string | undefined): string {
+  const day = iso === undefined ? undefined : parseIsoDate(iso);
+  return day === undefined ? "" : longDate(day);
+}
+
+function shownRate({ inputs, quote }: FieldView): string {
+  return String((inputs.find === "yearlyRate" ? quote?.yearlyRate : inputs.plan.yearlyRate) ?? "");
+}
+
+/** The planned number of payments: typed, or following from what was found. */
+function shownPayments({ inputs: { find, from, plan }, quote }: FieldView): number | undefined {
+  const follows = find === "payments" || from !== undefined;
+  return plan.payments ?? (follows && !plan.datedPayments ? quote?.plannedPayments : undefined);
+}

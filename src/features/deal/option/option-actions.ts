@@ -1,0 +1,107 @@
+import { currencyDecimals, formatAmount } from "@/core";
+import type { DealFile } from "@/exchange/deal-file";
+import { type DeskFind, type FieldName, giveFound, readField, withOptional } from "../fields";
+import { type OptionState, shownQuote, withInputs } from "./option-state";
+import { amountOf, shownTally } from "./shown-tally";
+
+/** What can be done with one option on the screen. */
+export type OptionAction =
+  | { type: "typed"; field: FieldName; text: string }
+  | { type: "left"; field: FieldName }
+  | { type: "find"; figure: DeskFind; payment?: string }
+  | { type: "give"; figure: "payment" | "down"; minor: number }
+  | { type: "downKind"; kind: "amount" | "percent" }
+  | { type: "rounding"; rounding: NonNullable<DealFile["plan"]["rounding"]> };
+
+/** The option after something was done with it. */
+export function optionReducer(state: OptionState, action: OptionAction): OptionState {
+  switch (action.type) {
+    case "typed":
+      return typeIn(state, action.field, action.text);
+    case "left":
+      return state.errors[action.field] ? state : { ...state, typed: without(state.typed, action.field) };
+    case "find":
+      return find(state, action.figure, action.payment);
+    case "give":
+      return give(state, action.figure, action.minor);
+    case "downKind":
+      return changeDownKind(state, action.kind);
+    case "rounding":
+      return withInputs(state, {
+        ...state.inputs,
+        plan: { ...state.inputs.plan, rounding: action.rounding },
+      });
+  }
+}
+
+function without<Key extends string, Value>(
+  record: Partial<Record<Key, Value>>,
+  ...keys: Key[]
+): Partial<Record<Key, Value>> {
+  return Object.fromEntries(Object.entries(record).filter(([key]) => !keys.includes(key as Key))) as Partial<
+    Record<Key, Value>
+  >;
+}
+
+/** The option with what is typed in a field forgotten. */
+function cleared(state: OptionState, field: FieldName): OptionState {
+  return { ...state, typed: without(state.typed, field), errors: without(state.errors, field) };
+}
+
+/** The term is typed in two places; typing in one clears the other. */
+const TWIN: Partial<Record<FieldName, FieldName>> = { payments: "years", years: "payments" };
+
+function typeIn(state: OptionState, field: FieldName, text: string): OptionState {
+  const twin = TWIN[field] ?? field;
+  const typed = { ...without(state.typed, twin), [field]: text };
+  const reading = readField(field, text, state.inputs);
+  const errors = without(state.errors, field, twin);
+  return reading.ok
+    ? withInputs({ ...state, typed, errors }, reading.file)
+    : { ...state, typed, errors: { ...errors, [field]: reading.sentence } };
+}
+
+/** Takes another figure as the one to find; what was found until now stays as a given figure. */
+function find(state: OptionState, figure: DeskFind, payment?: string): OptionState {
+  const { inputs } = state;
+  if (figure === inputs.find && payment === undefined) return state;
+  const quote = shownQuote(state);
+  const given = giveFound(inputs, quote);
+  const known = quote ? amountText(inputs, quote.payment) : undefined;
+  const asked = payment ?? inputs.plan.payment ?? known;
+  const { price, down, ...structure } = given.structure;
+  const next: DealFile = {
+    ...given,
+    structure: {
+      ...structure,
+      ...(figure !== "price" && price !== undefined && { price }),
+      ...(figure !== "down" && down !== undefined && { down }),
+    },
+    plan: withOptional(given.plan, "payment", figure === "payment" ? undefined : asked),
+    find: figure,
+  };
+  // What is being typed in a figure that stays given stays too, readable or not.
+  return withInputs(cleared(state, figure), next);
+}
+
+function give(state: OptionState, figure: "payment" | "down", minor: number): OptionState {
+  const { inputs } = state;
+  const amount = amountText(inputs, minor);
+  return figure === "payment"
+    ? withInputs(cleared(state, figure), { ...inputs, plan: { ...inputs.plan, payment: amount } })
+    : withInputs(cleared(state, figure), { ...inputs, structure: { ...inputs.structure, down: { amount } } });
+}
+
+/** Says the same cash down the other way; a percent keeps two decimals. */
+function changeDownKind(state: OptionState, kind: "amount" | "percent"): OptionState {
+  const { inputs } = state;
+  const tally = shownTally(state);
+  const [price, minor] = [amountOf(tally, "price") ?? 0, amountOf(tally, "down") ?? 0];
+  const share = price > 0 ? Math.min(100, Math.round((minor / price) * 10_000) / 100) : 0;
+  const down = kind === "percent" ? { percent: String(share) } : { amount: amountText(inputs, minor) };
+  return withInputs(cleared(state, "down"), { ...inputs, structure: { ...inputs.structure, down } });
+}
+
+function amountText({ currency }: DealFile, minor: number): string {
+  return formatAmount(minor, currencyDecimals(currency) ?? 2);
+}

@@ -1,0 +1,87 @@
+import { randomUUID } from "node:crypto";
+import { type Checked, checked } from "@/exchange/checks";
+import {
+  type DealDocument,
+  type DealOption,
+  type DealOrder,
+  headingOf,
+  orderOf,
+  upToDate,
+} from "@/exchange/deal-document";
+import { readDeal } from "@/exchange/deal-file";
+import { checkDealFile } from "@/exchange/deal-file/parse";
+import { importRequest, newDealRequest, saveRequest } from "./compiled";
+import type { ImportRequest, NewDealRequest, SaveRequest } from "./requests.schema";
+
+export const checkImportRequest = (value: unknown): Checked<ImportRequest> =>
+  checked<ImportRequest>(importRequest, value);
+
+/** A new deal's form, and figures that can be read. A deal that has no answer yet may be kept. */
+export function checkNewDealRequest(value: unknown): Checked<NewDealRequest> {
+  const request = checked<NewDealRequest>(newDealRequest, withDocument(value, randomUUID()));
+  if (!request.ok) return request;
+  const { document } = request.value;
+  return withOrder(
+    withReadableFigures(request, document.options, "/document"),
+    orderOf(document),
+    "document",
+  );
+}
+
+/** The same for a save; a page from before options sends its whole document. */
+export function checkSaveRequest(value: unknown): Checked<SaveRequest> {
+  const current = hasMember(value, "document") ? fromWholeDocument(value) : { ok: true as const, value };
+  if (!current.ok) return current;
+  const request = checked<SaveRequest>(saveRequest, current.value);
+  if (!request.ok) return request;
+  const { options = [], order } = request.value.change;
+  const readable = withReadableFigures(request, options, "/change");
+  return order ? withOrder(readable, order, "change.order") : readable;
+}
+
+function fromWholeDocument(value: { document: unknown }): Checked<unknown> {
+  const { document, ...rest } = withDocument(value) as { document: DealDocument };
+  const request = checked<NewDealRequest>(newDealRequest, { document });
+  return request.ok
+    ? { ok: true, value: { ...rest, change: { heading: headingOf(document), options: document.options } } }
+    : request;
+}
+
+/** A body with its document brought up to date; what is no body stays as it is. */
+function withDocument(value: unknown, optionId?: string): unknown {
+  return hasMember(value, "document") ? { ...value, document: upToDate(value.document, optionId) } : value;
+}
+
+function hasMember<Name extends string>(value: unknown, name: Name): value is { [Member in Name]: unknown } {
+  return typeof value === "object" && value !== null && name in value;
+}
+
+/** Whether each option stands once in an order, and the chosen one is among them. */
+function withOrder<Value>(
+  request: Checked<Value>,
+  { chosen, options }: DealOrder,
+  place: string,
+): Checked<Value> {
+  if (!request.ok) return request;
+  if (new Set(options).size < options.length) {
+    return { ok: false, sentence: `${place}.options has an option twice; each must have an id of its own.` };
+  }
+  return options.includes(chosen)
+    ? request
+    : { ok: false, sentence: `${place}.chosen is ${chosen}; it must be the id of one of the options.` };
+}
+
+/** Whether every option is a deal file whose figures can be read. */
+function withReadableFigures<Value>(
+  request: Checked<Value>,
+  options: readonly DealOption[],
+  place: string,
+): Checked<Value> {
+  for (const [index, { inputs }] of options.entries()) {
+    const file = checkDealFile(inputs, `${place}/options/${index}/inputs`);
+    if (!file.ok) return file;
+    const deal = readDeal(file.value);
+    if (!deal.ok) return { ok: false, sentence: deal.failure.sentence };
+  }
+  return request;
+}

@@ -1,0 +1,172 @@
+import fc from "fast-check";
+import { evaluate } from "@/core";
+import { chosenOption } from "@/exchange/deal-document";
+import { type DealFile, readDeal } from "@/exchange/deal-file";
+import { newDealDocument } from "@/features/deal/desk/new-deal";
+import {
+  type FieldName,
+  isFoundIn,
+  PLAN_FIELD_NAMES,
+  readField,
+  STRUCTURE_FIELD_NAMES,
+} from "@/features/deal/fields";
+import { fieldText, openOption } from "@/features/deal/option";
+
+const EMPTY = chosenOption(newDealDocument("2026-11-24")).inputs;
+
+function read(field: FieldName, text: string, file = EMPTY) {
+  const reading = readField(field, text, file);
+  return reading.ok ? { ...reading.file.structure, ...reading.file.plan } : reading.sentence;
+}
+
+test.each([
+  ["41850", "41850.00"],
+  ["41,850.5", "41850.50"],
+  ["$41,850.00", "41850.00"],
+  [" 41 850 ", "41850.00"],
+  ["USD 41,850", "41850.00"],
+  ["€41850", "41850.00"],
+  [".5", "0.50"],
+  ["0", "0.00"],
+])("an amount may be typed %j", (text, price) => {
+  expect(read("price", text)).toMatchObject({ price });
+});
+
+test.each([
+  ["4,18", "“4,18” is not an amount; type one such as 41,850.00."],
+  ["abc123", "“abc123” is not an amount; type one such as 41,850.00."],
+  ["x5", "“x5” is not an amount; type one such as 41,850.00."],
+  ["4 1", "“4 1” is not an amount; type one such as 41,850.00."],
+  ["abc", "“abc” is not an amount; type one such as 41,850.00."],
+  ["-500", "Leave the sign out: each line is added or taken off by itself."],
+  ["(500)", "Leave the sign out: each line is added or taken off by itself."],
+  ["1.005", "USD has 2 decimals; “1.005” has more."],
+  ["99999999999", "The largest amount is 1,000,000,000."],
+])("%j is no amount and says why", (text, sentence) => {
+  expect(read("price", text)).toBe(sentence);
+});
+
+test.each([
+  ["payments", "72", 72],
+  ["payments", "6y", 72],
+  ["payments", "5 y 10 m", 70],
+  ["years", "6", 72],
+  ["years", "5.5", 66],
+  ["years", "0.25", 3],
+  ["years", "18 months", 18],
+] as const)("in %s, %j are %i payments", (field, text, payments) => {
+  expect(read(field, text)).toMatchObject({ payments });
+});
+
+test.each([
+  ["payments", "0", "0 is not a possible number of payments; it can be 1 to 1,200."],
+  ["payments", "72.5", "“72.5” is not a whole number of monthly payments."],
+  ["payments", "1201", "1201 is not a possible number of payments; it can be 1 to 1,200."],
+  ["years", "5.83", "“5.83” is not a whole number of monthly payments."],
+  ["years", "soon", "“soon” is not a term; type 6, 5.5 or 5 y 10 m."],
+  ["yearlyRate", "6.4x", "“6.4x” is not a yearly rate; type a percent from 0 to 1,000, such as 6.49."],
+  ["yearlyRate", "1001", "“1001” is not a yearly rate; type a percent from 0 to 1,000, such as 6.49."],
+  ["down", "101%", "“101%” is not a percent of the price; type one from 0 to 100, such as 15."],
+  ["signed", "2026-02-30", "Type a date from 1 January 1900 to 31 December 2199."],
+] as const)("in %s, %j says why it cannot be", (field, text, sentence) => {
+  expect(read(field, text)).toBe(sentence);
+});
+
+test("clearing a field takes its figure out", () => {
+  const reading = readField("price", "41,850", EMPTY);
+  if (!reading.ok) throw new Error(reading.sentence);
+  expect(read("price", "", reading.file)).not.toHaveProperty("price");
+});
+
+/** Files as they come from anywhere: amounts as numbers or text, figures missing, every frequency. */
+const files: fc.Arbitrary<DealFile> = fc
+  .record({
+    currency: fc.constantFrom("USD", "JPY", "KWD"),
+    price: fc.integer({ min: 0, max: 90_000 }),
+    asText: fc.boolean(),
+    tradeIn: fc.option(
+      fc.record({ allowance: fc.integer({ max: 9000, min: 0 }), owed: fc.integer({ max: 9000, min: 0 }) }),
+    ),
+    down: fc.option(
+      fc.oneof(
+        fc.record({ percent: fc.constantFrom("0", "12.5", "100") }),
+        fc.record({ amount: fc.integer({ min: 0, max: 20_000 }) }),
+      ),
+    ),
+    yearlyRate: fc.option(fc.oneof(fc.constantFrom("6", "6.490", "0.00000001"), fc.constantFrom(0, 6.5))),
+    payments: fc.option(fc.integer({ min: 1, max: 1200 })),
+    frequency: fc.constantFrom<DealFile["plan"]["frequency"]>(
+      "weekly",
+      "everyTwoWeeks",
+      "twiceAMonth",
+      "monthly",
+      "quarterly",
+      "yearly",
+    ),
+    payment: fc.integer({ min: 1, max: 5000 }),
+    signed: fc.option(fc.constantFrom("2026-11-24", "2027-01-31")),
+    firstPayment: fc.option(fc.constantFrom("2027-02-08", "2027-03-31")),
+    find: fc.constantFrom<DealFile["find"]>(
+      "payment",
+      "price",
+      "down",
+      "allowance",
+      "yearlyRate",
+      "payments",
+    ),
+  })
+  .map(drawn => {
+    const amount = (value: number) => (drawn.asText ? String(value) : value);
+    const { find, tradeIn, down, yearlyRate, payments, signed, firstPayment } = drawn;
+    return {
+      ...EMPTY,
+      currency: drawn.currency,
+      structure: {
+        ...(find !== "price" && { price: amount(drawn.price) }),
+        ...(tradeIn && {
+          tradeIn: {
+            ...(find !== "allowance" && { allowance: amount(tradeIn.allowance) }),
+            owed: amount(tradeIn.owed),
+          },
+        }),
+        ...(down && find !== "down" && { down: "amount" in down ? { amount: amount(down.amount) } : down }),
+      },
+      plan: {
+        kind: "loan",
+        frequency: drawn.frequency,
+        ...(yearlyRate !== null && find !== "yearlyRate" && { yearlyRate }),
+        ...(payments !== null && find !== "payments" && { payments }),
+        ...(find !== "payment" && { payment: amount(drawn.payment) }),
+        ...(signed && { signed }),
+        ...(signed && firstPayment && { firstPayment }),
+      },
+      find,
+    } satisfies DealFile;
+  });
+
+/** What a file comes to, without the words in which it was given. */
+function outcome(file: DealFile): unknown {
+  const deal = readDeal(file);
+  const quote = deal.ok ? evaluate(deal.value) : deal;
+  if (!quote.ok) return quote.failure;
+  const { deal: _deal, filled: _filled, ...figures } = quote.value;
+  return figures;
+}
+
+test("reading what a field shows changes nothing: not the deal, and not what it shows", () => {
+  const names: FieldName[] = [...STRUCTURE_FIELD_NAMES, ...PLAN_FIELD_NAMES];
+  fc.assert(
+    fc.property(files, fc.constantFrom(...names), (file, name) => {
+      if (isFoundIn(name, file.find)) return;
+      const shown = fieldText(openOption(file), name);
+      const reading = readField(name, shown, file);
+      if (!reading.ok) throw new Error(reading.sentence);
+      const again = fieldText(openOption(reading.file), name);
+      // Nothing typed on a trade-in is 0, and may stand as 0.
+      if (shown === "") expect(again).toMatch(/^$|^0(\.0+)?$/);
+      else expect(again).toBe(shown);
+      expect(outcome(reading.file)).toEqual(outcome(file));
+    }),
+    { numRuns: 1000 },
+  );
+});
