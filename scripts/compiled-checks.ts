@@ -34,10 +34,11 @@ async function compiled(schemas: Record<string, object>): Promise<string> {
     strict: true,
     discriminator: true,
     inlineRefs: false,
+    unicodeRegExp: false,
     code: { source: true, esm: true },
   });
   for (const [name, schema] of Object.entries(schemas)) {
-    ajv.addSchema(withShared(schema), name);
+    ajv.addSchema(withParts(schema), name);
   }
   const names = Object.keys(schemas);
   const code = standalone(ajv, Object.fromEntries(names.map(name => [name, name])));
@@ -54,36 +55,28 @@ async function compiled(schemas: Record<string, object>): Promise<string> {
   return `// Written by npm run schema.\n${outputFiles[0]?.text ?? ""}`;
 }
 
-const LEAST_SHARED = 60;
+const SMALLEST_PART = 120;
 
-/** A schema whose repeated parts stand once, so that each is compiled once. */
-function withShared(schema: object): object {
-  const counts = new Map<string, number>();
-  const plain = JSON.parse(JSON.stringify(schema), (_, value) => {
-    if (isSchema(value)) {
-      const text = JSON.stringify(value);
-      counts.set(text, (counts.get(text) ?? 0) + 1);
-    }
-    return value;
-  }) as object;
-  const shared = new Map<string, string>();
-  const replaced = JSON.parse(JSON.stringify(plain), function (key, value) {
-    if (key === "" || !isSchema(value) || isBranch(this)) return value;
+/**
+ * A schema with its larger parts by themselves, so that each becomes a function of its own: what repeats is compiled
+ * once, and no function is too long for the engine to optimize.
+ */
+function withParts(schema: object): object {
+  const parts = new Map<string, string>();
+  const named = JSON.parse(JSON.stringify(schema), function (this: unknown, key: string, value: unknown) {
+    if (key === "" || !isPart(value) || Array.isArray(this)) return value;
     const text = JSON.stringify(value);
-    if ((counts.get(text) ?? 0) < 2 || text.length < LEAST_SHARED) return value;
-    if (!shared.has(text)) shared.set(text, `part${shared.size}`);
-    return { $ref: `#/$defs/${shared.get(text)}` };
+    if (text.length < SMALLEST_PART) return value;
+    const name = parts.get(text) ?? `part${parts.size}`;
+    parts.set(text, name);
+    return { $ref: `#/$defs/${name}` };
   }) as object;
-  const definitions = [...shared].map(([text, name]) => [name, JSON.parse(text)]);
-  return definitions.length > 0 ? { ...replaced, $defs: Object.fromEntries(definitions) } : replaced;
+  const definitions = [...parts].map(([text, name]) => [name, JSON.parse(text)]);
+  return definitions.length > 0 ? { ...named, $defs: Object.fromEntries(definitions) } : named;
 }
 
-function isSchema(value: unknown): value is object {
+/** Words stay where they are, because a choice by a word looks them up. */
+function isPart(value: unknown): value is object {
   if (typeof value !== "object" || value === null || "const" in value) return false;
   return "type" in value || "anyOf" in value;
-}
-
-/** The branches of a choice by a word stay where they are, because the word is looked up in them. */
-function isBranch(holder: unknown): boolean {
-  return Array.isArray(holder);
 }

@@ -1,4 +1,13 @@
-import { type Deal, evaluate } from "@/core";
+import {
+  costOfCredit,
+  type Deal,
+  evaluate,
+  payoffOn,
+  type Quote,
+  tally,
+  WORKED_FIGURES,
+  working,
+} from "@/core";
 import { date, dealWith, PLAIN, quoteOf, sentenceOf } from "./deals";
 
 const EXAMPLE: Deal = {
@@ -16,7 +25,9 @@ test("a deal worked by hand: underwater trade-in, 72 payments at 6.49 %", () => 
   const quote = quoteOf(EXAMPLE);
   // 41,850 − 9,200 + 11,050 − 3,000
   expect(quote.amountFinanced).toBe(4_070_000);
-  expect(quote.lines.map(line => line.running)).toEqual([4_185_000, 3_265_000, 4_370_000, 4_070_000]);
+  expect(tally(quote.filled.structure).map(line => line.running)).toEqual([
+    4_185_000, 3_265_000, 4_370_000, 4_070_000,
+  ]);
   expect(quote.payment).toBe(68_397);
   // First interest: 40,700 × 6.49 % ÷ 12 = 220.119…
   expect(quote.schedule[0]).toMatchObject({ interest: 22_012, principal: 46_385, balance: 4_023_615 });
@@ -72,6 +83,26 @@ test("an odd first period is charged simple interest by thirtieths of a month", 
   expect(quote.schedule.at(-1)?.balance).toBe(0);
   // The level payment spreads the odd days: the last one differs by cents only.
   expect(Math.abs(quote.finalPayment - quote.payment)).toBeLessThan(12);
+});
+
+test("an answer is plain data: copied or written as JSON it is whole, and answers what is asked about it", () => {
+  const signed = date("2026-11-24");
+  const shapes: Partial<Deal["plan"]>[] = [
+    {},
+    { kind: "flatRate" },
+    { kind: "equalPrincipal" },
+    { firstPayment: date("2027-01-08"), extra: { each: 5000 }, balloon: { amount: 100_000 } },
+    { timing: "advance", steps: [{ from: 4, percent: "5" }] },
+  ];
+  for (const shape of shapes) {
+    const quote = quoteOf(dealWith({ down: { percent: "10" } }, { signed, ...shape }));
+    for (const copy of [structuredClone(quote), JSON.parse(JSON.stringify(quote)) as Quote]) {
+      expect(copy).toEqual(quote);
+      expect(costOfCredit(copy)).toEqual(costOfCredit(quote));
+      expect(payoffOn(copy, date("2027-03-10"))).toEqual(payoffOn(quote, date("2027-03-10")));
+      for (const figure of WORKED_FIGURES) expect(working(copy, figure)).toEqual(working(quote, figure));
+    }
+  }
 });
 
 test("percent down is of the price, rounded half up", () => {

@@ -37,6 +37,8 @@ export type ExactPlan = {
   skippedMonths: number[];
   /** From one payment on: another amount, or hundredths of a percent of change. */
   steps: ({ from: number } & ({ amount: bigint } | { hundredths: bigint }))[];
+  /** The same part of the principal in each payment, besides its interest. */
+  equalPrincipal: boolean;
   extraEach: bigint;
   once: { date: string; amount: bigint }[];
 };
@@ -85,7 +87,7 @@ function rateFor({ yearlyRate, compounding }: ExactPlan, [n, d]: [bigint, bigint
 type Pay =
   | { kind: "level"; changes: bigint[] }
   | { kind: "amount"; amount: bigint }
-  | { kind: "interest" | "none" };
+  | { kind: "interest" | "none" | "principal" };
 
 /** Dates, rates and what is paid on each payment date. */
 function periodsOf(plan: ExactPlan): { date: string; from: string; rate: bigint; pay: Pay }[] {
@@ -124,6 +126,7 @@ function periodsOf(plan: ExactPlan): { date: string; from: string; rate: bigint;
 function payOn(plan: ExactPlan, k: number, date: string): Pay {
   if (k <= plan.deferred || plan.skippedMonths.includes(Number(date.slice(5, 7)))) return { kind: "none" };
   if (k <= plan.interestOnly) return { kind: "interest" };
+  if (plan.equalPrincipal) return { kind: "principal" };
   const changes: bigint[] = [];
   let amount: bigint | undefined;
   for (const step of plan.steps) {
@@ -142,6 +145,11 @@ function worthOf(periods: ReturnType<typeof periodsOf>, lastRate: bigint) {
   let [level, agreed, discount] = [0n, 0n, SCALE];
   for (const { rate, pay } of periods) {
     if (pay.kind === "interest") continue;
+    // What is paid with all of its interest is worth what it is.
+    if (pay.kind === "principal") {
+      level += discount;
+      continue;
+    }
     discount = (discount * SCALE) / (SCALE + rate);
     if (pay.kind === "amount") agreed += discount * pay.amount;
     if (pay.kind === "level") {
@@ -151,9 +159,15 @@ function worthOf(periods: ReturnType<typeof periodsOf>, lastRate: bigint) {
   return { level, agreed, atEnd: (discount * SCALE) / (SCALE + lastRate) };
 }
 
-export type ExactLoan = { payment: bigint; rows: ExactRow[] };
+export type ExactLoan = {
+  /** What is solved for: the level payment, or the part of the principal. */
+  solved: bigint;
+  /** The first regular payment. */
+  payment: bigint;
+  rows: ExactRow[];
+};
 
-/** The level payment and the table; undefined where the loan cannot be repaid so. */
+/** The payment and the table; undefined where the loan cannot be repaid so. */
 export function exactPlanTable(plan: ExactPlan): ExactLoan | undefined {
   const periods = periodsOf(plan);
   if (periods.length === 0) return undefined;
@@ -169,7 +183,9 @@ export function exactPlanTable(plan: ExactPlan): ExactLoan | undefined {
   const payment = left < 0n ? 0n : divided(left, level * plan.step, plan.rounding) * plan.step;
   const hasLastPeriod = plan.timing === "advance" && plan.balloon > 0n;
   const rows = rowsOf(plan, periods, payment, lastRate, hasLastPeriod ? balloonDate : last);
-  return rows && { payment, rows };
+  const first = periods.find(({ pay }) => pay.kind === "principal")?.date;
+  const interest = rows?.find(row => row.date === first && row.interest > 0n)?.interest ?? 0n;
+  return rows && { solved: payment, payment: payment + interest, rows };
 }
 
 function balloonRate(plan: ExactPlan, from: string, to: string): bigint {
@@ -252,6 +268,7 @@ function paidOn(
   if (isLast && !leavesBalloon) return due;
   let paid = 0n;
   if (pay.kind === "interest") paid = interest + plan.extraEach;
+  if (pay.kind === "principal") paid = payment + interest + plan.extraEach;
   if (pay.kind === "amount") paid = pay.amount + plan.extraEach;
   if (pay.kind === "level") {
     const level = pay.changes.reduce(

@@ -1,5 +1,5 @@
 import { type Frequency, monthsAndDaysBetween, periodsBetween, periodsPerYear } from "../calendar";
-import { type Loan, type PaymentRow, repay } from "../plans/loan";
+import { type PaymentRow, repay } from "../plans/loan";
 import { machineOf, type Summary } from "../quote";
 import { type Result, success } from "../result";
 import {
@@ -35,19 +35,20 @@ export function costOfCredit(quote: Summary): Result<CostOfCredit> {
   const { frequency } = quote.filled.plan;
   const perYear = periodsPerYear(frequency);
   const payments = stretchesOf(quote);
+  if (!payments) return ratesByDate(transactionOf(quote));
   const advance = netAdvance(quote);
-  const periodic = Number(quote.yearlyRate) / 100 / perYear;
-  const apr = payments && rateOfStream({ advance, payments, ...firstUnitPeriods(quote) }, "simple", periodic);
+  const [unitPeriods, years] = [firstUnitPeriods(quote), firstYears(quote)];
+  const guess = Number(quote.yearlyRate) / 100 / perYear;
+  const apr = rateOfStream({ advance, payments, ...unitPeriods }, "simple", guess);
   const isEven = quote.startDate === null || frequency !== "twiceAMonth";
-  const effective =
-    isEven && apr !== undefined && payments
-      ? rateOfStream({ advance, payments, ...firstYears(quote) }, "compound", apr)
-      : undefined;
-  if (apr !== undefined && effective !== undefined) {
-    const effectiveRate = 100 * Math.expm1(perYear * Math.log1p(effective));
-    return success({ apr: apr * perYear * 100, effectiveRate });
-  }
-  return ratesByDate(transactionOf(quote));
+  if (apr === undefined || !isEven) return ratesByDate(transactionOf(quote));
+  // Where the first period is whole both equations are one.
+  const isOne =
+    unitPeriods.firstPart === 0 && years.firstPeriods + years.firstPart === unitPeriods.firstPeriods;
+  const effective = isOne ? apr : rateOfStream({ advance, payments, ...years }, "compound", apr);
+  if (effective === undefined) return ratesByDate(transactionOf(quote));
+  const effectiveRate = 100 * Math.expm1(perYear * Math.log1p(effective));
+  return success({ apr: apr * perYear * 100, effectiveRate });
 }
 
 /** The general equations, amount by amount. */
@@ -83,10 +84,9 @@ export function netAdvance({ amountFinanced, deal }: Summary): number {
  * undefined where extras or listed dates come between, or where another period could be the common one.
  */
 function stretchesOf(quote: Summary): Stretch[] | undefined {
-  const { loan } = machineOf(quote);
-  if (quote.isListed || loan.extras.length > 0) return undefined;
+  if (quote.isListed || hasDatedExtras(quote)) return undefined;
   const hasDates = quote.startDate !== null;
-  if (paysLevel(quote)) return hasDates && quote.payments < FEWEST ? undefined : levelStretches(quote, loan);
+  if (paysLevel(quote)) return hasDates && quote.payments < FEWEST ? undefined : levelStretches(quote);
   const rows = scheduleOf(quote);
   return hasDates && !stepsByOnePeriod(rows) ? undefined : stretchesOfRows(rows);
 }
@@ -100,8 +100,14 @@ function paysLevel(quote: Summary): boolean {
   return isLevel && extraEach === 0 && (payments - 1) * payment + finalPayment + balloon === totalOfPayments;
 }
 
-function levelStretches({ payment, payments, finalPayment, balloon }: Summary, { draft }: Loan): Stretch[] {
-  const withLast = draft.balloonRate ? 0 : balloon;
+function hasDatedExtras({ filled: { plan } }: Summary): boolean {
+  const { yearly, once = [] } = plan.extra ?? {};
+  return yearly !== undefined || once.length > 0;
+}
+
+/** A balloon falls together with the last payment, or one period after it where payments are in advance. */
+function levelStretches({ payment, payments, finalPayment, balloon, filled }: Summary): Stretch[] {
+  const withLast = filled.plan.timing === "advance" ? 0 : balloon;
   const stretches = [
     { amount: payment, count: payments - 1 },
     { amount: finalPayment + withLast, count: 1 },

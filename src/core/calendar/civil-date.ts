@@ -1,3 +1,5 @@
+import { digitsBetween, twoDigits } from "../digits";
+
 /** A civil date as the number of days since 1 January 1970. No clock, no time zone. */
 export type DayNumber = number;
 
@@ -61,9 +63,10 @@ export const LATEST_YEAR = 2199;
  * @example parseIsoDate("2026-12-24") // 20811
  */
 export function parseIsoDate(text: string): DayNumber | undefined {
-  const match = /^(\d{4})-(\d{2})-(\d{2})$/.exec(text);
-  if (!match) return undefined;
-  const [year, month, day] = [Number(match[1]), Number(match[2]), Number(match[3])];
+  if (text.length !== 10 || text[4] !== "-" || text[7] !== "-") return undefined;
+  const year = digitsBetween(text, 0, 4);
+  const month = digitsBetween(text, 5, 7);
+  const day = digitsBetween(text, 8, 10);
   if (year < EARLIEST_YEAR || year > LATEST_YEAR || month < 1 || month > 12) return undefined;
   if (day < 1 || day > daysInMonth(year, month)) return undefined;
   return dayNumber(year, month, day);
@@ -72,5 +75,5 @@ export function parseIsoDate(text: string): DayNumber | undefined {
 /** Writes a day number as an ISO 8601 date. Example: `isoDate(20811)` is "2026-12-24". */
 export function isoDate(days: DayNumber): string {
   const { year, month, day } = civilDate(days);
-  return `${String(year).padStart(4, "0")}-${String(month).padStart(2, "0")}-${String(day).padStart(2, "0")}`;
+  return `${String(year).padStart(4, "0")}-${twoDigits(month)}-${twoDigits(day)}`;
 }

@@ -10,6 +10,8 @@ import { knownFigure } from "./known";
  */
 export function missingFigures(deal: Deal): Failure | undefined {
   const { structure, plan, find } = deal;
+  const isWhole = structure.price !== null && structure.down !== null && plan.yearlyRate !== null;
+  if (isWhole && plan.payments !== null && find === "payment" && !deal.from) return undefined;
   const downFound = find === "down" || find === "downPercent";
   const wanted: [Figure, string, boolean][] = [
     ["price", "the price", structure.price === null && find !== "price"],

@@ -1,6 +1,9 @@
+import { digitsBetween } from "../digits";
+
 /** A decimal number as typed, held exactly: `digits / scale`, where scale is a power of ten. */
 export type Decimal = { digits: number; scale: number };
 
+const MOST_WHOLE_DIGITS = 4;
 const MOST_DECIMALS = 8;
 
 /**
@@ -11,9 +14,15 @@ const MOST_DECIMALS = 8;
  * @example parseDecimal("6.49") // { digits: 649, scale: 100 }
  */
 export function parseDecimal(text: string): Decimal | undefined {
-  const match = /^(\d{1,4})(?:\.(\d*))?$/.exec(text);
-  if (!match) return undefined;
-  const decimals = (match[2] ?? "").replace(/0+$/, "");
-  if (decimals.length > MOST_DECIMALS) return undefined;
-  return { digits: Number((match[1] ?? "") + decimals), scale: 10 ** decimals.length };
+  const point = text.indexOf(".");
+  const end = point < 0 ? text.length : point;
+  let last = text.length;
+  if (point >= 0) while (text[last - 1] === "0") last -= 1;
+  const decimals = Math.max(last - end - 1, 0);
+  const whole = digitsBetween(text, 0, end);
+  const part = digitsBetween(text, end + 1, last);
+  if (end < 1 || end > MOST_WHOLE_DIGITS || decimals > MOST_DECIMALS || whole < 0 || part < 0)
+    return undefined;
+  const scale = 10 ** decimals;
+  return { digits: whole * scale + part, scale };
 }

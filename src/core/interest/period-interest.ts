@@ -18,10 +18,13 @@ const LEAST_ERROR = 1e-6;
  */
 export function periodInterest(balance: number, rate: PeriodRate): number {
   const approximate = balance * rate.value;
-  const floor = Math.floor(approximate);
-  const aboveTie = approximate - floor - 0.5;
+  const rounded = Math.floor(approximate + 0.5);
+  // From 0 just past a tie to 1 just before the next; one test that nearly always holds, because it is cheap.
+  const pastTie = approximate + 0.5 - rounded;
   const error = LEAST_ERROR + approximate * RELATIVE_ERROR;
-  if (aboveTie < -error) return floor;
-  if (aboveTie > error) return floor + 1;
+  return pastTie > error && pastTie < 1 - error ? rounded : preciseInterest(balance, rate);
+}
+
+function preciseInterest(balance: number, rate: PeriodRate): number {
   return Number(roundFixed(BigInt(balance) * rate.precise(), "nearest"));
 }

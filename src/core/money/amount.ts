@@ -1,4 +1,7 @@
+import { digitAt, digitsBetween } from "../digits";
 import { LARGEST_AMOUNT } from "../limits";
+
+const MOST_DIGITS = 12;
 
 /**
  * Reads a plain decimal amount into minor units, exactly.
@@ -10,11 +13,20 @@ import { LARGEST_AMOUNT } from "../limits";
  * @example parseAmount("41850.5", 2) // 4185050
  */
 export function parseAmount(text: string, decimals: number): number | undefined {
-  const match = /^(\d{1,12})(?:\.(\d*))?$/.exec(text);
-  if (!match) return undefined;
-  const fraction = (match[2] ?? "").replace(/0+$/, "");
-  if (fraction.length > decimals) return undefined;
-  const minor = Number((match[1] ?? "") + fraction.padEnd(decimals, "0"));
+  const point = text.indexOf(".");
+  const end = point < 0 ? text.length : point;
+  let minor = digitsBetween(text, 0, end);
+  if (minor < 0 || end < 1 || end > MOST_DIGITS) return undefined;
+  let places = 0;
+  for (let place = end + 1; place < text.length; place++) {
+    const digit = digitAt(text, place);
+    // Zeros may follow beyond the currency's decimals, nothing else.
+    if (digit < 0 || (places === decimals && digit > 0)) return undefined;
+    if (places === decimals) continue;
+    minor = minor * 10 + digit;
+    places += 1;
+  }
+  minor *= 10 ** (decimals - places);
   return minor <= LARGEST_AMOUNT * 10 ** decimals ? minor : undefined;
 }
 
@@ -26,10 +38,12 @@ export function parseAmount(text: string, decimals: number): number | undefined 
  * @example formatAmount(4185050, 2) // "41850.50"
  */
 export function formatAmount(minor: number, decimals: number): string {
-  const digits = String(Math.abs(minor)).padStart(decimals + 1, "0");
-  const whole = digits.slice(0, digits.length - decimals);
+  const size = Math.abs(minor);
+  const scale = 10 ** decimals;
+  const whole = Math.floor(size / scale);
   const sign = minor < 0 ? "-" : "";
-  return decimals === 0 ? sign + whole : `${sign}${whole}.${digits.slice(-decimals)}`;
+  if (decimals === 0) return sign + whole;
+  return `${sign}${whole}.${String(size - whole * scale).padStart(decimals, "0")}`;
 }
 
 /**

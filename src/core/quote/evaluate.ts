@@ -12,7 +12,7 @@ import {
   repay,
 } from "../plans/loan";
 import { type Result, success } from "../result";
-import { cashDown, tally } from "../structure";
+import { cashDown } from "../structure";
 import { rememberMachine } from "./machine";
 import type { Quote, Saved, Summary } from "./quote";
 
@@ -34,18 +34,17 @@ import type { Quote, Saved, Summary } from "./quote";
 export function evaluate(deal: Deal): Result<Quote> {
   const schedule: PaymentRow[] = [];
   const found = answer(deal, schedule);
-  return found.ok ? success(remembered({ ...summaryOf(deal, found.value), schedule }, found.value)) : found;
+  if (!found.ok) return found;
+  const quote: Quote = Object.assign(summaryOf(deal, found.value), { schedule });
+  const { terms, priced } = found.value;
+  rememberMachine(quote, { terms, loan: priced.loan });
+  return success(quote);
 }
 
 /** The same as {@link evaluate} without the repayment table, for many deals. */
 export function summarize(deal: Deal): Result<Summary> {
   const found = answer(deal);
-  return found.ok ? success(remembered(summaryOf(deal, found.value), found.value)) : found;
-}
-
-function remembered<Answered extends Summary>(quote: Answered, { terms, priced }: Answer): Answered {
-  rememberMachine(quote, { terms, loan: priced.loan });
-  return quote;
+  return found.ok ? success(summaryOf(deal, found.value)) : found;
 }
 
 function summaryOf(deal: Deal, found: Answer): Summary {
@@ -53,18 +52,16 @@ function summaryOf(deal: Deal, found: Answer): Summary {
   const { structure, amountFinanced, loan, repayment, financeCharge, totalCost } = priced;
   const { draft, firstSpan } = terms;
   const saved = savedByExtra(found);
-  return {
+  const summary: Summary = {
     kind: filled.plan.kind,
     deal,
     filled,
     decimals: terms.decimals,
-    lines: tally(structure),
     price: structure.price ?? 0,
     down: cashDown(structure.down, structure.price ?? 0),
     allowance: structure.tradeIn.allowance,
     amountFinanced,
     yearlyRate: filled.plan.yearlyRate ?? "0",
-    ...(draft.flat && { trueYearlyRate: trueRateOf(loan) }),
     payment: regularPayment(loan),
     solved: loan.solved,
     isLevel: areLevel(draft.runs),
@@ -83,9 +80,11 @@ function summaryOf(deal: Deal, found: Answer): Summary {
     firstDate: draft.calendar.dateOf(1),
     finalDate: repayment.finalDate,
     oddFirstPeriod: firstSpan && { months: firstSpan.months, days: firstSpan.days },
-    ...(saved && { saved }),
-    ...(note && { note }),
   };
+  if (draft.flat) summary.trueYearlyRate = trueRateOf(loan);
+  if (saved) summary.saved = saved;
+  if (note) summary.note = note;
+  return summary;
 }
 
 /** What the extras of an answer save against the same loan without them. */

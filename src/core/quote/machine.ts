@@ -8,7 +8,10 @@ export type Machine = { terms: Terms; loan: Loan };
 // Only saves making it again: what is known here follows from the quote alone.
 const known = new WeakMap<Summary, Machine>();
 
-/** Keeps the machine that a quote was made with beside it, for as long as the quote is in use. */
+/**
+ * Keeps the machine that a quote was made with beside it, for as long as the quote is in use. Summaries of many deals
+ * do without: little is asked about them afterwards.
+ */
 export function rememberMachine(quote: Summary, machine: Machine): void {
   known.set(quote, machine);
 }

@@ -1,7 +1,6 @@
 import type { DayNumber } from "../calendar";
 import type { Deal } from "../deal";
 import type { LoanPlan, PaymentRow } from "../plans/loan";
-import type { TallyLine } from "../structure";
 
 /**
  * The answer to a deal without its repayment table: figures and facts, nothing that computes, so that it can be
@@ -16,8 +15,6 @@ export type Summary = {
   filled: Deal;
   /** The currency's decimals. */
   decimals: number;
-  /** The tally from the price to the amount financed. */
-  lines: TallyLine[];
   price: number;
   down: number;
   allowance: number;

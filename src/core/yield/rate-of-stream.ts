@@ -1,4 +1,4 @@
-import { bracketedRoot, rateBracket } from "../solve";
+import { bracketedRoot, rateBracket, type Sloped } from "../solve";
 
 /** Equal payments in a row, one period apart. */
 export type Stretch = { amount: number; count: number };
@@ -36,8 +36,28 @@ export function rateOfStream(
   guess: number,
 ): number | undefined {
   const worth = (rate: number) => worthOfStream(stream, oddPart, rate);
+  const near = nearRoot(worth, guess);
+  if (near !== undefined) return near;
   const bracket = rateBracket(rate => worth(rate).value, guess, Math.abs(guess) * NARROW);
   return bracket && bracketedRoot(worth, bracket, NEAR);
+}
+
+const MOST_STEPS = 5;
+
+/**
+ * The root where Newton's steps lead to it at once. Payments of 0 or more are worth less the higher the rate, so that a
+ * root they lead to is the only one.
+ */
+function nearRoot(f: Sloped, guess: number): number | undefined {
+  let x = guess;
+  for (let step = 0; step < MOST_STEPS; step++) {
+    const { value, slope } = f(x);
+    const next = x - value / slope;
+    if (!(next > -1 && next < Number.POSITIVE_INFINITY)) return undefined;
+    if (Math.abs(next - x) <= NEAR * Math.abs(next)) return next;
+    x = next;
+  }
+  return undefined;
 }
 
 /** Advance less payments at a rate, with its slope: the stretches by Horner's scheme in the discount. */

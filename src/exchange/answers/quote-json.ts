@@ -23,19 +23,19 @@ export type QuoteJson = {
   down: string;
   yearlyRate: string;
   /** How many payment dates something is paid on, where it is not all of them. */
-  paymentsMade?: number;
-  balloon?: string;
+  paymentsMade?: number | undefined;
+  balloon?: string | undefined;
   firstDate: string | null;
   finalDate: string | null;
   /** Percent a year; null where the payments allow no rate. */
   apr: string | null;
   effectiveRate: string | null;
   /** Of a flat-rate loan. */
-  trueYearlyRate?: string;
+  trueYearlyRate?: string | undefined;
   /** What extra payments save. */
-  saved?: { interest: string; payments: number; finalDateWithout: string | null };
-  note?: string;
-  schedule?: RowJson[];
+  saved?: { interest: string; payments: number; finalDateWithout: string | null } | undefined;
+  note?: string | undefined;
+  schedule?: RowJson[] | undefined;
   /** To the questions that the file asks, in their order. */
   answers?: object[];
 };
@@ -51,11 +51,11 @@ type RowJson = {
   balance: string;
 };
 
-/** Writes a quote for programs, with every payment where it has them. */
+/** Writes a quote for programs, with every payment where it has them. What it does not have is undefined. */
 export function quoteJson(quote: Summary | Quote): QuoteJson {
-  const { decimals } = quote;
+  const { decimals, saved, trueYearlyRate } = quote;
   const money = (minor: number) => formatAmount(minor, decimals);
-  const { saved } = quote;
+  const cost = costOfCredit(quote);
   return {
     amountFinanced: money(quote.amountFinanced),
     payment: money(quote.payment),
@@ -68,29 +68,21 @@ export function quoteJson(quote: Summary | Quote): QuoteJson {
     allowance: money(quote.allowance),
     down: money(quote.down),
     yearlyRate: quote.yearlyRate,
-    ...(quote.paymentsMade !== quote.payments && { paymentsMade: quote.paymentsMade }),
-    ...(quote.balloon > 0 && { balloon: money(quote.balloon) }),
+    paymentsMade: quote.paymentsMade === quote.payments ? undefined : quote.paymentsMade,
+    balloon: quote.balloon > 0 ? money(quote.balloon) : undefined,
     firstDate: dateText(quote.firstDate),
     finalDate: dateText(quote.finalDate),
-    ...creditJson(quote),
-    ...(quote.trueYearlyRate !== undefined && { trueYearlyRate: rateText(quote.trueYearlyRate) }),
-    ...(saved && {
-      saved: {
-        interest: money(saved.interest),
-        payments: saved.payments,
-        finalDateWithout: dateText(saved.finalDateWithout),
-      },
-    }),
-    ...(quote.note && { note: quote.note }),
-    ...("schedule" in quote && { schedule: quote.schedule.map(row => rowJson(row, decimals)) }),
+    apr: cost.ok ? rateText(cost.value.apr) : null,
+    effectiveRate: cost.ok ? rateText(cost.value.effectiveRate) : null,
+    trueYearlyRate: trueYearlyRate === undefined ? undefined : rateText(trueYearlyRate),
+    saved: saved && {
+      interest: money(saved.interest),
+      payments: saved.payments,
+      finalDateWithout: dateText(saved.finalDateWithout),
+    },
+    note: quote.note,
+    schedule: "schedule" in quote ? quote.schedule.map(row => rowJson(row, decimals)) : undefined,
   };
-}
-
-function creditJson(quote: Summary): Pick<QuoteJson, "apr" | "effectiveRate"> {
-  const cost = costOfCredit(quote);
-  if (!cost.ok) return { apr: null, effectiveRate: null };
-  const { apr, effectiveRate } = cost.value;
-  return { apr: rateText(apr), effectiveRate: rateText(effectiveRate) };
 }
 
 function rowJson(row: PaymentRow, decimals: number): RowJson {

@@ -11,17 +11,15 @@ export type Checked<Value> = { ok: true; value: Value } | { ok: false; sentence:
  * @param value what to check
  * @param place where the value stands in what was given, such as "/document/inputs"; the sentence names it
  */
-export function checked<Value>(validate: ValidateFunction, value: unknown, place = ""): Checked<Value> {
-  const context = {
-    instancePath: place,
-    parentData: {},
-    parentDataProperty: "",
-    rootData: {},
-    dynamicAnchors: {},
-  };
-  return validate(value, context)
+export function checked<Value>(validate: ValidateFunction, value: unknown, place?: string): Checked<Value> {
+  return validate(value, place === undefined ? undefined : at(place))
     ? { ok: true, value: value as Value }
     : { ok: false, sentence: sentenceOf(validate.errors ?? []) };
+}
+
+/** Tells a check where its value stands; it has nothing to change there. */
+function at(place: string) {
+  return { instancePath: place, parentData: {}, parentDataProperty: "", rootData: {}, dynamicAnchors: {} };
 }
 
 /** One sentence for a failed check: the last error is the outermost, which alone describes a choice whole. */

@@ -10,10 +10,12 @@ import type { DealFile } from "./deal-file.schema";
 export const checkDealFile = (value: unknown, place?: string): Checked<DealFile> =>
   checked<DealFile>(dealFile, value, place);
 
+const BYTE_ORDER_MARK = 0xfeff;
+
 /** Reads JSON, or says in one sentence that it is none. */
 export function parseJson(text: string): Checked<unknown> {
   try {
-    return { ok: true, value: JSON.parse(text.replace(/^\uFEFF/, "")) };
+    return { ok: true, value: JSON.parse(text.charCodeAt(0) === BYTE_ORDER_MARK ? text.slice(1) : text) };
   } catch (error) {
     if (error instanceof SyntaxError) return { ok: false, sentence: "This is not JSON." };
     throw error;

@@ -1,3 +1,6 @@
+const ZERO = 48;
+const POINT = 46;
+
 const RATE_PLACES = 10;
 const FACTOR_PLACES = 12;
 
@@ -11,9 +14,14 @@ export function factorText(factor: number): string {
   return plain(factor, FACTOR_PLACES);
 }
 
+/** A number with at most so many places, without zeros at the end. */
 function plain(value: number, places: number): string {
-  const text = value.toFixed(places).replace(/\.?0+$/, "");
-  return text === "-0" ? "0" : text;
+  const text = value.toFixed(places);
+  let end = text.length;
+  while (text.charCodeAt(end - 1) === ZERO) end -= 1;
+  if (text.charCodeAt(end - 1) === POINT) end -= 1;
+  const short = text.slice(0, end);
+  return short === "-0" ? "0" : short;
 }
 
 /** A part of the minor unit as a plain decimal of whole units: four places more than the currency has. */

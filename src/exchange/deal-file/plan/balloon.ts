@@ -3,7 +3,7 @@ import type { PlanPart } from "./part";
 /** What is left to pay at the end. */
 export const balloon: PlanPart = {
   read: ({ balloon: asked }, read) => {
-    if (!asked) return {};
+    if (!asked) return undefined;
     return "percent" in asked
       ? { balloon: { percent: String(asked.percent) } }
       : { balloon: { amount: read.amount("balloon", "balloon", asked.amount) ?? 0 } };

@@ -1,8 +1,8 @@
-import { asTheyStand, type PlanPart } from "./part";
+import { asItStands, type PlanPart } from "./part";
 
 /** A start without payments. */
 export const deferred: PlanPart = {
-  read: plan => asTheyStand(plan, "deferred"),
+  read: plan => asItStands(plan, "deferred"),
   words: ({ deferred: asked }) => {
     if (!asked) return [];
     const waits = asked.interest === "waived" ? "without interest" : "with interest added";

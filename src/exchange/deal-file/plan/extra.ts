@@ -3,7 +3,7 @@ import type { PlanPart } from "./part";
 /** Money on top of the plan's payments. */
 export const extra: PlanPart = {
   read: ({ extra: asked }, read) => {
-    if (!asked) return {};
+    if (!asked) return undefined;
     const { each, yearly, once } = asked;
     return {
       extra: {

@@ -1,7 +1,7 @@
-import { asTheyStand, type PlanPart } from "./part";
+import { asItStands, type PlanPart } from "./part";
 
 /** How the charge of a flat-rate loan is earned. */
 export const flatRate: PlanPart = {
-  read: plan => asTheyStand(plan, "earning"),
+  read: plan => asItStands(plan, "earning"),
   words: ({ earning }) => (earning === "sumOfDigits" ? ["interest earned by the sum of the digits"] : []),
 };

@@ -1,8 +1,8 @@
-import { asTheyStand, type PlanPart } from "./part";
+import { asItStands, type PlanPart } from "./part";
 
 /** How many first payments are just interest. */
 export const interestOnly: PlanPart = {
-  read: plan => asTheyStand(plan, "interestOnly"),
+  read: plan => asItStands(plan, "interestOnly"),
   words: ({ interestOnly: count }) =>
     count === undefined ? [] : [`just interest on the first ${count} payments`],
 };

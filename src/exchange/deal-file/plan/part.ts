@@ -10,17 +10,15 @@ export type Writer = { money: (typed: string | number) => string; date: (iso: st
  * the file reads as nothing and says nothing.
  */
 export type PlanPart = {
-  read: (plan: PlanFile, read: Reader) => Partial<LoanPlan>;
+  read: (plan: PlanFile, read: Reader) => Partial<LoanPlan> | undefined;
   /** A phrase each, such as "balloon 30 % of the price". */
   words: (plan: PlanFile, write: Writer) => string[];
 };
 
-/** Members as they stand in the file, under their own names; nothing where they are left out. */
-export function asTheyStand(
+/** A member as it stands in the file, under its own name; nothing where it is left out. */
+export function asItStands(
   plan: PlanFile,
-  ...names: (keyof PlanFile & keyof LoanPlan)[]
-): Partial<LoanPlan> {
-  const given: Record<string, unknown> = {};
-  for (const name of names) if (plan[name] !== undefined) given[name] = plan[name];
-  return given;
+  name: keyof PlanFile & keyof LoanPlan,
+): Partial<LoanPlan> | undefined {
+  return plan[name] === undefined ? undefined : { [name]: plan[name] };
 }

@@ -21,5 +21,9 @@ export function readPlan(plan: PlanFile, read: Reader): LoanPlan {
     firstPayment: read.date("firstPayment", "first payment date", plan.firstPayment),
     payment: read.amount("payment", "payment", plan.payment),
   };
-  return Object.assign(head, ...PLAN_PARTS.map(part => part.read(plan, read)));
+  for (const part of PLAN_PARTS) {
+    const given = part.read(plan, read);
+    if (given) Object.assign(head, given);
+  }
+  return head;
 }

@@ -3,7 +3,7 @@ import type { PlanPart } from "./part";
 /** Payments that change along the term. */
 export const steps: PlanPart = {
   read: ({ steps: asked }, read) => {
-    if (!asked) return {};
+    if (!asked) return undefined;
     return {
       steps: asked.map(step =>
         "percent" in step

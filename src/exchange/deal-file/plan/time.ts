@@ -1,4 +1,5 @@
-import { asTheyStand, type PlanPart } from "./part";
+import type { LoanPlan } from "@/core";
+import type { PlanPart } from "./part";
 
 const COMPOUNDED = {
   payments: "at each payment",
@@ -13,15 +14,16 @@ const COMPOUNDED = {
 
 /** How time counts, and what payments are rounded to. */
 export const time: PlanPart = {
-  read: (plan, read) => {
-    const { twiceMonthlyDays: [first = 0, second = 0] = [], roundingStep } = plan;
-    return {
-      ...asTheyStand(plan, "compounding", "timing", "dayCount"),
-      ...(plan.twiceMonthlyDays && { twiceMonthlyDays: [first, second] }),
-      ...(roundingStep !== undefined && {
-        roundingStep: read.amount("roundingStep", "rounding step", roundingStep) ?? 1,
-      }),
-    };
+  read: ({ compounding, timing, dayCount, twiceMonthlyDays, roundingStep }, read) => {
+    const given: Partial<LoanPlan> = {};
+    if (compounding !== undefined) given.compounding = compounding;
+    if (timing !== undefined) given.timing = timing;
+    if (dayCount !== undefined) given.dayCount = dayCount;
+    if (twiceMonthlyDays) given.twiceMonthlyDays = [twiceMonthlyDays[0] ?? 0, twiceMonthlyDays[1] ?? 0];
+    if (roundingStep !== undefined) {
+      given.roundingStep = read.amount("roundingStep", "rounding step", roundingStep) ?? 1;
+    }
+    return given;
   },
   words: ({ timing, compounding, dayCount, twiceMonthlyDays, roundingStep }, { money }) => [
     timing === "advance" ? "paid in advance" : "",

@@ -17,10 +17,11 @@ export type Tally = {
 export function shownTally(state: OptionState): Tally {
   const { deal, errors } = state;
   const quote = shownQuote(state);
-  if (!deal.ok) return { lines: quote?.lines ?? [], shortfall: 0, stale: true };
+  const answered = quote ? tally(quote.filled.structure) : [];
+  if (!deal.ok) return { lines: answered, shortfall: 0, stale: true };
   const { structure, find } = deal.value;
   const isOpen = structure.price === null || structure.down === null || find === "allowance";
-  const lines = isOpen ? (quote?.lines ?? []) : tally(structure);
+  const lines = isOpen ? answered : tally(structure);
   const { allowance, owed } = find === "allowance" ? tradeInOf(lines) : structure.tradeIn;
   return { lines, shortfall: owed - allowance, stale: isOpen ? isStale(state) : hasErrors(errors) };
 }

@@ -27,14 +27,6 @@ const LARGEST_BALANCE = 2 ** 50;
 /** Sums past this are no longer exact integers. */
 const LARGEST_SUM = Number.MAX_SAFE_INTEGER;
 
-const ROW_KINDS: Record<Pay["kind"], RowKind> = {
-  level: "payment",
-  principal: "payment",
-  amount: "payment",
-  interest: "interestOnly",
-  none: "noPayment",
-};
-
 /** How far a loan is repaid; changes row by row. */
 type Standing = {
   loan: Loan;
@@ -43,6 +35,8 @@ type Standing = {
   shrinks: boolean;
   /** What the payments leave owing. */
   floor: number;
+  /** The date whose payment takes all that is owed; 0 where extras leave that to the balloon. */
+  closing: number;
   number: number;
   balance: number;
   totalInterest: number;
@@ -93,7 +87,10 @@ export function regularPayment(loan: Loan): number {
   for (const run of draft.runs) {
     if (run.pay.kind === "principal") {
       standing.number += 1;
-      const interest = interestOf(standing, run.rate, hasExtra(standing));
+      const meetsExtra = loan.extras[standing.nextExtra]?.before === standing.number;
+      const interest = meetsExtra
+        ? interestWithExtras(standing, run.rate)
+        : periodInterest(standing.balance, run.rate);
       return typeof interest === "number" ? solved + interest : solved;
     }
     if (repayRun(standing, run)) break;
@@ -108,6 +105,7 @@ function unpaid(loan: Loan, rows: PaymentRow[] | undefined): Standing {
     rows,
     shrinks,
     floor: shrinks ? 0 : owedBeforeBalloon(loan),
+    closing: shrinks && loan.balloon > 0 ? 0 : loan.draft.payments,
     number: 0,
     balance: loan.amount,
     totalInterest: 0,
@@ -117,65 +115,106 @@ function unpaid(loan: Loan, rows: PaymentRow[] | undefined): Standing {
   };
 }
 
-/** Whether the next extra falls in the period of the present payment. */
-function hasExtra({ loan, nextExtra, number }: Standing): boolean {
-  return loan.extras[nextExtra]?.before === number;
-}
-
-/** Repays the payments of one run. */
-function repayRun(standing: Standing, { pay, rate, count }: Run): Fault | undefined {
-  const { loan, rows } = standing;
-  const { dateOf } = loan.draft.calendar;
-  const kind = ROW_KINDS[pay.kind];
-  const planned = plannedPayment(pay, loan);
-  for (const end = standing.number + count; standing.number < end; ) {
-    standing.number += 1;
-    const { number } = standing;
-    const meetsExtra = hasExtra(standing);
-    const interest = interestOf(standing, rate, meetsExtra);
-    if (typeof interest !== "number") return interest;
-    const payment = paymentOn(standing, planned, interest);
-    if (payment < 0) return { fault: "overpaid", short: -payment };
-    const principal = payment - interest;
-    const balance = standing.balance - principal;
-    standing.balance = balance;
-    standing.totalInterest += interest;
-    standing.finalPayment = payment;
-    if (payment > 0) standing.paid += 1;
-    rows?.push({ kind, number, date: dateOf(number), payment, interest, principal, balance });
-    if (grows(standing)) return { fault: "grows" };
-    const fault = meetsExtra ? takeExtras(standing) : undefined;
+/** Repays the payments of one run: stretches without extras, and between them the dates that extras come before. */
+function repayRun(standing: Standing, run: Run): Fault | undefined {
+  const planned = plannedPayment(run.pay, standing.loan);
+  for (const end = standing.number + run.count; standing.number < end; ) {
+    const { loan, nextExtra, number } = standing;
+    const nextWithExtra = loan.extras[nextExtra]?.before ?? end + 1;
+    const fault =
+      nextWithExtra === number + 1
+        ? repayWithExtras(standing, planned, run.rate)
+        : repayStretch(standing, planned, run.rate, Math.min(end, nextWithExtra - 1));
     if (fault) return fault;
     if (standing.balance === 0 && standing.floor === 0) return undefined;
   }
   return undefined;
 }
 
-function grows({ balance, totalInterest }: Standing): boolean {
+/** Repays on dates up to a last one, without extras on the way. */
+function repayStretch(
+  standing: Standing,
+  planned: Planned,
+  rate: PeriodRate,
+  until: number,
+): Fault | undefined {
+  const { loan, rows, floor, closing } = standing;
+  const { dateOf } = loan.draft.calendar;
+  const { kind, each, withInterest } = planned;
+  let { number, balance, totalInterest, finalPayment, paid } = standing;
+  let fault: Fault | undefined;
+  while (number < until) {
+    number += 1;
+    const interest = periodInterest(balance, rate);
+    const due = balance + interest - floor;
+    let payment = withInterest ? each + interest : each;
+    // The last payment takes what is owed, and no other takes more.
+    if (number === closing || (payment > due && balance >= floor)) payment = due;
+    if (payment < 0) return { fault: "overpaid", short: -payment };
+    const principal = payment - interest;
+    balance -= principal;
+    totalInterest += interest;
+    finalPayment = payment;
+    if (payment > 0) paid += 1;
+    if (rows) rows.push({ kind, number, date: dateOf(number), payment, interest, principal, balance });
+    if (grows(balance, totalInterest)) {
+      fault = { fault: "grows" };
+      break;
+    }
+    if (balance === 0 && floor === 0) break;
+  }
+  standing.number = number;
+  standing.balance = balance;
+  standing.totalInterest = totalInterest;
+  standing.finalPayment = finalPayment;
+  standing.paid = paid;
+  return fault;
+}
+
+function grows(balance: number, totalInterest: number): boolean {
   return balance > LARGEST_BALANCE || totalInterest > LARGEST_SUM;
 }
 
-/** What a run plans to pay on each date besides extras: null for nothing at all. */
-type Planned = { base: number | null; withInterest: boolean };
-
-function plannedPayment(pay: Pay, { solved, rounding }: Loan): Planned {
-  return byPay<Planned>(pay, {
-    level: ({ raises }) => ({ base: steppedPayment(solved, raises, rounding), withInterest: false }),
-    principal: () => ({ base: solved, withInterest: true }),
-    amount: ({ amount }) => ({ base: amount, withInterest: false }),
-    interest: () => ({ base: 0, withInterest: true }),
-    none: () => ({ base: null, withInterest: false }),
-  });
+/** Repays on one date, with the extras that come before it or fall on it. */
+function repayWithExtras(standing: Standing, planned: Planned, rate: PeriodRate): Fault | undefined {
+  const { loan, rows } = standing;
+  standing.number += 1;
+  const { number } = standing;
+  const interest = interestWithExtras(standing, rate);
+  if (typeof interest !== "number") return interest;
+  const { kind, each, withInterest } = planned;
+  const due = standing.balance + interest - standing.floor;
+  const asked = withInterest ? each + interest : each;
+  const takesAll = number === standing.closing || (asked > due && standing.balance >= standing.floor);
+  const payment = takesAll ? due : asked;
+  if (payment < 0) return { fault: "overpaid", short: -payment };
+  const principal = payment - interest;
+  const balance = standing.balance - principal;
+  standing.balance = balance;
+  standing.totalInterest += interest;
+  standing.finalPayment = payment;
+  if (payment > 0) standing.paid += 1;
+  const date = loan.draft.calendar.dateOf(number);
+  rows?.push({ kind, number, date, payment, interest, principal, balance });
+  if (grows(balance, standing.totalInterest)) return { fault: "grows" };
+  return takeExtras(standing);
 }
 
-/** What is really paid: the last payment takes what is owed, and no other takes more. */
-function paymentOn(standing: Standing, { base, withInterest }: Planned, interest: number): number {
-  const { loan, shrinks, floor, balance, number } = standing;
-  const due = balance + interest - floor;
-  const leavesBalloon = shrinks && loan.balloon > 0;
-  if (number === loan.draft.payments && !leavesBalloon) return due;
-  const payment = base === null ? 0 : base + (withInterest ? interest : 0) + loan.extraEach;
-  return payment > due && balance >= floor ? due : payment;
+/** What a run plans to pay on each date, extra and all, besides its interest where that is paid on top. */
+type Planned = { kind: RowKind; each: number; withInterest: boolean };
+
+function plannedPayment(pay: Pay, { solved, rounding, extraEach }: Loan): Planned {
+  return byPay<Planned>(pay, {
+    level: ({ raises }) => ({
+      kind: "payment",
+      each: steppedPayment(solved, raises, rounding) + extraEach,
+      withInterest: false,
+    }),
+    principal: () => ({ kind: "payment", each: solved + extraEach, withInterest: true }),
+    amount: ({ amount }) => ({ kind: "payment", each: amount + extraEach, withInterest: false }),
+    interest: () => ({ kind: "interestOnly", each: extraEach, withInterest: true }),
+    none: () => ({ kind: "noPayment", each: 0, withInterest: false }),
+  });
 }
 
 /** The totals, with the balloon as the last line where one is left to pay. */
@@ -232,9 +271,8 @@ function balloonDate({ draft: { calendar, payments, balloonRate } }: Loan): numb
   return calendar.dateOf(balloonRate ? payments + 1 : payments);
 }
 
-/** A period's interest; extras before the next payment come off the balance, and it counts day by day. */
-function interestOf(standing: Standing, rate: PeriodRate, meetsExtra: boolean): number | Fault {
-  if (!meetsExtra) return periodInterest(standing.balance, rate);
+/** A period's interest, day by day, because extras before its payment come off the balance on their days. */
+function interestWithExtras(standing: Standing, rate: PeriodRate): number | Fault {
   const { loan, number } = standing;
   const daysInPeriod = loan.extras[standing.nextExtra]?.daysInPeriod ?? 1;
   let balanceDays = standing.balance * daysInPeriod;

@@ -1,0 +1,1 @@
+export { digitAt, digitsBetween, twoDigits } from "./digits";
