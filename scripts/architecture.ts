@@ -54,8 +54,16 @@ export function violations(files: ReadonlyMap<string, string>): string[] {
     .flatMap(([path, source]) => [
       ...layerViolations(path, source, files),
       ...(path.startsWith("src/core/") ? coreViolations(path, source) : []),
+      ...compilingImports(path, source),
     ])
     .concat(emptyLayers(files), browserViolations(files), cycles(files), folderCircles(files));
+}
+
+/** The compiler of checks belongs to the scripts: what runs takes compiled checks. */
+function compilingImports(path: string, source: string): string[] {
+  return importsOf(source)
+    .filter(({ from, typeOnly }) => !typeOnly && /^ajv(\/|$)/.test(from))
+    .map(({ from }) => `${path} imports ${from}, which compiles code at run time.`);
 }
 
 /** Layers that the check knows and the tree does not have. */

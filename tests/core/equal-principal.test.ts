@@ -63,7 +63,7 @@ test("APR, payoff, the payment for each 1,000 and the working follow it", () => 
   expect(working(quote, "payment")).toMatchObject({
     filled: "1,000.00 + 60.00",
     result: "1,060.00",
-    parts: [{ filled: "(12,000.00) ÷ 12" }, {}, {}],
+    parts: [{ filled: "12,000.00 ÷ 12" }, {}, {}],
   });
 });
 

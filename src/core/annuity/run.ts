@@ -26,7 +26,9 @@ export type ByPay<Value> = {
  * Tells the ways of paying apart. Whoever depends on the way asks here, so that the compiler names every place
  * where a new one is missing.
  *
- * @example byPay({ kind: "amount", amount: 500 }, { ...NOTHING, amount: ({ amount }) => amount }) // 500
+ * @example
+ * const agreed = { level: () => 0, principal: () => 0, amount: ({ amount }) => amount, interest: () => 0, none: () => 0 };
+ * byPay({ kind: "amount", amount: 500 }, agreed) // 500
  */
 export function byPay<Value>(pay: Pay, cases: ByPay<Value>): Value {
   switch (pay.kind) {

@@ -1,5 +1,4 @@
-import { PRECISE, type Run, worthOf } from "../annuity";
-import type { PeriodRate } from "../interest";
+import { PRECISE, worthOf } from "../annuity";
 import { decimalText, groupedAmount } from "../money";
 import { over } from "../precise";
 import { type Machine, machineOf, type Quote } from "../quote";
@@ -12,11 +11,10 @@ const ODD_FIRST_SOURCE = "12 CFR 1026, Appendix J, (b)(5): odd days as a part of
 /** How the payment came about. */
 export function explainPayment(quote: Quote): WorkingStep {
   const machine = machineOf(quote);
-  const { terms, loan } = machine;
+  const { terms } = machine;
   if (quote.kind === "flatRate") return explainFlatPayment(quote);
   if (terms.solver.worth.solved <= 0) return explainLastPayment(quote);
-  const first = loan.draft.runs.find(({ pay }) => pay.kind === "principal");
-  if (first) return explainFallingPayment(quote, first.rate);
+  if (quote.kind === "equalPrincipal") return explainFallingPayment(quote);
   const money = moneyWriter(quote);
   const { formula, filled, remark } = isPlain(quote)
     ? plainFormula(quote, machine)
@@ -48,7 +46,7 @@ function isPlain({ isLevel, agreedBalloon, filled: { plan } }: Quote): boolean {
 }
 
 /** The first payment of those that fall: the part of the principal that each repays, and its interest. */
-function explainFallingPayment(quote: Quote, rate: PeriodRate): WorkingStep {
+function explainFallingPayment(quote: Quote): WorkingStep {
   const money = moneyWriter(quote);
   const interest = quote.payment - quote.solved;
   return {
@@ -56,7 +54,8 @@ function explainFallingPayment(quote: Quote, rate: PeriodRate): WorkingStep {
     formula: "part of the principal + interest on what is owed",
     filled: `${money(quote.solved)} + ${money(interest)}`,
     result: money(quote.payment),
-    remark: `This is the first; each later one is smaller by the interest on what was repaid, at ${rateText(rate.value)} a period as a fraction.`,
+    remark:
+      "This is the first. The part of the principal stays the same; the interest falls with what is owed.",
     ...(quote.oddFirstPeriod && { source: ODD_FIRST_SOURCE }),
     parts: [explainPrincipalPart(quote), explainPeriodRate(quote), explainAmountFinanced(quote)],
   };
@@ -67,12 +66,17 @@ function explainPrincipalPart(quote: Quote): WorkingStep {
   const machine = machineOf(quote);
   const { solved, atEnd } = machine.terms.solver.worth;
   const money = moneyWriter(quote);
-  const growth = solved / machine.loan.draft.runs.reduce(countPrincipal, 0);
-  const left = quote.agreedBalloon > 0 ? ` − ${money(quote.agreedBalloon)} × ${atEnd.toFixed(8)}` : "";
+  const amount = money(quote.amountFinanced);
+  const worth = Number.isInteger(solved) ? String(solved) : solved.toFixed(8);
+  const hasBalloon = quote.agreedBalloon > 0;
   return {
     name: "Part of the principal",
-    formula: "(amount financed − balloon × worth at the end) ÷ worth of parts of 1",
-    filled: `(${money(quote.amountFinanced)}${left}) ÷ ${solved.toFixed(growth === 1 ? 0 : 8)}`,
+    formula: hasBalloon
+      ? "(amount financed − balloon × worth at the end) ÷ worth of parts of 1"
+      : "amount financed ÷ worth of parts of 1",
+    filled: hasBalloon
+      ? `(${amount} − ${money(quote.agreedBalloon)} × ${atEnd.toFixed(8)}) ÷ ${worth}`
+      : `${amount} ÷ ${worth}`,
     result: money(quote.solved),
     rounding: `${unroundedText(machine)} ${roundingText(quote)}`,
     remark:
@@ -80,8 +84,6 @@ function explainPrincipalPart(quote: Quote): WorkingStep {
     parts: [],
   };
 }
-
-const countPrincipal = (sum: number, { pay, count }: Run) => (pay.kind === "principal" ? sum + count : sum);
 
 type Formula = { formula: string; filled: string; remark: string };
 

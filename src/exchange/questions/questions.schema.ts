@@ -19,7 +19,7 @@ import {
 export const MOST_QUESTIONS = 100;
 
 const MOST_ROWS = 120;
-const MOST_DATED_AMOUNTS = 5000;
+const MOST_AMOUNTS_EACH_WAY = 5000;
 
 const word = <Word extends string>(text: Word) => Type.Literal(text, { description: `"${text}"` });
 
@@ -57,8 +57,8 @@ const RateKind = tagged(
 
 const DatedAmounts = Type.Array(exact({ date: IsoDate, amount: Amount }), {
   minItems: 1,
-  maxItems: MOST_DATED_AMOUNTS,
-  description: `a list of 1 to ${MOST_DATED_AMOUNTS} amounts with their dates`,
+  maxItems: MOST_AMOUNTS_EACH_WAY,
+  description: `a list of 1 to ${MOST_AMOUNTS_EACH_WAY} amounts with their dates`,
 });
 
 /** Five-figure time value of money: the figure named by find is left out. */

@@ -6,6 +6,7 @@ import {
   LARGEST_AMOUNT,
   parseAmount,
   parseIsoDate,
+  wholeText,
 } from "@/core";
 
 type Typed = string | number | undefined;
@@ -38,7 +39,7 @@ export function fileReader(currency: string): Reader {
       if (typed === undefined) return null;
       const minor = parseAmount(String(typed), decimals);
       if (minor !== undefined) return minor;
-      const most = LARGEST_AMOUNT.toLocaleString("en-US");
+      const most = wholeText(LARGEST_AMOUNT);
       refuse(
         figure,
         `The ${name} is ${typed}; it must be an amount from 0 to ${most} with at most ${decimals} decimals.`,

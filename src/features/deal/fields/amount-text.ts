@@ -1,4 +1,12 @@
-import { currencyDecimals, formatAmount, groupedAmount, parseAmount, parseDecimal } from "@/core";
+import {
+  currencyDecimals,
+  formatAmount,
+  groupedAmount,
+  LARGEST_AMOUNT,
+  parseAmount,
+  parseDecimal,
+  wholeText,
+} from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
 import { typedAmountText } from "@/exchange/text";
 import { bad, type Field, good } from "./field";
@@ -22,7 +30,8 @@ export function readAmount(text: string, currency: string): { amount: string } |
   if (/^\d+\.\d+$/.test(plain) && (plain.split(".")[1] ?? "").length > decimals) {
     return { sentence: `${currency} has ${decimals} decimals; “${text}” has more.` };
   }
-  if (/^\d{10,}(\.\d*)?$/.test(plain)) return { sentence: "The largest amount is 1,000,000,000." };
+  if (/^\d{10,}(\.\d*)?$/.test(plain))
+    return { sentence: `The largest amount is ${wholeText(LARGEST_AMOUNT)}.` };
   return { sentence: `“${text}” is not an amount; type one such as ${example}.` };
 }
 

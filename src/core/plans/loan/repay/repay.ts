@@ -86,10 +86,10 @@ export function regularPayment(loan: Loan): number {
   const standing = unpaid(loan, undefined);
   for (const run of draft.runs) {
     if (run.pay.kind === "principal") {
-      standing.number += 1;
-      const meetsExtra = loan.extras[standing.nextExtra]?.before === standing.number;
+      const number = standing.number + 1;
+      const meetsExtra = loan.extras[standing.nextExtra]?.before === number;
       const interest = meetsExtra
-        ? interestWithExtras(standing, run.rate)
+        ? interestWithExtras(standing, number, run.rate)
         : periodInterest(standing.balance, run.rate);
       return typeof interest === "number" ? solved + interest : solved;
     }
@@ -131,25 +131,39 @@ function repayRun(standing: Standing, run: Run): Fault | undefined {
   return undefined;
 }
 
-/** Repays on dates up to a last one, without extras on the way. */
+/** Repays on one date, with the extras that come before it or fall on it. */
+function repayWithExtras(standing: Standing, planned: Planned, rate: PeriodRate): Fault | undefined {
+  const number = standing.number + 1;
+  const interest = interestWithExtras(standing, number, rate);
+  if (typeof interest !== "number") return interest;
+  return repayStretch(standing, planned, rate, number, interest) ?? takeExtras(standing, number);
+}
+
+/**
+ * Repays on dates up to a last one, without extras on the way.
+ *
+ * @param first the interest of the first date, where extras before it have made it another
+ */
 function repayStretch(
   standing: Standing,
   planned: Planned,
   rate: PeriodRate,
   until: number,
+  first?: number,
 ): Fault | undefined {
   const { loan, rows, floor, closing } = standing;
   const { dateOf } = loan.draft.calendar;
   const { kind, each, withInterest } = planned;
   let { number, balance, totalInterest, finalPayment, paid } = standing;
   let fault: Fault | undefined;
-  while (number < until) {
+  let interest = first ?? periodInterest(balance, rate);
+  for (;;) {
     number += 1;
-    const interest = periodInterest(balance, rate);
     const due = balance + interest - floor;
-    let payment = withInterest ? each + interest : each;
+    const asked = withInterest ? each + interest : each;
     // The last payment takes what is owed, and no other takes more.
-    if (number === closing || (payment > due && balance >= floor)) payment = due;
+    const takesAll = number === closing || (asked > due && balance >= floor);
+    const payment = takesAll ? due : asked;
     if (payment < 0) return { fault: "overpaid", short: -payment };
     const principal = payment - interest;
     balance -= principal;
@@ -157,11 +171,9 @@ function repayStretch(
     finalPayment = payment;
     if (payment > 0) paid += 1;
     if (rows) rows.push({ kind, number, date: dateOf(number), payment, interest, principal, balance });
-    if (grows(balance, totalInterest)) {
-      fault = { fault: "grows" };
-      break;
-    }
-    if (balance === 0 && floor === 0) break;
+    fault = growing(balance, totalInterest);
+    if (fault || number === until || (balance === 0 && floor === 0)) break;
+    interest = periodInterest(balance, rate);
   }
   standing.number = number;
   standing.balance = balance;
@@ -171,33 +183,8 @@ function repayStretch(
   return fault;
 }
 
-function grows(balance: number, totalInterest: number): boolean {
-  return balance > LARGEST_BALANCE || totalInterest > LARGEST_SUM;
-}
-
-/** Repays on one date, with the extras that come before it or fall on it. */
-function repayWithExtras(standing: Standing, planned: Planned, rate: PeriodRate): Fault | undefined {
-  const { loan, rows } = standing;
-  standing.number += 1;
-  const { number } = standing;
-  const interest = interestWithExtras(standing, rate);
-  if (typeof interest !== "number") return interest;
-  const { kind, each, withInterest } = planned;
-  const due = standing.balance + interest - standing.floor;
-  const asked = withInterest ? each + interest : each;
-  const takesAll = number === standing.closing || (asked > due && standing.balance >= standing.floor);
-  const payment = takesAll ? due : asked;
-  if (payment < 0) return { fault: "overpaid", short: -payment };
-  const principal = payment - interest;
-  const balance = standing.balance - principal;
-  standing.balance = balance;
-  standing.totalInterest += interest;
-  standing.finalPayment = payment;
-  if (payment > 0) standing.paid += 1;
-  const date = loan.draft.calendar.dateOf(number);
-  rows?.push({ kind, number, date, payment, interest, principal, balance });
-  if (grows(balance, standing.totalInterest)) return { fault: "grows" };
-  return takeExtras(standing);
+function growing(balance: number, totalInterest: number): Fault | undefined {
+  return balance > LARGEST_BALANCE || totalInterest > LARGEST_SUM ? { fault: "grows" } : undefined;
 }
 
 /** What a run plans to pay on each date, extra and all, besides its interest where that is paid on top. */
@@ -272,8 +259,8 @@ function balloonDate({ draft: { calendar, payments, balloonRate } }: Loan): numb
 }
 
 /** A period's interest, day by day, because extras before its payment come off the balance on their days. */
-function interestWithExtras(standing: Standing, rate: PeriodRate): number | Fault {
-  const { loan, number } = standing;
+function interestWithExtras(standing: Standing, number: number, rate: PeriodRate): number | Fault {
+  const { loan } = standing;
   const daysInPeriod = loan.extras[standing.nextExtra]?.daysInPeriod ?? 1;
   let balanceDays = standing.balance * daysInPeriod;
   for (let event = loan.extras[standing.nextExtra]; event?.before === number && event.daysLeft > 0; ) {
@@ -287,8 +274,8 @@ function interestWithExtras(standing: Standing, rate: PeriodRate): number | Faul
 }
 
 /** Takes the extras on a payment date off the balance after that payment. */
-function takeExtras(standing: Standing): Fault | undefined {
-  const { loan, number } = standing;
+function takeExtras(standing: Standing, number: number): Fault | undefined {
+  const { loan } = standing;
   for (let event = loan.extras[standing.nextExtra]; event?.before === number; ) {
     const amount = takeExtra(standing, event);
     if (typeof amount !== "number") return amount;
