@@ -67,20 +67,25 @@ function explainPrincipalPart(quote: Quote): WorkingStep {
   const { solved, atEnd } = machine.terms.solver.worth;
   const money = moneyWriter(quote);
   const amount = money(quote.amountFinanced);
-  const worth = Number.isInteger(solved) ? String(solved) : solved.toFixed(8);
+  // Without a deferral that adds interest, parts are worth as much as there are of them.
+  const isCount = Number.isInteger(solved);
+  const [divisor, worth] = isCount
+    ? ["number of parts", String(solved)]
+    : ["worth of parts of 1", solved.toFixed(8)];
   const hasBalloon = quote.agreedBalloon > 0;
   return {
     name: "Part of the principal",
     formula: hasBalloon
-      ? "(amount financed − balloon × worth at the end) ÷ worth of parts of 1"
-      : "amount financed ÷ worth of parts of 1",
+      ? `(amount financed − balloon × worth at the end) ÷ ${divisor}`
+      : `amount financed ÷ ${divisor}`,
     filled: hasBalloon
       ? `(${amount} − ${money(quote.agreedBalloon)} × ${atEnd.toFixed(8)}) ÷ ${worth}`
       : `${amount} ÷ ${worth}`,
     result: money(quote.solved),
     rounding: `${unroundedText(machine)} ${roundingText(quote)}`,
-    remark:
-      "Parts paid together with their interest are worth what they are: as much as there are payments, less where interest was added to what is owed before them. The last payment takes what they leave.",
+    remark: isCount
+      ? "The last payment takes what the rounded parts leave."
+      : "Worth is less than the number of parts because interest is added to what is owed before the first. The last payment takes what the rounded parts leave.",
     parts: [],
   };
 }
