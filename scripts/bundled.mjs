@@ -5,9 +5,12 @@ import { basename, dirname, resolve } from "node:path";
 import { pathToFileURL } from "node:url";
 import { buildSync } from "esbuild";
 
-/** Bundles a program and gives the address of the file that it made. */
-export function bundled(entry) {
-  const outfile = resolve("node_modules/.cache/kellux", `${basename(entry, ".ts")}.mjs`);
+/**
+ * Bundles a program with the sources of a tree (this one, where none is named), with some modules taken from elsewhere,
+ * and gives the address of the file that it made.
+ */
+export function bundled(entry, tree = ".", elsewhere = {}) {
+  const outfile = resolve(tree, "node_modules/.cache/kellux", `${basename(entry, ".ts")}.mjs`);
   const { outputFiles } = buildSync({
     entryPoints: [entry],
     outfile,
@@ -16,6 +19,7 @@ export function bundled(entry) {
     format: "esm",
     target: "node20",
     packages: "external",
+    alias: { ...elsewhere, "@": resolve(tree, "src") },
     sourcemap: "inline",
     logLevel: "error",
     write: false,

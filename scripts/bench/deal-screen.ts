@@ -1,0 +1,98 @@
+import { gzipSync } from "node:zlib";
+import type { Browser, CDPSession, Page } from "@playwright/test";
+
+const KEYS = 200;
+const PAYMENTS = "360";
+
+async function newDeal(page: Page, address: string): Promise<void> {
+  await page.goto(address);
+  await page.getByRole("button", { name: "New deal" }).click();
+  await page.waitForSelector('[data-testid="desk"]:not([inert])');
+}
+
+/** Opens the deal screen with a loan of 360 payments, ready to be typed in. */
+async function openLongLoan(browser: Browser, address: string): Promise<Desk> {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await newDeal(page, address);
+  await page.getByLabel("Yearly rate").fill("6.49");
+  await page.getByLabel("Number of payments").fill(PAYMENTS);
+  await page.getByLabel("Price", { exact: true }).fill("41850");
+  await page.getByText(`${PAYMENTS} payments`).waitFor();
+  const devtools = await page.context().newCDPSession(page);
+  await devtools.send("Performance.enable");
+  return { page, devtools };
+}
+
+type Desk = { page: Page; devtools: CDPSession };
+
+/** Milliseconds that scripts, styles and layout have kept the main thread so far. */
+async function busy({ devtools }: Desk): Promise<number> {
+  const { metrics } = await devtools.send("Performance.getMetrics");
+  return ["ScriptDuration", "LayoutDuration", "RecalcStyleDuration"].reduce(
+    (sum, name) => sum + (metrics.find(metric => metric.name === name)?.value ?? 0) * 1000,
+    0,
+  );
+}
+
+async function keyPress(desk: Desk, key: string): Promise<number> {
+  const before = await busy(desk);
+  await desk.page.getByLabel("Price", { exact: true }).press(key);
+  await desk.page.evaluate(
+    () => new Promise(done => requestAnimationFrame(() => requestAnimationFrame(done))),
+  );
+  return (await busy(desk)) - before;
+}
+
+/**
+ * Types in the deal screen of each address by turns and takes, for each key, the milliseconds that scripts, styles and
+ * layout kept the main thread until all figures were painted. Sorted, one list an address.
+ */
+export async function keyPressCosts(browser: Browser, addresses: readonly string[]): Promise<number[][]> {
+  const desks: Desk[] = [];
+  for (const address of addresses) desks.push(await openLongLoan(browser, address));
+  const costs = desks.map((): number[] => []);
+  for (let key = 0; key < KEYS; key++) {
+    for (const [k, desk] of desks.entries()) {
+      await desk.page.bringToFront();
+      // Digits come and go, so that the price stays a price.
+      costs[k]?.push(await keyPress(desk, key % 2 === 0 ? "7" : "Backspace"));
+    }
+  }
+  for (const { page } of desks) await page.close();
+  return costs.map(list => list.sort((a, b) => a - b));
+}
+
+/** Gzip bytes of every script that a page fetches until the network is idle, prefetched ones too. */
+async function scriptOf(browser: Browser, open: (page: Page) => Promise<void>): Promise<number> {
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  const page = await context.newPage();
+  const scripts = new Map<string, Promise<Buffer>>();
+  page.on("response", response => {
+    if (new URL(response.url()).pathname.endsWith(".js") && !scripts.has(response.url()))
+      scripts.set(response.url(), response.body());
+  });
+  await open(page);
+  await page.waitForLoadState("networkidle");
+  const bodies = await Promise.all(scripts.values());
+  await context.close();
+  return bodies.reduce((sum, body) => sum + gzipSync(body).length, 0);
+}
+
+/** The script of an empty page. */
+export const emptyScript = (browser: Browser, address: string): Promise<number> =>
+  scriptOf(browser, async page => {
+    await page.goto(address);
+  });
+
+/** The script of the deal screen of a new deal, opened at its own address. */
+export async function dealScript(browser: Browser, address: string): Promise<number> {
+  const page = await browser.newPage();
+  await newDeal(page, address);
+  await page.waitForURL(/\/deals\//);
+  const deal = page.url();
+  await page.close();
+  return scriptOf(browser, async fresh => {
+    await fresh.goto(deal);
+    await fresh.waitForSelector('[data-testid="desk"]:not([inert])');
+  });
+}

@@ -1,0 +1,134 @@
+// The work that is measured, bundled with the sources of one tree: of this one, or of a commit it is compared with.
+
+import type { Deal, Quote } from "@/core";
+import * as core from "@/core";
+import * as annuity from "@/core/annuity";
+import { priceFile } from "@/exchange/answers/price-file";
+import { floatPayment, floatTable } from "./float-loop";
+
+function loan(payments: number): Deal {
+  return {
+    currency: "USD",
+    structure: { price: 4_070_000, tradeIn: { allowance: 0, owed: 0 }, down: { amount: 0 } },
+    plan: {
+      kind: "loan",
+      yearlyRate: "6.49",
+      payments,
+      frequency: "monthly",
+      rounding: "nearest",
+      signed: core.parseIsoDate("2026-11-24") ?? null,
+      firstPayment: null,
+      payment: null,
+    },
+    find: "payment",
+  };
+}
+
+const WANTED_PRICE: Deal = {
+  ...loan(72),
+  structure: { ...loan(72).structure, price: null },
+  plan: { ...loan(72).plan, payment: 55_000 },
+  find: "price",
+};
+
+const WANTED_RATE: Deal = {
+  ...loan(72),
+  plan: { ...loan(72).plan, yearlyRate: null, payment: 68_397 },
+  find: "yearlyRate",
+};
+
+const WANTED_COST: Deal = {
+  ...loan(72),
+  structure: { ...loan(72).structure, price: null },
+  find: "price",
+  from: { figure: "financeCharge", value: 800_000 },
+};
+
+const DAILY: Deal = {
+  ...loan(360),
+  plan: { ...loan(360).plan, dayCount: "actual/365", compounding: "yearly" },
+};
+
+function answered(deal: Deal): Quote {
+  const quote = core.evaluate(deal);
+  if (!quote.ok) throw new Error(quote.failure.sentence);
+  return quote.value;
+}
+
+export const TERMS = [60, 360, 1200];
+const RATES = 4096;
+
+/** Loans with their level payments, so that no two solves in a row are the same. */
+const SOLVES = Array.from({ length: RATES }, (_, k) => {
+  const rate = (1 + ((k * 7) % 290) / 10) / 1200;
+  const count = 12 + ((k * 13) % 349);
+  const lent = 10_000 + k;
+  return { lent, rate, count, payment: Math.round(floatPayment(lent, rate, count) * 100) / 100 };
+});
+
+/** Each piece of the core's work, by name. An older tree may lack what a piece needs: it throws there. */
+export function coreWork(): Record<string, () => unknown> {
+  let price = 4_070_000;
+  let solve = 0;
+  const quoted = answered(loan(360));
+  const loans = new Map(TERMS.map(payments => [payments, loan(payments)]));
+  const next = (payments: number) => {
+    price = price > 5_000_000 ? 4_070_000 : price + 1;
+    const deal = loans.get(payments) ?? loan(payments);
+    return { ...deal, structure: { ...deal.structure, price } };
+  };
+  const nextSolve = () => {
+    solve = (solve + 1) % RATES;
+    return SOLVES[solve] as (typeof SOLVES)[number];
+  };
+  const work: Record<string, () => unknown> = {
+    "closed form": () => {
+      const { lent, rate, count } = nextSolve();
+      return floatPayment(lent, rate, count);
+    },
+    "solve rate": () => {
+      const { lent, payment, count } = nextSolve();
+      return annuity.levelRate({ lent, payment, count, last: 0, lastAfter: count });
+    },
+    "find rate": () => core.summarize(WANTED_RATE),
+    "find price": () => core.summarize(WANTED_PRICE),
+    "find price from cost": () => core.summarize(WANTED_COST),
+    "quote by days": () => core.evaluate(DAILY),
+    "yearly rates": () => core.costOfCredit(quoted),
+  };
+  for (const payments of TERMS) {
+    work[`table ${payments}`] = () => core.evaluate(next(payments));
+    work[`loop ${payments}`] = () => floatTable(price++ / 100, 6.49, payments);
+  }
+  return work;
+}
+
+const FILE_LINES = 20_000;
+
+/** Deal files of monthly loans, a line each. */
+export const fileLines = Array.from({ length: FILE_LINES }, (_, k) =>
+  JSON.stringify(dealFile(20_000 + k * 0.37, 3 + (k % 700) / 100)),
+);
+
+/** Prices a line and writes the answer, without the table. */
+export const priceLine = (line: string): string => JSON.stringify(priceFile(line, false));
+
+/** Reads a line and writes it again, without pricing. */
+export const copyLine = (line: string): string => JSON.stringify(JSON.parse(line));
+
+function dealFile(price: number, yearlyRate: number) {
+  return {
+    format: "kellux-deal",
+    version: 1,
+    currency: "USD",
+    structure: { price: price.toFixed(2) },
+    plan: {
+      kind: "loan",
+      yearlyRate: yearlyRate.toFixed(2),
+      payments: 72,
+      frequency: "monthly",
+      signed: "2026-11-24",
+    },
+    find: "payment",
+  };
+}
