@@ -17,7 +17,7 @@ export type Unaffordable = { payments: number; sentence: string };
  * @param budget the payment in minor units
  * @param terms numbers of payments
  * @returns for each term the amounts, or a sentence that says why there are none; a failure for a wrong budget
- * @example affordability(deal, 55_000, [48, 60, 72])
+ * @example affordability(deal, 55_000, [72]).value[0].amountFinanced // 3272832
  */
 export function affordability(
   deal: Deal,

@@ -28,8 +28,8 @@ export type CostOfCredit = {
  * @param quote an answered deal
  * @returns percent a year, or a failure where the payments allow no rate
  * @example
- * // 10,000.00 over 12 months at 6 %, 200.00 of charges paid at signing
- * costOfCredit(quote) // apr: 9.8…
+ * // 10,000.00 over 12 months at 6 %
+ * costOfCredit(plainQuote).value.apr.toFixed(2) // "6.00"
  */
 export function costOfCredit(quote: Summary): Result<CostOfCredit> {
   const { frequency } = quote.filled.plan;

@@ -21,7 +21,7 @@ const THOUSAND = 1000;
  * @param rates percents a year as typed
  * @param terms numbers of payments
  * @returns a row for each, or a failure where the plan cannot be, or has no payment to find
- * @example paymentPerThousand(deal, ["6"], [60]) // unrounded: 1933.28…
+ * @example paymentPerThousand(deal, ["6"], [60]).value[0].unrounded // 1933.28…
  */
 export function paymentPerThousand(
   deal: Deal,

@@ -24,7 +24,9 @@ export type YearTotals = Totals & { year: number };
  * @param quote an answered deal
  * @param from number of the first payment, from 1
  * @param to number of the last payment
- * @example totalsBetweenPayments(quote, 1, 12) // the first year of monthly payments
+ * @example
+ * // the first year of monthly payments
+ * totalsBetweenPayments(quote, 1, 12) // { ok: true, value: { interest: 247284, … } }
  */
 export function totalsBetweenPayments(quote: Quote, from: number, to: number): Result<Totals> {
   const last = quote.schedule.at(-1)?.number ?? 1;

@@ -17,7 +17,7 @@ export type DayCount = "equal" | "30/360" | "actual/365" | "actual/360" | "actua
  * @param count any but `equal`
  * @param from earlier day number
  * @param to later day number
- * @example yearsBetween("actual/360", parseIsoDate("2027-01-01"), parseIsoDate("2027-01-31")) // 1/12
+ * @example yearsBetween("actual/360", parseIsoDate("2027-01-01"), parseIsoDate("2027-01-31")) // { numerator: 1, denominator: 12 }
  */
 export function yearsBetween(count: Exclude<DayCount, "equal">, from: DayNumber, to: DayNumber): Ratio {
   switch (count) {

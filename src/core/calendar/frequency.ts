@@ -106,7 +106,7 @@ export type Span = { months: number; days: number; periods: Ratio };
  * @param frequency the period
  * @param from earlier day number
  * @param to later day number
- * @example periodsBetween("monthly", parseIsoDate("2026-11-24"), parseIsoDate("2027-01-08")).periods // 44/30
+ * @example periodsBetween("monthly", parseIsoDate("2026-11-24"), parseIsoDate("2027-01-08")).periods // { numerator: 22, denominator: 15 }
  */
 export function periodsBetween(frequency: Frequency, from: DayNumber, to: DayNumber): Span {
   const period = PERIODS[frequency];

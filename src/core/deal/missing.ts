@@ -6,7 +6,7 @@ import { knownFigure } from "./known";
  * What was not given yet, in one sentence, so that a deal can be typed in any order.
  *
  * @returns the first missing figure with a sentence that names them all, or undefined
- * @example missingFigures(deal)?.sentence // "The price and the yearly rate are missing."
+ * @example missingFigures({ ...deal, structure: { ...structure, price: null }, plan: { ...deal.plan, yearlyRate: null } })?.sentence // "The price and the yearly rate are missing."
  */
 export function missingFigures(deal: Deal): Failure | undefined {
   const { structure, plan, find } = deal;

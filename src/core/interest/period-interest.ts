@@ -14,7 +14,9 @@ const LEAST_ERROR = 1e-6;
  * @param balance minor units, not negative
  * @param rate rate of the period
  * @returns interest in minor units
- * @example periodInterest(100, rationalRate({ numerator: 1, denominator: 200 })) // 1: half a cent goes up
+ * @example
+ * // half a cent goes up
+ * periodInterest(100, rationalRate({ numerator: 1, denominator: 200 })) // 1
  */
 export function periodInterest(balance: number, rate: PeriodRate): number {
   const approximate = balance * rate.value;

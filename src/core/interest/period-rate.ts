@@ -88,7 +88,9 @@ export function remembered(value: number, compute: () => Fixed): PeriodRate {
 /**
  * Simple interest for some periods at a period's rate: the rate times the periods.
  *
- * @example simpleRate(rate, { numerator: 44, denominator: 30 }) // for 44 days of a 30-day month
+ * @example
+ * // for 44 days of a 30-day month
+ * simpleRate(rationalRate({ numerator: 1, denominator: 200 }), { numerator: 44, denominator: 30 }).value // 0.00733333…
  */
 export function simpleRate(rate: PeriodRate, { numerator, denominator }: Ratio): PeriodRate {
   if (numerator === denominator) return rate;

@@ -37,7 +37,7 @@ export const MONEY_FACTOR_TO_PERCENT = 2400;
  * @param to how to state it
  * @returns the figure, right to about 12 digits; a failure where a rate of −100 % or below is met, or the number
  *   of payments cannot be
- * @example convertRate(12, { kind: "nominal", compounding: "monthly" }, { kind: "effective" }) // 12.682503…
+ * @example convertRate(12, { kind: "nominal", compounding: "monthly" }, { kind: "effective" }).value // 12.682503…
  */
 export function convertRate(figure: number, from: RateKind, to: RateKind): Result<number> {
   for (const side of [from, to]) {

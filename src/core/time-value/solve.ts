@@ -20,7 +20,11 @@ import { yearlyRateOf } from "./yearly-rate";
  * @returns all five figures and the answer as a sentence, or a failure naming the figure to blame
  * @example
  * // 10,000.00 received now, repaid over 60 months at 6 %
- * solveTimeValue(plan) // payment: { amount: 19333, direction: "paid" }
+ * const plan = {
+ *   find: "payment", currency: "USD", frequency: "monthly", yearlyRate: "6", payments: 60, payment: null,
+ *   presentValue: { amount: 1_000_000, direction: "received" }, futureValue: { amount: 0, direction: "paid" },
+ * };
+ * solveTimeValue(plan).value.payment // { amount: 19333, direction: "paid" }
  */
 export function solveTimeValue(plan: TimeValue): Result<TimeValueAnswer> {
   const decimals = readCurrency(plan.currency);

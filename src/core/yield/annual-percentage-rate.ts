@@ -23,8 +23,9 @@ export type AnnualPercentageRate = {
  * @returns percent a year, below zero where less is paid than was lent; a failure where amounts or dates
  *   allow no rate
  * @example
- * // 5,000.00 lent on 10 January 1978, 24 monthly payments of 230.00 from 10 February: 9.69 %
- * annualPercentageRate({ advances, payments })
+ * // 5,000.00 lent on 10 January 1978, 24 monthly payments of 230.00 from 10 February
+ * const advances = [{ date: parseIsoDate("1978-01-10"), amount: 500_000 }];
+ * annualPercentageRate({ advances, payments: monthly(24, "1978-02-10", 23_000) }).value.percent.toFixed(2) // "9.69"
  */
 export function annualPercentageRate(transaction: Transaction): Result<AnnualPercentageRate> {
   const problem = transactionProblem(transaction);

@@ -18,8 +18,10 @@ export type YearFlow = { amount: number; years: number };
  * @param transaction minor units and day numbers, in any order
  * @returns percent a year; a failure where amounts or dates allow no rate
  * @example
- * // 1,000.00 on 1 January 1994, 1,200.00 on 1 July 1995, eighteen months on: 12.92 %
- * effectiveAnnualRate({ advances, payments })
+ * // 1,000.00 on 1 January 1994, 1,200.00 on 1 July 1995, eighteen months on
+ * const advances = [{ date: parseIsoDate("1994-01-01"), amount: 100_000 }];
+ * const payments = [{ date: parseIsoDate("1995-07-01"), amount: 120_000 }];
+ * effectiveAnnualRate({ advances, payments }).value // 12.92…
  */
 export function effectiveAnnualRate(transaction: Transaction): Result<number> {
   const problem = transactionProblem(transaction);

@@ -15,7 +15,7 @@ export type Transaction = {
 /**
  * What is wrong with a transaction, as one sentence; undefined where nothing is.
  *
- * @example transactionProblem({ advances: [], payments: [] }) // "There is no advance; …"
+ * @example transactionProblem({ advances: [], payments: [] }) // "There is no advance; give what is lent with its date."
  */
 export function transactionProblem({ advances, payments }: Transaction): string | undefined {
   if (advances.length === 0) return "There is no advance; give what is lent with its date.";

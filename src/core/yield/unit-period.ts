@@ -35,7 +35,7 @@ function lengthOf(period: UnitPeriod): number {
  *
  * @param advances in the order of their dates
  * @param payments in the order of their dates
- * @example unitPeriodOf([advance], monthlyPayments) // { unit: "months", months: 1, perYear: 12 }
+ * @example unitPeriodOf(monthly(1, "2027-01-10", 500_000), monthly(24, "2027-02-10", 23_000)) // { unit: "months", months: 1, perYear: 12 }
  */
 export function unitPeriodOf(advances: readonly DatedAmount[], payments: readonly DatedAmount[]): UnitPeriod {
   const [advance, ...otherAdvances] = advances;

@@ -30,7 +30,7 @@ export type Payoff = {
  * @param quote an answered deal
  * @param after number of the payment; 0 for the start
  * @returns amounts in minor units, or a failure for a payment that is not the loan's
- * @example payoffAfter(quote, 36) // { payoff: 2107190, … }
+ * @example payoffAfter(quote, 36) // { ok: true, value: { payoff: 2231957, … } }
  */
 export function payoffAfter(quote: Quote, after: number): Result<Payoff> {
   const { payments } = quote;

@@ -10,7 +10,9 @@ import type { Calendar } from "../draft";
  * half up to the minor unit.
  *
  * @param amount minor units
- * @example flatCharge(1_000_000, calendar) // 10,000.00 at 5 % flat over 36 months: 150000
+ * @example
+ * // 10,000.00 at 5 % flat over 36 months
+ * flatCharge(1_000_000, { yearlyRate: { digits: 5, scale: 1 }, payments: 36, frequency: "monthly" }) // 150000
  */
 export function flatCharge(amount: number, { yearlyRate, payments, frequency }: Calendar): number {
   const numerator = BigInt(amount) * BigInt(yearlyRate.digits) * BigInt(payments);

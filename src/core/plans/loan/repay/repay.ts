@@ -57,7 +57,7 @@ type Standing = {
  * @param loan ready to be repaid
  * @param rows where to put the lines of the table; without it only the totals are made
  * @returns the totals, or why the loan cannot be repaid so
- * @example repay(loan) // { payments: 3, finalPayment: 34, … }
+ * @example repay(loan) // { payments: 12, finalPayment: 86070, … }
  */
 export function repay(loan: Loan, rows?: PaymentRow[]): Repayment | Fault {
   if (loan.draft.flat) return repayFlatRate(loan, loan.draft.flat.earning, rows);
