@@ -1,7 +1,5 @@
 // npm run bench: installs and builds what is missing, then measures. Prints, and keeps nothing.
 // npm run bench -- --against REV: measures another commit too, by turns with this one.
-import { existsSync } from "node:fs";
-import { resolve } from "node:path";
 import { parseArgs } from "node:util";
 import { buildApp } from "./built.mjs";
 import { installPackages } from "./installed.mjs";
@@ -14,13 +12,7 @@ buildApp();
 const { bundled } = await import("./bundled.mjs");
 const { builtAside } = await import("./bench/built-aside.mjs");
 const { emptyApp } = await import("./bench/empty-app.mjs");
-const tree = folder => ({ folder, subject: bundled("scripts/bench/subject.ts", folder, moved(folder)) });
-
-/** Where an older commit has what the work asks for under another name. */
-function moved(folder) {
-  const before = resolve(folder, "src/exchange/price-file.ts");
-  return existsSync(before) ? { "@/exchange/answers/price-file": before } : {};
-}
+const tree = folder => ({ folder, subject: bundled("scripts/bench/subject.ts", folder) });
 
 const main = await import(bundled("scripts/bench/main.ts"));
 await main.measure({

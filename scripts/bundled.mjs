@@ -5,11 +5,8 @@ import { basename, dirname, resolve } from "node:path";
 import { pathToFileURL } from "node:url";
 import { buildSync } from "esbuild";
 
-/**
- * Bundles a program with the sources of a tree (this one, where none is named), with some modules taken from elsewhere,
- * and gives the address of the file that it made.
- */
-export function bundled(entry, tree = ".", elsewhere = {}) {
+/** Bundles a program with the sources of a tree (this one, where none is named) and gives the address of the file. */
+export function bundled(entry, tree = ".") {
   const outfile = resolve(tree, "node_modules/.cache/kellux", `${basename(entry, ".ts")}.mjs`);
   const { outputFiles } = buildSync({
     entryPoints: [entry],
@@ -19,7 +16,7 @@ export function bundled(entry, tree = ".", elsewhere = {}) {
     format: "esm",
     target: "node20",
     packages: "external",
-    alias: { ...elsewhere, "@": resolve(tree, "src") },
+    alias: { "@": resolve(tree, "src") },
     sourcemap: "inline",
     logLevel: "error",
     write: false,

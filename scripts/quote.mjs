@@ -1,4 +1,4 @@
 // npm run quote: bundles the program that prices deal files, and runs it.
 import { bundled } from "./bundled.mjs";
 
-await import(bundled("scripts/quote.ts"));
+await import(bundled("scripts/quote/quote.ts"));

@@ -1,5 +1,5 @@
 import { Bench } from "tinybench";
-import { median, ratioByTurns } from "./by-turns";
+import { ratioByTurns } from "./by-turns";
 import { ratio, say } from "./say";
 import type * as Subject from "./subject";
 
@@ -53,34 +53,4 @@ function comparison(work: () => unknown, theirs: (() => unknown) | undefined): s
     return "not there";
   }
   return theirs === undefined ? "not there" : ratio(ratioByTurns(work, theirs));
-}
-
-const LINES_A_BATCH = 1000;
-const BATCHES = 60;
-
-/** Deal files priced in memory, beside reading and writing the same lines without pricing, by turns. */
-export function benchFiles(subjects: { name: string; subject: typeof Subject }[]): void {
-  const { fileLines, copyLine } = (subjects[0] as (typeof subjects)[number]).subject;
-  const works = [...subjects.map(({ subject }) => subject.priceLine), copyLine];
-  const times = works.map((): number[] => []);
-  let written = 0;
-  for (let batch = -BATCHES / 2; batch < BATCHES; batch++) {
-    const from = ((batch + BATCHES) * LINES_A_BATCH) % fileLines.length;
-    const lines = fileLines.slice(from, from + LINES_A_BATCH);
-    for (const [k, work] of works.entries()) {
-      const start = process.hrtime.bigint();
-      for (const line of lines) written += work(line).length;
-      // The first batches warm up.
-      if (batch >= 0) times[k]?.push(Number(process.hrtime.bigint() - start) / 1e9);
-    }
-  }
-  if (written === 0) throw new Error("Nothing was written.");
-  const copied = median(times.at(-1) ?? []);
-  for (const [k, { name }] of subjects.entries()) {
-    const priced = median(times[k] ?? []);
-    const perSecond = `${Math.round(LINES_A_BATCH / priced).toLocaleString("en-US")} a second`;
-    say(`monthly loans of 72 payments priced from files${name}`, perSecond);
-    const target = k === 0 ? "target ≤ 3 ×" : "";
-    say(`the same to reading and writing the lines alone${name}`, ratio(priced / copied), target);
-  }
 }

@@ -1,6 +1,7 @@
 // Speed as ratios, side by side in one run.
-import { benchCore, benchFiles, compareCore } from "./core";
+import { benchCore, compareCore } from "./core";
 import { dealScript, emptyScript, keyPressCosts } from "./deal-screen";
+import { benchFiles } from "./files";
 import { say } from "./say";
 import { openBrowser, serveEmpty, serveTree } from "./served";
 import type * as Subject from "./subject";
@@ -18,18 +19,14 @@ export type Measured = { here: Tree; against: (Tree & { name: string }) | null; 
 export async function measure({ here, against, empty }: Measured): Promise<void> {
   const subject: typeof Subject = await import(here.subject);
   await benchCore(subject);
-  const subjects = [{ name: "", subject }];
+  const trees = [{ name: "", folder: here.folder }];
   if (against) {
-    const theirs: typeof Subject = await import(against.subject);
     say(`\nThis tree to ${against.name}, by turns (above 1: slower)`, "");
-    compareCore(subject, theirs);
-    subjects.push({ name: `, ${against.name}`, subject: theirs });
+    compareCore(subject, await import(against.subject));
+    trees.push({ name: `, ${against.name}`, folder: against.folder });
   }
-  benchFiles(subjects);
-  await benchScreen(
-    [{ name: "", folder: here.folder }, ...(against ? [{ ...against, name: `, ${against.name}` }] : [])],
-    empty,
-  );
+  benchFiles(trees);
+  await benchScreen(trees, empty);
 }
 
 async function benchScreen(trees: { name: string; folder: string }[], empty: string): Promise<void> {

@@ -3,7 +3,6 @@
 import type { Deal, Quote } from "@/core";
 import * as core from "@/core";
 import * as annuity from "@/core/annuity";
-import { priceFile } from "@/exchange/answers/price-file";
 import { floatPayment, floatTable } from "./float-loop";
 
 function loan(payments: number): Deal {
@@ -101,34 +100,4 @@ export function coreWork(): Record<string, () => unknown> {
     work[`loop ${payments}`] = () => floatTable(price++ / 100, 6.49, payments);
   }
   return work;
-}
-
-const FILE_LINES = 20_000;
-
-/** Deal files of monthly loans, a line each. */
-export const fileLines = Array.from({ length: FILE_LINES }, (_, k) =>
-  JSON.stringify(dealFile(20_000 + k * 0.37, 3 + (k % 700) / 100)),
-);
-
-/** Prices a line and writes the answer, without the table. */
-export const priceLine = (line: string): string => JSON.stringify(priceFile(line, false));
-
-/** Reads a line and writes it again, without pricing. */
-export const copyLine = (line: string): string => JSON.stringify(JSON.parse(line));
-
-function dealFile(price: number, yearlyRate: number) {
-  return {
-    format: "kellux-deal",
-    version: 1,
-    currency: "USD",
-    structure: { price: price.toFixed(2) },
-    plan: {
-      kind: "loan",
-      yearlyRate: yearlyRate.toFixed(2),
-      payments: 72,
-      frequency: "monthly",
-      signed: "2026-11-24",
-    },
-    find: "payment",
-  };
 }

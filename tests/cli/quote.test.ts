@@ -26,10 +26,15 @@ function file(name: string, text: string): string {
 
 function quote(...args: string[]): Promise<{ code: number; out: string; err: string }> {
   return new Promise(resolve => {
-    execFile("npm", ["run", "--silent", "quote", "--", ...args], (error, out, err) => {
-      const sentences = err.split("\n").filter(line => !line.startsWith("npm warn"));
-      resolve({ code: typeof error?.code === "number" ? error.code : 0, out, err: sentences.join("\n") });
-    });
+    execFile(
+      "npm",
+      ["run", "--silent", "quote", "--", ...args],
+      { maxBuffer: 2 ** 24 },
+      (error, out, err) => {
+        const sentences = err.split("\n").filter(line => !line.startsWith("npm warn"));
+        resolve({ code: typeof error?.code === "number" ? error.code : 0, out, err: sentences.join("\n") });
+      },
+    );
   });
 }
 
@@ -152,4 +157,19 @@ test("answers the questions of a file, with a deal and without one", async () =>
     out: "",
     err: `${late}: Question 1: Payment 4 is none of this loan's; it can be 0, for the start, to 3.\n`,
   });
+});
+
+test("prices a long file in the order of its lines, whatever thread has them", async () => {
+  const lines = Array.from({ length: 4000 }, (_, k) =>
+    JSON.stringify({ ...DEAL, structure: { price: `${1000 + k}.00` } }),
+  );
+  lines[2999] = '{"format":';
+  lines[3499] = "";
+  const { code, out } = await quote("--many", file("long.ndjson", lines.join("\n")));
+  expect(code).toBe(0);
+  const answers = out.trimEnd().split("\n");
+  expect(answers).toHaveLength(3999);
+  expect(answers.map(line => JSON.parse(line).amountFinanced ?? JSON.parse(line).line)).toEqual(
+    lines.flatMap((line, k) => (line === "" ? [] : [k === 2999 ? 3000 : `${1000 + k}.00`])),
+  );
 });

@@ -1,11 +1,12 @@
 // Prices deal files from the command line: one file with its table, or many deals as lines of JSON.
-import { createReadStream } from "node:fs";
 import { readFile } from "node:fs/promises";
+import { isMainThread, parentPort } from "node:worker_threads";
 import { priceFile } from "@/exchange/answers/price-file";
+import { type Lines, priceLines } from "./price-lines";
+import { priceMany } from "./price-many";
 
 const USAGE = "Usage: npm run --silent quote -- FILE, or -- --many FILE.ndjson [--schedule]";
 const BAD_INPUT = 2;
-const CHUNK = 64 * 1024;
 
 async function priceOne(path: string): Promise<void> {
   const priced = priceFile(await readFile(path, "utf8"), true);
@@ -13,32 +14,8 @@ async function priceOne(path: string): Promise<void> {
   process.stdout.write(`${JSON.stringify(priced.answer, null, 2)}\n`);
 }
 
-async function priceMany(path: string, withSchedule: boolean): Promise<void> {
-  let line = 0;
-  const results = (texts: readonly string[]) => {
-    let priced = "";
-    for (const text of texts) {
-      line += 1;
-      if (text.trim() !== "") priced += `${resultLine(text, line, withSchedule)}\n`;
-    }
-    return priced;
-  };
-  let rest = "";
-  for await (const chunk of createReadStream(path, { encoding: "utf8", highWaterMark: CHUNK })) {
-    const lines = (rest + chunk).split("\n");
-    rest = lines.pop() ?? "";
-    await write(results(lines));
-  }
-  await write(results([rest]));
-}
-
-function resultLine(text: string, line: number, withSchedule: boolean): string {
-  const priced = priceFile(text, withSchedule);
-  return JSON.stringify(priced.ok ? priced.answer : { error: priced.sentence, line });
-}
-
 /** Waits for a slow reader, so that memory stays flat. */
-function write(text: string): Promise<void> {
+function write(text: string | Uint8Array): Promise<void> {
   return new Promise((resolve, reject) =>
     process.stdout.write(text, error => (error ? reject(error) : resolve())),
   );
@@ -57,7 +34,7 @@ async function main(args: string[]): Promise<void> {
   if (unknown || !path || rest.length > 0)
     return refuse(unknown ? `${unknown} is not known. ${USAGE}` : USAGE);
   try {
-    await (many ? priceMany(path, withSchedule) : priceOne(path));
+    await (many ? priceMany(path, withSchedule, write) : priceOne(path));
   } catch (error) {
     const { code } = error as NodeJS.ErrnoException;
     if (code === "ENOENT") return refuse(`${path} does not exist.`);
@@ -66,9 +43,18 @@ async function main(args: string[]): Promise<void> {
   }
 }
 
+/** As one of the threads of {@link priceMany}: prices what it is sent. */
+function serveLines(): void {
+  parentPort?.on("message", (lines: Lines) => {
+    const answers = priceLines(lines);
+    parentPort?.postMessage(answers, [answers.buffer]);
+  });
+}
+
 // A reader such as `head` that has seen enough closes the pipe: not an error.
 process.stdout.on("error", error => {
   if ((error as NodeJS.ErrnoException).code === "EPIPE") process.exit(0);
   throw error;
 });
-await main(process.argv.slice(2));
+if (isMainThread) await main(process.argv.slice(2));
+else serveLines();
