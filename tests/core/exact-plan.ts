@@ -106,7 +106,12 @@ function periodsOf(plan: ExactPlan): { date: string; from: string; rate: bigint;
     if (!known.has(key)) known.set(key, rateFor(plan, years));
     return known.get(key) ?? 0n;
   };
-  const periods = Array.from({ length: payments }, (_, index) => {
+  const isSkipped = (k: number) => plan.skippedMonths.includes(Number(dateOf(k).slice(5, 7)));
+  let last = payments;
+  // The last payment moves to the next date that is paid, if there is one.
+  while (isSkipped(last) && last < payments + 30) last += 1;
+  if (isSkipped(last)) return [];
+  const periods = Array.from({ length: last }, (_, index) => {
     const k = index + 1;
     const date = dateOf(k);
     const from = k === 1 ? signed : dateOf(k - 1);
@@ -116,28 +121,32 @@ function periodsOf(plan: ExactPlan): { date: string; from: string; rate: bigint;
       const [n, d] = periodsBetween(signed, first, frequency);
       rate = (equalRate * n) / d;
     }
-    return { date, from, rate, pay: payOn(plan, k, date) };
+    const planned = k === last ? payments : Math.min(k, payments);
+    const pay: Pay = isSkipped(k) ? { kind: "none" } : payOn(plan, planned);
+    return { date, from, rate, pay };
   });
   for (let k = 0; k < plan.deferred && plan.waived; k++) (periods[k] as { rate: bigint }).rate = 0n;
-  while (periods.at(-1)?.pay.kind === "none") periods.pop();
   return periods;
 }
 
-function payOn(plan: ExactPlan, k: number, date: string): Pay {
-  if (k <= plan.deferred || plan.skippedMonths.includes(Number(date.slice(5, 7)))) return { kind: "none" };
-  if (k <= plan.interestOnly) return { kind: "interest" };
+function payOn(plan: ExactPlan, k: number): Pay {
+  if (k <= plan.deferred) return { kind: "none" };
+  if (k <= plan.deferred + plan.interestOnly) return { kind: "interest" };
   if (plan.equalPrincipal) return { kind: "principal" };
   const changes: bigint[] = [];
   let amount: bigint | undefined;
   for (const step of plan.steps) {
     if (step.from > k) break;
     if ("amount" in step) amount = step.amount;
-    else {
-      amount = undefined;
-      changes.push(step.hundredths);
-    }
+    else if (amount === undefined) changes.push(step.hundredths);
+    else amount = changed(plan, amount, step.hundredths);
   }
   return amount === undefined ? { kind: "level", changes } : { kind: "amount", amount };
+}
+
+/** A payment after a change in hundredths of a percent, rounded by the plan's rule. */
+function changed({ step, rounding }: ExactPlan, before: bigint, hundredths: bigint): bigint {
+  return divided(before * (10_000n + hundredths), 10_000n * step, rounding) * step;
 }
 
 /** Payments of 1, the agreed amounts and 1 at the end: what each is worth, to 200 decimals. */
@@ -194,89 +203,137 @@ function balloonRate(plan: ExactPlan, from: string, to: string): bigint {
     : rateFor(plan, yearsBetween(from, to, plan.dayCount));
 }
 
-type Table = { rows: ExactRow[]; balance: bigint; once: ExactPlan["once"] };
+type Periods = ReturnType<typeof periodsOf>;
 
-/** Takes the extras before a date, or on it; gives what they take off the balance times days, or undefined. */
-function takeExtras(table: Table, until: string, isOn: boolean): bigint | undefined {
-  const { rows, once } = table;
-  let off = 0n;
-  for (let extra = once[0]; extra && (isOn ? extra.date === until : extra.date < until); extra = once[0]) {
-    once.shift();
-    if (extra.amount > table.balance) return undefined;
-    table.balance -= extra.amount;
-    off += extra.amount * BigInt(daysBetween(extra.date, until));
-    const { date, amount } = extra;
-    rows.push({ date, payment: amount, interest: 0n, principal: amount, balance: table.balance });
-  }
-  return off;
-}
+/** A table that is being made. */
+type Table = {
+  rows: ExactRow[];
+  balance: bigint;
+  interestSoFar: bigint;
+  once: ExactPlan["once"];
+  /** Whether an extra has ended the loan between two dates. */
+  ended: boolean;
+};
 
 function rowsOf(
   plan: ExactPlan,
-  periods: ReturnType<typeof periodsOf>,
+  periods: Periods,
   payment: bigint,
   lastRate: bigint,
   balloonDate: string,
 ): ExactRow[] | undefined {
-  const shrinks = plan.extraEach > 0n || plan.once.length > 0;
-  const floor =
-    shrinks || plan.balloon === 0n ? 0n : divided(plan.balloon * SCALE, SCALE + lastRate, "nearest");
-  const once = [...plan.once].sort((a, b) => (a.date < b.date ? -1 : 1));
-  const table: Table = { rows: [], balance: plan.amount, once };
-  const { rows } = table;
-  let interestSoFar = 0n;
-  for (const [index, { date, from, rate, pay }] of periods.entries()) {
-    const days = BigInt(Math.max(daysBetween(from, date), 1));
-    const owed = table.balance;
-    const off = takeExtras(table, date, false);
-    if (off === undefined) return undefined;
-    const interest = halfUp(((owed * days - off) * rate) / days);
-    const due = table.balance + interest - floor;
-    const isAbove = table.balance >= floor;
-    const paid = paidOn(plan, pay, payment, interest, due, isAbove, index === periods.length - 1);
-    table.balance += interest - paid;
-    interestSoFar += interest;
-    if (paid < 0n || table.balance > 2n ** 50n || interestSoFar >= 2n ** 53n) return undefined;
-    rows.push({ date, payment: paid, interest, principal: paid - interest, balance: table.balance });
-    if (takeExtras(table, date, true) === undefined) return undefined;
+  const leavesBalloon = hasExtras(plan) && plan.balloon > 0n;
+  const floor = hasExtras(plan) ? 0n : divided(plan.balloon * SCALE, SCALE + lastRate, "nearest");
+  // With extras the payments are those of the loan without them, and the balloon is what is left.
+  const plain = { ...plan, extraEach: 0n, once: [] };
+  const without = leavesBalloon ? rowsOf(plain, periods, payment, lastRate, balloonDate) : undefined;
+  const once = [...plan.once].sort((x, y) => (x.date < y.date ? -1 : 1));
+  const table: Table = { rows: [], balance: plan.amount, interestSoFar: 0n, once, ended: false };
+  for (const [index, period] of periods.entries()) {
+    const interest = interestOf(table, period);
+    if (interest === undefined) return undefined;
+    if (table.ended) break;
+    const later = periods.slice(index + 1);
+    const lastOwn = later.length === 0 ? without?.[index] : undefined;
+    const asked = lastOwn
+      ? lastAsked(plan, period.pay, lastOwn, interest)
+      : askedOn(plan, period.pay, payment, interest);
+    const closes = later.length === 0 && !leavesBalloon;
+    const paid = closes
+      ? table.balance + interest - floor
+      : limited(asked, table.balance + interest, later, floor);
+    if (!pays(table, period.date, paid, interest)) return undefined;
     if (table.balance === 0n && floor === 0n) break;
   }
   const { balance } = table;
-  if (balance > 0n) {
-    const amount = shrinks ? balance + halfUp(balance * lastRate) : plan.balloon;
-    rows.push({
-      date: balloonDate,
-      payment: amount,
-      interest: amount - balance,
-      principal: balance,
-      balance: 0n,
-    });
-  }
-  return once.length > 0 ? undefined : rows;
+  const amount = hasExtras(plan) ? balance + halfUp(balance * lastRate) : plan.balloon;
+  const interest = amount - balance;
+  const last = { date: balloonDate, payment: amount, interest, principal: balance, balance: 0n };
+  return balance > 0n ? [...table.rows, last] : table.rows;
 }
 
-function paidOn(
-  plan: ExactPlan,
-  pay: Pay,
-  payment: bigint,
-  interest: bigint,
-  due: bigint,
-  isAbove: boolean,
-  isLast: boolean,
-): bigint {
-  const leavesBalloon = plan.balloon > 0n && (plan.extraEach > 0n || plan.once.length > 0);
-  if (isLast && !leavesBalloon) return due;
-  let paid = 0n;
-  if (pay.kind === "interest") paid = interest + plan.extraEach;
-  if (pay.kind === "principal") paid = payment + interest + plan.extraEach;
-  if (pay.kind === "amount") paid = pay.amount + plan.extraEach;
-  if (pay.kind === "level") {
-    const level = pay.changes.reduce(
-      (before, change) =>
-        divided(before * (10_000n + change), 10_000n * plan.step, plan.rounding) * plan.step,
-      payment,
-    );
-    paid = level + plan.extraEach;
+function hasExtras({ extraEach, once }: ExactPlan): boolean {
+  return extraEach > 0n || once.length > 0;
+}
+
+/** What the last date asks for where extras leave the rest to the balloon: what it takes without them. */
+function lastAsked(plan: ExactPlan, pay: Pay, without: ExactRow, interest: bigint): bigint {
+  return (pay.kind === "principal" ? without.principal + interest : without.payment) + plan.extraEach;
+}
+
+/** No payment takes more than leaves the floor in the end, although nothing more is paid. */
+function limited(asked: bigint, owed: bigint, later: Periods, floor: bigint): bigint {
+  return asked > owed - floor ? smaller(asked, owed - leastLeft(later, floor)) : asked;
+}
+
+/** The interest of a period, less what extras on its days have paid of it; undefined where one is too large. */
+function interestOf(table: Table, { date, from, rate }: Periods[number]): bigint | undefined {
+  const days = BigInt(Math.max(daysBetween(from, date), 1));
+  let [balanceDays, since, interestPaid] = [0n, from, 0n];
+  for (let extra = table.once[0]; extra && extra.date < date; extra = table.once[0]) {
+    table.once.shift();
+    balanceDays += table.balance * BigInt(daysBetween(since, extra.date));
+    since = extra.date;
+    const accrued = halfUp((balanceDays * rate) / days) - interestPaid;
+    if (extra.amount > table.balance + accrued) return undefined;
+    const principal = smaller(extra.amount, table.balance);
+    const interest = extra.amount - principal;
+    table.balance -= principal;
+    table.interestSoFar += interest;
+    interestPaid += interest;
+    table.rows.push({ date: since, payment: extra.amount, interest, principal, balance: table.balance });
+    table.ended = table.balance === 0n && interest === accrued;
+    if (table.ended) return 0n;
   }
-  return paid > due && isAbove ? due : paid;
+  // A period of no days has the interest of one.
+  const left = BigInt(daysBetween(since, date) || (since === from ? 1 : 0));
+  return halfUp(((balanceDays + table.balance * left) * rate) / days) - interestPaid;
+}
+
+/** Adds a payment, and the extras on its day; false where it cannot be. */
+function pays(table: Table, date: string, paid: bigint, interest: bigint): boolean {
+  if (paid < 0n) return false;
+  table.balance += interest - paid;
+  table.interestSoFar += interest;
+  if (table.balance > 2n ** 50n || table.interestSoFar >= 2n ** 53n) return false;
+  table.rows.push({ date, payment: paid, interest, principal: paid - interest, balance: table.balance });
+  for (let extra = table.once[0]; extra?.date === date && table.balance > 0n; extra = table.once[0]) {
+    table.once.shift();
+    const { amount } = extra;
+    if (amount > table.balance) return false;
+    table.balance -= amount;
+    table.rows.push({ date, payment: amount, interest: 0n, principal: amount, balance: table.balance });
+  }
+  return true;
+}
+
+const smaller = (a: bigint, b: bigint) => (a < b ? a : b);
+
+/** The least that can be left owing, so that interest alone leads to the floor: tried, by halving. */
+function leastLeft(later: Periods, floor: bigint): bigint {
+  const reaches = (left: bigint) =>
+    later.reduce((owed, { rate }) => owed + halfUp(owed * rate), left) >= floor;
+  let [short, enough] = [-1n, floor];
+  while (enough - short > 1n) {
+    const middle = (enough + short) / 2n;
+    if (reaches(middle)) enough = middle;
+    else short = middle;
+  }
+  return enough;
+}
+
+/** What a date asks for, extra and all. */
+function askedOn(plan: ExactPlan, pay: Pay, payment: bigint, interest: bigint): bigint {
+  switch (pay.kind) {
+    case "none":
+      return 0n;
+    case "interest":
+      return interest + plan.extraEach;
+    case "principal":
+      return payment + interest + plan.extraEach;
+    case "amount":
+      return pay.amount + plan.extraEach;
+    case "level":
+      return pay.changes.reduce((before, change) => changed(plan, before, change), payment) + plan.extraEach;
+  }
 }

@@ -78,6 +78,7 @@ function knownOf(quote: Quote, known: KnownFigure): number {
     payment: quote.payment,
     totalCost: quote.totalCost,
     financeCharge: quote.financeCharge,
+    loanAmount: quote.loanAmount,
     amountFinanced: quote.amountFinanced,
     endDate: quote.finalDate ?? 0,
     payments: quote.payments,

@@ -49,10 +49,12 @@ const shaped = fc
       "level",
       "interestOnly",
       "deferred",
+      "deferredThenInterest",
       "waived",
       "skipped",
       "steps",
       "amounts",
+      "amountThenPercent",
       "principal",
       "principalAfterInterest",
       "principalDeferred",
@@ -97,6 +99,7 @@ function toPlan(drawn: {
   const some = Math.min(Math.max(Math.floor(payments * part), 1), payments - 1);
   const is = (name: string) => shape === name && payments > 1;
   const inArrears = drawn.timing === "arrears";
+  const isDeferredThenInterest = is("deferredThenInterest") && inArrears && payments - some > 1;
   const lifeDays = Math.floor((payments * 365) / 53);
   return {
     ...(drawn as unknown as ExactPlan),
@@ -106,18 +109,15 @@ function toPlan(drawn: {
     balloon: BigInt(Math.floor(drawn.balloon * amount)),
     ...(drawn.oddDays > 0 && inArrears && { firstPayment: plusDays(signed, drawn.oddDays) }),
     equalPrincipal: shape.startsWith("principal"),
-    interestOnly: (is("interestOnly") || is("principalAfterInterest")) && inArrears ? some : 0,
-    deferred: is("deferred") || is("waived") || is("principalDeferred") ? some : 0,
+    interestOnly: isDeferredThenInterest
+      ? payments - some - 1
+      : (is("interestOnly") || is("principalAfterInterest")) && inArrears
+        ? some
+        : 0,
+    deferred: isDeferredThenInterest || is("deferred") || is("waived") || is("principalDeferred") ? some : 0,
     waived: is("waived"),
     skippedMonths: is("skipped") ? [1 + ((drawn.change + 5000) % 12), 7] : [],
-    steps: is("amounts")
-      ? [{ from: some + 1, amount: BigInt(Math.floor((amount / payments) * part)) }]
-      : is("steps")
-        ? [
-            { from: some + 1, hundredths: BigInt(drawn.change) },
-            ...(payments > some + 3 ? [{ from: some + 3, hundredths: BigInt(-drawn.change) }] : []),
-          ]
-        : [],
+    steps: stepsOf(drawn, payments, some),
     extraEach: BigInt(drawn.extraEach),
     once:
       drawn.once > 0
@@ -129,6 +129,27 @@ function toPlan(drawn: {
           ]
         : [],
   };
+}
+
+/** Steps by amount, by percent, or by percent after an amount. */
+function stepsOf(
+  { shape, amount, part, change }: { shape: string; amount: number; part: number; change: number },
+  payments: number,
+  some: number,
+): ExactPlan["steps"] {
+  if (payments < 2) return [];
+  const agreed = { from: some + 1, amount: BigInt(Math.floor((amount / payments) * part)) };
+  const later = (from: number, hundredths: bigint) => (payments >= from ? [{ from, hundredths }] : []);
+  switch (shape) {
+    case "amounts":
+      return [agreed];
+    case "amountThenPercent":
+      return [agreed, ...later(some + 2, BigInt(change))];
+    case "steps":
+      return [...later(some + 1, BigInt(change)), ...later(some + 4, BigInt(-change))];
+    default:
+      return [];
+  }
 }
 
 function corePlan(plan: ExactPlan): Partial<LoanPlan> {

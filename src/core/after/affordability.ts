@@ -4,7 +4,13 @@ import { regularPayment } from "../plans/loan";
 import { failure, type Result, success } from "../result";
 
 /** What a budget buys over one term, in minor units. */
-export type Affordable = { payments: number; amountFinanced: number; price: number; payment: number };
+export type Affordable = {
+  payments: number;
+  loanAmount: number;
+  amountFinanced: number;
+  price: number;
+  payment: number;
+};
 
 /** Why a budget buys nothing over one term. */
 export type Unaffordable = { payments: number; sentence: string };
@@ -17,7 +23,7 @@ export type Unaffordable = { payments: number; sentence: string };
  * @param budget the payment in minor units
  * @param terms numbers of payments
  * @returns for each term the amounts, or a sentence that says why there are none; a failure for a wrong budget
- * @example affordability(deal, 55_000, [72]).value[0].amountFinanced // 3272832
+ * @example affordability(deal, 55_000, [72]).value[0].loanAmount // 3272832
  */
 export function affordability(
   deal: Deal,
@@ -36,8 +42,14 @@ export function affordability(
         find: "price",
       });
       if (!found.ok) return { payments, sentence: found.failure.sentence };
-      const { structure, amountFinanced, loan } = found.value.priced;
-      return { payments, amountFinanced, price: structure.price ?? 0, payment: regularPayment(loan) };
+      const { structure, loanAmount, amountFinanced, loan } = found.value.priced;
+      return {
+        payments,
+        loanAmount,
+        amountFinanced,
+        price: structure.price ?? 0,
+        payment: regularPayment(loan),
+      };
     }),
   );
 }

@@ -36,7 +36,7 @@ export function costOfCredit(quote: Summary): Result<CostOfCredit> {
   const perYear = periodsPerYear(frequency);
   const payments = stretchesOf(quote);
   if (!payments) return ratesByDate(transactionOf(quote));
-  const advance = netAdvance(quote);
+  const advance = quote.amountFinanced;
   const [unitPeriods, years] = [firstUnitPeriods(quote), firstYears(quote)];
   const guess = Number(quote.yearlyRate) / 100 / perYear;
   const apr = rateOfStream({ advance, payments, ...unitPeriods }, "simple", guess);
@@ -71,12 +71,7 @@ export function transactionOf(quote: Summary): Transaction {
   const payments = scheduleOf(quote)
     .filter(({ payment }) => payment > 0)
     .map(({ date, payment }) => ({ date: date ?? start, amount: payment }));
-  return { advances: [{ date: start, amount: netAdvance(quote) }], payments };
-}
-
-/** What the customer has the use of: the amount financed less a charge paid at signing. */
-export function netAdvance({ amountFinanced, deal }: Summary): number {
-  return amountFinanced - (deal.plan.prepaidCharge ?? 0);
+  return { advances: [{ date: start, amount: quote.amountFinanced }], payments };
 }
 
 /**

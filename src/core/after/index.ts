@@ -1,5 +1,5 @@
 export { type Affordable, affordability, type Unaffordable } from "./affordability";
-export { type CostOfCredit, costOfCredit, netAdvance, transactionOf } from "./cost-of-credit";
+export { type CostOfCredit, costOfCredit, transactionOf } from "./cost-of-credit";
 export { type PerThousand, paymentPerThousand } from "./payment-per-thousand";
 export { type Payoff, payoffAfter, payoffOn, type Refund } from "./payoff";
 export {

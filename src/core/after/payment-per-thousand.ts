@@ -40,7 +40,7 @@ export function paymentPerThousand(
 }
 
 function rowOf(deal: Deal, yearlyRate: string, payments: number): Result<PerThousand> {
-  const plan = { ...deal.plan, yearlyRate, payments };
+  const plan = { ...deal.plan, yearlyRate, payments, payment: null };
   const read = readTerms({ ...deal, plan });
   if (!read.ok) return read;
   const terms = solvable(read.value);

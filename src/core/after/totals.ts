@@ -66,7 +66,7 @@ export function totalsByYear(quote: Quote): Result<YearTotals[]> {
     rows.push(row);
     years.set(year, rows);
   }
-  return success([...years].map(([year, rows]) => ({ year, ...added(rows, quote.amountFinanced) })));
+  return success([...years].map(([year, rows]) => ({ year, ...added(rows, quote.loanAmount) })));
 }
 
 function withoutDates(): Result<never> {
@@ -74,9 +74,9 @@ function withoutDates(): Result<never> {
 }
 
 function totalsOf(quote: Quote, counts: (row: PaymentRow) => boolean): Totals {
-  const { schedule, amountFinanced } = quote;
+  const { schedule, loanAmount } = quote;
   const first = schedule.findIndex(counts);
-  const before = first < 1 ? amountFinanced : (schedule[first - 1]?.balance ?? 0);
+  const before = first < 1 ? loanAmount : (schedule[first - 1]?.balance ?? 0);
   return added(schedule.filter(counts), before);
 }
 

@@ -23,6 +23,7 @@ export type KnownFigure =
   | "payment"
   | "totalCost"
   | "financeCharge"
+  | "loanAmount"
   | "amountFinanced"
   | "endDate"
   | "payments";

@@ -1,11 +1,12 @@
 import type { Deal, FoundFigure, KnownFigure } from "./deal";
 
-/** What the amount financed is made of, and can therefore be found from it. */
+/** What the loan amount is made of, and can therefore be found from it. */
 const STRUCTURE: readonly FoundFigure[] = ["price", "down", "downPercent", "allowance"];
 
-/** Whether a known amount financed stands in for the price, so that a figure of the plan can be found. */
+/** Whether a known loan amount, or amount financed, stands in for the price, so that a figure of the plan can be found. */
 export function standsInForPrice({ from, structure, find }: Deal): boolean {
-  return from?.figure === "amountFinanced" && structure.price === null && !STRUCTURE.includes(find);
+  const isLoan = from?.figure === "loanAmount" || from?.figure === "amountFinanced";
+  return isLoan && structure.price === null && !STRUCTURE.includes(find);
 }
 
 /** What a deal's figure is found from, once the term follows from an end date; null where nothing is. */

@@ -1,11 +1,18 @@
 import { groupedAmount } from "../money";
 import { type Loan, loanOf, type Terms } from "../plans/loan";
 import { failure, type Result, success } from "../result";
-import { cashDownProblem, cashFor, coveredText, financed, type Structure } from "../structure";
+import { cashDownProblem, cashFor, coveredText, loanAmountOf, type Structure } from "../structure";
 import type { Deal } from "./deal";
 
 /** A deal's structure with the loan that it comes to: money in minor units. */
-export type Lent = { structure: Structure; amountFinanced: number; loan: Loan };
+export type Lent = {
+  structure: Structure;
+  /** What the note says, and interest is reckoned on. */
+  loanAmount: number;
+  /** The loan amount less a finance charge paid at signing: 12 CFR 1026.18(b). */
+  amountFinanced: number;
+  loan: Loan;
+};
 
 /**
  * The loan of a deal of which everything but the payment is given, solved for its payment.
@@ -17,10 +24,12 @@ export type Lent = { structure: Structure; amountFinanced: number; loan: Loan };
 export function lend({ structure, plan }: Deal, terms: Terms): Result<Lent> {
   const problem = cashDownProblem(structure.down);
   if (problem) return { ok: false, failure: problem };
-  const amountFinanced = financed(structure);
-  if (amountFinanced <= 0) return nothingToFinance(structure, terms.decimals);
-  const loan = loanOf(plan, terms, structure.price ?? 0, amountFinanced);
-  return loan.ok ? success({ structure, amountFinanced, loan: loan.value }) : loan;
+  const loanAmount = loanAmountOf(structure);
+  if (loanAmount <= 0) return nothingToFinance(structure, terms.decimals);
+  const loan = loanOf(plan, terms, structure.price ?? 0, loanAmount);
+  if (!loan.ok) return loan;
+  const amountFinanced = loanAmount - (plan.prepaidCharge ?? 0);
+  return success({ structure, loanAmount, amountFinanced, loan: loan.value });
 }
 
 function nothingToFinance(structure: Structure, decimals: number): Result<never> {

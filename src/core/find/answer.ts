@@ -1,6 +1,7 @@
 import { type Deal, missingFigures, type Priced, price } from "../deal";
 import { type PaymentRow, readTerms, solvable, type Terms } from "../plans/loan";
 import { type Result, success } from "../result";
+import { contradiction } from "./contradiction";
 import { priceFromAmount } from "./price-from-amount";
 import { search } from "./search";
 import { termFromEndDate } from "./term-from-end-date";
@@ -20,12 +21,15 @@ export type Answer = {
  *
  * Money and numbers of payments that are found are whole, and the last on the right side of the figure that
  * they are found from: a price is the largest whose payment or cost does not pass the one asked for, a cash
- * down, an allowance or an extra the smallest. A rate is the roundest that gives the same.
+ * down, an allowance or an extra the smallest. A rate is the roundest that gives the same. A payment that they are
+ * found from is paid as it was given, and the last one is smaller where it does not divide the loan evenly.
  *
  * @param rows where to put the lines of the repayment table; without it only the totals are made
  * @returns the answer, or a failure with the reason and the nearest figure that works
  */
 export function answer(deal: Deal, rows?: PaymentRow[]): Result<Answer> {
+  const contradicted = contradiction(deal);
+  if (contradicted) return contradicted;
   const priceKnown = priceFromAmount(deal);
   if (!priceKnown.ok) return priceKnown;
   const missing = missingFigures(priceKnown.value);
@@ -33,7 +37,8 @@ export function answer(deal: Deal, rows?: PaymentRow[]): Result<Answer> {
   const timed = termFromEndDate(priceKnown.value);
   if (!timed.ok) return timed;
   if (timed.value.find === "payment" && timed.value.from === undefined) {
-    return priced(timed.value, solvable, rows);
+    const { plan } = timed.value;
+    return priced({ ...timed.value, plan: { ...plan, payment: null } }, solvable, rows);
   }
   const found = search(timed.value);
   if (!found.ok) return found;

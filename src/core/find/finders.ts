@@ -29,6 +29,7 @@ const STRUCTURE: readonly MeasureName[] = [
   "lastPayment",
   "totalCost",
   "financeCharge",
+  "loanAmount",
   "amountFinanced",
 ];
 const COSTS: readonly MeasureName[] = ["totalCost", "financeCharge"];
@@ -160,5 +161,5 @@ export const FINDERS: Record<Exclude<FoundFigure, "payment">, Finder> = {
 /** The fewest payments that a plan's start and its steps leave room for. */
 function fewestPayments({ interestOnly = 0, deferred, steps = [] }: Deal["plan"]): number {
   const lastStep = Math.max(0, ...steps.map(({ from }) => from));
-  return Math.max(1, interestOnly + 1, (deferred?.payments ?? 0) + 1, lastStep);
+  return Math.max(1, interestOnly + (deferred?.payments ?? 0) + 1, lastStep);
 }

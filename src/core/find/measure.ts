@@ -55,6 +55,14 @@ export const MEASURES: Record<MeasureName, Measure> = {
     asked,
     text: groupedAmount,
   },
+  loanAmount: {
+    figure: "loanAmount",
+    name: "loan amount",
+    follows: "loan",
+    of: ({ loanAmount }) => loanAmount,
+    asked,
+    text: groupedAmount,
+  },
   amountFinanced: {
     figure: "amountFinanced",
     name: "amount financed",

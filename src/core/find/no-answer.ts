@@ -4,7 +4,7 @@ import { MOST_PAYMENTS, wholeText } from "../limits";
 import { groupedAmount } from "../money";
 import { readTerms } from "../plans/loan";
 import { type Failure, failure, type Result } from "../result";
-import { financed } from "../structure";
+import { loanAmountOf } from "../structure";
 import type { Finder } from "./finders";
 import { MEASURES, type MeasureName } from "./measure";
 import type { Trial } from "./trial";
@@ -55,7 +55,7 @@ function beyond(finder: Finder, known: MeasureName, deal: Deal, trial: Trial, be
 
 /** What is owed on the trade-in has to be financed at any price. */
 function carried({ structure }: Deal, _: Finder, asked: number, reached: number, decimals: number): string {
-  const amount = financed({ ...structure, price: 0 });
+  const amount = loanAmountOf({ ...structure, price: 0 });
   const [askedText, reachedText, amountText] = [asked, reached, amount].map(minor =>
     groupedAmount(minor, decimals),
   );
@@ -73,7 +73,7 @@ function neverEnds(
   reached: number,
   decimals: number,
 ): string | undefined {
-  const longest = finder.fill(deal, MOST_PAYMENTS);
+  const longest = finder.fill({ ...deal, plan: { ...deal.plan, payment: null } }, MOST_PAYMENTS);
   const terms = readTerms(longest);
   const priced = terms.ok ? price(longest, terms.value) : terms;
   if (!priced.ok) return undefined;

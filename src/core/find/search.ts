@@ -42,8 +42,9 @@ export function search(deal: Deal): Result<Searched> {
   const whole = figure === "yearlyRate" ? roundestRate(last, measure) : last;
   const { from: _from, ...given } = finder.fill(deal, whole);
   const leastIsEnough = !rises && whole === low && finder.noneNeeded !== undefined;
+  const payment = known === "payment" && !leastIsEnough ? asked : null;
   return success({
-    filled: { ...given, find: "payment" },
+    filled: { ...given, plan: { ...given.plan, payment }, find: "payment" },
     noteOn: priced => (leastIsEnough ? noneNeeded(finder, known, asked, decimals, priced) : undefined),
   });
 }

@@ -20,9 +20,11 @@ export function makeTrial(deal: Deal, finder: Finder, known: MeasureName): Resul
   const first = firstTerms(deal, finder);
   if (!first.ok) return first;
   const fixed = finder.changesPlan ? null : first.value;
+  // Tried with the payment that each number takes.
+  const open = { ...deal, plan: { ...deal.plan, payment: null } };
   const at =
     (name: MeasureName, measure: (filled: Deal, terms: Terms) => Result<number>) => (whole: number) => {
-      const filled = finder.fill(deal, whole);
+      const filled = finder.fill(open, whole);
       const terms = fixed ? success(fixed) : readTerms(filled);
       const measured = terms.ok ? measure(filled, terms.value) : terms;
       if (measured.ok) return measured.value;

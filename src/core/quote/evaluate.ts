@@ -14,6 +14,7 @@ import {
 import { type Result, success } from "../result";
 import { cashDown } from "../structure";
 import { rememberMachine } from "./machine";
+import { notesOf } from "./notes";
 import type { Quote, Saved, Summary } from "./quote";
 
 /**
@@ -48,8 +49,8 @@ export function summarize(deal: Deal): Result<Summary> {
 }
 
 function summaryOf(deal: Deal, found: Answer): Summary {
-  const { filled, terms, priced, note } = found;
-  const { structure, amountFinanced, loan, repayment, financeCharge, totalCost } = priced;
+  const { filled, terms, priced } = found;
+  const { structure, loanAmount, amountFinanced, loan, repayment, financeCharge, totalCost } = priced;
   const { draft, firstSpan } = terms;
   const saved = savedByExtra(found);
   const summary: Summary = {
@@ -60,6 +61,7 @@ function summaryOf(deal: Deal, found: Answer): Summary {
     price: structure.price ?? 0,
     down: cashDown(structure.down, structure.price ?? 0),
     allowance: structure.tradeIn.allowance,
+    loanAmount,
     amountFinanced,
     yearlyRate: filled.plan.yearlyRate ?? "0",
     payment: regularPayment(loan),
@@ -83,7 +85,8 @@ function summaryOf(deal: Deal, found: Answer): Summary {
   };
   if (draft.flat) summary.trueYearlyRate = trueRateOf(loan);
   if (saved) summary.saved = saved;
-  if (note) summary.note = note;
+  const notes = notesOf(found);
+  if (notes.length > 0) summary.note = notes.join(" ");
   return summary;
 }
 

@@ -18,6 +18,9 @@ export type Summary = {
   price: number;
   down: number;
   allowance: number;
+  /** What the note says: the structure's last line, on which interest is reckoned. */
+  loanAmount: number;
+  /** The loan amount less a finance charge paid at signing; with the finance charge, the total of payments. */
   amountFinanced: number;
   /** Percent a year, as typed or found. */
   yearlyRate: string;

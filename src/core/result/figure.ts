@@ -23,6 +23,7 @@ export type Figure =
   | "steps"
   | "datedPayments"
   | "extra"
+  | "loanAmount"
   | "amountFinanced"
   | "totalCost"
   | "financeCharge"

@@ -1,6 +1,6 @@
 export { cashDown, cashDownProblem } from "./cash-down";
 export { STRUCTURE_LINES, type StructureFigure } from "./lines";
-export { coveredText, financedText, totalCostText } from "./say-structure";
+export { coveredText, loanAmountText, totalCostText } from "./say-structure";
 export { cashFor, priceFor } from "./solve-structure";
 export type { CashDown, Structure, TradeIn } from "./structure";
-export { financed, ownCost, type TallyLine, tally } from "./tally";
+export { loanAmountOf, ownCost, type TallyLine, tally } from "./tally";

@@ -20,8 +20,8 @@ type LineOfStructure = {
 };
 
 /**
- * The lines from the price to the amount financed, in order: the one place that knows them. Every sum, formula,
- * search and sentence about the amount financed asks this table, through the functions beside it.
+ * The lines from the price to the loan amount, in order: the one place that knows them. Every sum, formula,
+ * search and sentence about the loan amount asks this table, through the functions beside it.
  */
 export const STRUCTURE_LINES = [
   { figure: "price", name: "price", sign: 1, ownCost: 0, amount: ({ price }) => price ?? 0 },

@@ -1,6 +1,6 @@
 import { STRUCTURE_LINES } from "./lines";
 import type { Structure } from "./structure";
-import { financed } from "./tally";
+import { loanAmountOf } from "./tally";
 
 /** A sum in words and with its numbers filled in. */
 export type SumText = { formula: string; filled: string };
@@ -18,13 +18,13 @@ function sumText(terms: readonly Term[], money: (minor: number) => string): SumT
 }
 
 /**
- * How the amount financed comes about, line by line.
+ * How the loan amount comes about, line by line.
  *
  * @param structure with its price and cash down
  * @param money writes minor units
- * @example financedText(structure, money).formula // "price − trade-in allowance + owed on the trade-in − cash down"
+ * @example loanAmountText(structure, money).formula // "price − trade-in allowance + owed on the trade-in − cash down"
  */
-export function financedText(structure: Structure, money: (minor: number) => string): SumText {
+export function loanAmountText(structure: Structure, money: (minor: number) => string): SumText {
   const terms = STRUCTURE_LINES.map(({ name, sign, amount }) => ({ name, sign, amount: amount(structure) }));
   return sumText(terms, money);
 }
@@ -59,7 +59,7 @@ export function coveredText(structure: Structure, money: (minor: number) => stri
     "brought" in line && line.amount(structure) > 0 ? [line.brought] : [],
   );
   if (brought.length === 0) return "The price is 0.";
-  const over = -financed(structure);
+  const over = -loanAmountOf(structure);
   const rest = over > 0 ? ` with ${money(over)} over` : "";
   return `The ${brought.join(" and the ")} ${brought.length === 1 ? "covers" : "cover"} the price${rest}.`;
 }

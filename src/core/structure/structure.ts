@@ -4,5 +4,5 @@ export type CashDown = { amount: number } | { percent: string };
 /** What is owed on the trade-in and what the dealer allows for it, in minor units. */
 export type TradeIn = { allowance: number; owed: number };
 
-/** What leads from the price to the amount financed, in minor units; null is missing, or being found. */
+/** What leads from the price to the loan amount, in minor units; null is missing, or being found. */
 export type Structure = { price: number | null; tradeIn: TradeIn; down: CashDown | null };

@@ -1,7 +1,7 @@
 import { STRUCTURE_LINES, type StructureFigure } from "./lines";
 import type { Structure } from "./structure";
 
-/** One line of the tally from the price to the amount financed, in minor units. */
+/** One line of the tally from the price to the loan amount, in minor units. */
 export type TallyLine = {
   figure: StructureFigure;
   sign: 1 | -1;
@@ -11,10 +11,10 @@ export type TallyLine = {
 };
 
 /**
- * The tally from the price to the amount financed.
+ * The tally from the price to the loan amount.
  *
  * @param structure minor units; a missing price counts as 0
- * @returns one line for each figure; the last line's subtotal is the amount financed, which may be negative
+ * @returns one line for each figure; the last line's subtotal is the loan amount, which may be negative
  * @example
  * const structure = { price: 4185000, tradeIn: { allowance: 920000, owed: 1105000 }, down: { amount: 300000 } };
  * tally(structure).at(-1)?.running // 4070000
@@ -32,9 +32,9 @@ export function tally(structure: Structure): TallyLine[] {
  * What a structure leaves to finance, in minor units; below zero where it is more than covered.
  *
  * @param structure minor units; a missing price or cash down counts as 0
- * @example financed({ price: 10000, tradeIn: { allowance: 0, owed: 0 }, down: { percent: "20" } }) // 8000
+ * @example loanAmountOf({ price: 10000, tradeIn: { allowance: 0, owed: 0 }, down: { percent: "20" } }) // 8000
  */
-export function financed(structure: Structure): number {
+export function loanAmountOf(structure: Structure): number {
   let sum = 0;
   for (const { sign, amount } of STRUCTURE_LINES) sum += sign * amount(structure);
   return sum;

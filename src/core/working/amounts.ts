@@ -1,18 +1,38 @@
 import { knownFigure } from "../deal";
 import { MEASURES } from "../find";
 import type { Quote } from "../quote";
-import { financedText } from "../structure";
+import { loanAmountText } from "../structure";
 import { asGiven, moneyWriter, type WorkingStep } from "./step";
 
-/** How the structure leads to the amount financed. */
+/** What a formula calls the amount that interest is reckoned on: without a charge at signing it is the one financed. */
+export function loanName({ deal }: Quote): "loan amount" | "amount financed" {
+  return (deal.plan.prepaidCharge ?? 0) > 0 ? "loan amount" : "amount financed";
+}
+
+/** What the customer has the use of. */
 export function explainAmountFinanced(quote: Quote): WorkingStep {
+  const charge = quote.deal.plan.prepaidCharge ?? 0;
+  if (charge === 0) return explainLoanAmount(quote);
   const money = moneyWriter(quote);
-  const { amountFinanced, deal, filled } = quote;
-  const downIsGiven = deal.find === "payment" && !isPercentDown(quote);
   return {
     name: "Amount financed",
-    ...financedText(filled.structure, money),
-    result: money(amountFinanced),
+    formula: "loan amount − finance charge paid at signing",
+    filled: `${money(quote.loanAmount)} − ${money(charge)}`,
+    result: money(quote.amountFinanced),
+    source: "12 CFR 1026.18(b)",
+    parts: [explainLoanAmount(quote)],
+  };
+}
+
+/** How the structure leads to what the note says. */
+export function explainLoanAmount(quote: Quote): WorkingStep {
+  const money = moneyWriter(quote);
+  const { loanAmount, deal, filled } = quote;
+  const downIsGiven = deal.find === "payment" && !isPercentDown(quote);
+  return {
+    name: loanName(quote) === "loan amount" ? "Loan amount" : "Amount financed",
+    ...loanAmountText(filled.structure, money),
+    result: money(loanAmount),
     remark: "What is still owed on the trade-in is added, because the new loan pays it off.",
     parts: downIsGiven ? [] : [explainDown(quote)],
   };
@@ -32,6 +52,7 @@ export function foundFrom(quote: Quote): string {
     lastPayment: quote.finalPayment,
     totalCost: quote.totalCost,
     financeCharge: quote.financeCharge,
+    loanAmount: quote.loanAmount,
     amountFinanced: quote.amountFinanced,
     endDate: quote.finalDate ?? 0,
     payments: quote.payments,

@@ -1,7 +1,7 @@
-import { costOfCredit, netAdvance, transactionOf } from "../after";
+import { costOfCredit, transactionOf } from "../after";
 import type { Quote } from "../quote";
 import { annualPercentageRate, type UnitPeriod } from "../yield";
-import { explainAmountFinanced } from "./amounts";
+import { explainAmountFinanced, explainLoanAmount, loanName } from "./amounts";
 import { asGiven, moneyWriter, type WorkingStep } from "./step";
 
 const PLACES = 6;
@@ -23,7 +23,7 @@ export function explainApr(quote: Quote): WorkingStep {
     rounding: "shown to six decimals",
     remark: unitPeriodText(unitPeriod),
     source: "12 CFR 1026 (Regulation Z), Appendix J",
-    parts: [explainAdvance(quote)],
+    parts: [explainAmountFinanced(quote)],
   };
 }
 
@@ -35,11 +35,11 @@ export function explainEffectiveRate(quote: Quote): WorkingStep {
   return {
     name: "Effective yearly rate",
     formula: "the rate X at which Σ payment ÷ (1 + X)^years is the advance",
-    filled: `${money(netAdvance(quote))} = Σ of ${quote.paymentsMade} payments and ${money(quote.balloon)} at the end`,
+    filled: `${money(quote.amountFinanced)} = Σ of ${quote.paymentsMade} payments and ${money(quote.balloon)} at the end`,
     result: percentText(cost.value.effectiveRate),
     rounding: "shown to six decimals",
     source: "Directive 2008/48/EC, Annex I; odd days as in directive 2014/17/EU, Annex I",
-    parts: [explainAdvance(quote)],
+    parts: [explainAmountFinanced(quote)],
   };
 }
 
@@ -50,33 +50,19 @@ export function explainTrueYearlyRate(quote: Quote): WorkingStep {
   const money = moneyWriter(quote);
   return {
     name: "True yearly rate",
-    formula: "the nominal rate at which the level payments are worth the amount financed",
-    filled: `${money(quote.amountFinanced)} = worth of ${quote.payments} × ${money(quote.payment)}, not rounded`,
+    formula: `the nominal rate at which the level payments are worth the ${loanName(quote)}`,
+    filled: `${money(quote.loanAmount)} = worth of ${quote.payments} × ${money(quote.payment)}, not rounded`,
     result: percentText(rate),
     rounding: "shown to six decimals",
     remark: `Higher than the flat ${quote.yearlyRate} %, because interest is charged on what is repaid already.`,
-    parts: [explainAmountFinanced(quote)],
-  };
-}
-
-/** What the customer has the use of. */
-function explainAdvance(quote: Quote): WorkingStep {
-  const charge = quote.deal.plan.prepaidCharge ?? 0;
-  if (charge === 0) return explainAmountFinanced(quote);
-  const money = moneyWriter(quote);
-  return {
-    name: "Advance",
-    formula: "amount financed − charge paid at signing",
-    filled: `${money(quote.amountFinanced)} − ${money(charge)}`,
-    result: money(netAdvance(quote)),
-    parts: [explainAmountFinanced(quote)],
+    parts: [explainLoanAmount(quote)],
   };
 }
 
 /** The equation with the first payment in its place, and the unit period that times count in. */
 function equationOf(quote: Quote): { filled: string; unitPeriod: UnitPeriod | null } {
   const money = moneyWriter(quote);
-  const advance = money(netAdvance(quote));
+  const advance = money(quote.amountFinanced);
   const apr = quote.firstDate === null ? null : annualPercentageRate(transactionOf(quote));
   if (!apr?.ok) return { filled: `${advance} = Σ of ${quote.paymentsMade} payments`, unitPeriod: null };
   const { flows, unitPeriod } = apr.value;

@@ -39,13 +39,13 @@ export function explainFinanceCharge(quote: Quote): WorkingStep {
   const charge = quote.deal.plan.prepaidCharge ?? 0;
   return {
     name: "Finance charge",
-    formula: `total of payments − amount financed${charge > 0 ? " + charge paid at signing" : ""}`,
-    filled:
-      `${money(quote.totalOfPayments)} − ${money(quote.amountFinanced)}` +
-      (charge > 0 ? ` + ${money(charge)}` : ""),
+    formula: "total of payments − amount financed",
+    filled: `${money(quote.totalOfPayments)} − ${money(quote.amountFinanced)}`,
     result: money(quote.financeCharge),
     remark:
-      charge > 0 ? "Includes all interest and the charge." : "Includes all interest. This deal has no fees.",
+      charge > 0
+        ? "Includes all interest and the charge paid at signing."
+        : "Includes all interest. This deal has no fees.",
     parts: [explainTotalOfPayments(quote), explainAmountFinanced(quote)],
   };
 }

@@ -1,7 +1,7 @@
 import { isoDate } from "../calendar";
 import { groupedAmount } from "../money";
 import type { Quote } from "../quote";
-import { explainAmountFinanced, explainDown, foundFrom } from "./amounts";
+import { explainAmountFinanced, explainDown, explainLoanAmount, foundFrom } from "./amounts";
 import { explainApr, explainEffectiveRate, explainTrueYearlyRate } from "./cost-of-credit";
 import { explainFinanceCharge, explainTotalCost, explainTotalOfPayments } from "./costs";
 import { explainLastPayment, explainPayment } from "./payment";
@@ -17,6 +17,7 @@ const EXPLAIN = {
   price: explainPrice,
   allowance: explainAllowance,
   down: explainDown,
+  loanAmount: explainLoanAmount,
   amountFinanced: explainAmountFinanced,
   yearlyRate: explainYearlyRate,
   payment: explainPayment,
@@ -55,7 +56,7 @@ function explainPrice(quote: Quote): WorkingStep {
     filled: foundFrom(quote),
     result: price,
     remark: "A higher price would take it over.",
-    parts: [explainAmountFinanced(quote), explainPayment(quote)],
+    parts: [explainLoanAmount(quote), explainPayment(quote)],
   };
 }
 
@@ -67,7 +68,7 @@ function explainAllowance(quote: Quote): WorkingStep {
     formula: "the smallest allowance whose payment or cost does not pass the one asked for",
     filled: foundFrom(quote),
     result: allowance,
-    parts: [explainAmountFinanced(quote)],
+    parts: [explainLoanAmount(quote)],
   };
 }
 

@@ -1,8 +1,8 @@
 import { PRECISE, worthOf } from "../annuity";
-import { decimalText, groupedAmount } from "../money";
+import { decimalText } from "../money";
 import { over } from "../precise";
 import { type Machine, machineOf, type Quote } from "../quote";
-import { explainAmountFinanced } from "./amounts";
+import { explainLoanAmount, loanName } from "./amounts";
 import { explainPeriodRate } from "./rate";
 import { counted, moneyWriter, type WorkingStep } from "./step";
 
@@ -27,7 +27,7 @@ export function explainPayment(quote: Quote): WorkingStep {
     rounding: `${unroundedText(machine)} ${roundingText(quote)}`,
     remark: `i is the rate of one period as a fraction and n the number of payments.${remark}`,
     ...(quote.oddFirstPeriod && { source: ODD_FIRST_SOURCE }),
-    parts: [explainPeriodRate(quote), explainAmountFinanced(quote)],
+    parts: [explainPeriodRate(quote), explainLoanAmount(quote)],
   };
 }
 
@@ -57,7 +57,7 @@ function explainFallingPayment(quote: Quote): WorkingStep {
     remark:
       "This is the first. The part of the principal stays the same; the interest falls with what is owed.",
     ...(quote.oddFirstPeriod && { source: ODD_FIRST_SOURCE }),
-    parts: [explainPrincipalPart(quote), explainPeriodRate(quote), explainAmountFinanced(quote)],
+    parts: [explainPrincipalPart(quote), explainPeriodRate(quote), explainLoanAmount(quote)],
   };
 }
 
@@ -66,7 +66,7 @@ function explainPrincipalPart(quote: Quote): WorkingStep {
   const machine = machineOf(quote);
   const { solved, atEnd } = machine.terms.solver.worth;
   const money = moneyWriter(quote);
-  const amount = money(quote.amountFinanced);
+  const amount = money(quote.loanAmount);
   // Without a deferral that adds interest, parts are worth as much as there are of them.
   const isCount = Number.isInteger(solved);
   const [divisor, worth] = isCount
@@ -76,8 +76,8 @@ function explainPrincipalPart(quote: Quote): WorkingStep {
   return {
     name: "Part of the principal",
     formula: hasBalloon
-      ? `(amount financed − balloon × worth at the end) ÷ ${divisor}`
-      : `amount financed ÷ ${divisor}`,
+      ? `(${loanName(quote)} − balloon × worth at the end) ÷ ${divisor}`
+      : `${loanName(quote)} ÷ ${divisor}`,
     filled: hasBalloon
       ? `(${amount} − ${money(quote.agreedBalloon)} × ${atEnd.toFixed(8)}) ÷ ${worth}`
       : `${amount} ÷ ${worth}`,
@@ -92,17 +92,17 @@ function explainPrincipalPart(quote: Quote): WorkingStep {
 
 type Formula = { formula: string; filled: string; remark: string };
 
-function plainFormula({ amountFinanced, decimals }: Quote, { terms }: Machine): Formula {
+function plainFormula(quote: Quote, { terms }: Machine): Formula {
   const { draft, firstSpan, payments } = terms;
-  const amount = groupedAmount(amountFinanced, decimals);
+  const amount = moneyWriter(quote)(quote.loanAmount);
   const rate = (draft.runs.at(-1)?.rate ?? { value: 0 }).value;
   if (rate === 0) {
-    return { formula: "amount financed ÷ payments", filled: `${amount} ÷ ${payments}`, remark: "" };
+    return { formula: `${loanName(quote)} ÷ payments`, filled: `${amount} ÷ ${payments}`, remark: "" };
   }
   const i = rateText(rate);
   const periods = firstSpan && spanText(firstSpan.periods, firstSpan);
   return {
-    formula: `amount financed × i ÷ (1 − (1 + i)^−n)${periods ? " × (1 + i·f) ÷ (1 + i)" : ""}`,
+    formula: `${loanName(quote)} × i ÷ (1 − (1 + i)^−n)${periods ? " × (1 + i·f) ÷ (1 + i)" : ""}`,
     filled:
       `${amount} × ${i} ÷ (1 − (1 + ${i})^−${payments})` +
       (periods ? ` × (1 + ${i} × ${periods}) ÷ (1 + ${i})` : ""),
@@ -131,8 +131,7 @@ function worthFormula(quote: Quote, { terms, loan }: Machine): Formula {
   const agreed = amounts > 0 ? ` − ${money(Math.round(amounts))}` : "";
   const balloon = loan.balloon > 0 ? ` − ${money(loan.balloon)} × ${atEnd.toFixed(8)}` : "";
   return {
-    formula:
-      "(amount financed − worth of agreed payments − balloon × worth at the end) ÷ worth of payments of 1",
+    formula: `(${loanName(quote)} − worth of agreed payments − balloon × worth at the end) ÷ worth of payments of 1`,
     filled: `(${money(loan.amount)}${agreed}${balloon}) ÷ ${solved.toFixed(8)}`,
     remark:
       " Worth is what money due later comes to when the loan is paid out: discounted by every period before it, a date with just interest discounting nothing.",
@@ -140,18 +139,18 @@ function worthFormula(quote: Quote, { terms, loan }: Machine): Formula {
 }
 
 function explainFlatPayment(quote: Quote): WorkingStep {
-  const { amountFinanced, financeCharge, deal } = quote;
+  const { loanAmount, financeCharge, deal } = quote;
   const money = moneyWriter(quote);
   const charge = financeCharge - (deal.plan.prepaidCharge ?? 0);
   return {
     name: "Payment",
-    formula: "(amount financed + interest for the term) ÷ payments",
-    filled: `(${money(amountFinanced)} + ${money(charge)}) ÷ ${quote.plannedPayments}`,
+    formula: `(${loanName(quote)} + interest for the term) ÷ payments`,
+    filled: `(${money(loanAmount)} + ${money(charge)}) ÷ ${quote.plannedPayments}`,
     result: money(quote.payment),
     rounding: roundingText(quote),
     remark:
       "The interest is on the original amount for the whole term; the last payment takes up the rounding.",
-    parts: [explainAmountFinanced(quote)],
+    parts: [explainLoanAmount(quote)],
   };
 }
 

@@ -11,6 +11,9 @@ import { rateText } from "../text";
 
 /** A quote as plain JSON for programs: money and rates as decimal strings, dates as ISO 8601. */
 export type QuoteJson = {
+  /** What the note says. */
+  loanAmount: string;
+  /** The loan amount less a finance charge paid at signing. */
   amountFinanced: string;
   payment: string;
   payments: number;
@@ -22,9 +25,17 @@ export type QuoteJson = {
   allowance: string;
   down: string;
   yearlyRate: string;
+  /** The percent of the price, where that was found. */
+  downPercent?: string | undefined;
+  /** With every payment, where that was found. */
+  extra?: string | undefined;
+  /** Once on a date, where that was found. */
+  lump?: string | undefined;
   /** How many payment dates something is paid on, where it is not all of them. */
   paymentsMade?: number | undefined;
   balloon?: string | undefined;
+  /** What extras leave of a balloon that was found, where it is not all of it. */
+  balloonPaid?: string | undefined;
   firstDate: string | null;
   finalDate: string | null;
   /** Percent a year; null where the payments allow no rate. */
@@ -56,10 +67,15 @@ export function quoteJson(quote: Summary | Quote): QuoteJson {
   const { decimals, saved, trueYearlyRate } = quote;
   const money = (minor: number) => formatAmount(minor, decimals);
   const cost = costOfCredit(quote);
+  const { find } = quote.deal;
+  // What was found stands under its own name, whatever extras make of it.
+  const payments = find === "payments" ? (quote.filled.plan.payments ?? quote.payments) : quote.payments;
+  const balloon = find === "balloon" ? quote.agreedBalloon : quote.balloon;
   return {
+    loanAmount: money(quote.loanAmount),
     amountFinanced: money(quote.amountFinanced),
     payment: money(quote.payment),
-    payments: quote.payments,
+    payments,
     finalPayment: money(quote.finalPayment),
     totalOfPayments: money(quote.totalOfPayments),
     financeCharge: money(quote.financeCharge),
@@ -68,8 +84,12 @@ export function quoteJson(quote: Summary | Quote): QuoteJson {
     allowance: money(quote.allowance),
     down: money(quote.down),
     yearlyRate: quote.yearlyRate,
-    paymentsMade: quote.paymentsMade === quote.payments ? undefined : quote.paymentsMade,
-    balloon: quote.balloon > 0 ? money(quote.balloon) : undefined,
+    downPercent: foundPercentDown(quote),
+    extra: find === "extra" ? money(quote.extraEach) : undefined,
+    lump: find === "lump" ? money(foundLump(quote)) : undefined,
+    paymentsMade: quote.paymentsMade === payments ? undefined : quote.paymentsMade,
+    balloon: find === "balloon" || balloon > 0 ? money(balloon) : undefined,
+    balloonPaid: balloon === quote.balloon ? undefined : money(quote.balloon),
     firstDate: dateText(quote.firstDate),
     finalDate: dateText(quote.finalDate),
     apr: cost.ok ? rateText(cost.value.apr) : null,
@@ -83,6 +103,17 @@ export function quoteJson(quote: Summary | Quote): QuoteJson {
     note: quote.note,
     schedule: "schedule" in quote ? quote.schedule.map(row => rowJson(row, decimals)) : undefined,
   };
+}
+
+function foundPercentDown({ deal, filled }: Summary): string | undefined {
+  const { down } = filled.structure;
+  return deal.find === "downPercent" && down && "percent" in down ? down.percent : undefined;
+}
+
+/** The extra on a date that was left open, in minor units. */
+function foundLump({ deal, filled }: Summary): number {
+  const open = deal.plan.extra?.once?.findIndex(({ amount }) => amount === null) ?? -1;
+  return filled.plan.extra?.once?.[open]?.amount ?? 0;
 }
 
 function rowJson(row: PaymentRow, decimals: number): RowJson {

@@ -20,7 +20,7 @@ export function scheduleCsv(quote: Quote): string {
   const money = (minor: number) => formatAmount(minor, quote.decimals);
   const date = (day: number | null) => (day === null ? "" : isoDate(day));
   const rows = [
-    [0, date(quote.startDate), money(0), money(0), money(0), money(quote.amountFinanced), "start"],
+    [0, date(quote.startDate), money(0), money(0), money(0), money(quote.loanAmount), "start"],
     ...quote.schedule.map(row => [
       row.number,
       date(row.date),
@@ -34,8 +34,8 @@ export function scheduleCsv(quote: Quote): string {
       "Total",
       "",
       money(quote.totalOfPayments),
-      money(quote.totalOfPayments - quote.amountFinanced),
-      money(quote.amountFinanced),
+      money(quote.totalOfPayments - quote.loanAmount),
+      money(quote.loanAmount),
       money(0),
       "",
     ],

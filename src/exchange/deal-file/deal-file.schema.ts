@@ -10,13 +10,14 @@ const Known = Type.Union(
   [
     exact({ totalCost: Amount }),
     exact({ financeCharge: Amount }),
+    exact({ loanAmount: Amount }),
     exact({ amountFinanced: Amount }),
     exact({ endDate: IsoDate }),
     exact({ payments: Payments }),
   ],
   {
     description:
-      'one of { "totalCost" }, { "financeCharge" }, { "amountFinanced" }, { "endDate" } or { "payments" }',
+      'one of { "totalCost" }, { "financeCharge" }, { "loanAmount" }, { "amountFinanced" }, { "endDate" } or { "payments" }',
   },
 );
 

@@ -6,6 +6,7 @@ export function knownWords(from: NonNullable<DealFile["from"]>, currency: string
   const { money, date } = fileWriter(currency);
   if ("totalCost" in from) return `for a total cost of ${money(from.totalCost)}`;
   if ("financeCharge" in from) return `for a finance charge of ${money(from.financeCharge)}`;
+  if ("loanAmount" in from) return `for a loan amount of ${money(from.loanAmount)}`;
   if ("amountFinanced" in from) return `for an amount financed of ${money(from.amountFinanced)}`;
   if ("endDate" in from) return `to end by ${date(from.endDate)}`;
   return `to end after ${from.payments} payments`;

@@ -11,6 +11,9 @@ export function readKnown(from: NonNullable<DealFile["from"]>, read: Reader): Kn
     const value = read.amount("financeCharge", "finance charge", from.financeCharge) ?? 0;
     return { figure: "financeCharge", value };
   }
+  if ("loanAmount" in from) {
+    return { figure: "loanAmount", value: read.amount("loanAmount", "loan amount", from.loanAmount) ?? 0 };
+  }
   if ("amountFinanced" in from) {
     const value = read.amount("amountFinanced", "amount financed", from.amountFinanced) ?? 0;
     return { figure: "amountFinanced", value };

@@ -116,6 +116,7 @@ function askAffordability(
         ? { payments: row.payments, error: row.sentence }
         : {
             payments: row.payments,
+            loanAmount: money(row.loanAmount),
             amountFinanced: money(row.amountFinanced),
             price: money(row.price),
             payment: money(row.payment),

@@ -3,6 +3,8 @@ const POINT = 46;
 
 const RATE_PLACES = 10;
 const FACTOR_PLACES = 12;
+/** From here on numbers have no fraction, and would be written with an exponent. */
+const WRITTEN_OUT = 1e21;
 
 /** A rate as a plain decimal, without zeros at the end. Example: `rateText(9.690000000000001)` is "9.69". */
 export function rateText(percent: number): string {
@@ -16,6 +18,7 @@ export function factorText(factor: number): string {
 
 /** A number with at most so many places, without zeros at the end. */
 function plain(value: number, places: number): string {
+  if (Math.abs(value) >= WRITTEN_OUT) return String(BigInt(Math.round(value)));
   const text = value.toFixed(places);
   let end = text.length;
   while (text.charCodeAt(end - 1) === ZERO) end -= 1;

@@ -39,7 +39,7 @@ function Sentence({ quote }: { quote: Quote }) {
     <>
       At a price of <Live find="price" text={money(quote.price)} /> with{" "}
       <Live find="down" text={money(quote.down)} /> cash down, finance{" "}
-      <strong className="font-semibold">{money(quote.amountFinanced)}</strong>{" "}
+      <strong className="font-semibold">{money(quote.loanAmount)}</strong>{" "}
       {single ? (
         <>
           with <Live go="payments" text="one" /> payment of{" "}

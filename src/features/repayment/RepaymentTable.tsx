@@ -116,18 +116,16 @@ export const RepaymentTable = memo(function RepaymentTable({ quote, stale, fileN
               >
                 {paymentCount(rows)}
               </th>
-              {[
-                quote.totalOfPayments,
-                quote.totalOfPayments - quote.amountFinanced,
-                quote.amountFinanced,
-              ].map((total, index) => (
-                <td
-                  key={COLUMNS[index]}
-                  className="sticky bottom-0 border-base-300 border-t bg-base-200 px-1 md:px-2 font-semibold"
-                >
-                  {money(total)}
-                </td>
-              ))}
+              {[quote.totalOfPayments, quote.totalOfPayments - quote.loanAmount, quote.loanAmount].map(
+                (total, index) => (
+                  <td
+                    key={COLUMNS[index]}
+                    className="sticky bottom-0 border-base-300 border-t bg-base-200 px-1 md:px-2 font-semibold"
+                  >
+                    {money(total)}
+                  </td>
+                ),
+              )}
               <td className="sticky bottom-0 border-base-300 border-t bg-base-200 pr-2 md:pr-4 pl-2 font-semibold">
                 {money(rows.at(-1)?.balance ?? 0)}
               </td>
@@ -148,10 +146,10 @@ async function downloadCsv(quote: Quote, fileName: string): Promise<void> {
 function ClosingProof({ quote }: { quote: Quote }) {
   const principal = quote.schedule.reduce((sum, row) => sum + row.principal, 0);
   const money = (minor: number) => amountText(minor, quote.deal.currency);
-  if (principal !== quote.amountFinanced) {
+  if (principal !== quote.loanAmount) {
     return (
       <p className="text-error text-sm">
-        Does not close: principal adds up to {money(principal)}, not {money(quote.amountFinanced)}
+        Does not close: principal adds up to {money(principal)}, not {money(quote.loanAmount)}
       </p>
     );
   }
@@ -182,7 +180,7 @@ function OpeningRow({ quote, money }: { quote: Quote; money: (minor: number) => 
       <td colSpan={3} className={`${CELL} text-faint`}>
         amount financed
       </td>
-      <td className={`${CELL} pr-2 md:pr-4`}>{money(quote.amountFinanced)}</td>
+      <td className={`${CELL} pr-2 md:pr-4`}>{money(quote.loanAmount)}</td>
     </tr>
   );
 }

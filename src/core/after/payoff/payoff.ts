@@ -94,7 +94,7 @@ function payoffAt(quote: Quote, after: number, date: DayNumber | null): Payoff {
 }
 
 /** What is owed after a payment date, extras of that day included, a balloon still to pay. */
-function owedAfter({ amountFinanced, schedule }: Quote, after: number): number {
+function owedAfter({ loanAmount, schedule }: Quote, after: number): number {
   const row = schedule.findLast(({ number, kind }) => number <= after && kind !== "balloon");
-  return row?.balance ?? amountFinanced;
+  return row?.balance ?? loanAmount;
 }

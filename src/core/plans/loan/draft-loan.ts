@@ -13,6 +13,7 @@ export function draftLoan(calendar: Calendar, plan: ShapeInputs): Result<Draft> 
     runs: [],
     balloonRate: null,
     flat: null,
+    notes: [],
   };
   let draft: Result<Draft> = success(empty);
   for (const shape of SHAPES) {

@@ -3,13 +3,13 @@ import { HIGHEST_BALLOON_PERCENT, wholeText } from "../../limits";
 import { groupedAmount } from "../../money";
 import { failure, type Result, success } from "../../result";
 import type { LoanPlan } from "./plan";
-import type { Loan } from "./repay";
+import { type Loan, regularPayment } from "./repay";
 import type { Terms } from "./terms";
 
 /**
- * The loan of an amount by a plan, solved for its payment.
+ * The loan of an amount by a plan: solved for its payment, or repaid by the one that the plan gives.
  *
- * @param plan everything but the payment given
+ * @param plan everything but the payment given, or that too
  * @param terms the same plan, read
  * @param fullPrice what a balloon in percent is of, in minor units
  * @param amount minor units, above zero
@@ -36,8 +36,12 @@ export function loanOf(plan: LoanPlan, terms: Terms, fullPrice: number, amount: 
   if (isSolved && solver.unrounded(amount, balloon.value) <= 0 && solver.rounded(amount, balloon.value) < 0) {
     return tooMuchAgreed(amount, balloon.value, terms);
   }
-  const solved = isSolved ? solver.rounded(amount, balloon.value) : 0;
-  return success({ amount, draft, solved, rounding, balloon: balloon.value, extraEach, extras });
+  const loan = { amount, draft, solved: 0, rounding, balloon: balloon.value, extraEach, extras };
+  if (!isSolved) return success(loan);
+  if (plan.payment === null) return success({ ...loan, solved: solver.rounded(amount, balloon.value) });
+  // Where payments fall, the one given is the first: a part of the principal and its interest.
+  const interest = regularPayment(loan);
+  return success({ ...loan, solved: Math.max(plan.payment - interest, 0) });
 }
 
 function balloonOf({ balloon }: LoanPlan, fullPrice: number): Result<number> {

@@ -1,6 +1,5 @@
 import type { DayCount, DayNumber, Frequency, TwoDays } from "../../calendar";
 import type { Compounding } from "../../interest";
-import type { Rounding } from "../../money";
 import type { Extra } from "./extras";
 import type { ShapeInputs } from "./shapes";
 
@@ -11,9 +10,6 @@ export type LoanPlan = ShapeInputs & {
   /** How many payment dates the term has; null while it is missing. */
   payments: number | null;
   frequency: Frequency;
-  rounding: Rounding;
-  /** What the payment is rounded to, in minor units; 1 where left out. */
-  roundingStep?: number;
   /** How often interest is added to what is owed; at each payment where left out. */
   compounding?: Compounding;
   /** Payments at the end of each period, or at its start; `arrears` where left out. */
@@ -26,7 +22,7 @@ export type LoanPlan = ShapeInputs & {
   signed: DayNumber | null;
   /** One period after signing where it is null. */
   firstPayment: DayNumber | null;
-  /** The payment asked for in minor units, where another figure is found from it. */
+  /** The payment given in minor units, which another figure is found from; it stays as it is. */
   payment: number | null;
   extra?: Extra;
   /** A finance charge paid in cash at signing, in minor units. */

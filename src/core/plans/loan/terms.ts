@@ -6,7 +6,7 @@ import { failure, type Result, success } from "../../result";
 import { calendarOf, type FirstSpan } from "./calendar";
 import type { Draft } from "./draft";
 import { draftLoan, solverOf } from "./draft-loan";
-import { type ExtraEvent, extraEvents } from "./extras";
+import { type DatedExtra, type ExtraEvent, extraEvents } from "./extras";
 import type { LoanPlan } from "./plan";
 
 /** A plan that was checked, with what every question about it needs. */
@@ -25,6 +25,8 @@ export type Terms = {
   /** Whether the plan lists its payments. */
   isListed: boolean;
   extras: readonly ExtraEvent[];
+  /** Extras after the term, which are not used. */
+  lateExtras: readonly DatedExtra[];
 };
 
 /**
@@ -57,7 +59,8 @@ export function readTerms({ currency, plan }: { currency: string; plan: LoanPlan
     firstSpan: calendar.value.firstSpan,
     extraEach: plan.extra?.each ?? 0,
     isListed: plan.datedPayments !== undefined,
-    extras: extras.value,
+    extras: extras.value.events,
+    lateExtras: extras.value.late,
   });
 }
 

@@ -34,4 +34,6 @@ export type Draft = {
   balloonRate: PeriodRate | null;
   /** Where interest is charged on the original amount for the whole term. */
   flat: { earning: Earning } | null;
+  /** What the plan had to do otherwise than asked, in sentences. */
+  notes: readonly string[];
 };

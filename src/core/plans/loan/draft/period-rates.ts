@@ -41,6 +41,14 @@ function ratesByDays(calendar: Calendar, advance: boolean): RatedPeriods[] {
   return found;
 }
 
+/** The rate of the period that ends on a payment date after the first, beyond the planned ones too. */
+export function rateBefore(calendar: Calendar, number: number): PeriodRate {
+  const [from, to] = [calendar.dateOf(number - 1), calendar.dateOf(number)];
+  return calendar.dayCount === "equal" || from === null || to === null
+    ? regularRate(calendar)
+    : rateByDays(calendar)(from, to);
+}
+
 /** Makes the function from two dates to the rate between them; equal times share one rate. */
 export function rateByDays({
   dayCount,

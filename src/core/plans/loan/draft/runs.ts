@@ -41,13 +41,6 @@ export function changePay(runs: readonly Run[], from: number, to: number, change
   return changeDates(runs, number => number >= from && number <= to, change);
 }
 
-/** Runs without the dates at the end on which nothing is paid. */
-export function withoutEmptyEnd(runs: readonly Run[]): Run[] {
-  let end = runs.length;
-  while (end > 0 && runs[end - 1]?.pay.kind === "none") end -= 1;
-  return runs.slice(0, end);
-}
-
 /** How many payment dates runs have. */
 export function countDates(runs: readonly Run[]): number {
   return runs.reduce((sum, { count }) => sum + count, 0);

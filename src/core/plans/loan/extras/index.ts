@@ -1,1 +1,1 @@
-export { type Extra, type ExtraEvent, extraEvents } from "./extra-events";
+export { type DatedExtra, type Extra, type ExtraEvent, type Extras, extraEvents } from "./extra-events";

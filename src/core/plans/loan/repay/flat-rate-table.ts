@@ -25,8 +25,10 @@ export function repayFlatRate(loan: Loan, earning: Earning, rows?: PaymentRow[])
     const byRule = rate
       ? periodInterest(balance, rate)
       : earnedBySumOfDigits(charge, payments, number) - earned;
-    // Never more than is left of the charge, so that the last payment's interest is not below zero.
-    const interest = last ? charge - earned : Math.min(byRule, charge - earned);
+    // Never more than is left of the charge, so that the last payment's interest is not below zero; and as much as the
+    // payment is above what is owed, where payments rounded up earn the charge later than they repay the loan.
+    const atLeast = Math.max(byRule, payment - balance);
+    const interest = last ? charge - earned : Math.min(atLeast, charge - earned);
     earned += interest;
     left -= payment;
     balance += interest - payment;
@@ -41,5 +43,6 @@ export function repayFlatRate(loan: Loan, earning: Earning, rows?: PaymentRow[])
     totalOfPayments: amount + charge,
     totalInterest: charge,
     finalDate: calendar.dateOf(number),
+    unused: [],
   };
 }

@@ -1,4 +1,5 @@
 export { repayFlatRate } from "./flat-rate-table";
 export type { Loan } from "./loan";
-export { type Fault, isFault, regularPayment, repay } from "./repay";
+export { regularPayment, repay } from "./repay";
 export type { PaymentRow, Repayment, RowKind } from "./row";
+export { type Fault, isFault } from "./standing";

@@ -1,4 +1,5 @@
 import type { DayNumber } from "../../../calendar";
+import type { ExtraEvent } from "../extras";
 
 /** What happens on a line of a repayment table. */
 export type RowKind = "payment" | "interestOnly" | "noPayment" | "extra" | "balloon";
@@ -20,7 +21,7 @@ export type PaymentRow = {
 
 /** What all lines of a table come to, in minor units. */
 export type Repayment = {
-  /** How many payment dates there are: fewer than planned where the loan ends early. */
+  /** How many payment dates there are: fewer than planned where the loan ends early; 0 where an extra ends it first. */
   payments: number;
   /** On how many of them something is paid. */
   paid: number;
@@ -32,4 +33,6 @@ export type Repayment = {
   totalInterest: number;
   /** The date of the last money, or null. */
   finalDate: DayNumber | null;
+  /** Extras after the loan has ended. */
+  unused: readonly ExtraEvent[];
 };

@@ -1,5 +1,5 @@
 import { success } from "../../../result";
-import { rateByDays, regularRate } from "../draft";
+import { rateBefore } from "../draft";
 import type { Shape } from "./shape";
 
 /** What is left to pay at the end: minor units, or a percent of the price as typed. */
@@ -13,10 +13,5 @@ export const balloon: Shape<{ balloon?: Balloon | null }> = (draft, { balloon: a
   if (!asked) return success(draft);
   const { calendar, payments } = draft;
   if (calendar.timing === "arrears") return success(draft);
-  const [last, end] = [calendar.dateOf(payments), calendar.dateOf(payments + 1)];
-  const balloonRate =
-    calendar.dayCount === "equal" || last === null || end === null
-      ? regularRate(calendar)
-      : rateByDays(calendar)(last, end);
-  return success({ ...draft, balloonRate });
+  return success({ ...draft, balloonRate: rateBefore(calendar, payments + 1) });
 };

@@ -10,6 +10,9 @@ export type Deferred = { payments: number; interest: "accrues" | "waived" };
 export const deferred: Shape<{ deferred?: Deferred }> = (draft, { deferred: asked }) => {
   if (!asked) return success(draft);
   const { payments } = draft;
+  if (payments === 1) {
+    return failure("deferred", "There is one payment date, which cannot be deferred; plan more of them.");
+  }
   if (!Number.isInteger(asked.payments) || asked.payments < 1 || asked.payments >= payments) {
     return failure(
       "deferred",

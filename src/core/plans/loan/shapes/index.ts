@@ -1,3 +1,4 @@
+import type { Rounding } from "../../../money";
 import type { Earning } from "../draft";
 import { type Balloon, balloon } from "./balloon";
 import { type DatedPayment, datedPayments } from "./dated-payments";
@@ -25,6 +26,10 @@ export type ShapeInputs = {
   /** Calendar months without a payment, 1 to 12. */
   skippedMonths?: readonly number[];
   steps?: readonly Step[];
+  /** How a payment is rounded, and one that a step makes of an agreed amount. */
+  rounding: Rounding;
+  /** What it is rounded to, in minor units; 1 where left out. */
+  roundingStep?: number;
   /** Instead of a number of payments. */
   datedPayments?: readonly DatedPayment[];
 };

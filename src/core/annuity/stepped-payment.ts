@@ -1,5 +1,6 @@
-import type { PaymentRounding, Raise } from "../../../annuity";
-import { roundFraction } from "../../../money";
+import { roundFraction } from "../money";
+import type { PaymentRounding } from "./payment-solver";
+import type { Raise } from "./run";
 
 /**
  * A level payment after percent changes, each on the rounded payment before it and rounded by the same rule.

@@ -1,0 +1,48 @@
+import type { ExtraEvent } from "../extras";
+import type { Loan } from "./loan";
+import type { Planned } from "./planned-payment";
+import type { PaymentRow } from "./row";
+
+/** Why a loan cannot be repaid as planned. */
+export type Fault =
+  /** What is owed grows beyond what can be counted exactly. */
+  | { fault: "grows" }
+  /** An extra on a date is more than is owed then. */
+  | { fault: "extra"; event: ExtraEvent; owed: number }
+  /** The payments take what is owed below the balloon. */
+  | { fault: "overpaid"; short: number };
+
+/** Whether something came out otherwise than a fault. */
+export function isFault(made: object): made is Fault {
+  return "fault" in made;
+}
+
+/** How far a loan is repaid; changes row by row. */
+export type Standing = {
+  loan: Loan;
+  rows: PaymentRow[] | undefined;
+  /** Whether extras take the loan below its plan, so that the balloon is what is then left. */
+  shrinks: boolean;
+  /** What the payments leave owing. */
+  floor: number;
+  /** What is owed at the least after each date, so that the floor is reached; made when a payment comes near it. */
+  least: readonly number[] | undefined;
+  /** The date whose payment takes all that is owed; 0 where extras leave that to the balloon. */
+  closing: number;
+  /** What the last date takes without extras, where they leave the rest to the balloon. */
+  lastPayment: Planned | undefined;
+  number: number;
+  balance: number;
+  totalInterest: number;
+  finalPayment: number;
+  /** On how many dates something was paid. */
+  paid: number;
+  nextExtra: number;
+  /** The date of an extra that ended the loan between two payments. */
+  endedOn: number | null;
+};
+
+/** Whether nothing is owed any more. */
+export function hasEnded({ balance, floor }: Standing): boolean {
+  return balance === 0 && floor === 0;
+}

@@ -1,0 +1,14 @@
+import { isoDate } from "../calendar";
+import type { Answer } from "../find";
+import { groupedAmount } from "../money";
+
+/** What an answer has to say besides its figures: how it is other than asked, in sentences. */
+export function notesOf({ note, terms, priced: { repayment } }: Answer): string[] {
+  const notUsed = [...repayment.unused, ...terms.lateExtras].filter(({ repeats }) => !repeats);
+  const end = repayment.finalDate === null ? "" : `, on ${isoDate(repayment.finalDate)},`;
+  const extras = notUsed.map(
+    ({ amount, date }) =>
+      `The extra of ${groupedAmount(amount, terms.decimals)} on ${isoDate(date)} comes after the loan has ended${end} and is not used.`,
+  );
+  return [...(note ? [note] : []), ...terms.draft.notes, ...extras];
+}
