@@ -226,7 +226,7 @@ function rowsOf(
   const floor = hasExtras(plan) ? 0n : divided(plan.balloon * SCALE, SCALE + lastRate, "nearest");
   // With extras the payments are those of the loan without them, and the balloon is what is left.
   const plain = { ...plan, extraEach: 0n, once: [] };
-  const without = leavesBalloon ? rowsOf(plain, periods, payment, lastRate, balloonDate) : undefined;
+  const without = leavesBalloon ? rowsOf(plain, periods, payment, lastRate, balloonDate)?.at(-2) : undefined;
   const once = [...plan.once].sort((x, y) => (x.date < y.date ? -1 : 1));
   const table: Table = { rows: [], balance: plan.amount, interestSoFar: 0n, once, ended: false };
   for (const [index, period] of periods.entries()) {
@@ -234,22 +234,21 @@ function rowsOf(
     if (interest === undefined) return undefined;
     if (table.ended) break;
     const later = periods.slice(index + 1);
-    const lastOwn = later.length === 0 ? without?.[index] : undefined;
-    const asked = lastOwn
-      ? lastAsked(plan, period.pay, lastOwn, interest)
-      : askedOn(plan, period.pay, payment, interest);
-    const closes = later.length === 0 && !leavesBalloon;
-    const paid = closes
-      ? table.balance + interest - floor
-      : limited(asked, table.balance + interest, later, floor);
+    const owed = table.balance + interest;
+    const own = later.length === 0 && without ? lastAsked(plan, period.pay, without, interest) : undefined;
+    const asked = own ?? askedOn(plan, period.pay, payment, interest);
+    const paid = limited(asked, owed, later, floor, leavesBalloon);
     if (!pays(table, period.date, paid, interest)) return undefined;
     if (table.balance === 0n && floor === 0n) break;
   }
-  const { balance } = table;
-  const amount = hasExtras(plan) ? balance + halfUp(balance * lastRate) : plan.balloon;
-  const interest = amount - balance;
-  const last = { date: balloonDate, payment: amount, interest, principal: balance, balance: 0n };
-  return balance > 0n ? [...table.rows, last] : table.rows;
+  return withBalloon(table, plan, lastRate, balloonDate);
+}
+
+/** The rows, with what is left at the end as the last one. */
+function withBalloon({ rows, balance }: Table, plan: ExactPlan, lastRate: bigint, date: string): ExactRow[] {
+  if (balance === 0n) return rows;
+  const payment = hasExtras(plan) ? balance + halfUp(balance * lastRate) : plan.balloon;
+  return [...rows, { date, payment, interest: payment - balance, principal: balance, balance: 0n }];
 }
 
 function hasExtras({ extraEach, once }: ExactPlan): boolean {
@@ -261,8 +260,9 @@ function lastAsked(plan: ExactPlan, pay: Pay, without: ExactRow, interest: bigin
   return (pay.kind === "principal" ? without.principal + interest : without.payment) + plan.extraEach;
 }
 
-/** No payment takes more than leaves the floor in the end, although nothing more is paid. */
-function limited(asked: bigint, owed: bigint, later: Periods, floor: bigint): bigint {
+/** The last closes; no other takes more than leaves the floor in the end, although nothing more is paid. */
+function limited(asked: bigint, owed: bigint, later: Periods, floor: bigint, leavesBalloon: boolean): bigint {
+  if (later.length === 0 && !leavesBalloon) return owed - floor;
   return asked > owed - floor ? smaller(asked, owed - leastLeft(later, floor)) : asked;
 }
 

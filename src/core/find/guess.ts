@@ -45,7 +45,7 @@ const LARGE_PRICE = 1_000_000_000;
 const SMALLEST_SHARE = 1e-4;
 
 /** What a rise of the price adds to what is financed: less than all of it where the cash down is a percent. */
-function shareFinanced(structure: Structure): number {
+export function shareFinanced(structure: Structure): number {
   const at = (price: number) => loanAmountOf({ ...structure, price });
   return Math.max((at(LARGE_PRICE) - at(0)) / LARGE_PRICE, SMALLEST_SHARE);
 }

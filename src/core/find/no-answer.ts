@@ -28,8 +28,15 @@ export const noAnswer = { tooSmall, beyond, unbounded };
 function tooSmall(known: MeasureName, asked: number, decimals: number): Result<never> {
   const { figure, name, text } = MEASURES[known];
   const what = known === "payment" ? "repays nothing" : "is not possible";
-  return failure(figure, `A ${name} of ${text(asked, decimals)} ${what}; type one above zero.`);
+  return failure(
+    figure,
+    `${capital(withArticle(name))} of ${text(asked, decimals)} ${what}; type one above zero.`,
+  );
 }
+
+const withArticle = (name: string) => `${/^[aeiou]/.test(name) ? "an" : "a"} ${name}`;
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** Even the best that the figure can be is on the wrong side. */
 function beyond(finder: Finder, known: MeasureName, deal: Deal, trial: Trial, best: number): Result<never> {
@@ -37,8 +44,9 @@ function beyond(finder: Finder, known: MeasureName, deal: Deal, trial: Trial, be
   const { decimals, measure } = trial;
   const asked = askedOf(deal);
   const reached = measure(best);
-  const start = `No ${finder.name} gives a ${name} of ${text(asked, decimals)}`;
-  if (!Number.isFinite(reached)) return failure(figure, `${start}.`);
+  const start = `No ${finder.name} gives ${withArticle(name)} of ${text(asked, decimals)}`;
+  const problem = trial.problem(best);
+  if (problem) return { ok: false, failure: problem };
   const nearest: Failure["nearest"] = known === "payment" ? { figure: "payment", minor: reached } : undefined;
   if (known === "payment") {
     const why = { price: carried, payments: neverEnds }[finder.figure as string];
@@ -95,12 +103,14 @@ function unbounded(
   finder: Finder,
   known: MeasureName,
   asked: number,
-  decimals: number,
+  { decimals, problem }: Trial,
   most: number,
 ): Result<never> {
+  const why = problem(most);
+  if (why) return { ok: false, failure: why };
   const { figure, name, text } = MEASURES[known];
   return failure(
     figure,
-    `A ${name} of ${text(asked, decimals)} affords more than the largest ${finder.name}, ${finder.text(most, decimals)}.`,
+    `${capital(withArticle(name))} of ${text(asked, decimals)} affords more than the largest ${finder.name}, ${finder.text(most, decimals)}.`,
   );
 }

@@ -34,11 +34,12 @@ export function search(deal: Deal): Result<Searched> {
   if (asked <= 0) return noAnswer.tooSmall(known, asked, decimals);
 
   const guess = firstGuess(figure, known, deal, trial.value.terms);
-  const last = lastOnTheRightSide(known, trial.value, { rises, low, high, asked, guess });
+  const range = { rises, low, high, asked, guess };
+  const last = lastOnTheRightSide(known, trial.value, range);
   if (rises ? last < low : last > high) {
-    return noAnswer.beyond(finder, known, deal, trial.value, rises ? low : high);
+    return noAnswer.beyond(finder, known, deal, trial.value, cheapest(trial.value, range));
   }
-  if (rises && last === high) return noAnswer.unbounded(finder, known, asked, decimals, high);
+  if (rises && last === high) return noAnswer.unbounded(finder, known, asked, trial.value, high);
   const whole = figure === "yearlyRate" ? roundestRate(last, measure) : last;
   const { from: _from, ...given } = finder.fill(deal, whole);
   const leastIsEnough = !rises && whole === low && finder.noneNeeded !== undefined;
@@ -61,19 +62,68 @@ function movesNothing({ structure: { down }, plan }: Deal, figure: FoundFigure):
 
 type Range = { rises: boolean; low: number; high: number; asked: number; guess: number };
 
-/** What falls is searched from its far end, so that the search always meets a rising difference. */
-function lastOnTheRightSide(
-  known: MeasureName,
-  { measure, solved, terms }: Trial,
-  { rises, low, high, asked, guess }: Range,
-): number {
-  const sign = rises ? 1 : -1;
-  const [from, to] = rises ? [low, high] : [-high, -low];
-  const difference = (whole: number) => measure(sign * whole) - asked;
-  const first = lastWhole(difference, from, to, sign * guess);
+/**
+ * The last number of a range, in the direction in which the known figure rises, at which it is not above the one asked
+ * for; one before the range where there is none.
+ */
+function lastOnTheRightSide(known: MeasureName, { measure, solved, terms }: Trial, range: Range): number {
+  const { sign, from, to } = risingRange(range);
+  const difference = (whole: number) => measure(sign * whole) - range.asked;
+  const first = lastPriced(difference, from, to, sign * range.guess);
   const isCost = known === "totalCost" || known === "financeCharge";
   if (first < from || first >= to || terms === null || !isCost) return sign * first;
   return sign * lastOverPayments(first, to, difference, whole => solved(sign * whole), terms);
+}
+
+/** What falls is searched from its far end, so that the search always meets a rising difference. */
+function risingRange({ rises, low, high }: Range): { sign: 1 | -1; from: number; to: number } {
+  return rises ? { sign: 1, from: low, to: high } : { sign: -1, from: -high, to: -low };
+}
+
+/**
+ * The last number that can be priced and is on the right side. Numbers that cannot be for too little to repay mostly
+ * lie before all others; where they lie between them, or numbers on the right side do, those before are looked at too.
+ */
+function lastPriced(difference: (whole: number) => number, from: number, to: number, guess: number): number {
+  const first = lastWhole(difference, from, to, guess);
+  if (first >= from && difference(first) > Number.NEGATIVE_INFINITY) return first;
+  const priced = (whole: number) => {
+    const at = difference(whole);
+    return at === Number.NEGATIVE_INFINITY ? Number.POSITIVE_INFINITY : at;
+  };
+  const start = samples(from, to).find(whole => priced(whole) <= 0);
+  return start === undefined ? from - 1 : lastWhole(priced, start, to, start);
+}
+
+/** A cost may fall a little where what is solved for goes up by its step. */
+const MOST_PAST_THE_FIRST = 64;
+
+/** The number at which the known figure is the smallest that it can be: the first that can be priced, or just past it. */
+function cheapest({ measure }: Trial, range: Range): number {
+  const { sign, from, to } = risingRange(range);
+  const at = (whole: number) => measure(sign * whole);
+  const first = 1 + lastWhole(whole => (at(whole) === Number.NEGATIVE_INFINITY ? -1 : 1), from, to, from);
+  let best = Math.min(first, to);
+  for (let whole = first + 1; whole <= Math.min(first + MOST_PAST_THE_FIRST, to); whole++)
+    if (at(whole) < at(best)) best = whole;
+  return sign * best;
+}
+
+const SAMPLES_NEAR = 60;
+const SAMPLE_RATIO = 1.2;
+
+/** Numbers all over a range, close together at both its ends. */
+function samples(from: number, to: number): number[] {
+  const steps: number[] = [];
+  for (
+    let step = 0;
+    step <= to - from;
+    step = step < SAMPLES_NEAR ? step + 1 : Math.ceil(step * SAMPLE_RATIO)
+  )
+    steps.push(step);
+  return [...new Set([...steps.map(step => from + step), ...steps.map(step => to - step)])].sort(
+    (a, b) => a - b,
+  );
 }
 
 function noneNeeded(

@@ -2,6 +2,7 @@ import { type Deal, lend, price } from "../deal";
 import { readTerms, type Terms } from "../plans/loan";
 import { type Failure, type Result, success } from "../result";
 import type { Finder } from "./finders";
+import { shareFinanced } from "./guess";
 import { MEASURES, type MeasureName } from "./measure";
 
 /** Prices a deal for tried numbers. */
@@ -9,8 +10,13 @@ export type Trial = {
   decimals: number;
   /** The plan, where trying does not change it. */
   terms: Terms | null;
-  /** The known figure at a tried number; without end where the deal cannot be priced there. */
+  /**
+   * The known figure at a tried number. Where the deal cannot be priced there it is below everything, if that is for too
+   * little to repay, else above everything.
+   */
   measure: (whole: number) => number;
+  /** Why the deal cannot be priced at a tried number; undefined where it can. */
+  problem: (whole: number) => Failure | undefined;
   /** What the loan is solved for at a tried number, rounded, in the same way. */
   solved: (whole: number) => number;
 };
@@ -22,33 +28,50 @@ export function makeTrial(deal: Deal, finder: Finder, known: MeasureName): Resul
   const fixed = finder.changesPlan ? null : first.value;
   // Tried with the payment that each number takes.
   const open = { ...deal, plan: { ...deal.plan, payment: null } };
-  const at =
-    (name: MeasureName, measure: (filled: Deal, terms: Terms) => Result<number>) => (whole: number) => {
-      const filled = finder.fill(open, whole);
-      const terms = fixed ? success(fixed) : readTerms(filled);
-      const measured = terms.ok ? measure(filled, terms.value) : terms;
-      if (measured.ok) return measured.value;
-      return isTooLittle(measured.failure, finder, name)
-        ? Number.NEGATIVE_INFINITY
-        : Number.POSITIVE_INFINITY;
-    };
+  const tried = (whole: number, measure: (filled: Deal, terms: Terms) => Result<number>) => {
+    const filled = finder.fill(open, whole);
+    const terms = fixed ? success(fixed) : readTerms(filled);
+    return terms.ok ? measure(filled, terms.value) : terms;
+  };
+  const atKnown = (whole: number) => tried(whole, (filled, terms) => measured(filled, terms, known));
+  const orEnd = (result: Result<number>, name: MeasureName) => {
+    if (result.ok) return result.value;
+    return isTooLittle(result.failure, finder, name, deal)
+      ? Number.NEGATIVE_INFINITY
+      : Number.POSITIVE_INFINITY;
+  };
   return success({
     decimals: first.value.decimals,
     terms: fixed,
-    measure: at(known, (filled, terms) => measured(filled, terms, known)),
-    solved: at("payment", solvedFor),
+    measure: whole => orEnd(atKnown(whole), known),
+    problem: whole => {
+      const result = atKnown(whole);
+      return result.ok ? undefined : result.failure;
+    },
+    solved: whole => orEnd(tried(whole, solvedFor), "payment"),
   });
 }
 
 /** Whether nothing is left to finance, or more is agreed than the loan is worth, so that there is too little to pay. */
-function isTooLittle({ figure }: Failure, finder: Finder, name: MeasureName): boolean {
-  return (
-    figure === "amountFinanced" ||
-    figure === "prepaidCharge" ||
-    figure === "steps" ||
-    (figure === "balloon" && name === "payment") ||
-    (figure === "extra" && finder.falling.includes(name))
-  );
+function isTooLittle({ figure }: Failure, finder: Finder, name: MeasureName, deal: Deal): boolean {
+  switch (figure) {
+    case "amountFinanced":
+    case "prepaidCharge":
+    case "steps":
+    case "extra":
+      return true;
+    case "balloon":
+      // A larger balloon costs more, until no payment is left.
+      return finder.figure === "balloon" ? name === "payment" : !outgrowsLoan(finder, deal);
+    default:
+      return false;
+  }
+}
+
+/** Whether a balloon in percent of the price rises faster than what is lent, so that too high a price is the problem. */
+function outgrowsLoan({ figure }: Finder, { structure, plan: { balloon } }: Deal): boolean {
+  if (figure !== "price" || !balloon || "amount" in balloon) return false;
+  return Number(balloon.percent) >= 100 * shareFinanced(structure);
 }
 
 /** The plan at the least number that can be tried, or at the most where there is none at the least. */
