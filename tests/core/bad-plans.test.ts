@@ -41,13 +41,14 @@ test.each<[figure: string, sentence: string, deal: Deal]>([
   ],
   [
     "extra",
-    "The extra of 9,500.00 on 2027-03-01 is more than the 9,189.34 owed then; it can be at most that.",
+    // 9,189.34 and the interest of 14 of 28 days: 9,189.34 × 0.5 % ÷ 2.
+    "The extra of 9,500.00 on 2027-03-01 is more than the 9,212.31 owed then; it can be at most that.",
     plan({ signed: SIGNED, extra: { once: [{ amount: 950_000, date: date("2027-03-01") }] } }),
   ],
   [
     "extra",
-    "The extra payment on 2029-01-01 lies outside the loan; it can be from 2027-01-15 to 2028-01-15.",
-    plan({ signed: SIGNED, extra: { once: [{ amount: 100, date: date("2029-01-01") }] } }),
+    "The extra payment on 2027-01-01 comes before the loan; it can be from 2027-01-15 to 2028-01-15.",
+    plan({ signed: SIGNED, extra: { once: [{ amount: 100, date: date("2027-01-01") }] } }),
   ],
   [
     "extra",

@@ -161,10 +161,11 @@ test("a budget: the most that can be financed over each term, and the price it b
   );
   const rows = got(affordability(deal, 55_000, [48, 60, 72, 0]));
   expect(rows.slice(0, 3)).toEqual(
-    [2_319_684, 2_811_675, 3_272_832].map((amountFinanced, index) => ({
+    [2_319_684, 2_811_675, 3_272_832].map((loanAmount, index) => ({
       payments: 48 + 12 * index,
-      amountFinanced,
-      price: amountFinanced + 920_000 - 1_105_000 + 300_000,
+      loanAmount,
+      amountFinanced: loanAmount,
+      price: loanAmount + 920_000 - 1_105_000 + 300_000,
       payment: 55_000,
     })),
   );
@@ -173,11 +174,16 @@ test("a budget: the most that can be financed over each term, and the price it b
 });
 
 test("the payment for each 1,000 financed", () => {
-  const rows = got(paymentPerThousand(dealWith({}), ["6.49"], [48, 60, 72]));
-  expect(rows.map(({ payment }) => payment)).toEqual([2371, 1956, 1681]);
-  [23.7103410387965, 19.5614645766896, 16.805168825118].forEach((expected, index) => {
-    expect((rows[index]?.unrounded ?? 0) / 100).toBeCloseTo(expected, 10);
-  });
+  const rows = paymentPerThousand(dealWith({}), ["6.49"], [48, 60, 72]);
+  const unrounded = [23.7103410387965, 19.5614645766896, 16.805168825118];
+  expect(rows).toEqual(
+    [2371, 1956, 1681].map((payment, index) => ({
+      yearlyRate: "6.49",
+      payments: 48 + 12 * index,
+      payment,
+      unrounded: expect.closeTo(100 * (unrounded[index] ?? 0), 8),
+    })),
+  );
 });
 
 describe("extra money", () => {

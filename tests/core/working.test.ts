@@ -97,7 +97,11 @@ describe("every figure of every shape of loan", () => {
     const withCharge = quoteOf(shapes.extra);
     const apr = working(withCharge, "apr");
     expect(apr.source).toContain("Appendix J");
-    expect(apr.parts[0]).toMatchObject({ name: "Advance", filled: "10,000.00 − 100.00", result: "9,900.00" });
+    expect(apr.parts[0]).toMatchObject({
+      name: "Amount financed",
+      filled: "10,000.00 − 100.00",
+      result: "9,900.00",
+    });
     expect(apr.remark).toContain("The unit period is 1 month, 12 to a year.");
     expect(working(withCharge, "effectiveRate").source).toContain("2008/48/EC");
     const last = working(quote, "finalPayment");
@@ -119,7 +123,8 @@ describe("every figure of every shape of loan", () => {
     const open = dealWith({ price: null }, { payments: null, payment: 50_000 }, "payments");
     expect(working(quoteOf({ ...open, from: amount }), "payments")).toMatchObject({
       result: "11",
-      filled: "payment 468.30 is at most 500.00",
+      filled: "10 × 500.00 + 142.40",
+      parts: [{ formula: "as given", filled: "500.00" }],
     });
   });
 });

@@ -1,4 +1,12 @@
-import { type Frequency, monthsAndDaysBetween, periodsBetween, periodsPerYear } from "../calendar";
+import {
+  type DayNumber,
+  dayNumber,
+  type Frequency,
+  monthsAndDaysBetween,
+  periodStepper,
+  periodsBetween,
+  periodsPerYear,
+} from "../calendar";
 import { type PaymentRow, repay } from "../plans/loan";
 import { machineOf, type Summary } from "../quote";
 import { type Result, success } from "../result";
@@ -63,14 +71,18 @@ function ratesByDate(transaction: Transaction): Result<CostOfCredit> {
 /**
  * What a deal lends and what is paid for it, date by date.
  *
- * Without dates its periods count from day 0 as regular ones, which only a deal of evenly spaced payments can do
- * without.
+ * Without dates its periods are regular ones from a first of January on.
  */
 export function transactionOf(quote: Summary): Transaction {
-  const start = quote.startDate ?? 0;
+  const { frequency, timing } = quote.filled.plan;
+  const start = quote.startDate ?? SOME_START;
+  const dateOf = periodStepper(frequency, start);
   const payments = scheduleOf(quote)
     .filter(({ payment }) => payment > 0)
-    .map(({ date, payment }) => ({ date: date ?? start, amount: payment }));
+    .map(({ date, number, payment }) => ({
+      date: date ?? dateOf(timing === "advance" ? number - 1 : number),
+      amount: payment,
+    }));
   return { advances: [{ date: start, amount: quote.amountFinanced }], payments };
 }
 
@@ -80,14 +92,18 @@ export function transactionOf(quote: Summary): Transaction {
  */
 function stretchesOf(quote: Summary): Stretch[] | undefined {
   if (quote.isListed || hasDatedExtras(quote)) return undefined;
-  const hasDates = quote.startDate !== null;
-  if (paysLevel(quote)) return hasDates && quote.payments < FEWEST ? undefined : levelStretches(quote);
+  if (paysLevel(quote) && quote.payment > 0) {
+    return quote.payments < FEWEST ? undefined : levelStretches(quote);
+  }
   const rows = scheduleOf(quote);
-  return hasDates && !stepsByOnePeriod(rows) ? undefined : stretchesOfRows(rows);
+  return stepsByOnePeriod(rows) ? stretchesOfRows(rows) : undefined;
 }
 
-/** With fewer dates no period is common. */
+/** With fewer payments another period could be the common one. */
 const FEWEST = 3;
+
+/** Where periods are counted from without dates: a day that every month has, 365 days after the year before. */
+const SOME_START: DayNumber = dayNumber(2003, 1, 1);
 
 /** Whether every payment but the last is the level one, so that the totals say what the table holds. */
 function paysLevel(quote: Summary): boolean {

@@ -1,8 +1,17 @@
 import { type Deal, lend } from "../deal";
-import { readTerms, regularPayment, solvable, unroundedPayment } from "../plans/loan";
-import { type Result, success } from "../result";
+import { roundFraction } from "../money";
+import {
+  type Loan,
+  type LoanPlan,
+  readTerms,
+  regularPayment,
+  solvable,
+  type Terms,
+  unroundedPayment,
+} from "../plans/loan";
+import type { Result } from "../result";
 
-/** The payment for each 1,000 financed at one rate over one term. */
+/** The payment for each 1,000 lent at one rate over one term. */
 export type PerThousand = {
   yearlyRate: string;
   payments: number;
@@ -12,44 +21,70 @@ export type PerThousand = {
   unrounded: number;
 };
 
+/** Why there is no payment at one rate over one term. */
+export type NonePerThousand = { yearlyRate: string; payments: number; sentence: string };
+
 const THOUSAND = 1000;
 
 /**
- * The payment for each 1,000 of the currency financed, rate by rate and term by term.
+ * The payment for each 1,000 of the loan amount, rate by rate and term by term.
  *
- * @param deal its currency and plan count; rate and term are replaced
+ * Where amounts are agreed, such as a balloon, it is the payment of the deal's own loan, shared out over its thousands;
+ * else the payment of a loan of 1,000. Extras and a charge at signing do not count.
+ *
+ * @param deal filled in; its plan counts with other rates and terms, and what it lends
  * @param rates percents a year as typed
  * @param terms numbers of payments
- * @returns a row for each, or a failure where the plan cannot be, or has no payment to find
- * @example paymentPerThousand(deal, ["6"], [60]).value[0].unrounded // 1933.28…
+ * @returns a row for each, or a sentence where there is no such loan, or no payment to find in it
+ * @example paymentPerThousand(plainDeal, ["6"], [60])[0].unrounded // 1933.28…
  */
 export function paymentPerThousand(
   deal: Deal,
   rates: readonly string[],
   terms: readonly number[],
-): Result<PerThousand[]> {
-  const rows: PerThousand[] = [];
-  for (const yearlyRate of rates) {
-    for (const payments of terms) {
-      const row = rowOf(deal, yearlyRate, payments);
-      if (!row.ok) return row;
-      rows.push(row.value);
-    }
-  }
-  return success(rows);
+): (PerThousand | NonePerThousand)[] {
+  return rates.flatMap(yearlyRate =>
+    terms.map(payments => {
+      const solved = solvedLoan(deal, yearlyRate, payments);
+      return solved.ok
+        ? { yearlyRate, payments, ...solved.value }
+        : { yearlyRate, payments, sentence: solved.failure.sentence };
+    }),
+  );
 }
 
-function rowOf(deal: Deal, yearlyRate: string, payments: number): Result<PerThousand> {
-  const plan = { ...deal.plan, yearlyRate, payments, payment: null };
+type Payment = Pick<PerThousand, "payment" | "unrounded">;
+
+function solvedLoan(deal: Deal, yearlyRate: string, payments: number): Result<Payment> {
+  const { extra: _extra, prepaidCharge: _charge, ...shape } = deal.plan;
+  const plan = { ...shape, yearlyRate, payments, payment: null };
   const read = readTerms({ ...deal, plan });
-  if (!read.ok) return read;
-  const terms = solvable(read.value);
+  const terms = read.ok ? solvable(read.value) : read;
   if (!terms.ok) return terms;
-  const price = THOUSAND * 10 ** terms.value.decimals;
-  const structure = { price, tradeIn: { allowance: 0, owed: 0 }, down: null };
+  const thousand = THOUSAND * 10 ** terms.value.decimals;
+  const alone = { price: thousand, tradeIn: { allowance: 0, owed: 0 }, down: null };
+  const structure = hasAgreedAmounts(plan) ? deal.structure : alone;
   const lent = lend({ ...deal, plan, structure }, terms.value);
-  if (!lent.ok) return lent;
-  const { loan } = lent.value;
-  const unrounded = unroundedPayment(loan, terms.value);
-  return success({ yearlyRate, payments, payment: regularPayment(loan), unrounded });
+  return lent.ok ? { ok: true, value: perThousand(lent.value.loan, terms.value, thousand) } : lent;
+}
+
+function hasAgreedAmounts({ balloon, steps = [], datedPayments = [] }: LoanPlan): boolean {
+  return (
+    Boolean(balloon) ||
+    steps.some(step => "amount" in step) ||
+    datedPayments.some(({ amount }) => amount !== null)
+  );
+}
+
+/** Places of the minor unit to which a share of a payment is told from a tie. */
+const PLACES = 1e6;
+
+function perThousand(loan: Loan, terms: Terms, thousand: number): Payment {
+  const whole = unroundedPayment(loan, terms);
+  if (loan.amount === thousand) return { payment: regularPayment(loan), unrounded: whole };
+  const unrounded = (whole * thousand) / loan.amount;
+  const { rule, step } = loan.rounding;
+  const numerator = BigInt(Math.round(unrounded * PLACES));
+  const payment = roundFraction({ numerator, denominator: BigInt(PLACES * step) }, rule) * step;
+  return { payment, unrounded };
 }

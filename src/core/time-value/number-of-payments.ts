@@ -1,6 +1,6 @@
 import type { PeriodRate } from "../interest";
 import { MOST_TIME_VALUE_PAYMENTS, wholeText } from "../limits";
-import { ONE } from "../precise";
+import { ONE, over } from "../precise";
 import { failure, type Result, success } from "../result";
 import type { LastPayment } from "./time-value";
 import { roundedBalance, termWorth } from "./worth";
@@ -42,15 +42,15 @@ export function numberOfPayments(
     };
     return success({ payments: full, last });
   }
-  // In arrears the last payment comes with one more period's interest, in advance at once.
+  // In arrears the last payment comes with one more period's interest. In advance it comes at once, and leaves what grows
+  // to the money at the end in the period after it.
   const before = inAdvance ? balance(full) : balance(full + 1) - amounts.payment;
-  const left = (before - goal) * heading;
-  const amount = Math.max(left, 0);
+  const amount = Math.max(heading * (inAdvance ? lastInAdvance(amounts, rate, full) : before - goal), 0);
   const last = {
     fullPayments: full,
     amount,
     balanceBefore: Math.abs(before),
-    balanceAfter: Math.abs(left > 0 ? goal : before),
+    balanceAfter: Math.abs(before - heading * amount),
   };
   return success({ payments: Math.min(Math.max(exact, full), full + 1), last });
 }
@@ -74,6 +74,21 @@ function balanceAfter(amounts: Amounts, rate: PeriodRate, inAdvance: boolean, af
     const { solved, atEnd } = precise();
     return [ONE, solved, atEnd];
   });
+}
+
+/** What is owed after some payments in advance above what grows to the money at the end in one period. */
+function lastInAdvance(amounts: Amounts, rate: PeriodRate, full: number): number {
+  const { presentValue, payment, futureValue } = amounts;
+  const start = termWorth(full, rate, true);
+  const { value } = rate;
+  return -roundedBalance(
+    [presentValue, payment, futureValue],
+    [1, start.float.solved, start.float.atEnd / (1 + value), start.float.atEnd],
+    () => {
+      const { solved, atEnd } = start.precise();
+      return [ONE, solved, over(atEnd, ONE + rate.precise()), atEnd];
+    },
+  );
 }
 
 function neverEnds(

@@ -39,25 +39,29 @@ export function termWorth(payments: number, rate: PeriodRate, inAdvance: boolean
 const RELATIVE_ERROR = 1e-12;
 
 /**
- * `−(a × b + c × d) ÷ e`, rounded half up in size to the minor unit as if computed exactly: the form that each of
- * the three amounts has.
+ * `−(a × b + c × d + …) ÷ e`, rounded half up in size to the minor unit as if computed exactly: the form that each of the
+ * three amounts has.
  *
- * @param whole a and c: minor units with their signs
- * @param worth b, d and e: what they are worth, by floats and to 4,096 places
+ * @param whole a, c, …: minor units with their signs
+ * @param worth b, d, … and e: what they are worth, by floats and to 4,096 places
  */
 export function roundedBalance(
-  [a, c]: readonly [number, number],
-  [b, d, e]: readonly [number, number, number],
-  precise: () => readonly [Fixed, Fixed, Fixed],
+  whole: readonly number[],
+  worth: readonly number[],
+  precise: () => readonly Fixed[],
 ): number {
-  const exact = -(a * b + c * d) / e;
+  const divisor = worth[whole.length] ?? 1;
+  const terms = whole.map((amount, index) => amount * (worth[index] ?? 0));
+  const exact = -terms.reduce((sum, term) => sum + term, 0) / divisor;
   // Past this there are no minor units to round to.
   if (!(Math.abs(exact) < Number.MAX_SAFE_INTEGER)) return exact;
   const sign = exact < 0 ? -1 : 1;
-  const error = (RELATIVE_ERROR * (Math.abs(a * b) + Math.abs(c * d))) / e + Number.MIN_VALUE;
+  const size = terms.reduce((sum, term) => sum + Math.abs(term), 0);
+  const error = (RELATIVE_ERROR * size) / divisor + Number.MIN_VALUE;
   const rounded = roundWhenSure(Math.abs(exact), error, "nearest", () => {
-    const [pb, pd, pe] = precise();
-    return over(-BigInt(sign) * (BigInt(a) * pb + BigInt(c) * pd), pe);
+    const places = precise();
+    const sum = whole.reduce((so, amount, index) => so + BigInt(amount) * (places[index] ?? 0n), 0n);
+    return over(-BigInt(sign) * sum, places[whole.length] ?? 0n);
   });
   return sign * rounded;
 }

@@ -1,4 +1,5 @@
 import { isoDate } from "../calendar";
+import { knownFigure } from "../deal";
 import { groupedAmount } from "../money";
 import type { Quote } from "../quote";
 import { explainAmountFinanced, explainDown, explainLoanAmount, foundFrom } from "./amounts";
@@ -90,6 +91,7 @@ function explainYearlyRate(quote: Quote): WorkingStep {
 
 function explainPayments(quote: Quote): WorkingStep {
   const { plannedPayments, payments, deal } = quote;
+  if (knownFigure(deal) === "payment" && deal.find === "payments") return explainPaymentsFromPayment(quote);
   const found = deal.find === "payments" || (deal.plan.payments === null && !deal.plan.datedPayments);
   const early = plannedPayments - payments;
   return {
@@ -103,6 +105,21 @@ function explainPayments(quote: Quote): WorkingStep {
       remark: `The loan ends ${early} payment dates before the ${plannedPayments} planned.`,
     }),
     parts: found && quote.kind !== "flatRate" ? [explainPayment(quote)] : [],
+  };
+}
+
+/** How many payments of a given amount repay the loan. */
+function explainPaymentsFromPayment(quote: Quote): WorkingStep {
+  const money = moneyWriter(quote);
+  const { payments, payment, finalPayment, isLevel, filled } = quote;
+  return {
+    name: "Number of payments",
+    formula: "the fewest payments of the given amount that repay the loan, the last one smaller",
+    filled: isLevel
+      ? `${payments - 1} × ${money(payment)} + ${money(finalPayment)}`
+      : `${payments} payments, the first ${money(payment)}, the last ${money(finalPayment)}`,
+    result: String(filled.plan.payments ?? payments),
+    parts: [explainPayment(quote)],
   };
 }
 

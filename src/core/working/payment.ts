@@ -4,16 +4,18 @@ import { over } from "../precise";
 import { type Machine, machineOf, type Quote } from "../quote";
 import { explainLoanAmount, loanName } from "./amounts";
 import { explainPeriodRate } from "./rate";
-import { counted, moneyWriter, type WorkingStep } from "./step";
+import { asGiven, counted, moneyWriter, type WorkingStep } from "./step";
 
 const ODD_FIRST_SOURCE = "12 CFR 1026, Appendix J, (b)(5): odd days as a part of a period";
 
 /** How the payment came about. */
 export function explainPayment(quote: Quote): WorkingStep {
   const machine = machineOf(quote);
-  const { terms } = machine;
-  if (quote.kind === "flatRate") return explainFlatPayment(quote);
+  const { terms, loan } = machine;
   if (terms.solver.worth.solved <= 0) return explainLastPayment(quote);
+  const computed = terms.solver.rounded(loan.amount, loan.balloon);
+  if (loan.solved !== computed) return explainGivenPayment(quote, computed);
+  if (quote.kind === "flatRate") return explainFlatPayment(quote);
   if (quote.kind === "equalPrincipal") return explainFallingPayment(quote);
   const money = moneyWriter(quote);
   const { formula, filled, remark } = isPlain(quote)
@@ -28,6 +30,17 @@ export function explainPayment(quote: Quote): WorkingStep {
     remark: `i is the rate of one period as a fraction and n the number of payments.${remark}`,
     ...(quote.oddFirstPeriod && { source: ODD_FIRST_SOURCE }),
     parts: [explainPeriodRate(quote), explainLoanAmount(quote)],
+  };
+}
+
+/** A payment that was given and does not divide the loan evenly. */
+function explainGivenPayment(quote: Quote, computed: number): WorkingStep {
+  const money = moneyWriter(quote);
+  const payment = computed + quote.payment - quote.solved;
+  return {
+    ...asGiven("Payment", money(quote.payment)),
+    remark: `Payments of ${money(payment)} would divide the loan evenly; the given one stays, and the last takes what is left.`,
+    parts: [explainLastPayment(quote)],
   };
 }
 

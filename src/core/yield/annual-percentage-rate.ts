@@ -34,7 +34,11 @@ export function annualPercentageRate(transaction: Transaction): Result<AnnualPer
   const unitPeriod = unitPeriodOf(advances, payments);
   const start = Math.min(advances[0]?.date ?? 0, payments[0]?.date ?? 0);
   const timed = (series: typeof advances, sign: 1 | -1): Flow[] => {
-    const timeOf = unitPeriodsFrom(unitPeriod, start, series[0]?.date ?? start);
+    const timeOf = unitPeriodsFrom(
+      unitPeriod,
+      start,
+      series.map(({ date }) => date),
+    );
     return series.map(({ date, amount }) => ({ amount: sign * amount, ...timeOf(date) }));
   };
   const flows = [...timed(advances, 1), ...timed(payments, -1)].sort(

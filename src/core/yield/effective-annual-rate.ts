@@ -4,6 +4,8 @@ import { rateWhereWorthless } from "./rate-where-worthless";
 import { monthsSince } from "./time-since";
 import { byDate, type DatedAmount, type Transaction, transactionProblem } from "./transaction";
 
+const DAYS_A_YEAR = 365;
+
 /** Money at a time in years: above zero to the customer, below zero from the customer. */
 export type YearFlow = { amount: number; years: number };
 
@@ -44,20 +46,29 @@ export function effectiveAnnualRate(transaction: Transaction): Result<number> {
  * @returns the rate as a fraction above −1, or undefined where none fits
  */
 export function yearlyRateOfFlows(flows: readonly YearFlow[]): number | undefined {
+  // A few days can make a yearly rate that is too large to close in on, but not a daily one.
+  return rateOver(1, flows) ?? rateOver(DAYS_A_YEAR, flows);
+}
+
+/** The yearly rate, found as the rate of a part of the year. */
+function rateOver(parts: number, flows: readonly YearFlow[]): number | undefined {
   const worth = (rate: number) => {
     const logGrowth = Math.log1p(rate);
     let [value, slope] = [0, 0];
     for (const { amount, years } of flows) {
-      const each = amount * Math.exp(-years * logGrowth);
+      const each = amount * Math.exp(-years * parts * logGrowth);
       value += each;
-      slope -= (each * years) / (1 + rate);
+      slope -= (each * years * parts) / (1 + rate);
     }
     return { value, slope };
   };
   const timed = [...flows]
     .sort((a, b) => a.years - b.years)
-    .map(({ amount, years }) => ({ amount, time: years }));
-  return rateWhereWorthless(timed, worth);
+    .map(({ amount, years }) => ({ amount, time: years * parts }));
+  const rate = rateWhereWorthless(timed, worth);
+  if (rate === undefined || parts === 1) return rate;
+  const yearly = Math.expm1(parts * Math.log1p(rate));
+  return Number.isFinite(yearly) ? yearly : undefined;
 }
 
 /** Makes the function from a date of a series to its time since the start in years. */

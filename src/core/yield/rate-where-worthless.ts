@@ -15,12 +15,27 @@ type Timed = { amount: number; time: number };
  *
  * @param flows in the order of their times
  * @param worth what the flows are worth at a rate, with its slope
- * @returns the rate as a fraction above −1, or undefined where none fits
+ * @returns the rate as a fraction above −1, put back into the worth before it is given; or undefined where none fits
  */
 export function rateWhereWorthless(flows: readonly Timed[], worth: Sloped): number | undefined {
-  if (!isOneWay(flows)) return nearestToZero(worth);
+  const rate = isOneWay(flows) ? onlyRate(flows, worth) : nearestToZero(worth);
+  return rate !== undefined && isWorthless(flows, rate, worth) ? rate : undefined;
+}
+
+function onlyRate(flows: readonly Timed[], worth: Sloped): number | undefined {
   const bracket = rateBracket(rate => worth(rate).value, guessOf(flows));
   return bracket && bracketedRoot(worth, bracket);
+}
+
+/** What may be left at a rate, of all that moves: roundings of its last place, times the length of the term. */
+const NEAR_NOTHING = 1e-6;
+
+/** Whether flows are worth nothing at a rate: where they grow beyond all numbers, a change of sign is no root. */
+function isWorthless(flows: readonly Timed[], rate: number, worth: Sloped): boolean {
+  const { value, slope } = worth(rate);
+  const moved = flows.reduce((sum, { amount, time }) => sum + Math.abs(amount) * (1 + rate) ** -time, 0);
+  // Where the worth is steep, the last place of the rate alone moves it.
+  return Math.abs(value) <= NEAR_NOTHING * moved + Math.abs(slope) * 1e-14 * Math.max(Math.abs(rate), 1e-9);
 }
 
 /** Whether all money in comes before all money out. */
@@ -59,6 +74,7 @@ function nearestToZero(worth: Sloped): number | undefined {
 function rootBetween(worth: Sloped, a: number, b: number): number | undefined {
   const sign = Math.sign(worth(b).value);
   if (sign === 0) return b;
+  if (!Number.isFinite(worth(a).value) || !Number.isFinite(worth(b).value)) return undefined;
   if (sign === Math.sign(worth(a).value)) return undefined;
   const [low, high] = [Math.min(a, b), Math.max(a, b)];
   // The root finder wants a function that rises.

@@ -1,4 +1,5 @@
 import { addMonths, type DayNumber, monthsAndDaysBetween, wholeMonthsAfter } from "../calendar";
+import { halfMonthPlaces } from "./half-months";
 import type { Flow } from "./rate-of-flows";
 import { monthsSince } from "./time-since";
 import type { DatedAmount } from "./transaction";
@@ -20,18 +21,17 @@ function daysUnit(days: number): UnitPeriod {
   return { unit: "days", days: 1, perYear: DAYS_A_YEAR };
 }
 
-/** About how long a unit period is, for comparing lengths: months of 30 days. */
+/** How long a unit period is on average, for comparing lengths. */
 function lengthOf(period: UnitPeriod): number {
-  if (period.unit === "days") return period.days;
-  return period.unit === "halfMonth" ? 15 : period.months * 30;
+  return period.unit === "days" ? period.days : DAYS_A_YEAR / period.perYear;
 }
 
 /**
  * The unit period of a transaction: 12 CFR 1026, Appendix J, (b)(3) and (b)(4).
  *
- * The common period, up to a year, that occurs most often between advances or between payments, the smaller
- * of two that occur equally often; without a common period the average of all periods, rounded to the
- * nearest standard interval. One advance with one payment: the term, up to a year.
+ * The common period, up to a year, that occurs most often between advances or between payments, or from the first
+ * advance to the first payment, the smaller of two that occur equally often; without a common period the average of all
+ * periods, rounded to the nearest standard interval. One advance with one payment: the term, up to a year.
  *
  * @param advances in the order of their dates
  * @param payments in the order of their dates
@@ -44,16 +44,21 @@ export function unitPeriodOf(advances: readonly DatedAmount[], payments: readonl
     return wholeTerm(advance.date, payment.date);
   }
   const dates = (amounts: readonly DatedAmount[]) => [...new Set(amounts.map(({ date }) => date))];
+  const start = Math.min(advance?.date ?? 0, payment?.date ?? 0);
   const counts = new Map<string, { period: UnitPeriod; count: number }>();
-  for (const series of [dates(advances), dates(payments)]) countPeriods(series, counts);
+  for (const series of [dates(advances), dates(payments)]) countPeriods(start, series, counts);
   const common = [...counts.values()].filter(({ count }) => count > 1);
   if (common.length === 0) return averagePeriod(dates(advances), dates(payments));
   const [best] = common.sort((a, b) => b.count - a.count || lengthOf(a.period) - lengthOf(b.period));
   return best?.period ?? monthsUnit(1);
 }
 
-/** Counts each period between neighbours: as months where it is some, as half a month, or else as days. */
+/**
+ * Counts each period between neighbours, and the one from the start to the first: as months where it is some, as half a
+ * month, or else as days.
+ */
 function countPeriods(
+  start: DayNumber,
   dates: readonly DayNumber[],
   counts: Map<string, { period: UnitPeriod; count: number }>,
 ): void {
@@ -63,11 +68,19 @@ function countPeriods(
     else counts.set(name, { period, count: 1 });
   };
   const [first = 0] = dates;
+  const fromStart = first > start ? [start, ...dates] : dates;
+  const halves = halfMonthPlaces(fromStart) ?? halfMonthPlaces(dates);
+  if (first > start) {
+    const { months, days } = monthsAndDaysBetween(start, first);
+    if (days === 0) count(`${Math.min(months, 12)} months`, monthsUnit(Math.min(months, 12)));
+    else if (halves?.has(start)) count("half month", HALF_MONTH);
+    else if (first - start <= 364) count(`${first - start} days`, daysUnit(first - start));
+  }
   for (let index = 1; index < dates.length; index++) {
     const [from = 0, to = 0] = [dates[index - 1], dates[index]];
     const months = wholeMonths(first, from, to);
     if (months > 0) count(`${Math.min(months, 12)} months`, monthsUnit(Math.min(months, 12)));
-    else if (isHalfMonth(dates, index)) count("half month", HALF_MONTH);
+    else if (halves || isHalfMonth(dates, index)) count("half month", HALF_MONTH);
     else if (to - from <= 364) count(`${to - from} days`, daysUnit(to - from));
   }
 }
@@ -125,12 +138,12 @@ function averagePeriod(advances: readonly DayNumber[], payments: readonly DayNum
  *
  * @param period the unit period
  * @param start day number that the time counts from
- * @param first the first date of the series
+ * @param series the dates of advances, or of payments, in order
  */
 export function unitPeriodsFrom(
   period: UnitPeriod,
   start: DayNumber,
-  first: DayNumber,
+  series: readonly DayNumber[],
 ): (date: DayNumber) => Omit<Flow, "amount"> {
   if (period.unit === "days") {
     return date => ({
@@ -138,15 +151,36 @@ export function unitPeriodsFrom(
       part: ((date - start) % period.days) / period.days,
     });
   }
+  const [first = start] = series;
   const since = monthsSince(start, first);
+  if (period.unit === "halfMonth") return halfMonthsFrom(start, series, since);
   return date => {
     const { months, days } = since(date);
-    if (period.unit === "halfMonth") return split(30 * months + days, 15);
     if (period.months < 12) return split(30 * months + days, 30 * period.months);
     const years = Math.floor(months / 12);
     const part = days === 0 ? (months % 12) / 12 : (addMonths(date, -12 * years) - start) / DAYS_A_YEAR;
     return { periods: years, part };
   };
+}
+
+/** Half months are counted where dates step by them, from the start or from the first; else they are 15 days. */
+function halfMonthsFrom(
+  start: DayNumber,
+  series: readonly DayNumber[],
+  since: ReturnType<typeof monthsSince>,
+): (date: DayNumber) => Omit<Flow, "amount"> {
+  const dates = [...new Set(series)];
+  const [first = start] = dates;
+  const inDays = (date: DayNumber) => {
+    const { months, days } = since(date);
+    return split(30 * months + days, 15);
+  };
+  const whole = first > start ? halfMonthPlaces([start, ...dates]) : undefined;
+  if (whole) return date => ({ periods: whole.get(date) ?? 0, part: 0 });
+  const places = halfMonthPlaces(dates);
+  if (!places) return inDays;
+  const { periods, part } = inDays(first);
+  return date => ({ periods: periods + (places.get(date) ?? 0), part });
 }
 
 function split(days: number, unit: number): Omit<Flow, "amount"> {

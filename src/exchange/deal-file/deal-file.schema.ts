@@ -1,7 +1,7 @@
 import Type from "typebox";
 import { FOUND_FIGURES } from "@/core";
 import { MOST_QUESTIONS, QuestionSchema } from "../questions/questions.schema";
-import { Amount, Currency, exact, IsoDate, OneOf, Payments } from "../schema";
+import { Amount, AskedPayments, Currency, exact, IsoDate, OneOf } from "../schema";
 import { PlanSchema } from "./plan/plan.schema";
 import { StructureSchema } from "./structure.schema";
 
@@ -13,7 +13,7 @@ const Known = Type.Union(
     exact({ loanAmount: Amount }),
     exact({ amountFinanced: Amount }),
     exact({ endDate: IsoDate }),
-    exact({ payments: Payments }),
+    exact({ payments: AskedPayments }),
   ],
   {
     description:

@@ -21,5 +21,5 @@ export function readKnown(from: NonNullable<DealFile["from"]>, read: Reader): Kn
   if ("endDate" in from) {
     return { figure: "endDate", value: read.date("endDate", "end date", from.endDate) ?? 0 };
   }
-  return { figure: "payments", value: from.payments };
+  return { figure: "payments", value: Number(from.payments) };
 }

@@ -37,7 +37,7 @@ export function answerDealQuestion(question: DealQuestion, quote: Quote): Result
     case "affordability":
       return askAffordability(question, quote, money);
     case "perThousand":
-      return askPerThousand(question, quote, money);
+      return success(askPerThousand(question, quote, money));
     case "working":
       return success({ working: working(quote, question.figure) });
   }
@@ -51,7 +51,7 @@ function askPayoff({ after, on }: Asked<"payoff">, quote: Quote): Result<Payoff>
   if ((after === undefined) === (on === undefined)) {
     return failure("payoff", "A payoff is after a payment or on a date; give one of after and on.");
   }
-  if (after !== undefined) return payoffAfter(quote, after);
+  if (after !== undefined) return payoffAfter(quote, Number(after));
   const read = fileReader(quote.deal.currency);
   const date = read.date("payoff", "payoff date", on);
   const wrong = read.failure();
@@ -82,7 +82,7 @@ function askTotals({ payments, dates }: Asked<"totals">, quote: Quote): Result<T
   if ((payments === undefined) === (dates === undefined)) {
     return failure("totals", "Totals are between two payments or two dates; give one of payments and dates.");
   }
-  if (payments) return totalsBetweenPayments(quote, payments.from, payments.to);
+  if (payments) return totalsBetweenPayments(quote, Number(payments.from), Number(payments.to));
   const read = fileReader(quote.deal.currency);
   const from = read.date("totals", "first date", dates?.from) ?? 0;
   const to = read.date("totals", "last date", dates?.to) ?? 0;
@@ -110,7 +110,7 @@ function askAffordability(
   const amount = read.amount("budget", "budget", budget) ?? 0;
   const wrong = read.failure();
   if (wrong) return { ok: false, failure: wrong };
-  return mapped(affordability(quote.deal, amount, terms), rows => ({
+  return mapped(affordability(quote.deal, amount, terms.map(Number)), rows => ({
     terms: rows.map(row =>
       "sentence" in row
         ? { payments: row.payments, error: row.sentence }
@@ -129,13 +129,18 @@ function askPerThousand(
   { rates, terms }: Asked<"perThousand">,
   quote: Quote,
   money: (minor: number) => string,
-): Result<object> {
-  return mapped(paymentPerThousand(quote.deal, rates.map(String), terms), rows => ({
-    rows: rows.map(({ yearlyRate, payments, payment, unrounded }) => ({
-      yearlyRate,
-      payments,
-      payment: money(payment),
-      unrounded: fineAmount(unrounded, quote.decimals),
-    })),
-  }));
+): object {
+  const rows = paymentPerThousand(quote.filled, rates.map(String), terms.map(Number));
+  return {
+    rows: rows.map(({ yearlyRate, payments, ...row }) =>
+      "sentence" in row
+        ? { yearlyRate, payments, error: row.sentence }
+        : {
+            yearlyRate,
+            payments,
+            payment: money(row.payment),
+            unrounded: fineAmount(row.unrounded, quote.decimals),
+          },
+    ),
+  };
 }

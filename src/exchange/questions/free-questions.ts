@@ -5,6 +5,7 @@ import {
   effectiveAnnualRate,
   formatAmount,
   type Money,
+  type RateKind,
   type Result,
   solveTimeValue,
   success,
@@ -46,7 +47,7 @@ function answerTimeValue(question: Asked<"timeValue">, currency: string): Result
     ...plan,
     ...given,
     currency,
-    payments: payments ?? null,
+    payments: payments === undefined ? null : Number(payments),
     yearlyRate: yearlyRate === undefined ? null : String(yearlyRate),
   });
   if (!answer.ok) return answer;
@@ -76,8 +77,13 @@ function readMoney(money: Asked<"timeValue">["payment"], name: string, read: Rea
   return { amount: read.amount("presentValue", name, typed) ?? 0, direction };
 }
 
+type AskedKind = Asked<"rate">["from"];
+
+const rateKind = (kind: AskedKind): RateKind =>
+  kind.kind === "flat" ? { ...kind, payments: Number(kind.payments) } : kind;
+
 function answerRate({ figure, from, to }: Asked<"rate">): Result<object> {
-  const converted = convertRate(Number(figure), from, to);
+  const converted = convertRate(Number(figure), rateKind(from), rateKind(to));
   if (!converted.ok) return converted;
   const text = to.kind === "moneyFactor" ? factorText : rateText;
   return success({ figure: text(converted.value), ...to });

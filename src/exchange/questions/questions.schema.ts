@@ -2,16 +2,16 @@ import Type from "typebox";
 import { MOST_PAYMENTS, MOST_TIME_VALUE_PAYMENTS, WORKED_FIGURES } from "@/core";
 import {
   Amount,
+  AskedPayments,
   CompoundingWord,
+  Count,
   Currency,
   exact,
   FrequencyWord,
   IsoDate,
   OneOf,
-  Payments,
   TimingWord,
   tagged,
-  Whole,
   YearlyRate,
 } from "../schema";
 
@@ -23,8 +23,8 @@ const MOST_AMOUNTS_EACH_WAY = 5000;
 
 const word = <Word extends string>(text: Word) => Type.Literal(text, { description: `"${text}"` });
 
-const PaymentNumber = Whole(0, MOST_PAYMENTS, "the number of a payment");
-const Terms = Type.Array(Payments, {
+const PaymentNumber = Count(0, MOST_PAYMENTS, "the number of a payment");
+const Terms = Type.Array(AskedPayments, {
   minItems: 1,
   maxItems: MOST_ROWS,
   description: `a list of 1 to ${MOST_ROWS} terms`,
@@ -49,7 +49,7 @@ const RateKind = tagged(
     exact({
       kind: word("flat"),
       frequency: FrequencyWord,
-      payments: Payments,
+      payments: AskedPayments,
     }),
   ],
   'a kind of rate: "nominal" with its compounding, "effective", "periodic" with its frequency, "continuous", "moneyFactor", or "flat" with its frequency and payments',
@@ -68,7 +68,7 @@ const TimeValue = exact({
   presentValue: Type.Optional(Money),
   payment: Type.Optional(Money),
   futureValue: Type.Optional(Money),
-  payments: Type.Optional(Whole(1, MOST_TIME_VALUE_PAYMENTS, "a whole number of payments")),
+  payments: Type.Optional(Count(1, MOST_TIME_VALUE_PAYMENTS, "a whole number of payments")),
   yearlyRate: Type.Optional(YearlyRate),
   frequency: FrequencyWord,
   compounding: Type.Optional(CompoundingWord),

@@ -1,6 +1,8 @@
 export {
   Amount,
+  AskedPayments,
   CompoundingWord,
+  Count,
   Currency,
   exact,
   FrequencyWord,

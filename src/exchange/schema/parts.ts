@@ -48,6 +48,12 @@ export const IsoDate = Type.String({
 export const Whole = (minimum: number, maximum: number, what: string) =>
   Type.Integer({ minimum, maximum, description: `${what} from ${minimum} to ${maximum}` });
 
+/** A whole number from one to another, as a number or as text, as amounts are. */
+export const Count = (minimum: number, maximum: number, what: string) =>
+  Type.Union([Type.Integer({ minimum, maximum }), Type.String({ pattern: "^\\d{1,6}$" })], {
+    description: `${what} from ${minimum} to ${maximum}`,
+  });
+
 /** One of some words. */
 export function OneOf<const Words extends readonly string[]>(...words: Words) {
   const quoted = words.map(word => `"${word}"`);
@@ -63,6 +69,9 @@ export const Currency = Type.String({
 
 /** How many payments a plan, or a question about one, has. */
 export const Payments = Whole(1, MOST_PAYMENTS, "a whole number of payments");
+
+/** The same where it is asked about, as a number or as text. */
+export const AskedPayments = Count(1, MOST_PAYMENTS, "a whole number of payments");
 
 export const FrequencyWord = OneOf(...FREQUENCIES);
 
