@@ -42,6 +42,7 @@ test("prices one file with its table", async () => {
   const { code, out } = await quote(file("deal.json", JSON.stringify(DEAL)));
   expect(code).toBe(0);
   expect(JSON.parse(out)).toEqual({
+    loanAmount: "1000.00",
     amountFinanced: "1000.00",
     payment: "336.67",
     payments: 3,

@@ -62,8 +62,15 @@ function beyond(finder: Finder, known: MeasureName, deal: Deal, trial: Trial, be
 }
 
 /** What is owed on the trade-in has to be financed at any price. */
-function carried({ structure }: Deal, _: Finder, asked: number, reached: number, decimals: number): string {
+function carried(
+  { structure }: Deal,
+  _: Finder,
+  asked: number,
+  reached: number,
+  decimals: number,
+): string | undefined {
   const amount = loanAmountOf({ ...structure, price: 0 });
+  if (amount <= 0) return undefined;
   const [askedText, reachedText, amountText] = [asked, reached, amount].map(minor =>
     groupedAmount(minor, decimals),
   );
