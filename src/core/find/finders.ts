@@ -1,5 +1,5 @@
 import type { Deal, FoundFigure } from "../deal";
-import { HIGHEST_YEARLY_RATE, LARGEST_AMOUNT, MOST_PAYMENTS } from "../limits";
+import { HIGHEST_YEARLY_RATE, LARGEST_AMOUNT, MOST_PAYMENTS, wholeText } from "../limits";
 import { groupedAmount } from "../money";
 import type { Figure } from "../result";
 import { type CashDown, cashFor } from "../structure";
@@ -114,7 +114,7 @@ export const FINDERS: Record<Exclude<FoundFigure, "payment">, Finder> = {
     fill: (deal, payments) => withPlan(deal, { payments }),
     rising: COSTS,
     falling: ["payment"],
-    text: String,
+    text: wholeText,
     changesPlan: true,
   },
   balloon: {

@@ -1,5 +1,6 @@
 import { isoDate } from "../calendar";
 import type { Deal, KnownFigure, Lent, Priced } from "../deal";
+import { wholeText } from "../limits";
 import { groupedAmount } from "../money";
 import { regularPayment } from "../plans/loan";
 import type { Figure } from "../result";
@@ -85,6 +86,6 @@ export const MEASURES: Record<MeasureName, Measure> = {
     follows: "repayment",
     of: ({ repayment }) => repayment.payments,
     asked,
-    text: String,
+    text: wholeText,
   },
 };

@@ -37,7 +37,9 @@ export function search(deal: Deal): Result<Searched> {
   const range = { rises, low, high, asked, guess };
   const last = lastOnTheRightSide(known, trial.value, range);
   if (rises ? last < low : last > high) {
-    return noAnswer.beyond(finder, known, deal, trial.value, cheapest(trial.value, range));
+    const { sign, from, to } = risingRange(range);
+    const best = sign * cheapest(whole => measure(sign * whole), from, to);
+    return noAnswer.beyond(finder, known, deal, trial.value, best);
   }
   if (rises && last === high) return noAnswer.unbounded(finder, known, asked, trial.value, high);
   const whole = figure === "yearlyRate" ? roundestRate(last, measure) : last;
@@ -91,7 +93,7 @@ function lastPriced(difference: (whole: number) => number, from: number, to: num
     const at = difference(whole);
     return at === Number.NEGATIVE_INFINITY ? Number.POSITIVE_INFINITY : at;
   };
-  const start = samples(from, to).find(whole => priced(whole) <= 0);
+  const start = [...samples(from, to), cheapest(difference, from, to)].find(whole => priced(whole) <= 0);
   return start === undefined ? from - 1 : lastWhole(priced, start, to, start);
 }
 
@@ -99,14 +101,12 @@ function lastPriced(difference: (whole: number) => number, from: number, to: num
 const MOST_PAST_THE_FIRST = 64;
 
 /** The number at which the known figure is the smallest that it can be: the first that can be priced, or just past it. */
-function cheapest({ measure }: Trial, range: Range): number {
-  const { sign, from, to } = risingRange(range);
-  const at = (whole: number) => measure(sign * whole);
+function cheapest(at: (whole: number) => number, from: number, to: number): number {
   const first = 1 + lastWhole(whole => (at(whole) === Number.NEGATIVE_INFINITY ? -1 : 1), from, to, from);
   let best = Math.min(first, to);
   for (let whole = first + 1; whole <= Math.min(first + MOST_PAST_THE_FIRST, to); whole++)
-    if (at(whole) < at(best)) best = whole;
-  return sign * best;
+    if (Number.isFinite(at(whole)) && at(whole) < at(best)) best = whole;
+  return best;
 }
 
 const SAMPLES_NEAR = 60;

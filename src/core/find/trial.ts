@@ -45,8 +45,11 @@ export function makeTrial(deal: Deal, finder: Finder, known: MeasureName): Resul
     terms: fixed,
     measure: whole => orEnd(atKnown(whole), known),
     problem: whole => {
-      const result = atKnown(whole);
-      return result.ok ? undefined : result.failure;
+      const priced = tried(whole, (filled, terms) => {
+        const result = price(filled, terms);
+        return result.ok ? success(0) : result;
+      });
+      return priced.ok ? undefined : priced.failure;
     },
     solved: whole => orEnd(tried(whole, solvedFor), "payment"),
   });

@@ -1,8 +1,17 @@
 import { isoDate } from "../../calendar";
 import { groupedAmount } from "../../money";
 import type { Failure } from "../../result";
-import type { Fault, Loan } from "./repay";
+import { type Fault, type Loan, mostBalloon } from "./repay";
 import type { Terms } from "./terms";
+
+/** What is left owing at the end, although nothing is paid beyond what is agreed, is less than the balloon. */
+function balloonTooLarge(loan: Loan, most: number, money: (minor: number) => string): Failure {
+  return {
+    figure: "balloon",
+    sentence: `A balloon of ${money(loan.balloon)} is more than what is then owed, although no more than the agreed payments is paid before it; it can be at most ${money(most)}.`,
+    nearest: { figure: "balloon", minor: most },
+  };
+}
 
 /** Why a loan cannot be repaid as planned, in a sentence. */
 export function explainFault(fault: Fault, loan: Loan, { decimals }: Terms): Failure {
@@ -19,9 +28,6 @@ export function explainFault(fault: Fault, loan: Loan, { decimals }: Terms): Fai
         sentence: `The extra of ${money(fault.event.amount)} on ${isoDate(fault.event.date)} is more than the ${money(fault.owed)} owed then; it can be at most that.`,
       };
     case "overpaid":
-      return {
-        figure: loan.balloon > 0 ? "balloon" : "steps",
-        sentence: `The payments before it repay ${money(fault.short)} too much for the last payment; agree smaller ones, or round them down.`,
-      };
+      return balloonTooLarge(loan, mostBalloon(loan, fault.short), money);
   }
 }

@@ -58,6 +58,19 @@ export function owedBeforeBalloon({ balloon, draft: { balloonRate } }: Loan): nu
   return roundWhenSure(owed, 1e-6, "nearest", () => over(BigInt(balloon) * ONE, ONE + balloonRate.precise()));
 }
 
+/**
+ * The largest balloon that payments can leave, where they leave less than the one agreed.
+ *
+ * @param short how much less is owed after the last payment than has to be, in minor units
+ */
+export function mostBalloon(loan: Loan, short: number): number {
+  const owed = owedBeforeBalloon(loan) - short;
+  const growth = 1 + (loan.draft.balloonRate?.value ?? 0);
+  let most = Math.floor((owed + 1) * growth);
+  while (most > 0 && owedBeforeBalloon({ ...loan, balloon: most }) > owed) most -= 1;
+  return Math.max(most, 0);
+}
+
 function balloonDate({ draft: { calendar, payments, balloonRate } }: Loan): number | null {
   return calendar.dateOf(balloonRate ? payments + 1 : payments);
 }

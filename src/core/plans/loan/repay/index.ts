@@ -1,3 +1,4 @@
+export { mostBalloon } from "./closing";
 export { repayFlatRate } from "./flat-rate-table";
 export type { Loan } from "./loan";
 export { regularPayment, repay } from "./repay";

@@ -9,7 +9,7 @@ export type Fault =
   | { fault: "grows" }
   /** An extra on a date is more than is owed then. */
   | { fault: "extra"; event: ExtraEvent; owed: number }
-  /** The payments take what is owed below the balloon. */
+  /** So much less than the balloon is owed at the end, although nothing is paid but what is agreed. */
   | { fault: "overpaid"; short: number };
 
 /** Whether something came out otherwise than a fault. */
