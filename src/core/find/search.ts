@@ -48,7 +48,7 @@ export function search(deal: Deal): Result<Searched> {
   const payment = known === "payment" && !leastIsEnough ? asked : null;
   return success({
     filled: { ...given, plan: { ...given.plan, payment }, find: "payment" },
-    noteOn: priced => (leastIsEnough ? noneNeeded(finder, known, asked, decimals, priced) : undefined),
+    noteOn: answered => (leastIsEnough ? noneNeeded(finder, known, asked, decimals, answered) : undefined),
   });
 }
 
@@ -74,7 +74,7 @@ function lastOnTheRightSide(known: MeasureName, { measure, solved, terms }: Tria
   const first = lastPriced(difference, from, to, sign * range.guess);
   const isCost = known === "totalCost" || known === "financeCharge";
   if (first < from || first >= to || terms === null || !isCost) return sign * first;
-  return sign * lastOverPayments(first, to, difference, whole => solved(sign * whole), terms);
+  return sign * lastOverPayments(first, to, priced(difference), whole => solved(sign * whole), terms);
 }
 
 /** What falls is searched from its far end, so that the search always meets a rising difference. */
@@ -89,12 +89,17 @@ function risingRange({ rises, low, high }: Range): { sign: 1 | -1; from: number;
 function lastPriced(difference: (whole: number) => number, from: number, to: number, guess: number): number {
   const first = lastWhole(difference, from, to, guess);
   if (first >= from && difference(first) > Number.NEGATIVE_INFINITY) return first;
-  const priced = (whole: number) => {
+  const at = priced(difference);
+  const start = [...samples(from, to), cheapest(difference, from, to)].find(whole => at(whole) <= 0);
+  return start === undefined ? from - 1 : lastWhole(at, start, to, start);
+}
+
+/** A difference that takes what cannot be priced to be on the wrong side. */
+function priced(difference: (whole: number) => number): (whole: number) => number {
+  return whole => {
     const at = difference(whole);
     return at === Number.NEGATIVE_INFINITY ? Number.POSITIVE_INFINITY : at;
   };
-  const start = [...samples(from, to), cheapest(difference, from, to)].find(whole => priced(whole) <= 0);
-  return start === undefined ? from - 1 : lastWhole(priced, start, to, start);
 }
 
 /** A cost may fall a little where what is solved for goes up by its step. */
@@ -131,10 +136,10 @@ function noneNeeded(
   known: MeasureName,
   asked: number,
   decimals: number,
-  priced: Priced,
+  answered: Priced,
 ): string | undefined {
   const { name, of, text } = MEASURES[known];
-  const reached = of(priced);
+  const reached = of(answered);
   if (reached >= asked) return undefined;
   const before = known === "endDate" ? "before" : "below";
   return `${words} the ${name} is ${text(reached, decimals)}, ${before} the ${text(asked, decimals)} asked for.`;
