@@ -71,8 +71,8 @@ function countPeriods(
   const fromStart = first > start ? [start, ...dates] : dates;
   const halves = halfMonthPlaces(fromStart) ?? halfMonthPlaces(dates);
   if (first > start) {
-    const { months, days } = monthsAndDaysBetween(start, first);
-    if (days === 0) count(`${Math.min(months, 12)} months`, monthsUnit(Math.min(months, 12)));
+    const months = Math.min(monthsFrom(start, first), 12);
+    if (months > 0) count(`${months} months`, monthsUnit(months));
     else if (halves?.has(start)) count("half month", HALF_MONTH);
     else if (first - start <= 364) count(`${first - start} days`, daysUnit(first - start));
   }
@@ -93,6 +93,12 @@ function wholeMonths(first: DayNumber, from: DayNumber, to: DayNumber): number {
   return wholeMonthsAfter(from, to) ?? 0;
 }
 
+/** Whole months measured back from the later date; 0 where there are odd days. */
+function monthsFrom(from: DayNumber, to: DayNumber): number {
+  const { months, days } = monthsAndDaysBetween(from, to);
+  return days === 0 ? months : 0;
+}
+
 /** Whether a period and one of its neighbours make a month together. */
 function isHalfMonth(dates: readonly DayNumber[], index: number): boolean {
   const days = (dates[index] ?? 0) - (dates[index - 1] ?? 0);
@@ -111,14 +117,27 @@ function wholeTerm(from: DayNumber, to: DayNumber): UnitPeriod {
   return { unit: "days", days: to - from, perYear: DAYS_A_YEAR / (to - from) };
 }
 
+/**
+ * The average of all periods, rounded to the nearest standard interval, the shorter of two as near: months where every
+ * period is some months, since all months are equal; else days.
+ */
 function averagePeriod(advances: readonly DayNumber[], payments: readonly DayNumber[]): UnitPeriod {
   const start = Math.min(advances[0] ?? 0, payments[0] ?? 0);
   const lengths: number[] = [];
+  const months: number[] = [];
   for (const series of [advances, payments]) {
     // The time from the start to the first advance or payment after it is a period too.
     const dates = series[0] === start ? series : [start, ...series];
-    for (let index = 1; index < dates.length; index++)
-      lengths.push((dates[index] ?? 0) - (dates[index - 1] ?? 0));
+    for (let index = 1; index < dates.length; index++) {
+      const [from = 0, to = 0] = [dates[index - 1], dates[index]];
+      const whole = wholeMonths(dates[0] ?? 0, from, to) || monthsFrom(from, to);
+      lengths.push(to - from);
+      if (whole > 0) months.push(whole);
+    }
+  }
+  if (months.length === lengths.length) {
+    const mean = months.reduce((sum, each) => sum + each, 0) / months.length;
+    return monthsUnit(Math.min(Math.max(Math.ceil(mean - 0.5), 1), 12));
   }
   const average = lengths.reduce((sum, days) => sum + days, 0) / lengths.length;
   const standard = [
