@@ -50,7 +50,12 @@ function includedInPayments({
 
 function includedInTotalCost({ deal, down }: Quote): string {
   const { allowance, owed } = deal.structure.tradeIn;
-  const parts = ["payments", ...(down > 0 ? ["down"] : []), ...(allowance > 0 ? ["trade-in"] : [])];
+  const parts = [
+    "payments",
+    ...((deal.plan.prepaidCharge ?? 0) > 0 ? ["charge at signing"] : []),
+    ...(down > 0 ? ["down"] : []),
+    ...(allowance > 0 ? ["trade-in"] : []),
+  ];
   return `${parts.join(" + ")}${owed > 0 ? " − owed on it" : ""}`;
 }
 

@@ -33,23 +33,11 @@ function Sentence({ quote }: { quote: Quote }) {
   const { currency } = quote.deal;
   const money = (minor: number) => moneyText(minor, currency);
   const single = quote.payments === 1;
-  const { isListed } = quote;
-  const adjective = isListed ? "listed" : FREQUENCY_NAMES[quote.filled.plan.frequency].adjective;
   return (
     <>
       At a price of <Live find="price" text={money(quote.price)} /> with{" "}
       <Live find="down" text={money(quote.down)} /> cash down, finance{" "}
-      <strong className="font-semibold">{money(quote.loanAmount)}</strong>{" "}
-      {single ? (
-        <>
-          with <Live go="payments" text="one" /> payment of{" "}
-        </>
-      ) : (
-        <>
-          over <Live go="payments" text={`${quote.payments} ${adjective}`} /> payments
-          {isListed ? ", one of them" : staysLevel(quote) ? " of" : " starting at"}{" "}
-        </>
-      )}
+      <strong className="font-semibold">{money(quote.loanAmount)}</strong> <Term quote={quote} />{" "}
       <Live find="payment" text={money(single ? quote.finalPayment : quote.payment)} />
       {quote.extraEach > 0 && ` and ${money(quote.extraEach)} extra each time`},{" "}
       {quote.firstDate !== null && (
@@ -63,6 +51,26 @@ function Sentence({ quote }: { quote: Quote }) {
       . It costs <strong className="font-semibold">{money(quote.financeCharge)}</strong> to finance
       {single ? "" : `; the last payment is ${money(quote.finalPayment)}`}
       {quote.balloon > 0 && `, and ${money(quote.balloon)} is left to pay at the end`}. {endText(quote)}
+    </>
+  );
+}
+
+/** Over how many payments: none where an extra ends the loan before the first. */
+function Term({ quote }: { quote: Quote }) {
+  const { payments, isListed, filled } = quote;
+  if (payments === 0) return "repaid before the first payment of";
+  if (payments === 1) {
+    return (
+      <>
+        with <Live go="payments" text="one" /> payment of
+      </>
+    );
+  }
+  const adjective = isListed ? "listed" : FREQUENCY_NAMES[filled.plan.frequency].adjective;
+  return (
+    <>
+      over <Live go="payments" text={`${payments} ${adjective}`} /> payments
+      {isListed ? ", one of them" : staysLevel(quote) ? " of" : " starting at"}
     </>
   );
 }

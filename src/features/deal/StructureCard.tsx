@@ -17,8 +17,8 @@ const REMARKS: { [Figure in StructureFigure]?: ReactNode } = {
 export const StructureCard = memo(function StructureCard() {
   const { option } = useDesk();
   const { currency } = option.inputs;
-  const { lines, stale } = shownTally(option);
-  const amountFinanced = lines.at(-1)?.running;
+  const { lines, stale, prepaidCharge } = shownTally(option);
+  const loanAmount = lines.at(-1)?.running;
   const faded = stale ? "stale" : "";
   return (
     <section aria-labelledby="structure-title" className="p-4 pb-3">
@@ -38,18 +38,43 @@ export const StructureCard = memo(function StructureCard() {
           </Fragment>
         ))}
       </div>
-      <div className="mt-3 flex items-center justify-between border-base-content border-t-2 pt-2">
-        <div className="flex items-center gap-1">
-          <h3 className="font-sans font-semibold">Amount financed</h3>
-          <WorkingButton figure="amountFinanced" name="amount financed" />
+      <div className="mt-3 border-base-content border-t-2 pt-2">
+        {prepaidCharge > 0 && (
+          <ChargeAtSigning
+            charge={amountText(prepaidCharge, currency)}
+            loanAmount={loanAmount === undefined ? "–" : amountText(loanAmount, currency)}
+            faded={faded}
+          />
+        )}
+        <div className="flex items-center justify-between">
+          <div className="flex items-center gap-1">
+            <h3 className="font-sans font-semibold">Amount financed</h3>
+            <WorkingButton figure="amountFinanced" name="amount financed" />
+          </div>
+          <output className={`font-semibold text-xl ${faded}`} data-testid="amount-financed">
+            {loanAmount === undefined ? "–" : amountText(loanAmount - prepaidCharge, currency)}
+          </output>
         </div>
-        <output className={`font-semibold text-xl ${faded}`} data-testid="amount-financed">
-          {amountFinanced === undefined ? "–" : amountText(amountFinanced, currency)}
-        </output>
       </div>
     </section>
   );
 });
+
+/** What the note says, and the finance charge paid at signing that is taken off it: without one, one line says it all. */
+function ChargeAtSigning(props: { charge: string; loanAmount: string; faded: string }) {
+  const { charge, loanAmount, faded } = props;
+  return (
+    <dl className="mb-1 grid grid-cols-[1fr_auto] gap-y-0.5">
+      <dt className="flex items-center gap-1">
+        Loan amount
+        <WorkingButton figure="loanAmount" name="loan amount" />
+      </dt>
+      <dd className={`text-right ${faded}`}>{loanAmount}</dd>
+      <dt>Finance charge paid at signing</dt>
+      <dd className={`text-right ${faded}`}>− {charge}</dd>
+    </dl>
+  );
+}
 
 function runningText(lines: TallyLine[], figure: StructureFigure, currency: string): string {
   const line = lines.find(each => each.figure === figure);

@@ -142,7 +142,7 @@ async function downloadCsv(quote: Quote, fileName: string): Promise<void> {
   saveFile(`${fileName} repayment.csv`, "text/csv;charset=utf-8", scheduleCsv(quote));
 }
 
-/** Adds the principal up again and says whether it comes to the amount financed. */
+/** Adds the principal up again and says whether it comes to the loan amount. */
 function ClosingProof({ quote }: { quote: Quote }) {
   const principal = quote.schedule.reduce((sum, row) => sum + row.principal, 0);
   const money = (minor: number) => amountText(minor, quote.deal.currency);
@@ -178,7 +178,7 @@ function OpeningRow({ quote, money }: { quote: Quote; money: (minor: number) => 
       <td className={`${CELL} pl-2 md:pl-4 text-left text-faint`}>0</td>
       <td className={`${CELL} whitespace-nowrap text-left`}>{start === null ? "start" : shortDate(start)}</td>
       <td colSpan={3} className={`${CELL} text-faint`}>
-        amount financed
+        {quote.loanAmount === quote.amountFinanced ? "amount financed" : "loan amount"}
       </td>
       <td className={`${CELL} pr-2 md:pr-4`}>{money(quote.loanAmount)}</td>
     </tr>

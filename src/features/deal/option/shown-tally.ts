@@ -7,6 +7,8 @@ export type Tally = {
   lines: TallyLine[];
   /** By how much the trade-in is worth less than is owed on it, in minor units; below zero where it is not. */
   shortfall: number;
+  /** A finance charge paid at signing, in minor units: it is not financed, although the note says so. */
+  prepaidCharge: number;
   stale: boolean;
 };
 
@@ -18,12 +20,18 @@ export function shownTally(state: OptionState): Tally {
   const { deal, errors } = state;
   const quote = shownQuote(state);
   const answered = quote ? tally(quote.filled.structure) : [];
-  if (!deal.ok) return { lines: answered, shortfall: 0, stale: true };
-  const { structure, find } = deal.value;
+  if (!deal.ok) return { lines: answered, shortfall: 0, prepaidCharge: 0, stale: true };
+  const { structure, find, plan } = deal.value;
+  const prepaidCharge = plan.prepaidCharge ?? 0;
   const isOpen = structure.price === null || structure.down === null || find === "allowance";
   const lines = isOpen ? answered : tally(structure);
   const { allowance, owed } = find === "allowance" ? tradeInOf(lines) : structure.tradeIn;
-  return { lines, shortfall: owed - allowance, stale: isOpen ? isStale(state) : hasErrors(errors) };
+  return {
+    lines,
+    shortfall: owed - allowance,
+    prepaidCharge,
+    stale: isOpen ? isStale(state) : hasErrors(errors),
+  };
 }
 
 /** The amount of a line of a tally in minor units; undefined where it is not known. */
