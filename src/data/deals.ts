@@ -12,7 +12,7 @@ import type { DealFile } from "@/exchange/deal-file";
 import { checkDealFile } from "@/exchange/deal-file/parse";
 import type { Database } from "./database";
 import { type Merged, merge, type VersionedDeal } from "./merge";
-import { customerNamed, dropUnusedNames, vehicleCalled } from "./names";
+import { customerNamed, dropIfUnused, vehicleCalled } from "./names";
 import { customers, deals, options, vehicles } from "./schema";
 
 /** A deal as it is kept. */
@@ -136,14 +136,16 @@ export async function updateDeal(
 ): Promise<boolean> {
   return database.transaction(async tx => {
     const [live] = await tx
-      .select({ id: deals.id })
+      .select({ customerId: deals.customerId, vehicleId: deals.vehicleId })
       .from(deals)
       .where(and(eq(deals.id, id), isNull(deals.deletedAt)))
       .for("update");
     const kept = live && (await getDeal(tx, id));
     const merged = kept && merge(kept, version, change);
     if (!merged) return false;
-    if (!isNoChange(merged.changed)) await keepMerged(tx, id, kept.version + 1, merged);
+    if (isNoChange(merged.changed)) return true;
+    await keepMerged(tx, id, kept.version + 1, merged);
+    if (merged.changed.heading) await dropIfUnused(tx, live);
     return true;
   });
 }
@@ -168,7 +170,6 @@ async function keepMerged(
       changedAt: new Date(),
     })
     .where(eq(deals.id, id));
-  if (changed.heading) await dropUnusedNames(tx);
 }
 
 /** Keeps options as they are now, at their places in the deal. */

@@ -1,4 +1,4 @@
-import { sql } from "drizzle-orm";
+import { and, eq, not, sql } from "drizzle-orm";
 import type { Database } from "./database";
 import { customers, deals, vehicles } from "./schema";
 
@@ -24,13 +24,18 @@ export async function vehicleCalled(database: Database, description: string): Pr
   return vehicle?.id ?? null;
 }
 
-/** A name that was corrected leaves nothing behind under the old one; vehicles of the stock list stay. */
-export async function dropUnusedNames(database: Database): Promise<void> {
-  await database
-    .delete(customers)
-    .where(sql`not exists (select 1 from ${deals} where ${deals.customerId} = ${customers.id})`);
-  await database.delete(vehicles).where(
-    sql`${vehicles.priceMinor} is null
-        and not exists (select 1 from ${deals} where ${deals.vehicleId} = ${vehicles.id})`,
-  );
+/** The customer and the vehicle that a deal names, by id. */
+export type Named = { customerId: string | null; vehicleId: string | null };
+
+/** A name that was corrected leaves nothing behind under the old one; vehicles in stock stay. */
+export async function dropIfUnused(database: Database, { customerId, vehicleId }: Named): Promise<void> {
+  if (customerId !== null) {
+    const isUsed = sql`exists (select 1 from ${deals} where ${deals.customerId} = ${customers.id})`;
+    await database.delete(customers).where(and(eq(customers.id, customerId), not(isUsed)));
+  }
+  if (vehicleId !== null) {
+    const isUsed = sql`exists (select 1 from ${deals} where ${deals.vehicleId} = ${vehicles.id})`;
+    const isLoose = and(eq(vehicles.id, vehicleId), eq(vehicles.inStock, false), not(isUsed));
+    await database.delete(vehicles).where(isLoose);
+  }
 }

@@ -1,6 +1,7 @@
 import { sql } from "drizzle-orm";
 import {
   bigint,
+  boolean,
   check,
   index,
   integer,
@@ -26,6 +27,8 @@ export const vehicles = pgTable("vehicles", {
   /** The asking price in minor units of the currency, where it is known. */
   priceMinor: bigint({ mode: "number" }),
   currency: text().notNull().default("USD"),
+  /** Whether it can be sold, with a price or without one yet; else it is kept for as long as a deal names it. */
+  inStock: boolean().notNull().default(false),
 });
 
 export const deals = pgTable(
@@ -49,6 +52,8 @@ export const deals = pgTable(
   },
   table => [
     index("deals_changed_at").on(table.changedAt),
+    index("deals_customer").on(table.customerId),
+    index("deals_vehicle").on(table.vehicleId),
     check("deals_status", sql`${table.status} in ('quoting', 'agreed', 'signed', 'lost')`),
   ],
 );

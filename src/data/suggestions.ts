@@ -17,13 +17,13 @@ export async function listVehicles(database: Database): Promise<StockVehicle[]> 
   return database.select({ description, priceMinor, currency }).from(vehicles).orderBy(asc(description));
 }
 
-/** Keeps vehicles of the stock list; one that is there already gets the new price. */
+/** Keeps vehicles as stock; one that is there already gets the new price. */
 export async function keepVehicles(database: Database, stock: StockVehicle[]): Promise<void> {
   for (const vehicle of stock) {
     const { priceMinor, currency } = vehicle;
     await database
       .insert(vehicles)
-      .values(vehicle)
-      .onConflictDoUpdate({ target: vehicles.description, set: { priceMinor, currency } });
+      .values({ ...vehicle, inStock: true })
+      .onConflictDoUpdate({ target: vehicles.description, set: { priceMinor, currency, inStock: true } });
   }
 }

@@ -4,6 +4,7 @@ import type { Database } from "@/data/database";
 import * as data from "@/data/deals";
 import { CHOSEN_OPTION, chosenOption, type DealDocument, upToDate } from "@/exchange/deal-document";
 import { type DealFile, readDeal } from "@/exchange/deal-file";
+import { tooLargeSentence } from "@/exchange/deal-file/largest";
 import { parseDealFile } from "@/exchange/deal-file/parse";
 import type { DealReply, RegisterRow } from "./contract";
 import { Refusal } from "./refusal";
@@ -62,6 +63,8 @@ export async function createDeal(database: Database, document: DealDocument): Pr
 
 /** Keeps the deal of a deal file; the file's name, without its endings, stands for the customer. */
 export async function importDeal(database: Database, { fileName, text }: ImportRequest): Promise<DealReply> {
+  const tooLarge = tooLargeSentence(Buffer.byteLength(text));
+  if (tooLarge) throw new Refusal(413, tooLarge);
   const file = parseDealFile(text);
   if (!file.ok) throw new Refusal(422, file.sentence);
   const deal = readDeal(file.value);

@@ -1,47 +1,67 @@
 import type { Checked } from "@/exchange/checks";
+import { sizeText } from "@/exchange/text";
 import type { RefusalReply } from "./contract";
 import { Refusal } from "./refusal";
 
-/** The largest body that is read, in bytes. */
+/** The largest body that is read, in bytes: a deal of the largest deal file, with room to spare. */
 export const LARGEST_BODY = 1_000_000;
 
-/** Runs a route: what it returns becomes JSON, a refusal becomes its 4xx with a sentence. */
+/** The same where a deal file comes as text inside JSON, which escapes every quotation mark of it. */
+export const LARGEST_IMPORT = 2 * LARGEST_BODY;
+
+/** Runs a route: what it returns becomes JSON, a refusal becomes its status with a sentence. */
 export async function answer(work: () => Promise<unknown>, status = 200): Promise<Response> {
   try {
     return Response.json(await work(), { status });
   } catch (error) {
+    if (isDiskFull(error)) {
+      console.error(error);
+      return Response.json({ error: "The server's disk is full." } satisfies RefusalReply, { status: 507 });
+    }
     if (!(error instanceof Refusal)) throw error;
     const reply: RefusalReply = { error: error.message, ...(error.current && { current: error.current }) };
     return Response.json(reply, { status: error.status });
   }
 }
 
-/** Reads a JSON body of at most {@link LARGEST_BODY} and checks it against a schema. */
+/** Reads a JSON body of at most so many bytes and checks it against a schema. */
 export async function readBody<Value>(
   request: Request,
   check: (value: unknown) => Checked<Value>,
+  most = LARGEST_BODY,
 ): Promise<Value> {
   const type = request.headers.get("content-type") ?? "";
   if (!/^application\/json\s*(;|$)/i.test(type)) {
     throw new Refusal(415, "The body must be JSON, sent as application/json.");
   }
-  const checked = check(parseJson(await readText(request)));
+  const checked = check(parseJson(await readText(request, most)));
   if (!checked.ok) throw new Refusal(422, checked.sentence);
   return checked.value;
 }
 
-async function readText(request: Request): Promise<string> {
-  const tooLarge = new Refusal(413, "The body is over 1 MB, which is more than a deal can need.");
-  if (Number(request.headers.get("content-length")) > LARGEST_BODY) throw tooLarge;
+async function readText(request: Request, most: number): Promise<string> {
+  const tooLarge = (bytes: number) =>
+    new Refusal(413, `The body is ${sizeText(bytes)}; at most ${sizeText(most)} is accepted.`);
+  const announced = Number(request.headers.get("content-length"));
+  if (announced > most) throw tooLarge(announced);
   const chunks: Uint8Array[] = [];
   let size = 0;
   // Web streams can be iterated on Node, which the DOM's types do not say.
   for await (const chunk of (request.body ?? []) as AsyncIterable<Uint8Array>) {
     size += chunk.byteLength;
-    if (size > LARGEST_BODY) throw tooLarge;
+    if (size > most) throw tooLarge(size);
     chunks.push(chunk);
   }
   return Buffer.concat(chunks).toString("utf8");
+}
+
+const DISK_FULL = /ENOSPC|no space left|53100/i;
+
+/** Whether an error, or one that it comes from, says that nothing more can be written. */
+function isDiskFull(error: unknown): boolean {
+  if (!(error instanceof Error)) return false;
+  const { code } = error as NodeJS.ErrnoException;
+  return DISK_FULL.test(`${code ?? ""} ${error.message}`) || isDiskFull(error.cause);
 }
 
 function parseJson(text: string): unknown {

@@ -4,7 +4,7 @@ import { join } from "node:path";
 import { DEMO_DEALS } from "#demo/scenario";
 import { type OpenDatabase, openDatabase } from "@/data/database";
 import { getDeal, insertDeals, listDeals, setDeleted, updateDeal } from "@/data/deals";
-import { listCustomerNames, listVehicles } from "@/data/suggestions";
+import { keepVehicles, listCustomerNames, listVehicles } from "@/data/suggestions";
 import { chosenOption, type DealChange, headingOf, optionOf } from "@/exchange/deal-document";
 import { registerRows } from "@/server/deals";
 import { loadDemo } from "@/server/demo";
@@ -71,6 +71,14 @@ test("a corrected name leaves nobody behind; two deals of one customer share the
   expect(names).not.toContain("Idris Vantongern");
   expect(names.filter(name => name === customer)).toHaveLength(1);
   expect((await listVehicles(open.database)).map(each => each.description)).not.toContain("Larkmor");
+});
+
+test("a vehicle in stock stays when no deal names it any more, with a price or without one yet", async () => {
+  const stock = { description: "Ostrel Quay trailer, stock 1290", priceMinor: null, currency: "USD" };
+  await keepVehicles(open.database, [stock]);
+  const id = await keep({ vehicle: stock.description });
+  await updateDeal(open.database, id, 1, { heading });
+  expect(await listVehicles(open.database)).toContainEqual(stock);
 });
 
 describe("saves of different parts", () => {

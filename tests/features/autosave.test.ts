@@ -28,7 +28,7 @@ function memoryStorage(): ChangeStorage {
 
 /** A page with a server that answers as it is told. */
 function page() {
-  const server = { version: 1, away: false, saved: named("") };
+  const server = { version: 1, away: false, failing: "", saved: named("") };
   const sent: [version: number, customer: string | undefined][] = [];
   const merged: DealChange[] = [];
   const statuses: SaveStatus["kind"][] = [];
@@ -43,6 +43,7 @@ function page() {
     send: async (version, change): Promise<Answer<DealReply>> => {
       sent.push([version, change.heading?.customer]);
       if (server.away) return { kind: "away" };
+      if (server.failing) return { kind: "failing", sentence: server.failing };
       if (version !== server.version) {
         return {
           kind: "refused",
@@ -178,4 +179,17 @@ test("a change that a page from before options left behind is taken up as one of
   expect(change).toMatchObject({ version: 3, customer: "Ned" });
   // Put into the deal as it is kept, its only option keeps its id.
   expect(applyChange(NEW, change?.change ?? {})).toEqual({ ...NEW, customer: "Ned" });
+});
+
+test("a server that fails is told from one that is away; the change is kept and tried again all the same", async () => {
+  const { server, statuses, autosave, kept } = page();
+  server.failing = "The server's disk is full.";
+  autosave.change(named("A"));
+  await jest.advanceTimersByTimeAsync(5000);
+  expect(statuses.at(-1)).toBe("failing");
+  expect(kept()).toEqual(["A"]);
+  server.failing = "";
+  await jest.advanceTimersByTimeAsync(10_000);
+  expect(server.saved.customer).toBe("A");
+  expect(statuses.at(-1)).toBe("saved");
 });

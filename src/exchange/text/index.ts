@@ -1,3 +1,4 @@
 export { amountText, typedAmountText } from "./amount-text";
 export { longDate, monthName, shortDate } from "./date-text";
 export { factorText, fineAmount, rateText } from "./number-text";
+export { sizeText } from "./size-text";

@@ -1,30 +1,38 @@
 import type { DealChange, DealDocument } from "@/exchange/deal-document";
 import type { DealReply, RefusalReply, RegisterRow } from "@/server/contract";
 
-/** What a request comes to: a value, a refusal with its sentence, or no server to ask. */
+/** What a request comes to: a value, a refusal with its sentence, a server that fails, or no server to ask. */
 export type Answer<Value> =
   | { kind: "done"; value: Value }
   | { kind: "refused"; status: number; sentence: string; current?: DealReply }
+  | { kind: "failing"; sentence: string }
   | { kind: "away" };
+
+/** A browser sends no more than 64 KiB after its page is left, everything that is under way together. */
+const MOST_AFTER_LEAVING = 60 * 1024;
 
 async function ask<Value>(method: string, path: string, body?: unknown): Promise<Answer<Value>> {
   try {
+    const text = body === undefined ? undefined : new TextEncoder().encode(JSON.stringify(body));
     const response = await fetch(path, {
       method,
-      // Lets a save that is under way finish when the page is left.
-      keepalive: method === "PUT",
-      ...(body !== undefined && {
-        headers: { "Content-Type": "application/json" },
-        body: JSON.stringify(body),
-      }),
+      // Lets a save that is under way finish when the page is left; a larger one is kept in the browser till then.
+      keepalive: method === "PUT" && (text?.byteLength ?? 0) <= MOST_AFTER_LEAVING,
+      ...(text && { headers: { "Content-Type": "application/json" }, body: text }),
     });
     if (response.ok) return { kind: "done", value: (await response.json()) as Value };
-    if (response.status >= 500) return { kind: "away" };
+    if (response.status >= 500) return { kind: "failing", sentence: await failureOf(response) };
     const { error, current } = (await response.json()) as RefusalReply;
     return { kind: "refused", status: response.status, sentence: error, ...(current && { current }) };
   } catch {
     return { kind: "away" };
   }
+}
+
+/** What a server that fails says of it. */
+async function failureOf(response: Response): Promise<string> {
+  const reply: Partial<RefusalReply> = await response.json().catch(() => ({}));
+  return reply.error ?? `The server failed (${response.status}).`;
 }
 
 const dealPath = (id: string) => `/api/deals/${id}`;

@@ -1,5 +1,6 @@
 import { useState } from "react";
 import { toast } from "sonner";
+import { tooLargeSentence } from "@/exchange/deal-file/largest";
 import { type Answer, api } from "@/features/api/client";
 import { localToday, newDealDocument } from "@/features/deal/desk/new-deal";
 import type { RegisterRow } from "@/server/contract";
@@ -7,7 +8,7 @@ import type { RegisterRow } from "@/server/contract";
 const AWAY = "The server is away; nothing was changed. Try again when it is back.";
 
 function sayWhyNot<Value>(answer: Exclude<Answer<Value>, { kind: "done" }>, what = ""): void {
-  toast.error(what + (answer.kind === "refused" ? answer.sentence : AWAY));
+  toast.error(what + (answer.kind === "away" ? AWAY : answer.sentence));
 }
 
 /** The register's rows and what can be done with them. */
@@ -52,6 +53,11 @@ export function useRegister(initial: RegisterRow[]) {
   const bringIn = async (files: readonly File[]) => {
     let kept = 0;
     for (const file of files) {
+      const tooLarge = tooLargeSentence(file.size);
+      if (tooLarge) {
+        toast.error(`${file.name}: ${tooLarge}`);
+        continue;
+      }
       const answer = await api.importFile(file.name, await file.text());
       if (answer.kind === "done") kept += 1;
       else sayWhyNot(answer, `${file.name}: `);

@@ -34,6 +34,8 @@ function sayStatus(status: SaveStatus, unreadable: boolean): { tone: string; ico
         icon: <CloudOff {...ICON} />,
         text: "Not saved: the server is away. Kept here, saved when it is back.",
       };
+    case "failing":
+      return { ...trouble, text: `Not saved: ${status.sentence} Kept here, tried again.` };
     case "conflict":
       return { ...trouble, text: "Not saved: changed somewhere else." };
     case "deleted":

@@ -15,6 +15,8 @@ export type SaveStatus =
   | { kind: "saving" }
   /** No server: the change is kept in the browser and tried again. */
   | { kind: "away" }
+  /** A server that could not keep it: the same, with what it says. */
+  | { kind: "failing"; sentence: string }
   | { kind: "conflict"; theirs: DealReply }
   | { kind: "deleted" }
   | { kind: "refused"; sentence: string };
@@ -95,8 +97,8 @@ export function createAutosave(setup: AutosaveSetup): Autosave {
       return;
     }
     waiting ??= document;
-    if (answer.kind === "away") {
-      onStatus({ kind: "away" });
+    if (answer.kind === "away" || answer.kind === "failing") {
+      onStatus(answer);
       if (stopped) return;
       schedule(retryAfter);
       retryAfter = Math.min(retryAfter * 2, SLOWEST_RETRY);
