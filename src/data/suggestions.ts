@@ -1,20 +1,44 @@
-import { asc } from "drizzle-orm";
+import { asc, desc, ilike } from "drizzle-orm";
+import type { AnyPgColumn } from "drizzle-orm/pg-core";
 import type { Database } from "./database";
 import { customers, vehicles } from "./schema";
 
 /** A vehicle that can be picked, with its asking price in minor units where it is known. */
 export type StockVehicle = { description: string; priceMinor: number | null; currency: string };
 
-/** The names of all customers, in alphabetical order. */
-export async function listCustomerNames(database: Database): Promise<string[]> {
-  const rows = await database.select({ name: customers.name }).from(customers).orderBy(asc(customers.name));
+/** How many are suggested at a time. */
+const MOST_SUGGESTED = 12;
+
+/** A text as a pattern of names that hold it, those that begin with it first. */
+const holding = (column: AnyPgColumn, text: string) => ({
+  where: ilike(column, `%${escaped(text)}%`),
+  order: [desc(ilike(column, `${escaped(text)}%`)), asc(column)],
+});
+
+const escaped = (text: string) => text.replace(/[\\%_]/g, "\\$&");
+
+/** The names of customers that hold a text. */
+export async function customersLike(database: Database, text: string): Promise<string[]> {
+  const { where, order } = holding(customers.name, text);
+  const rows = await database
+    .select({ name: customers.name })
+    .from(customers)
+    .where(where)
+    .orderBy(...order)
+    .limit(MOST_SUGGESTED);
   return rows.map(row => row.name);
 }
 
-/** All vehicles, in alphabetical order. */
-export async function listVehicles(database: Database): Promise<StockVehicle[]> {
+/** The vehicles whose description holds a text, those in stock first. */
+export async function vehiclesLike(database: Database, text: string): Promise<StockVehicle[]> {
   const { description, priceMinor, currency } = vehicles;
-  return database.select({ description, priceMinor, currency }).from(vehicles).orderBy(asc(description));
+  const { where, order } = holding(description, text);
+  return database
+    .select({ description, priceMinor, currency })
+    .from(vehicles)
+    .where(where)
+    .orderBy(desc(vehicles.inStock), ...order)
+    .limit(MOST_SUGGESTED);
 }
 
 /** Keeps vehicles as stock; one that is there already gets the new price. */

@@ -1,6 +1,10 @@
+import type { StockVehicle } from "@/data/suggestions";
 import type { DealDocument, DealStatus } from "@/exchange/deal-document";
 
-export type { StockVehicle } from "@/data/suggestions";
+export type { StockVehicle };
+
+/** What can be picked for what was typed so far. */
+export type SuggestedNames = { customers: string[] } | { vehicles: StockVehicle[] };
 
 /** A deal as the server gives it. */
 export type DealReply = {

@@ -2,7 +2,13 @@ import { randomUUID } from "node:crypto";
 import { FREQUENCY_NAMES, summarize } from "@/core";
 import type { Database } from "@/data/database";
 import * as data from "@/data/deals";
-import { CHOSEN_OPTION, chosenOption, type DealDocument, upToDate } from "@/exchange/deal-document";
+import {
+  CHOSEN_OPTION,
+  chosenOption,
+  type DealDocument,
+  LONGEST_NAME,
+  upToDate,
+} from "@/exchange/deal-document";
 import { type DealFile, readDeal } from "@/exchange/deal-file";
 import { tooLargeSentence } from "@/exchange/deal-file/largest";
 import { parseDealFile } from "@/exchange/deal-file/parse";
@@ -72,7 +78,7 @@ export async function importDeal(database: Database, { fileName, text }: ImportR
   const customer = fileName
     .replace(/(\.deal)?\.json$/i, "")
     .replace(/\p{Cc}/gu, "")
-    .slice(0, 120);
+    .slice(0, LONGEST_NAME);
   const document = upToDate(file.value, randomUUID()) as DealDocument;
   return createDeal(database, { ...document, customer });
 }

@@ -32,6 +32,18 @@ export function dealWith(
   };
 }
 
+/** A deal with some figures of its structure changed. */
+export const withStructure = (deal: Deal, change: Partial<Deal["structure"]>): Deal => ({
+  ...deal,
+  structure: { ...deal.structure, ...change },
+});
+
+/** A deal with some figures of its plan changed. */
+export const withPlan = (deal: Deal, change: Partial<Deal["plan"]>): Deal => ({
+  ...deal,
+  plan: { ...deal.plan, ...change },
+});
+
 /** The quote of a deal that must have one. */
 export function quoteOf(deal: Deal): Quote {
   const quote = evaluate(deal);

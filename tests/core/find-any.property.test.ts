@@ -8,7 +8,7 @@ import {
   periodsPerYear,
   type Quote,
 } from "@/core";
-import { date, dealWith, quoteOf } from "./deals";
+import { date, dealWith, quoteOf, withPlan, withStructure } from "./deals";
 
 /** How each figure is written into a deal, read from an answer, and which way the known figures go with it. */
 type Figure = {
@@ -20,53 +20,45 @@ type Figure = {
   falling: KnownFigure[];
 };
 
-const structure = (deal: Deal, change: Partial<Deal["structure"]>): Deal => ({
-  ...deal,
-  structure: { ...deal.structure, ...change },
-});
-const plan = (deal: Deal, change: Partial<Deal["plan"]>): Deal => ({
-  ...deal,
-  plan: { ...deal.plan, ...change },
-});
 const RESULTS: KnownFigure[] = ["payment", "totalCost", "financeCharge", "amountFinanced"];
 
 const FIGURES: Figure[] = [
   {
     find: "price",
-    put: (deal, price) => structure(deal, { price }),
-    leaveOut: deal => structure(deal, { price: null }),
+    put: (deal, price) => withStructure(deal, { price }),
+    leaveOut: deal => withStructure(deal, { price: null }),
     of: quote => quote.price,
     rising: RESULTS,
     falling: [],
   },
   {
     find: "down",
-    put: (deal, amount) => structure(deal, { down: { amount } }),
-    leaveOut: deal => structure(deal, { down: null }),
+    put: (deal, amount) => withStructure(deal, { down: { amount } }),
+    leaveOut: deal => withStructure(deal, { down: null }),
     of: quote => quote.down,
     rising: [],
     falling: RESULTS,
   },
   {
     find: "allowance",
-    put: (deal, allowance) => structure(deal, { tradeIn: { ...deal.structure.tradeIn, allowance } }),
-    leaveOut: deal => structure(deal, { tradeIn: { ...deal.structure.tradeIn, allowance: 0 } }),
+    put: (deal, allowance) => withStructure(deal, { tradeIn: { ...deal.structure.tradeIn, allowance } }),
+    leaveOut: deal => withStructure(deal, { tradeIn: { ...deal.structure.tradeIn, allowance: 0 } }),
     of: quote => quote.allowance,
     rising: [],
     falling: RESULTS,
   },
   {
     find: "balloon",
-    put: (deal, amount) => plan(deal, { balloon: { amount } }),
-    leaveOut: deal => plan(deal, { balloon: null }),
+    put: (deal, amount) => withPlan(deal, { balloon: { amount } }),
+    leaveOut: deal => withPlan(deal, { balloon: null }),
     of: quote => quote.agreedBalloon,
     rising: ["totalCost", "financeCharge"],
     falling: ["payment"],
   },
   {
     find: "extra",
-    put: (deal, each) => plan(deal, { extra: { each } }),
-    leaveOut: deal => plan(deal, { extra: { each: null } }),
+    put: (deal, each) => withPlan(deal, { extra: { each } }),
+    leaveOut: deal => withPlan(deal, { extra: { each: null } }),
     of: quote => quote.extraEach,
     rising: [],
     falling: ["totalCost", "financeCharge", "endDate", "payments"],
@@ -137,7 +129,7 @@ function withPart(figure: Figure, deal: Deal, balloon: number, each: number): De
 function opened(figure: Figure, known: KnownFigure, deal: Deal, asked: number): Deal {
   const open: Deal = { ...figure.leaveOut(deal), find: figure.find };
   return known === "payment"
-    ? plan(open, { payment: asked })
+    ? withPlan(open, { payment: asked })
     : { ...open, from: { figure: known, value: asked } };
 }
 
@@ -180,21 +172,23 @@ test("a rate and a number of payments are found back from payment, cost and end 
       if (!growsLittle(deal)) return;
       const base = quoteOf(deal);
       const rate = evaluate(
-        plan({ ...deal, find: "yearlyRate" }, { yearlyRate: null, payment: base.payment }),
+        withPlan({ ...deal, find: "yearlyRate" }, { yearlyRate: null, payment: base.payment }),
       );
       expect(rate.ok && rate.value.payment).toBe(base.payment);
       const cost = base.financeCharge;
       if (cost > 0) {
         const from = { figure: "financeCharge" as const, value: cost };
-        const dear = evaluate({ ...plan(deal, { yearlyRate: null }), find: "yearlyRate", from });
+        const dear = evaluate({ ...withPlan(deal, { yearlyRate: null }), find: "yearlyRate", from });
         expect(dear.ok && dear.value.financeCharge).toBeLessThanOrEqual(cost);
         expect(dear.ok && dear.value.financeCharge).toBeGreaterThan(cost * 0.99 - 200);
       }
-      const count = evaluate(plan({ ...deal, find: "payments" }, { payments: null, payment: base.payment }));
+      const count = evaluate(
+        withPlan({ ...deal, find: "payments" }, { payments: null, payment: base.payment }),
+      );
       expect(count.ok && count.value.payment).toBeLessThanOrEqual(base.payment);
       expect(count.ok && count.value.plannedPayments).toBeLessThanOrEqual(base.plannedPayments);
       const end = { figure: "endDate" as const, value: date("2028-06-30") };
-      const dated = evaluate({ ...plan(deal, { payments: null }), from: end });
+      const dated = evaluate({ ...withPlan(deal, { payments: null }), from: end });
       if (dated.ok) expect(dated.value.finalDate).toBeLessThanOrEqual(end.value);
     }),
     { numRuns: 400 },
@@ -211,9 +205,9 @@ test("a number of payments is found for plans that start or step, from the payme
   for (const shape of shapes) {
     const base = quoteOf(dealWith({}, { ...shape, payments: 36 }));
     const open = dealWith({}, { ...shape, payments: null });
-    const byPayment = quoteOf(plan({ ...open, find: "payments" }, { payment: base.payment }));
+    const byPayment = quoteOf(withPlan({ ...open, find: "payments" }, { payment: base.payment }));
     expect(byPayment.payment).toBeLessThanOrEqual(base.payment);
-    const oneLess = evaluate(plan(open, { payments: byPayment.plannedPayments - 1 }));
+    const oneLess = evaluate(withPlan(open, { payments: byPayment.plannedPayments - 1 }));
     expect(oneLess.ok ? oneLess.value.payment : Number.POSITIVE_INFINITY).toBeGreaterThan(base.payment);
     const from = { figure: "totalCost" as const, value: base.totalCost };
     const byCost = quoteOf({ ...open, find: "payments", from });

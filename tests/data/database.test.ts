@@ -1,10 +1,12 @@
 import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
+import { eq } from "drizzle-orm";
 import { DEMO_DEALS } from "#demo/scenario";
 import { type OpenDatabase, openDatabase } from "@/data/database";
 import { getDeal, insertDeals, listDeals, setDeleted, updateDeal } from "@/data/deals";
-import { keepVehicles, listCustomerNames, listVehicles } from "@/data/suggestions";
+import { customers, vehicles } from "@/data/schema";
+import { customersLike, keepVehicles, vehiclesLike } from "@/data/suggestions";
 import { chosenOption, type DealChange, headingOf, optionOf } from "@/exchange/deal-document";
 import { registerRows } from "@/server/deals";
 import { loadDemo } from "@/server/demo";
@@ -67,10 +69,10 @@ test("inputs that break the schema are never kept, nor anything kept with them",
 test("a corrected name leaves nobody behind; two deals of one customer share the customer", async () => {
   const id = await keep({ customer: "Idris Vantongern", vehicle: "Larkmor" });
   await updateDeal(open.database, id, 1, { heading });
-  const names = await listCustomerNames(open.database);
-  expect(names).not.toContain("Idris Vantongern");
-  expect(names.filter(name => name === customer)).toHaveLength(1);
-  expect((await listVehicles(open.database)).map(each => each.description)).not.toContain("Larkmor");
+  expect(await customersLike(open.database, "Idris Vantongern")).toEqual([]);
+  expect(await customersLike(open.database, customer)).toEqual([customer]);
+  const vehicles = await vehiclesLike(open.database, "Larkmor");
+  expect(vehicles.map(each => each.description)).not.toContain("Larkmor");
 });
 
 test("a vehicle in stock stays when no deal names it any more, with a price or without one yet", async () => {
@@ -78,7 +80,18 @@ test("a vehicle in stock stays when no deal names it any more, with a price or w
   await keepVehicles(open.database, [stock]);
   const id = await keep({ vehicle: stock.description });
   await updateDeal(open.database, id, 1, { heading });
-  expect(await listVehicles(open.database)).toContainEqual(stock);
+  expect(await vehiclesLike(open.database, "ostrel quay")).toEqual([stock]);
+});
+
+test("names are suggested for what is typed: those that begin with it first, signs for themselves", async () => {
+  for (const name of ["Ansel 50% Maro", "Maro Ansel", "Teo Maro_Lind"]) await keep({ customer: name });
+  expect(await customersLike(open.database, "maro")).toEqual([
+    "Maro Ansel",
+    "Ansel 50% Maro",
+    "Teo Maro_Lind",
+  ]);
+  expect(await customersLike(open.database, "%")).toEqual(["Ansel 50% Maro"]);
+  expect(await customersLike(open.database, "_lind")).toEqual(["Teo Maro_Lind"]);
 });
 
 describe("saves of different parts", () => {
@@ -150,8 +163,8 @@ test("the demo is loaded into an empty folder only", async () => {
   await loadDemo(empty.database);
   const rows = await registerRows(empty.database);
   expect(rows).toHaveLength(16);
-  expect(await listCustomerNames(empty.database)).toHaveLength(14);
-  expect((await listVehicles(empty.database)).filter(each => each.priceMinor !== null)).toHaveLength(18);
+  expect(await empty.database.$count(customers)).toBe(14);
+  expect(await empty.database.$count(vehicles, eq(vehicles.inStock, true))).toBe(18);
   expect(rows.filter(row => row.payment === null).map(row => row.customer)).toEqual(["Tobiah Quarles"]);
   await empty.close();
   rmSync(emptyFolder, { recursive: true });

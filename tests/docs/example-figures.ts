@@ -1,12 +1,11 @@
 // What the examples of the core's doc comments take for granted, by the names they use.
 import { rationalWeight } from "@/core/annuity";
 import { addMonths, type DayNumber, parseIsoDate } from "@/core/calendar";
-import type { Deal } from "@/core/deal";
 import { rationalRate } from "@/core/interest";
 import { groupedAmount } from "@/core/money";
 import { loanOf, readTerms } from "@/core/plans/loan";
-import { evaluate } from "@/core/quote";
 import type { Result } from "@/core/result";
+import { dealWith, PLAIN, quoteOf } from "../core/deals";
 
 function value<Value>(result: Result<Value>): Value {
   if (!result.ok) throw new Error(result.failure.sentence);
@@ -16,44 +15,22 @@ function value<Value>(result: Result<Value>): Value {
 const day = (text: string): DayNumber => parseIsoDate(text) ?? 0;
 
 /** A camper van for 41,850.00: 40,700.00 financed over 72 months at 6.49 %. */
-const deal: Deal = {
-  currency: "USD",
-  structure: {
-    price: 4_185_000,
-    tradeIn: { allowance: 920_000, owed: 1_105_000 },
-    down: { amount: 300_000 },
-  },
-  plan: {
-    kind: "loan",
-    yearlyRate: "6.49",
-    payments: 72,
-    frequency: "monthly",
-    rounding: "nearest",
-    signed: null,
-    firstPayment: null,
-    payment: null,
-  },
-  find: "payment",
-};
+const deal = dealWith(
+  { price: 4_185_000, tradeIn: { allowance: 920_000, owed: 1_105_000 }, down: { amount: 300_000 } },
+  { yearlyRate: "6.49", payments: 72 },
+);
 
-/** 10,000.00 over 12 months at 6 %, without anything down. */
-const plainDeal: Deal = {
-  ...deal,
-  structure: { price: 1_000_000, tradeIn: { allowance: 0, owed: 0 }, down: { amount: 0 } },
-  plan: { ...deal.plan, yearlyRate: "6", payments: 12 },
-};
-
-const terms = value(readTerms(plainDeal));
+const terms = value(readTerms(PLAIN));
 
 export const FIGURES: Record<string, unknown> = {
   deal,
-  plainDeal,
-  quote: value(evaluate(deal)),
-  plainQuote: value(evaluate(plainDeal)),
+  plainDeal: PLAIN,
+  quote: quoteOf(deal),
+  plainQuote: quoteOf(PLAIN),
   structure: deal.structure,
   money: (minor: number) => groupedAmount(minor, 2),
   terms,
-  loan: value(loanOf(plainDeal.plan, terms, 1_000_000, 1_000_000)),
+  loan: value(loanOf(PLAIN.plan, terms, 1_000_000, 1_000_000)),
   twelveMonthsAtHalfAPercent: [
     {
       count: 12,

@@ -1,6 +1,7 @@
 import Type from "typebox";
 import type { DealFile } from "../deal-file";
 import { exact } from "../schema";
+import { LONGEST_NAME } from "./longest-name";
 import { DEAL_STATUSES } from "./statuses";
 
 /** How many options a deal can hold. */
@@ -8,9 +9,9 @@ const MOST_OPTIONS = 8;
 
 /** One line of plain text: no control characters, which a database or a file could not keep. */
 const Line = Type.String({
-  maxLength: 120,
+  maxLength: LONGEST_NAME,
   pattern: "^[^\\u0000-\\u001f\\u007f]*$",
-  description: "one line of at most 120 characters",
+  description: `one line of at most ${LONGEST_NAME} characters`,
 });
 
 const OptionId = Type.String({

@@ -6,6 +6,7 @@ export {
   isNoChange,
 } from "./changes";
 export type { DealChange, DealDocument, DealHeading, DealOption, DealOrder } from "./document.schema";
+export { LONGEST_NAME } from "./longest-name";
 export { chosenOption, documentOf, headingOf, optionOf, orderOf } from "./parts";
 export { isSame } from "./same";
 export { DEAL_STATUSES, type DealStatus } from "./statuses";

@@ -1,5 +1,5 @@
 import type { DealChange, DealDocument } from "@/exchange/deal-document";
-import type { DealReply, RefusalReply, RegisterRow } from "@/server/contract";
+import type { DealReply, RefusalReply, RegisterRow, StockVehicle } from "@/server/contract";
 
 /** What a request comes to: a value, a refusal with its sentence, a server that fails, or no server to ask. */
 export type Answer<Value> =
@@ -45,6 +45,10 @@ export const api = {
   duplicate: (id: string) => ask<DealReply>("POST", `${dealPath(id)}/duplicate`),
   remove: (id: string) => ask<{ id: string }>("DELETE", dealPath(id)),
   restore: (id: string) => ask<DealReply>("POST", `${dealPath(id)}/restore`),
+  customersLike: (text: string) =>
+    ask<{ customers: string[] }>("GET", `/api/names?customer=${encodeURIComponent(text)}`),
+  vehiclesLike: (text: string) =>
+    ask<{ vehicles: StockVehicle[] }>("GET", `/api/names?vehicle=${encodeURIComponent(text)}`),
   importFile: (fileName: string, text: string) =>
     ask<DealReply>("POST", "/api/deals/import", { fileName, text }),
 };

@@ -6,7 +6,7 @@ import type { DealChange, DealDocument } from "@/exchange/deal-document";
 import { api } from "@/features/api/client";
 import { RepaymentTable } from "@/features/repayment/RepaymentTable";
 import { useAutosave } from "@/features/saving/use-autosave";
-import type { DealReply, StockVehicle } from "@/server/contract";
+import type { DealReply } from "@/server/contract";
 import { ConflictDialog } from "./ConflictDialog";
 import { CostFigures } from "./CostFigures";
 import { CUSTOMER_FIELD, DealHeader } from "./DealHeader";
@@ -18,10 +18,10 @@ import { isStale, type OptionAction, shownQuote } from "./option";
 import { PlanCard } from "./PlanCard";
 import { StructureCard } from "./StructureCard";
 
-type Props = { deal: DealReply; customers: string[]; vehicles: StockVehicle[] };
+type Props = { deal: DealReply };
 
 /** The deal screen: the structure and the plan beside the answer. */
-export function DealDesk({ deal, customers, vehicles }: Props) {
+export function DealDesk({ deal }: Props) {
   const [state, dispatch] = useReducer(deskReducer, deal.document, openDesk);
   const show = useCallback((document: DealDocument) => dispatch({ type: "open", document }), []);
   const merge = useCallback((change: DealChange) => dispatch({ type: "merged", change }), []);
@@ -56,7 +56,7 @@ export function DealDesk({ deal, customers, vehicles }: Props) {
     <DeskContext value={desk}>
       {/* Until the page is alive, a key would be lost; it takes none. */}
       <div data-testid="desk" inert={!alive} className="flex min-h-full flex-col gap-3 p-3 md:px-6 lg:h-full">
-        <DealHeader customers={customers} vehicles={vehicles} status={status} />
+        <DealHeader status={status} />
         {status.kind === "conflict" && (
           <ConflictDialog
             mine={document}

@@ -1,43 +1,47 @@
 import { ChevronLeft, FileDown } from "lucide-react";
-import { useMemo } from "react";
 import type { DealStatus } from "@/exchange/deal-document";
 import { amountText } from "@/exchange/text";
+import { api } from "@/features/api/client";
 import { saveFile } from "@/features/figures/save-file";
 import type { SaveStatus } from "@/features/saving/autosave";
 import { SaveStatusLine } from "@/features/saving/SaveStatusLine";
 import type { StockVehicle } from "@/server/contract";
 import { useDesk } from "./desk/desk-context";
 import { STATUS_NAMES } from "./desk/status-names";
-import { NameField } from "./NameField";
+import { NameField, type Suggestion } from "./NameField";
 import { hasErrors } from "./option";
 
-type Props = { customers: string[]; vehicles: StockVehicle[]; status: SaveStatus };
+type Props = { status: SaveStatus };
 
 /** Where the officer starts on a deal that is new. */
 export const CUSTOMER_FIELD = "customer";
 
+async function suggestCustomers(text: string): Promise<Suggestion<string>[]> {
+  const answer = await api.customersLike(text);
+  return answer.kind === "done" ? answer.value.customers.map(name => ({ value: name, of: name })) : [];
+}
+
+async function suggestVehicles(text: string): Promise<Suggestion<StockVehicle>[]> {
+  const answer = await api.vehiclesLike(text);
+  if (answer.kind !== "done") return [];
+  return answer.value.vehicles.map(vehicle => {
+    const { description, priceMinor, currency } = vehicle;
+    const remark = priceMinor === null ? undefined : amountText(priceMinor, currency);
+    return { value: description, remark, of: vehicle };
+  });
+}
+
 /** Whose deal it is, for what, how it stands, and whether it is saved. */
-export function DealHeader({ customers, vehicles, status }: Props) {
+export function DealHeader({ status }: Props) {
   const { state, dispatch, option, act } = useDesk();
   const { heading: deal, options } = state;
-  const names = useMemo(() => customers.map(name => ({ value: name })), [customers]);
-  const stock = useMemo(
-    () =>
-      vehicles.map(({ description, priceMinor, currency }) => ({
-        value: description,
-        remark: priceMinor === null ? undefined : amountText(priceMinor, currency),
-      })),
-    [vehicles],
-  );
-  const pickVehicle = (vehicle: string) => {
-    dispatch({ type: "heading", change: { vehicle } });
-    const picked = vehicles.find(each => each.description === vehicle);
-    const { structure, find, currency } = option.inputs;
+  /** A vehicle that is picked, or typed out, brings its asking price, where none is typed yet. */
+  const bringPrice = ({ priceMinor, currency }: StockVehicle) => {
+    const { structure, find } = option.inputs;
     const priceIsOpen = structure.price === undefined && find !== "price";
-    if (priceIsOpen && picked?.priceMinor != null && picked.currency === currency) {
-      act({ type: "typed", field: "price", text: amountText(picked.priceMinor, currency) });
-      act({ type: "left", field: "price" });
-    }
+    if (!priceIsOpen || priceMinor === null || currency !== option.inputs.currency) return;
+    act({ type: "typed", field: "price", text: amountText(priceMinor, currency) });
+    act({ type: "left", field: "price" });
   };
   return (
     <header className="flex flex-wrap items-center gap-x-3 gap-y-2">
@@ -50,7 +54,7 @@ export function DealHeader({ customers, vehicles, status }: Props) {
         value={deal.customer}
         id={CUSTOMER_FIELD}
         placeholder="Customer’s name"
-        suggestions={names}
+        suggest={suggestCustomers}
         className="min-w-52 grow-2 basis-52 font-semibold font-serif text-xl"
         onChange={customer => dispatch({ type: "heading", change: { customer } })}
       />
@@ -58,9 +62,10 @@ export function DealHeader({ customers, vehicles, status }: Props) {
         label="Vehicle or purpose"
         value={deal.vehicle}
         placeholder="Vehicle or purpose"
-        suggestions={stock}
+        suggest={suggestVehicles}
         className="min-w-60 grow-3 basis-60"
-        onChange={pickVehicle}
+        onChange={vehicle => dispatch({ type: "heading", change: { vehicle } })}
+        onNamed={bringPrice}
       />
       <label className="flex items-center gap-2">
         <span className="sr-only">Status</span>

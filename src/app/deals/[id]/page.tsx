@@ -2,17 +2,23 @@ import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { DealDesk } from "@/features/deal/DealDesk";
 import { serverDatabase } from "@/server/database";
-import { dealPage } from "@/server/deal-page";
+import { findDeal } from "@/server/deals";
+import { isDealId } from "@/server/door";
 
 type Props = { params: Promise<{ id: string }> };
 
 export async function generateMetadata({ params }: Props): Promise<Metadata> {
-  const page = await dealPage(await serverDatabase(), (await params).id);
-  return { title: page?.deal.document.customer || "New deal" };
+  return { title: (await shownDeal(params))?.document.customer || "New deal" };
+}
+
+/** A deleted deal opens too, so that it can be brought back, and with it a change that was never saved. */
+async function shownDeal(params: Props["params"]) {
+  const { id } = await params;
+  return isDealId(id) ? findDeal(await serverDatabase(), id) : undefined;
 }
 
 export default async function DealPage({ params }: Props) {
-  const page = await dealPage(await serverDatabase(), (await params).id);
-  if (!page) notFound();
-  return <DealDesk {...page} />;
+  const deal = await shownDeal(params);
+  if (!deal) notFound();
+  return <DealDesk deal={deal} />;
 }
