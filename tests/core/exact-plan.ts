@@ -237,7 +237,9 @@ function rowsOf(
     const owed = table.balance + interest;
     const own = later.length === 0 && without ? lastAsked(plan, period.pay, without, interest) : undefined;
     const asked = own ?? askedOn(plan, period.pay, payment, interest);
-    const paid = limited(asked, owed, later, floor, leavesBalloon);
+    const isAgreed = period.pay.kind === "amount" || period.pay.kind === "none";
+    const planned = (pay: Pay) => askedOn(plan, pay, payment, 0n);
+    const paid = limited(asked, owed, later, floor, leavesBalloon, isAgreed, planned);
     if (!pays(table, period.date, paid, interest)) return undefined;
     if (table.balance === 0n && floor === 0n) break;
   }
@@ -260,10 +262,19 @@ function lastAsked(plan: ExactPlan, pay: Pay, without: ExactRow, interest: bigin
   return (pay.kind === "principal" ? without.principal + interest : without.payment) + plan.extraEach;
 }
 
-/** The last closes; no other takes more than leaves the floor in the end, although nothing more is paid. */
-function limited(asked: bigint, owed: bigint, later: Periods, floor: bigint, leavesBalloon: boolean): bigint {
+/** The last closes; no other takes more than is owed, nor one that is not agreed so much that the floor is not reached. */
+function limited(
+  asked: bigint,
+  owed: bigint,
+  later: Periods,
+  floor: bigint,
+  leavesBalloon: boolean,
+  isAgreed: boolean,
+  planned: (pay: Pay) => bigint,
+): bigint {
   if (later.length === 0 && !leavesBalloon) return owed - floor;
-  return asked > owed - floor ? smaller(asked, owed - leastLeft(later, floor)) : asked;
+  if (floor === 0n || isAgreed) return smaller(asked, owed);
+  return smaller(asked, owed - leastLeft(later, floor, planned));
 }
 
 /** The interest of a period, less what extras on its days have paid of it; undefined where one is too large. */
@@ -309,11 +320,20 @@ function pays(table: Table, date: string, paid: bigint, interest: bigint): boole
 
 const smaller = (a: bigint, b: bigint) => (a < b ? a : b);
 
-/** The least that can be left owing, so that interest alone leads to the floor: tried, by halving. */
-function leastLeft(later: Periods, floor: bigint): bigint {
+/**
+ * The least that can be left owing, so that the floor is reached, by halving: later dates pay what is agreed for them, or
+ * what is planned but no more than interest, and the last one nothing.
+ */
+function leastLeft(later: Periods, floor: bigint, planned: (pay: Pay) => bigint): bigint {
   const reaches = (left: bigint) =>
-    later.reduce((owed, { rate }) => owed + halfUp(owed * rate), left) >= floor;
-  let [short, enough] = [-1n, floor];
+    later.reduce((owed, { rate, pay }, index) => {
+      const interest = halfUp(owed * rate);
+      if (index === later.length - 1 || pay.kind === "none") return owed + interest;
+      if (pay.kind === "amount") return owed + interest - pay.amount;
+      return pay.kind === "level" ? owed + interest - smaller(planned(pay), interest) : owed;
+    }, left) >= floor;
+  const agreed = later.reduce((sum, { pay }) => sum + (pay.kind === "amount" ? pay.amount : 0n), 0n);
+  let [short, enough] = [-1n, floor + agreed];
   while (enough - short > 1n) {
     const middle = (enough + short) / 2n;
     if (reaches(middle)) enough = middle;

@@ -67,12 +67,17 @@ export function regularPayment(loan: Loan): number {
 
 function unpaid(loan: Loan, rows: PaymentRow[] | undefined): Standing {
   const shrinks = loan.extraEach > 0 || loan.extras.length > 0;
+  const floor = shrinks ? 0 : owedBeforeBalloon(loan);
+  // Without agreed amounts to come, no more than the floor has to be owed before it.
+  const hasAgreed = floor > 0 && loan.draft.runs.some(({ pay }) => pay.kind === "amount");
+  const least = hasAgreed ? leastOwed(loan, floor) : undefined;
   return {
     loan,
     rows,
     shrinks,
-    floor: shrinks ? 0 : owedBeforeBalloon(loan),
-    least: undefined,
+    floor,
+    least,
+    watched: least ? Math.max(...least) : floor,
     closing: shrinks && loan.balloon > 0 ? 0 : loan.draft.payments,
     lastPayment: shrinks && loan.balloon > 0 ? lastWithoutExtras(loan) : undefined,
     number: 0,
@@ -94,7 +99,7 @@ function lastWithoutExtras(loan: Loan): Planned | undefined {
   if (isFault(repaid) || !last || !run) return undefined;
   const { kind, withInterest } = plannedPayment(run.pay, loan);
   const own = withInterest ? last.principal : last.payment;
-  return { kind, each: own + loan.extraEach, withInterest };
+  return { kind, each: own + loan.extraEach, withInterest, isAgreed: true };
 }
 
 /** Repays the payments of one run: stretches without extras, and between them the dates that extras come before. */
@@ -138,7 +143,7 @@ function repayStretch(
   until: number,
   first?: number,
 ): Fault | undefined {
-  const { loan, rows, floor, closing } = standing;
+  const { loan, rows, floor, watched, closing } = standing;
   const { dateOf } = loan.draft.calendar;
   const { kind, each, withInterest } = planned;
   let { number, balance, totalInterest, finalPayment, paid } = standing;
@@ -146,9 +151,10 @@ function repayStretch(
   let interest = first ?? periodInterest(balance, rate);
   for (;;) {
     number += 1;
-    const due = balance + interest - floor;
+    const owed = balance + interest;
     const asked = withInterest ? each + interest : each;
-    const payment = number === closing || asked > due ? limited(standing, number, asked, due) : asked;
+    const isNear = number === closing || asked > owed - watched;
+    const payment = isNear ? limited(standing, number, asked, owed, planned) : asked;
     if (payment < 0) return { fault: "overpaid", short: -payment };
     const principal = payment - interest;
     balance -= principal;
@@ -168,12 +174,19 @@ function repayStretch(
   return fault;
 }
 
-/** The last payment takes what is owed, and no other takes more, nor so much that the balloon is not reached. */
-function limited(standing: Standing, number: number, asked: number, due: number): number {
+/** The last payment takes what is owed, and no other takes more, nor one that is not agreed so much that the balloon is not reached. */
+function limited(
+  standing: Standing,
+  number: number,
+  asked: number,
+  owed: number,
+  { isAgreed }: Planned,
+): number {
   const { floor, closing, loan } = standing;
-  if (number === closing || floor === 0) return due;
-  standing.least ??= leastOwed(loan.draft.runs, floor);
-  return Math.min(asked, due + floor - (standing.least[number] ?? floor));
+  if (number === closing) return owed - floor;
+  if (floor === 0 || isAgreed) return Math.min(asked, owed);
+  standing.least ??= leastOwed(loan, floor);
+  return Math.min(asked, owed - (standing.least[number] ?? floor));
 }
 
 function growing(balance: number, totalInterest: number): Fault | undefined {

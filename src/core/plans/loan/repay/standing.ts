@@ -27,6 +27,8 @@ export type Standing = {
   floor: number;
   /** What is owed at the least after each date, so that the floor is reached; made when a payment comes near it. */
   least: readonly number[] | undefined;
+  /** The most of these: a payment that leaves more is not looked at. */
+  watched: number;
   /** The date whose payment takes all that is owed; 0 where extras leave that to the balloon. */
   closing: number;
   /** What the last date takes without extras, where they leave the rest to the balloon. */
