@@ -70,18 +70,17 @@ function countPeriods(
   const [first = 0] = dates;
   const fromStart = first > start ? [start, ...dates] : dates;
   const halves = halfMonthPlaces(fromStart) ?? halfMonthPlaces(dates);
-  if (first > start) {
-    const months = Math.min(monthsFrom(start, first), 12);
+  const countOne = (days: number, wholeMonths: number, isHalf: boolean) => {
+    const months = Math.min(wholeMonths, 12);
     if (months > 0) count(`${months} months`, monthsUnit(months));
-    else if (halves?.has(start)) count("half month", HALF_MONTH);
-    else if (first - start <= 364) count(`${first - start} days`, daysUnit(first - start));
-  }
+    else if (isHalf) count("half month", HALF_MONTH);
+    else if (days <= 364) count(`${days} days`, daysUnit(days));
+  };
+  if (first > start) countOne(first - start, monthsFrom(start, first), halves?.get(first) === 1);
   for (let index = 1; index < dates.length; index++) {
     const [from = 0, to = 0] = [dates[index - 1], dates[index]];
-    const months = wholeMonths(first, from, to);
-    if (months > 0) count(`${Math.min(months, 12)} months`, monthsUnit(Math.min(months, 12)));
-    else if (halves || isHalfMonth(dates, index)) count("half month", HALF_MONTH);
-    else if (to - from <= 364) count(`${to - from} days`, daysUnit(to - from));
+    const isHalf = halves ? isOneStep(halves, from, to) : isHalfMonth(dates, index);
+    countOne(to - from, wholeMonths(first, from, to), isHalf);
   }
 }
 
@@ -91,6 +90,11 @@ function wholeMonths(first: DayNumber, from: DayNumber, to: DayNumber): number {
   const toFirst = wholeMonthsAfter(first, to);
   if (fromFirst !== undefined && toFirst !== undefined) return toFirst - fromFirst;
   return wholeMonthsAfter(from, to) ?? 0;
+}
+
+/** Whether two dates are neighbours among half months. */
+function isOneStep(places: ReadonlyMap<DayNumber, number>, from: DayNumber, to: DayNumber): boolean {
+  return (places.get(to) ?? 0) - (places.get(from) ?? 0) === 1;
 }
 
 /** Whole months measured back from the later date; 0 where there are odd days. */
