@@ -24,12 +24,15 @@ export type Priced = Lent & {
 export function price(deal: Deal, terms: Terms, rows?: PaymentRow[]): Result<Priced> {
   const lent = lend(deal, terms);
   if (!lent.ok) return lent;
-  const { structure, loan } = lent.value;
+  const { structure, loanAmount, amountFinanced, loan } = lent.value;
   const repayment = repay(loan, rows);
   if (isFault(repayment)) return { ok: false, failure: explainFault(repayment, loan, terms) };
   const charge = deal.plan.prepaidCharge ?? 0;
   return success({
-    ...lent.value,
+    structure,
+    loanAmount,
+    amountFinanced,
+    loan,
     repayment,
     financeCharge: repayment.totalInterest + charge,
     totalCost: repayment.totalOfPayments + charge + ownCost(structure),

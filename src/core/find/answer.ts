@@ -37,8 +37,7 @@ export function answer(deal: Deal, rows?: PaymentRow[]): Result<Answer> {
   const timed = termFromEndDate(priceKnown.value);
   if (!timed.ok) return timed;
   if (timed.value.find === "payment" && timed.value.from === undefined) {
-    const { plan } = timed.value;
-    return priced({ ...timed.value, plan: { ...plan, payment: null } }, solvable, rows);
+    return priced(withoutPayment(timed.value), solvable, rows);
   }
   const found = search(timed.value);
   if (!found.ok) return found;
@@ -47,6 +46,11 @@ export function answer(deal: Deal, rows?: PaymentRow[]): Result<Answer> {
   if (!answered.ok) return answered;
   const note = noteOn(answered.value.priced);
   return success({ ...answered.value, ...(note && { note }) });
+}
+
+/** A payment that is to be found is none that was given. */
+function withoutPayment(deal: Deal): Deal {
+  return deal.plan.payment === null ? deal : { ...deal, plan: { ...deal.plan, payment: null } };
 }
 
 function priced(

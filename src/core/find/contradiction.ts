@@ -1,5 +1,5 @@
-import { type Deal, standsInForPrice } from "../deal";
-import { groupedAmount, readCurrency } from "../money";
+import { type Deal, type Known, standsInForPrice } from "../deal";
+import { currencyDecimals, groupedAmount } from "../money";
 import { type Failure, failure } from "../result";
 import { MEASURES } from "./measure";
 
@@ -8,38 +8,41 @@ import { MEASURES } from "./measure";
  * as a failure; undefined where there is none.
  */
 export function contradiction(deal: Deal): { ok: false; failure: Failure } | undefined {
-  const decimals = readCurrency(deal.currency);
-  if (!decimals.ok) return decimals;
-  return paymentsContradiction(deal, decimals.value) ?? paymentContradiction(deal, decimals.value);
+  return paymentsContradiction(deal) ?? paymentContradiction(deal);
 }
 
 /** The number of payments follows from an end date, and from what a payment that is found is to cost. */
-function paymentsContradiction({ plan, find, from }: Deal, decimals: number) {
+function paymentsContradiction({ currency, plan, find, from }: Deal) {
   if (plan.payments === null || from === undefined) return undefined;
-  const isExtra = find === "extra" || find === "lump";
   const follows =
-    (from.figure === "endDate" && !isExtra) ||
+    givesTerm({ from, find }) ||
     (find === "payment" && (from.figure === "totalCost" || from.figure === "financeCharge"));
-  const { name, text } = MEASURES[from.figure];
-  const given = `The number of payments is given, ${plan.payments}, and so is the ${name}, ${text(from.value, decimals)}`;
-  return follows
-    ? failure("payments", `${given}; leave out the number of payments, which follows.`)
-    : undefined;
+  if (!follows) return undefined;
+  const known = `The number of payments is given, ${plan.payments}, and so is ${knownText(from, currency)}`;
+  return failure("payments", `${known}; leave out the number of payments, which follows.`);
 }
 
 /** The payment follows from whatever else a figure is found from, and from a list of payments. */
-function paymentContradiction(deal: Deal, decimals: number) {
-  const { plan, find, from } = deal;
+function paymentContradiction(deal: Deal) {
+  const { currency, plan, find, from } = deal;
   if (plan.payment === null || find === "payment") return undefined;
-  const payment = `The payment is given, ${groupedAmount(plan.payment, decimals)}`;
-  if (plan.datedPayments?.every(({ amount }) => amount !== null)) {
-    return failure("payment", `${payment}, and so is every payment of the list; leave out the payment.`);
-  }
-  if (from === undefined || standsInForPrice(deal)) return undefined;
-  if (from.figure === "endDate" && find !== "extra" && find !== "lump") return undefined;
-  const { name, text } = MEASURES[from.figure];
-  return failure(
-    "payment",
-    `${payment}, and so is the ${name}, ${text(from.value, decimals)}; leave out one of them.`,
-  );
+  const isListed = plan.datedPayments?.every(({ amount }) => amount !== null) ?? false;
+  const isFree = from === undefined || standsInForPrice(deal) || givesTerm(deal);
+  if (isFree && !isListed) return undefined;
+  const payment = `The payment is given, ${groupedAmount(plan.payment, decimalsOf(currency))}`;
+  return isListed || from === undefined
+    ? failure("payment", `${payment}, and so is every payment of the list; leave out the payment.`)
+    : failure("payment", `${payment}, and so is ${knownText(from, currency)}; leave out one of them.`);
 }
+
+/** Whether an end date says how many payments there are. */
+function givesTerm({ from, find }: Pick<Deal, "from" | "find">): boolean {
+  return from?.figure === "endDate" && find !== "extra" && find !== "lump";
+}
+
+function knownText({ figure, value }: Known, currency: string): string {
+  const { name, text } = MEASURES[figure];
+  return `the ${name}, ${text(value, decimalsOf(currency))}`;
+}
+
+const decimalsOf = (currency: string) => currencyDecimals(currency) ?? 2;

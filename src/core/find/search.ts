@@ -46,8 +46,9 @@ export function search(deal: Deal): Result<Searched> {
   const { from: _from, ...given } = finder.fill(deal, whole);
   const leastIsEnough = !rises && whole === low && finder.noneNeeded !== undefined;
   const payment = known === "payment" && !leastIsEnough ? asked : null;
+  const plan = given.plan.payment === payment ? given.plan : { ...given.plan, payment };
   return success({
-    filled: { ...given, plan: { ...given.plan, payment }, find: "payment" },
+    filled: { ...given, plan, find: "payment" },
     noteOn: answered => (leastIsEnough ? noneNeeded(finder, known, asked, decimals, answered) : undefined),
   });
 }
@@ -87,8 +88,14 @@ function risingRange({ rises, low, high }: Range): { sign: 1 | -1; from: number;
  * lie before all others; where they lie between them, or numbers on the right side do, those before are looked at too.
  */
 function lastPriced(difference: (whole: number) => number, from: number, to: number, guess: number): number {
-  const first = lastWhole(difference, from, to, guess);
-  if (first >= from && difference(first) > Number.NEGATIVE_INFINITY) return first;
+  const tooLittle = new Set<number>();
+  const noted = (whole: number) => {
+    const at = difference(whole);
+    if (at === Number.NEGATIVE_INFINITY) tooLittle.add(whole);
+    return at;
+  };
+  const first = lastWhole(noted, from, to, guess);
+  if (first >= from && !tooLittle.has(first)) return first;
   const at = priced(difference);
   const start = [...samples(from, to), cheapest(difference, from, to)].find(whole => at(whole) <= 0);
   return start === undefined ? from - 1 : lastWhole(at, start, to, start);

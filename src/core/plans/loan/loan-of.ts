@@ -36,12 +36,14 @@ export function loanOf(plan: LoanPlan, terms: Terms, fullPrice: number, amount: 
   if (isSolved && solver.unrounded(amount, balloon.value) <= 0 && solver.rounded(amount, balloon.value) < 0) {
     return tooMuchAgreed(amount, balloon.value, terms);
   }
-  const loan = { amount, draft, solved: 0, rounding, balloon: balloon.value, extraEach, extras };
-  if (!isSolved) return success(loan);
-  if (plan.payment === null) return success({ ...loan, solved: solver.rounded(amount, balloon.value) });
-  // Where payments fall, the one given is the first: a part of the principal and its interest.
-  const interest = regularPayment(loan);
-  return success({ ...loan, solved: Math.max(plan.payment - interest, 0) });
+  const solved = isSolved && plan.payment === null ? solver.rounded(amount, balloon.value) : 0;
+  const loan = { amount, draft, solved, rounding, balloon: balloon.value, extraEach, extras };
+  if (isSolved && plan.payment !== null) {
+    // Where payments fall, the one given is the first: a part of the principal and its interest.
+    const interest = regularPayment(loan);
+    loan.solved = Math.max(plan.payment - interest, 0);
+  }
+  return success(loan);
 }
 
 function balloonOf({ balloon }: LoanPlan, fullPrice: number): Result<number> {

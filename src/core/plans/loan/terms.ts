@@ -47,7 +47,7 @@ export function readTerms({ currency, plan }: { currency: string; plan: LoanPlan
   if (!calendar.ok) return calendar;
   const draft = draftLoan(calendar.value.calendar, plan);
   if (!draft.ok) return draft;
-  const extras = extraEvents(plan.extra ?? {}, draft.value);
+  const extras = extraEvents(plan.extra, draft.value);
   if (!extras.ok) return extras;
   return success({
     decimals: decimals.value,

@@ -34,11 +34,14 @@ export type ExtraEvent = DatedExtra & {
 /** A plan's extras: the ones within its term, in order, and the ones after it, which are not used. */
 export type Extras = { events: readonly ExtraEvent[]; late: readonly DatedExtra[] };
 
+const NONE: Result<Extras> = success({ events: [], late: [] });
+
 /** Puts a plan's extras on the dates of its table, in order. */
-export function extraEvents(extra: Extra, draft: Draft): Result<Extras> {
+export function extraEvents(extra: Extra | undefined, draft: Draft): Result<Extras> {
+  if (!extra?.once && !extra?.yearly) return NONE;
   const dated = [...onceExtras(extra), ...yearlyExtras(extra, draft)].sort((a, b) => a.date - b.date);
   const [first] = dated;
-  if (!first) return success({ events: [], late: [] });
+  if (!first) return NONE;
   const { start, dateOf } = draft.calendar;
   const end = dateOf(draft.payments);
   if (start === null || end === null) {

@@ -1,9 +1,12 @@
 import { periodInterest } from "../../../interest";
 import { roundWhenSure } from "../../../money";
 import { ONE, over } from "../../../precise";
+import type { ExtraEvent } from "../extras";
 import type { Loan } from "./loan";
 import type { Repayment } from "./row";
 import type { Standing } from "./standing";
+
+const NONE: readonly ExtraEvent[] = [];
 
 /** The totals, with the balloon as the last line where one is left to pay. */
 export function closed({
@@ -43,7 +46,7 @@ export function closed({
     totalOfPayments: amount + interestInAll,
     totalInterest: interestInAll,
     finalDate,
-    unused: loan.extras.slice(nextExtra),
+    unused: nextExtra === loan.extras.length ? NONE : loan.extras.slice(nextExtra),
   };
 }
 

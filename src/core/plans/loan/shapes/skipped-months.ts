@@ -14,8 +14,8 @@ const MOST_PERIODS_ON = 24;
  * in one of them, its payment moves to the next date that is paid.
  */
 export const skippedMonths: Shape<Inputs> = (draft, plan) => {
-  const months = plan.skippedMonths ?? [];
-  if (months.length === 0) return success(draft);
+  const months = plan.skippedMonths;
+  if (!months || months.length === 0) return success(draft);
   const wrong = months.find(month => !Number.isInteger(month) || month < 1 || month > 12);
   if (wrong !== undefined) {
     return failure("skippedMonths", `The skipped month ${wrong} is no month; it must be 1 to 12.`);

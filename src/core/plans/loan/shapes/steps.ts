@@ -21,7 +21,8 @@ type Inputs = { steps?: readonly Step[]; rounding: Rounding; roundingStep?: numb
 
 /** Payments that change along the term; what is neither an amount nor follows from one is solved for. */
 export const steps: Shape<Inputs> = (draft, plan) => {
-  const asked = plan.steps ?? [];
+  const asked = plan.steps;
+  if (!asked) return success(draft);
   const rounding = { rule: plan.rounding, step: plan.roundingStep ?? 1 };
   if (asked.length > MOST_STEPS) {
     return failure("steps", `There are ${asked.length} steps; there can be at most ${MOST_STEPS}.`);
