@@ -48,6 +48,7 @@ export {
   type TimeValue,
   type TimeValueAnswer,
 } from "./time-value";
+export { CORE_VERSION } from "./version";
 export { WORKED_FIGURES, type WorkedFigure, type WorkingStep, working } from "./working";
 export {
   annualPercentageRate,

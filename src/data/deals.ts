@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, isNull, notInArray } from "drizzle-orm";
+import { and, asc, eq, inArray, isNull, notInArray } from "drizzle-orm";
 import {
   type DealChange,
   type DealDocument,
@@ -79,11 +79,11 @@ function toRecord(rows: readonly Row[]): DealRecord | undefined {
   };
 }
 
-/** Every deal that is not deleted, the last changed first. */
-export async function listDeals(database: Database): Promise<DealRecord[]> {
+/** Some deals by their ids, deleted or not. */
+export async function getDeals(database: Database, ids: readonly string[]): Promise<DealRecord[]> {
   const rows = await selectRows(database)
-    .where(isNull(deals.deletedAt))
-    .orderBy(desc(deals.changedAt), asc(options.position));
+    .where(inArray(deals.id, [...ids]))
+    .orderBy(asc(options.position));
   return toRecords(rows);
 }
 
@@ -182,7 +182,8 @@ async function keepOptions(
 ): Promise<void> {
   const order = orderOf(document).options;
   for (const { id, name, inputs } of changed) {
-    const columns = { name, inputs: guarded(inputs), version, position: order.indexOf(id) };
+    const made = { figures: null, figuresBy: null };
+    const columns = { name, inputs: guarded(inputs), version, position: order.indexOf(id), ...made };
     await tx
       .insert(options)
       .values({ id, dealId, ...columns })

@@ -14,6 +14,7 @@ import {
 } from "drizzle-orm/pg-core";
 import { DEAL_STATUSES } from "@/exchange/deal-document";
 import type { DealFile } from "@/exchange/deal-file";
+import type { KeptFigures } from "./kept-figures";
 
 export const customers = pgTable("customers", {
   id: uuid().primaryKey().defaultRandom(),
@@ -74,6 +75,9 @@ export const options = pgTable(
     inputs: jsonb().$type<DealFile>().notNull(),
     /** The deal's version at which this option last changed. */
     version: integer().notNull().default(1),
+    /** What a list shows of it, and the version of the core that made that; null since it last changed. */
+    figures: jsonb().$type<KeptFigures>(),
+    figuresBy: text(),
   },
   table => [primaryKey({ columns: [table.dealId, table.id] })],
 );

@@ -1,5 +1,4 @@
 import { randomUUID } from "node:crypto";
-import { FREQUENCY_NAMES, summarize } from "@/core";
 import type { Database } from "@/data/database";
 import * as data from "@/data/deals";
 import {
@@ -9,10 +8,10 @@ import {
   LONGEST_NAME,
   upToDate,
 } from "@/exchange/deal-document";
-import { type DealFile, readDeal } from "@/exchange/deal-file";
+import { readDeal } from "@/exchange/deal-file";
 import { tooLargeSentence } from "@/exchange/deal-file/largest";
 import { parseDealFile } from "@/exchange/deal-file/parse";
-import type { DealReply, RegisterRow } from "./contract";
+import type { DealReply } from "./contract";
 import { Refusal } from "./refusal";
 import type { ImportRequest, SaveRequest } from "./requests";
 
@@ -23,29 +22,6 @@ const reply = ({ id, version, changedAt, deleted, document }: data.DealRecord): 
   deleted,
   document,
 });
-
-/** The register: every deal with what follows from it. */
-export async function registerRows(database: Database): Promise<RegisterRow[]> {
-  return (await data.listDeals(database)).map(({ id, changedAt, document }) => {
-    const { customer, vehicle, status } = document;
-    const { inputs } = chosenOption(document);
-    return { id, customer, vehicle, status, changedAt: changedAt.toISOString(), ...answerOf(inputs) };
-  });
-}
-
-function answerOf(
-  inputs: DealFile,
-): Pick<RegisterRow, "currency" | "payment" | "paid" | "amountFinanced" | "problem"> {
-  const { currency, plan } = inputs;
-  const paid = plan.datedPayments ? "listed" : FREQUENCY_NAMES[plan.frequency].adjective;
-  const deal = readDeal(inputs);
-  const quote = deal.ok ? summarize(deal.value) : deal;
-  if (!quote.ok) {
-    return { currency, payment: null, paid, amountFinanced: null, problem: quote.failure.sentence };
-  }
-  const { payment, amountFinanced } = quote.value;
-  return { currency, payment, paid, amountFinanced, problem: null };
-}
 
 /** One deal, deleted or not; undefined where there is none. */
 export async function findDeal(database: Database, id: string): Promise<DealReply | undefined> {

@@ -4,12 +4,13 @@ import { join } from "node:path";
 import { eq } from "drizzle-orm";
 import { DEMO_DEALS } from "#demo/scenario";
 import { type OpenDatabase, openDatabase } from "@/data/database";
-import { getDeal, insertDeals, listDeals, setDeleted, updateDeal } from "@/data/deals";
+import { getDeal, insertDeals, setDeleted, updateDeal } from "@/data/deals";
+import { listRegister } from "@/data/kept-figures";
 import { customers, vehicles } from "@/data/schema";
 import { customersLike, keepVehicles, vehiclesLike } from "@/data/suggestions";
 import { chosenOption, type DealChange, headingOf, optionOf } from "@/exchange/deal-document";
-import { registerRows } from "@/server/deals";
 import { loadDemo } from "@/server/demo";
+import { registerRows } from "@/server/register";
 
 const folder = mkdtempSync(join(tmpdir(), "kellux-data-"));
 let open: OpenDatabase;
@@ -47,7 +48,7 @@ test("a save counts only from the newest version", async () => {
 
 test("a deleted deal is out of the list, takes no save, and comes back whole", async () => {
   const id = await keep();
-  const ids = async () => (await listDeals(open.database)).map(deal => deal.id);
+  const ids = async () => (await listRegister(open.database)).map(deal => deal.id);
   await setDeleted(open.database, id, true);
   expect(await ids()).not.toContain(id);
   expect(await updateDeal(open.database, id, 1, { heading: { ...heading, status: "lost" } })).toBe(false);
@@ -57,13 +58,13 @@ test("a deleted deal is out of the list, takes no save, and comes back whole", a
 });
 
 test("inputs that break the schema are never kept, nor anything kept with them", async () => {
-  const before = await listDeals(open.database);
+  const before = await listRegister(open.database);
   const bad = {
     ...document,
     options: [{ id: optionId, name, inputs: { ...inputs, find: "residual" } as never }],
   };
   await expect(insertDeals(open.database, [document, bad])).rejects.toThrow("residual");
-  expect(await listDeals(open.database)).toEqual(before);
+  expect(await listRegister(open.database)).toEqual(before);
 });
 
 test("a corrected name leaves nobody behind; two deals of one customer share the customer", async () => {
@@ -154,9 +155,9 @@ describe("saves of different parts", () => {
 });
 
 test("the demo is loaded into an empty folder only", async () => {
-  const before = await listDeals(open.database);
+  const before = await listRegister(open.database);
   await loadDemo(open.database);
-  expect(await listDeals(open.database)).toEqual(before);
+  expect(await listRegister(open.database)).toEqual(before);
 
   const emptyFolder = mkdtempSync(join(tmpdir(), "kellux-empty-"));
   const empty = await openDatabase(emptyFolder);

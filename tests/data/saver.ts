@@ -1,6 +1,7 @@
 // Saves one deal in a loop and says each save once it is acknowledged, until it is killed.
 import { openDatabase } from "@/data/database";
-import { getDeal, insertDeals, listDeals, updateDeal } from "@/data/deals";
+import { getDeal, insertDeals, updateDeal } from "@/data/deals";
+import { listRegister } from "@/data/kept-figures";
 import { type DealDocument, documentOf, headingOf } from "@/exchange/deal-document";
 
 const say = (line: object) => process.stdout.write(`${JSON.stringify(line)}\n`);
@@ -23,7 +24,8 @@ const numbered = (count: number): DealDocument =>
   );
 
 const { database } = await openDatabase(process.argv[2] ?? "");
-const [known] = await listDeals(database);
+const [listed] = await listRegister(database);
+const known = listed && (await getDeal(database, listed.id));
 const id = known?.id ?? (await insertDeals(database, [numbered(1)]))[0] ?? "";
 const deal = await getDeal(database, id);
 if (!deal) throw new Error("The deal is gone.");

@@ -1,6 +1,7 @@
 import { serverDatabase } from "@/server/database";
-import { createDeal, registerRows } from "@/server/deals";
+import { createDeal } from "@/server/deals";
 import { answer, readBody } from "@/server/door";
+import { registerRows } from "@/server/register";
 import { checkNewDealRequest } from "@/server/requests";
 
 export const dynamic = "force-dynamic";

@@ -1,0 +1,2 @@
+ALTER TABLE "options" ADD COLUMN "figures" jsonb;--> statement-breakpoint
+ALTER TABLE "options" ADD COLUMN "figures_by" text;
