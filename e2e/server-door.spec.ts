@@ -259,3 +259,17 @@ test("pages carry the security headers, and every script on them a nonce of its 
   expect(nonces[0]).not.toBe(nonces[1]);
   expect(broken).toEqual([]);
 });
+
+test("says that it is well, and suggests names for what was typed of them", async ({ request }) => {
+  const health = await request.get("/api/health");
+  expect([health.status(), await health.json()]).toEqual([
+    200,
+    { database: "answers", core: expect.any(String) },
+  ]);
+  const names = await request.get("/api/names?customer=tamsin");
+  expect(await names.json()).toEqual({ customers: ["Tamsin Wherry"] });
+  for (const query of ["", "?customer=a&vehicle=b", `?customer=${"x".repeat(121)}`, "?vehicle=%00"]) {
+    const refused = await request.get(`/api/names${query}`);
+    expect([query, refused.status()]).toEqual([query, 422]);
+  }
+});
