@@ -17,11 +17,14 @@ export async function registerRows(database: Database): Promise<RegisterRow[]> {
     database,
     stale.map(({ id }) => id),
   );
-  return listed.flatMap(({ id, customer, vehicle, status, changedAt, figures }) => {
-    const shown = made.get(id) ?? figures;
+  return listed.flatMap(({ id, customer, vehicle, status, changedAt, figures: kept }) => {
+    const shown = made.get(id) ?? kept;
     if (!shown) return [];
+    // Named one by one: what comes out of the database has an order of its own.
+    const { currency, payment, paid, amountFinanced, problem } = shown;
     const heading = { customer: customer ?? "", vehicle: vehicle ?? "", status };
-    return [{ id, ...heading, changedAt: changedAt.toISOString(), ...shown }];
+    const figures = { currency, payment, paid, amountFinanced, problem };
+    return [{ id, ...heading, changedAt: changedAt.toISOString(), ...figures }];
   });
 }
 

@@ -274,7 +274,9 @@ function limited(
 ): bigint {
   if (later.length === 0 && !leavesBalloon) return owed - floor;
   if (floor === 0n || isAgreed) return smaller(asked, owed);
-  return smaller(asked, owed - leastLeft(later, floor, planned));
+  // Never more than the floor and all that is agreed has to be left.
+  const most = floor + agreedIn(later);
+  return asked <= owed - most ? asked : smaller(asked, owed - leastLeft(later, floor, planned));
 }
 
 /** The interest of a period, less what extras on its days have paid of it; undefined where one is too large. */
@@ -320,6 +322,9 @@ function pays(table: Table, date: string, paid: bigint, interest: bigint): boole
 
 const smaller = (a: bigint, b: bigint) => (a < b ? a : b);
 
+const agreedIn = (periods: Periods) =>
+  periods.reduce((sum, { pay }) => sum + (pay.kind === "amount" ? pay.amount : 0n), 0n);
+
 /**
  * The least that can be left owing, so that the floor is reached, by halving: later dates pay what is agreed for them, or
  * what is planned but no more than interest, and the last one nothing.
@@ -332,8 +337,7 @@ function leastLeft(later: Periods, floor: bigint, planned: (pay: Pay) => bigint)
       if (pay.kind === "amount") return owed + interest - pay.amount;
       return pay.kind === "level" ? owed + interest - smaller(planned(pay), interest) : owed;
     }, left) >= floor;
-  const agreed = later.reduce((sum, { pay }) => sum + (pay.kind === "amount" ? pay.amount : 0n), 0n);
-  let [short, enough] = [-1n, floor + agreed];
+  let [short, enough] = [-1n, floor + agreedIn(later)];
   while (enough - short > 1n) {
     const middle = (enough + short) / 2n;
     if (reaches(middle)) enough = middle;

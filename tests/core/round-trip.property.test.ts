@@ -116,7 +116,7 @@ const CASES = Object.entries(FINDINGS).flatMap(([find, finding]) =>
 const dealOfAny = (find: FoundFigure) =>
   fc.constantFrom(...SHAPE_NAMES.filter(shape => hasFigure(find, shape))).chain(dealsOf);
 
-const RUNS = Number(process.env.KELLUX_FINDS ?? 60);
+const RUNS = Number(process.env.KELLUX_FINDS ?? 45);
 
 /** The deal with a figure left out that is found from what it came to; undefined where it comes to nothing. */
 function askedAgain(deal: Deal, find: FoundFigure, finding: Finding, known: KnownFigure, share: number) {
