@@ -76,6 +76,24 @@ function datedAprs(plan: Partial<LoanPlan>): number[] {
     .flatMap(dated => (dated.ok && isRegular(dated.value, plan.payments ?? 1) ? [aprOf(dated.value)] : []));
 }
 
+test("a last payment of nothing takes its period, before a balloon in advance", () => {
+  const plan = {
+    timing: "advance" as const,
+    frequency: "yearly" as const,
+    yearlyRate: "12",
+    payments: 6,
+    rounding: "up" as const,
+    roundingStep: 10_000,
+    balloon: { amount: 30_000 },
+  };
+  const quote = quoteOf(dealWith({ price: 95_946 }, plan));
+  expect(quote.finalPayment).toBe(0);
+  const left = quote.schedule.reduce((sum, { number, payment }) => {
+    return sum - payment / (1 + aprOf(quote) / 100) ** (number - 1);
+  }, quote.amountFinanced);
+  expect(left).toBeCloseTo(0, 4);
+});
+
 const isWeeks = (frequency: Frequency) => frequency === "weekly" || frequency === "everyTwoWeeks";
 const TERM_IN_DAYS: Partial<Record<Frequency, number>> = { weekly: 7, everyTwoWeeks: 14, twiceAMonth: 15 };
 

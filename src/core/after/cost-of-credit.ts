@@ -124,7 +124,8 @@ function levelStretches({ payment, payments, finalPayment, balloon, filled }: Su
     { amount: finalPayment + withLast, count: 1 },
     { amount: balloon - withLast, count: 1 },
   ];
-  return stretches.filter(({ amount, count }) => amount > 0 && count > 0);
+  // One of nothing takes its time too: in advance the balloon comes a period after a last payment of nothing.
+  return stretches.filter(({ count }) => count > 0);
 }
 
 function stretchesOfRows(rows: readonly PaymentRow[]): Stretch[] {
