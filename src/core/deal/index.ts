@@ -3,3 +3,4 @@ export { knownFigure, standsInForPrice } from "./known";
 export { type Lent, lend } from "./lend";
 export { missingFigures } from "./missing";
 export { type Priced, price } from "./price";
+export { withoutPayment } from "./without-payment";

@@ -1,4 +1,4 @@
-import { type Deal, missingFigures, type Priced, price } from "../deal";
+import { type Deal, missingFigures, type Priced, price, withoutPayment } from "../deal";
 import { type PaymentRow, readTerms, solvable, type Terms } from "../plans/loan";
 import { type Result, success } from "../result";
 import { contradiction } from "./contradiction";
@@ -46,11 +46,6 @@ export function answer(deal: Deal, rows?: PaymentRow[]): Result<Answer> {
   if (!answered.ok) return answered;
   const note = noteOn(answered.value.priced);
   return success({ ...answered.value, ...(note && { note }) });
-}
-
-/** A payment that is to be found is none that was given. */
-function withoutPayment(deal: Deal): Deal {
-  return deal.plan.payment === null ? deal : { ...deal, plan: { ...deal.plan, payment: null } };
 }
 
 function priced(

@@ -1,4 +1,4 @@
-import { type Deal, price } from "../deal";
+import { type Deal, price, withoutPayment } from "../deal";
 import { NO_RATE, periodInterest } from "../interest";
 import { MOST_PAYMENTS, wholeText } from "../limits";
 import { groupedAmount } from "../money";
@@ -88,7 +88,7 @@ function neverEnds(
   reached: number,
   decimals: number,
 ): string | undefined {
-  const longest = finder.fill({ ...deal, plan: { ...deal.plan, payment: null } }, MOST_PAYMENTS);
+  const longest = finder.fill(withoutPayment(deal), MOST_PAYMENTS);
   const terms = readTerms(longest);
   const priced = terms.ok ? price(longest, terms.value) : terms;
   if (!priced.ok) return undefined;

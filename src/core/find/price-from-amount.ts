@@ -5,8 +5,8 @@ import { priceFor } from "../structure";
 import { MEASURES } from "./measure";
 
 /**
- * The deal with the price that its known loan amount, or amount financed, gives: that amount stands in for the price where a figure of
- * the plan is found.
+ * The deal with the price that its known loan amount, or amount financed, gives: that amount stands in for the price
+ * where a figure of the plan is found.
  */
 export function priceFromAmount(deal: Deal): Result<Deal> {
   const { from, structure } = deal;

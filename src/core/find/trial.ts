@@ -1,4 +1,4 @@
-import { type Deal, lend, price } from "../deal";
+import { type Deal, lend, price, withoutPayment } from "../deal";
 import { readTerms, type Terms } from "../plans/loan";
 import { type Failure, type Result, success } from "../result";
 import type { Finder } from "./finders";
@@ -27,7 +27,7 @@ export function makeTrial(deal: Deal, finder: Finder, known: MeasureName): Resul
   if (!first.ok) return first;
   const fixed = finder.changesPlan ? null : first.value;
   // Tried with the payment that each number takes.
-  const open = deal.plan.payment === null ? deal : { ...deal, plan: { ...deal.plan, payment: null } };
+  const open = withoutPayment(deal);
   const tried = (whole: number, measure: (filled: Deal, terms: Terms) => Result<number>) => {
     const filled = finder.fill(open, whole);
     const terms = fixed ? success(fixed) : readTerms(filled);

@@ -174,7 +174,10 @@ function repayStretch(
   return fault;
 }
 
-/** The last payment takes what is owed, and no other takes more, nor one that is not agreed so much that the balloon is not reached. */
+/**
+ * The last payment takes what is owed, and no other takes more, nor one that is not agreed so much that the balloon is
+ * not reached.
+ */
 function limited(
   standing: Standing,
   number: number,
