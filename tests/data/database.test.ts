@@ -3,7 +3,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { eq } from "drizzle-orm";
 import { DEMO_DEALS } from "#demo/scenario";
-import { type OpenDatabase, openDatabase } from "@/data/database";
+import { openDatabase } from "@/data/database";
 import { getDeal, insertDeals, setDeleted, updateDeal } from "@/data/deals";
 import { listRegister } from "@/data/kept-figures";
 import { customers, vehicles } from "@/data/schema";
@@ -11,16 +11,9 @@ import { customersLike, keepVehicles, vehiclesLike } from "@/data/suggestions";
 import { chosenOption, type DealChange, headingOf, optionOf } from "@/exchange/deal-document";
 import { loadDemo } from "@/server/demo";
 import { registerRows } from "@/server/register";
+import { testDatabase } from "./test-database";
 
-const folder = mkdtempSync(join(tmpdir(), "kellux-data-"));
-let open: OpenDatabase;
-beforeAll(async () => {
-  open = await openDatabase(folder);
-});
-afterAll(async () => {
-  await open.close();
-  rmSync(folder, { recursive: true });
-});
+const open = testDatabase();
 
 const [first] = DEMO_DEALS;
 if (!first) throw new Error("There is no demo deal.");

@@ -1,27 +1,16 @@
 import { createHash } from "node:crypto";
-import { mkdtempSync, rmSync } from "node:fs";
-import { tmpdir } from "node:os";
-import { join } from "node:path";
 import { eq } from "drizzle-orm";
 import fc from "fast-check";
 import { CORE_VERSION, costOfCredit, evaluate } from "@/core";
-import { type OpenDatabase, openDatabase } from "@/data/database";
 import { insertDeals, updateDeal } from "@/data/deals";
 import { options } from "@/data/schema";
 import type { DealDocument } from "@/exchange/deal-document";
 import type { DealFile } from "@/exchange/deal-file";
 import { figuresOf, registerRows } from "@/server/register";
 import { dealsOf, SHAPE_NAMES } from "../core/shapes";
+import { testDatabase } from "../data/test-database";
 
-const folder = mkdtempSync(join(tmpdir(), "kellux-register-"));
-let open: OpenDatabase;
-beforeAll(async () => {
-  open = await openDatabase(folder);
-});
-afterAll(async () => {
-  await open.close();
-  rmSync(folder, { recursive: true });
-});
+const open = testDatabase();
 
 const OPTION = "11111111-1111-4111-8111-111111111111";
 

@@ -1,0 +1,22 @@
+import { mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { type OpenDatabase, openDatabase } from "@/data/database";
+
+/** A database in a folder of its own, open while the tests of a file run. */
+export function testDatabase(): { readonly database: OpenDatabase["database"] } {
+  const folder = mkdtempSync(join(tmpdir(), "kellux-data-"));
+  let open: OpenDatabase;
+  beforeAll(async () => {
+    open = await openDatabase(folder);
+  });
+  afterAll(async () => {
+    await open.close();
+    rmSync(folder, { recursive: true });
+  });
+  return {
+    get database() {
+      return open.database;
+    },
+  };
+}
