@@ -16,6 +16,7 @@ const MOST_PAYMENTS_TRIED = 512;
  * @param cost rises with the number as long as what is solved for stays the same; above zero beyond the one asked for
  * @param solved what is solved for, rounded; rises with the number
  * @param terms the plan, which says how far rounding can move the cost
+ * @returns the number, and whether it is surely the last: the search ends after so many payments
  */
 export function lastOverPayments(
   first: number,
@@ -23,7 +24,7 @@ export function lastOverPayments(
   cost: (whole: number) => number,
   solved: (whole: number) => number,
   terms: Terms,
-): number {
+): { last: number; isSure: boolean } {
   const most = mostRounding(terms);
   let held = first;
   let at = first + 1;
@@ -31,17 +32,18 @@ export function lastOverPayments(
   for (let tries = 0; tries < MOST_PAYMENTS_TRIED; tries++) {
     const same = solved(at);
     const next = 1 + lastWhole(whole => solved(whole) - same, at, high, at + width);
-    if (next > high || !Number.isFinite(solved(next))) return held;
+    if (next > high || !Number.isFinite(solved(next))) return { last: held, isSure: true };
     width = next - at;
     at = next;
     const beyond = cost(at);
-    if (beyond > most) return held;
+    if (beyond > most) return { last: held, isSure: true };
     if (beyond <= 0) {
-      held = lastWhole(cost, at, high, at);
+      // No less than this one, wherever the budget of work ends.
+      held = Math.max(lastWhole(cost, at, high, at), at);
       at = held + 1;
     }
   }
-  return held;
+  return { last: held, isSure: false };
 }
 
 /**

@@ -20,7 +20,7 @@ export function lastPriced(
   if (first >= from && !tooLittle.has(first)) return first;
   const at = priced(difference);
   const start = [...samples(from, to), cheapest(difference, from, to)].find(whole => at(whole) <= 0);
-  return start === undefined ? from - 1 : lastWhole(at, start, to, start);
+  return start === undefined ? from - 1 : Math.max(lastWhole(at, start, to, start), start);
 }
 
 /** A difference that takes what cannot be priced to be on the wrong side. */
@@ -37,10 +37,12 @@ const MOST_PAST_THE_FIRST = 64;
 /** The number at which the known figure is the smallest that it can be: the first that can be priced, or just past it. */
 export function cheapest(at: (whole: number) => number, from: number, to: number): number {
   const first = 1 + lastWhole(whole => (at(whole) === Number.NEGATIVE_INFINITY ? -1 : 1), from, to, from);
-  let best = Math.min(first, to);
-  for (let whole = first + 1; whole <= Math.min(first + MOST_PAST_THE_FIRST, to); whole++)
-    if (Number.isFinite(at(whole)) && at(whole) < at(best)) best = whole;
-  return best;
+  let best = { whole: Math.min(first, to), is: at(Math.min(first, to)) };
+  for (let whole = first + 1; whole <= Math.min(first + MOST_PAST_THE_FIRST, to); whole++) {
+    const is = at(whole);
+    if (Number.isFinite(is) && is < best.is) best = { whole, is };
+  }
+  return best.whole;
 }
 
 const SAMPLES_NEAR = 60;

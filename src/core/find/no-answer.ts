@@ -1,6 +1,6 @@
 import { type Deal, price, withoutPayment } from "../deal";
 import { NO_RATE, periodInterest } from "../interest";
-import { MOST_PAYMENTS, wholeText } from "../limits";
+import { MOST_PAYMENTS, MOST_ROWS_TRIED, wholeText } from "../limits";
 import { groupedAmount } from "../money";
 import { readTerms } from "../plans/loan";
 import { type Failure, failure, type Result } from "../result";
@@ -23,7 +23,7 @@ export function notDepending(finder: Finder, known: MeasureName | null): Result<
 }
 
 /** Why a search has no answer. */
-export const noAnswer = { tooSmall, beyond, unbounded };
+export const noAnswer = { tooSmall, beyond, unbounded, tooMuchWork };
 
 function tooSmall(known: MeasureName, asked: number, decimals: number): Result<never> {
   const { figure, name, text } = MEASURES[known];
@@ -119,5 +119,13 @@ function unbounded(
   return failure(
     figure,
     `${capital(withArticle(name))} of ${text(asked, decimals)} affords more than the largest ${finder.name}, ${finder.text(most, decimals)}.`,
+  );
+}
+
+/** The budget of work ended before the search did. */
+function tooMuchWork(finder: Finder, known: MeasureName): Result<never> {
+  return failure(
+    finder.figure,
+    `Finding the ${finder.name} from the ${MEASURES[known].name} takes more work than one answer may: ${wholeText(MOST_ROWS_TRIED)} lines of repayment tables were tried. Give the ${finder.name}, or fewer payments.`,
   );
 }

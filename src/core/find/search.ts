@@ -1,5 +1,7 @@
 import { type Deal, type FoundFigure, knownFigure, type Priced } from "../deal";
+import { MOST_ROWS_TRIED } from "../limits";
 import { failure, type Result, success } from "../result";
+import { type WithinBudget, withinBudget } from "../solve";
 import { FINDERS, type Finder } from "./finders";
 import { firstGuess } from "./guess";
 import { lastOverPayments } from "./last-over-payments";
@@ -22,8 +24,9 @@ export function search(deal: Deal): Result<Searched> {
   const figure = searchedFigure(deal.find);
   const finder = FINDERS[figure];
   const known = knownFigure(deal);
-  const rises = known !== null && finder.rising.includes(known);
-  if (known === null || !(rises || finder.falling.includes(known))) return notDepending(finder, known);
+  if (known === null || ![...finder.rising, ...finder.falling].includes(known))
+    return notDepending(finder, known);
+  const rises = finder.rising.includes(known);
   const immovable = movesNothing(deal, figure);
   if (immovable) return immovable;
   const trial = makeTrial(deal, finder, known);
@@ -35,11 +38,13 @@ export function search(deal: Deal): Result<Searched> {
 
   const guess = firstGuess(figure, known, deal, trial.value.terms);
   const range = { rises, low, high, asked, guess };
-  const last = lastOnTheRightSide(known, trial.value, range);
+  const budget = withinBudget(measure, trial.value.rows, MOST_ROWS_TRIED);
+  const { last, isSure } = lastOnTheRightSide(known, trial.value, budget, range);
   if (rises ? last < low : last > high) {
-    const { sign, from, to } = risingRange(range);
-    const best = sign * cheapest(whole => measure(sign * whole), from, to);
-    return noAnswer.beyond(finder, known, deal, trial.value, best);
+    const best = bestOf(budget.at, range);
+    return budget.isSpent()
+      ? noAnswer.tooMuchWork(finder, known)
+      : noAnswer.beyond(finder, known, deal, trial.value, best);
   }
   if (rises && last === high) return noAnswer.unbounded(finder, known, asked, trial.value, high);
   const whole = figure === "yearlyRate" ? roundestRate(last, measure) : last;
@@ -49,7 +54,10 @@ export function search(deal: Deal): Result<Searched> {
   const plan = given.plan.payment === payment ? given.plan : { ...given.plan, payment };
   return success({
     filled: { ...given, plan, find: "payment" },
-    noteOn: answered => (leastIsEnough ? noneNeeded(finder, known, asked, decimals, answered) : undefined),
+    noteOn: answered => {
+      if (!isSure) return notSurelyLast(finder, known, rises);
+      return leastIsEnough ? noneNeeded(finder, known, asked, decimals, answered) : undefined;
+    },
   });
 }
 
@@ -67,20 +75,45 @@ type Range = { rises: boolean; low: number; high: number; asked: number; guess: 
 
 /**
  * The last number of a range, in the direction in which the known figure rises, at which it is not above the one asked
- * for; one before the range where there is none.
+ * for; one before the range where there is none. It is not sure to be the last where the work ended before.
  */
-function lastOnTheRightSide(known: MeasureName, { measure, solved, terms }: Trial, range: Range): number {
+function lastOnTheRightSide(
+  known: MeasureName,
+  { solved, terms }: Trial,
+  { at, isSpent }: WithinBudget,
+  range: Range,
+): { last: number; isSure: boolean } {
   const { sign, from, to } = risingRange(range);
-  const difference = (whole: number) => measure(sign * whole) - range.asked;
+  const difference = (whole: number) => at(sign * whole) - range.asked;
   const first = lastPriced(difference, from, to, sign * range.guess);
   const isCost = known === "totalCost" || known === "financeCharge";
-  if (first < from || first >= to || terms === null || !isCost) return sign * first;
-  return sign * lastOverPayments(first, to, priced(difference), whole => solved(sign * whole), terms);
+  if (first < from || first >= to || terms === null || !isCost)
+    return { last: sign * first, isSure: !isSpent() };
+  const { last, isSure } = lastOverPayments(
+    first,
+    to,
+    priced(difference),
+    whole => solved(sign * whole),
+    terms,
+  );
+  return { last: sign * last, isSure: isSure && !isSpent() };
 }
 
 /** What falls is searched from its far end, so that the search always meets a rising difference. */
 function risingRange({ rises, low, high }: Range): { sign: 1 | -1; from: number; to: number } {
   return rises ? { sign: 1, from: low, to: high } : { sign: -1, from: -high, to: -low };
+}
+
+/** The number at which the known figure is the smallest that it can be. */
+function bestOf(at: (whole: number) => number, range: Range): number {
+  const { sign, from, to } = risingRange(range);
+  return sign * cheapest(whole => at(sign * whole), from, to);
+}
+
+/** Said where the work ended before everything that comes close was looked at. */
+function notSurelyLast({ name }: Finder, known: MeasureName, rises: boolean): string {
+  const other = rises ? "larger" : "smaller";
+  return `The search ended after as much work as one answer may take: a ${other} ${name} may come to no more than the ${MEASURES[known].name} asked for.`;
 }
 
 function noneNeeded(

@@ -1,4 +1,5 @@
 import { type Deal, lend, price, withoutPayment } from "../deal";
+import { MOST_PAYMENTS } from "../limits";
 import { readTerms, type Terms } from "../plans/loan";
 import { type Failure, type Result, success } from "../result";
 import type { Finder } from "./finders";
@@ -15,6 +16,8 @@ export type Trial = {
    * little to repay, else above everything.
    */
   measure: (whole: number) => number;
+  /** What a tried number takes to price, in lines of a repayment table. */
+  rows: (whole: number) => number;
   /** Why the deal cannot be priced at a tried number; undefined where it can. */
   problem: (whole: number) => Failure | undefined;
   /** What the loan is solved for at a tried number, rounded, in the same way. */
@@ -44,6 +47,7 @@ export function makeTrial(deal: Deal, finder: Finder, known: MeasureName): Resul
     decimals: first.value.decimals,
     terms: fixed,
     measure: whole => orEnd(atKnown(whole), known),
+    rows: rowsOf(deal, finder, known),
     problem: whole => {
       const priced = tried(whole, (filled, terms) => {
         const result = price(filled, terms);
@@ -75,6 +79,14 @@ function isTooLittle({ figure }: Failure, finder: Finder, name: MeasureName, dea
 function outgrowsLoan({ figure }: Finder, { structure, plan: { balloon } }: Deal): boolean {
   if (figure !== "price" || !balloon || "amount" in balloon) return false;
   return Number(balloon.percent) >= 100 * shareFinanced(structure);
+}
+
+/** A table has a line for each payment; a plan that is read anew takes about as much. */
+function rowsOf({ plan }: Deal, finder: Finder, known: MeasureName): Trial["rows"] {
+  const times = (finder.changesPlan ? 1 : 0) + (MEASURES[known].follows === "repayment" ? 1 : 0);
+  if (finder.figure === "payments") return whole => times * Math.abs(whole);
+  const payments = plan.datedPayments?.length ?? plan.payments ?? MOST_PAYMENTS;
+  return () => Math.max(times * payments, 1);
 }
 
 /** The plan at the least number that can be tried, or at the most where there is none at the least. */

@@ -23,3 +23,6 @@ export const MOST_STEPS = 100;
 
 /** Advances and payments of a transaction of which a yearly rate is asked. */
 export const MOST_DATED_AMOUNTS = 10_000;
+
+/** Lines of repayment tables that a search for one figure may make. */
+export const MOST_ROWS_TRIED = 500_000;
