@@ -1,7 +1,25 @@
 import { Register } from "@/features/register/Register";
+import type { RegisterAsked } from "@/server/contract";
 import { serverDatabase } from "@/server/database";
-import { registerRows } from "@/server/register";
+import { Refusal } from "@/server/refusal";
+import { readRegisterAsked, registerPage } from "@/server/register";
 
-export default async function RegisterPage() {
-  return <Register rows={await registerRows(await serverDatabase())} />;
+type Props = { searchParams: Promise<Record<string, string | string[] | undefined>> };
+
+export default async function RegisterPage({ searchParams }: Props) {
+  const asked = askedBy(await searchParams);
+  return <Register page={await registerPage(await serverDatabase(), asked)} asked={asked} />;
+}
+
+/** An address that was typed wrong opens the register as it always opens. */
+function askedBy(params: Awaited<Props["searchParams"]>): RegisterAsked {
+  const texts = Object.entries(params).filter(
+    (entry): entry is [string, string] => typeof entry[1] === "string",
+  );
+  try {
+    return readRegisterAsked(new URLSearchParams(texts));
+  } catch (error) {
+    if (error instanceof Refusal) return readRegisterAsked(new URLSearchParams());
+    throw error;
+  }
 }

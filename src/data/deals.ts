@@ -13,7 +13,8 @@ import { checkDealFile } from "@/exchange/deal-file/parse";
 import type { Database } from "./database";
 import { type Merged, merge, type VersionedDeal } from "./merge";
 import { customerNamed, dropIfUnused, vehicleCalled } from "./names";
-import { customers, deals, options, vehicles } from "./schema";
+import { addLine, changeLine } from "./register-lines";
+import { customers, deals, options, registerLines, vehicles } from "./schema";
 
 /** A deal as it is kept. */
 export type DealRecord = VersionedDeal & { id: string; changedAt: Date; deleted: boolean };
@@ -113,9 +114,15 @@ export async function insertDeals(
           chosen: document.chosen,
           ...(changedAt && { changedAt }),
         })
-        .returning({ id: deals.id });
+        .returning({ id: deals.id, changedAt: deals.changedAt });
       if (!deal) throw new Error("The database kept no deal.");
       await keepOptions(tx, deal.id, 1, document, document.options);
+      await addLine(tx, {
+        dealId: deal.id,
+        dealVersion: 1,
+        changedAt: deal.changedAt,
+        heading: headingOf(document),
+      });
       ids.push(deal.id);
     }
     return ids;
@@ -158,6 +165,7 @@ async function keepMerged(
 ): Promise<void> {
   if (changed.options) await keepOptions(tx, id, version, document, changed.options);
   if (changed.order) await keepOrder(tx, id, document);
+  const changedAt = new Date();
   await tx
     .update(deals)
     .set({
@@ -167,9 +175,11 @@ async function keepMerged(
       }),
       ...(changed.order && { chosen: changed.order.chosen, orderVersion: version }),
       version,
-      changedAt: new Date(),
+      changedAt,
     })
     .where(eq(deals.id, id));
+  const line = { dealId: id, dealVersion: version, changedAt, heading: headingOf(document) };
+  await changeLine(tx, line, Boolean(changed.options || changed.order));
 }
 
 /** Keeps options as they are now, at their places in the deal. */
@@ -182,8 +192,7 @@ async function keepOptions(
 ): Promise<void> {
   const order = orderOf(document).options;
   for (const { id, name, inputs } of changed) {
-    const made = { figures: null, figuresBy: null };
-    const columns = { name, inputs: guarded(inputs), version, position: order.indexOf(id), ...made };
+    const columns = { name, inputs: guarded(inputs), version, position: order.indexOf(id) };
     await tx
       .insert(options)
       .values({ id, dealId, ...columns })
@@ -205,12 +214,15 @@ async function keepOrder(tx: Database, dealId: string, document: DealDocument): 
 
 /** Marks a deal as deleted, or brings it back. Gives back whether there is such a deal. */
 export async function setDeleted(database: Database, id: string, deleted: boolean): Promise<boolean> {
-  const changed = await database
-    .update(deals)
-    .set({ deletedAt: deleted ? new Date() : null })
-    .where(eq(deals.id, id))
-    .returning({ id: deals.id });
-  return changed.length > 0;
+  return database.transaction(async tx => {
+    const changed = await tx
+      .update(deals)
+      .set({ deletedAt: deleted ? new Date() : null })
+      .where(eq(deals.id, id))
+      .returning({ id: deals.id });
+    await tx.update(registerLines).set({ deleted }).where(eq(registerLines.dealId, id));
+    return changed.length > 0;
+  });
 }
 
 async function headingColumns(database: Database, heading: DealHeading) {

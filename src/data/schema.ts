@@ -14,7 +14,6 @@ import {
 } from "drizzle-orm/pg-core";
 import { DEAL_STATUSES } from "@/exchange/deal-document";
 import type { DealFile } from "@/exchange/deal-file";
-import type { KeptFigures } from "./kept-figures";
 
 export const customers = pgTable("customers", {
   id: uuid().primaryKey().defaultRandom(),
@@ -75,9 +74,47 @@ export const options = pgTable(
     inputs: jsonb().$type<DealFile>().notNull(),
     /** The deal's version at which this option last changed. */
     version: integer().notNull().default(1),
-    /** What a list shows of it, and the version of the core that made that; null since it last changed. */
-    figures: jsonb().$type<KeptFigures>(),
-    figuresBy: text(),
   },
   table => [primaryKey({ columns: [table.dealId, table.id] })],
+);
+
+/**
+ * What the register shows of each deal, in a narrow table of its own that is quickly searched. It follows from the deal:
+ * the heading is written with it, the figures of its chosen option are made after each change.
+ */
+export const registerLines = pgTable(
+  "register_lines",
+  {
+    dealId: uuid()
+      .primaryKey()
+      .references(() => deals.id, { onDelete: "cascade" }),
+    /** The deal's version that the line follows from. */
+    dealVersion: integer().notNull(),
+    customer: text().notNull(),
+    vehicle: text().notNull(),
+    status: text({ enum: DEAL_STATUSES }).notNull(),
+    changedAt: timestamp({ withTimezone: true, mode: "date" }).notNull(),
+    deleted: boolean().notNull().default(false),
+    /** The names as they are sorted, without accents and capitals; null where there is none. */
+    customerKey: text(),
+    vehicleKey: text(),
+    /** What a search looks for words in. */
+    headingText: text().notNull(),
+    figuresText: text().notNull().default(""),
+    currency: text(),
+    /** Minor units; null where there is no answer. */
+    payment: bigint({ mode: "number" }),
+    amountFinanced: bigint({ mode: "number" }),
+    /** How often it is paid. */
+    paid: text(),
+    /** Why there is no answer. */
+    problem: text(),
+    /** The version of the core that made the figures; null until they are made. */
+    madeBy: text(),
+  },
+  table => [
+    index("register_changed_at").on(table.changedAt, table.dealId),
+    index("register_customer").on(table.customerKey, table.dealId),
+    index("register_to_make").on(table.changedAt).where(sql`${table.madeBy} is null`),
+  ],
 );

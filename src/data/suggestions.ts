@@ -1,6 +1,7 @@
 import { asc, desc, ilike } from "drizzle-orm";
 import type { AnyPgColumn } from "drizzle-orm/pg-core";
 import type { Database } from "./database";
+import { escapedPattern } from "./pattern";
 import { customers, vehicles } from "./schema";
 
 /** A vehicle that can be picked, with its asking price in minor units where it is known. */
@@ -11,11 +12,9 @@ const MOST_SUGGESTED = 12;
 
 /** A text as a pattern of names that hold it, those that begin with it first. */
 const holding = (column: AnyPgColumn, text: string) => ({
-  where: ilike(column, `%${escaped(text)}%`),
-  order: [desc(ilike(column, `${escaped(text)}%`)), asc(column)],
+  where: ilike(column, `%${escapedPattern(text)}%`),
+  order: [desc(ilike(column, `${escapedPattern(text)}%`)), asc(column)],
 });
-
-const escaped = (text: string) => text.replace(/[\\%_]/g, "\\$&");
 
 /** The names of customers that hold a text. */
 export async function customersLike(database: Database, text: string): Promise<string[]> {

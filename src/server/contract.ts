@@ -1,7 +1,8 @@
+import type { RegisterSort } from "@/data/register-page";
 import type { StockVehicle } from "@/data/suggestions";
 import type { DealDocument, DealStatus } from "@/exchange/deal-document";
 
-export type { StockVehicle };
+export type { RegisterSort, StockVehicle };
 
 /** What can be picked for what was typed so far. */
 export type SuggestedNames = { customers: string[] } | { vehicles: StockVehicle[] };
@@ -25,6 +26,8 @@ export type RegisterRow = {
   status: DealStatus;
   /** ISO 8601 instant. */
   changedAt: string;
+  /** Whether its figures are there; they are made after each change. */
+  isMade: boolean;
   currency: string;
   payment: number | null;
   /** How often it is paid: "monthly", "two-weekly", "listed". */
@@ -32,6 +35,29 @@ export type RegisterRow = {
   amountFinanced: number | null;
   /** Why there is no answer. */
   problem: string | null;
+};
+
+/** What of the register is asked for. */
+export type RegisterAsked = {
+  /** Words that all stand somewhere in a line. */
+  search: string;
+  sort: RegisterSort;
+  descending: boolean;
+  /** From 1. */
+  page: number;
+};
+
+/** A page of the register. */
+export type RegisterPage = {
+  rows: RegisterRow[];
+  /** How many deals hold what was searched for, and how many there are. */
+  found: number;
+  all: number;
+  /** From 1. */
+  page: number;
+  pages: number;
+  /** How many deals come before the first of this page. */
+  skipped: number;
 };
 
 /** What every refused request answers. */

@@ -1,5 +1,6 @@
 import { type Database, type OpenDatabase, openDatabase } from "@/data/database";
 import { loadDemo } from "./demo";
+import { startFigures } from "./figures";
 
 // Kept on the process, because bundles of the server each have their own copy of this module.
 const shared = globalThis as typeof globalThis & { kelluxDatabase?: Promise<OpenDatabase> };
@@ -18,6 +19,7 @@ export async function serverDatabase(): Promise<Database> {
 async function open(): Promise<OpenDatabase> {
   const opened = await openDatabase(dataFolder());
   if (process.env.KELLUX_DEMO) await loadDemo(opened.database);
+  await startFigures(opened.database);
   return opened;
 }
 

@@ -12,6 +12,7 @@ import { readDeal } from "@/exchange/deal-file";
 import { tooLargeSentence } from "@/exchange/deal-file/largest";
 import { parseDealFile } from "@/exchange/deal-file/parse";
 import type { DealReply } from "./contract";
+import { wakeFigures } from "./figures";
 import { Refusal } from "./refusal";
 import type { ImportRequest, SaveRequest } from "./requests";
 
@@ -40,6 +41,7 @@ export async function openDeal(database: Database, id: string): Promise<DealRepl
 /** Keeps a new deal. */
 export async function createDeal(database: Database, document: DealDocument): Promise<DealReply> {
   const [id = ""] = await data.insertDeals(database, [document]);
+  wakeFigures();
   return openDeal(database, id);
 }
 
@@ -69,6 +71,7 @@ export async function saveDeal(
   { version, change }: SaveRequest,
 ): Promise<DealReply> {
   const saved = await data.updateDeal(database, id, version, change);
+  if (saved) wakeFigures();
   const current = await openDeal(database, id);
   const isFromBeforeOptions = change.options?.some(option => option.id === CHOSEN_OPTION);
   const answer = isFromBeforeOptions ? withInputs(current) : current;

@@ -1,61 +1,54 @@
-import { CORE_VERSION, FREQUENCY_NAMES, summarize } from "@/core";
 import type { Database } from "@/data/database";
-import { type DealRecord, getDeals } from "@/data/deals";
-import { type KeptFigures, keepFigures, listRegister, type MadeFigures } from "@/data/kept-figures";
-import { chosenOption } from "@/exchange/deal-document";
-import { type DealFile, readDeal } from "@/exchange/deal-file";
-import type { RegisterRow } from "./contract";
+import { countLines, REGISTER_SORTS, type RegisterSort, registerLinesFor } from "@/data/register-page";
+import { LONGEST_NAME } from "@/exchange/deal-document";
+import type { RegisterAsked, RegisterPage, RegisterRow } from "./contract";
+import { Refusal } from "./refusal";
 
-/** So many deals are made up to date at a time, so that others are served between. */
-const AT_A_TIME = 20;
+/** So many deals stand on a page. */
+const PAGE = 50;
 
-/** The register: every deal with what follows from it, which is made once for each change of it. */
-export async function registerRows(database: Database): Promise<RegisterRow[]> {
-  const listed = await listRegister(database);
-  const stale = listed.filter(({ figures, figuresBy }) => figures === null || figuresBy !== CORE_VERSION);
-  const made = await makeFigures(
-    database,
-    stale.map(({ id }) => id),
-  );
-  return listed.flatMap(({ id, customer, vehicle, status, changedAt, figures: kept }) => {
-    const shown = made.get(id) ?? kept;
-    if (!shown) return [];
-    // Named one by one: what comes out of the database has an order of its own.
-    const { currency, payment, paid, amountFinanced, problem } = shown;
-    const heading = { customer: customer ?? "", vehicle: vehicle ?? "", status };
-    const figures = { currency, payment, paid, amountFinanced, problem };
-    return [{ id, ...heading, changedAt: changedAt.toISOString(), ...figures }];
-  });
+/** A page of the register, in the order asked for: from the deals' lines alone, no deal is computed for it. */
+export async function registerPage(
+  database: Database,
+  { search, sort, descending, page }: RegisterAsked,
+): Promise<RegisterPage> {
+  const found = await countLines(database, search);
+  const pages = Math.max(1, Math.ceil(found / PAGE));
+  // A page that is gone with its deals is the last one.
+  const shown = Math.min(page, pages);
+  const skip = (shown - 1) * PAGE;
+  const lines = await registerLinesFor(database, { search, sort, descending, skip, most: PAGE });
+  return {
+    rows: lines.map(
+      ({ changedAt, currency, paid, madeBy, ...line }): RegisterRow => ({
+        ...line,
+        changedAt: changedAt.toISOString(),
+        currency: currency ?? "",
+        paid: paid ?? "",
+        isMade: madeBy !== null,
+      }),
+    ),
+    found,
+    all: search.trim() === "" ? found : await countLines(database, ""),
+    page: shown,
+    pages,
+    skipped: skip,
+  };
 }
 
-/** Makes the figures of some deals and keeps them. */
-async function makeFigures(database: Database, ids: readonly string[]): Promise<Map<string, KeptFigures>> {
-  const all = new Map<string, KeptFigures>();
-  for (let from = 0; from < ids.length; from += AT_A_TIME) {
-    const records = await getDeals(database, ids.slice(from, from + AT_A_TIME));
-    const made = records.map(madeFigures);
-    await keepFigures(database, made, CORE_VERSION);
-    for (const { dealId, figures } of made) all.set(dealId, figures);
-    await new Promise(resolve => setImmediate(resolve));
-  }
-  return all;
+/** Reads what of the register an address asks for; what it leaves out is the last changed deals. */
+export function readRegisterAsked(asked: URLSearchParams): RegisterAsked {
+  const search = asked.get("search") ?? "";
+  const sort = asked.get("sort") ?? "changedAt";
+  const order = asked.get("order") ?? (sort === "changedAt" ? "descending" : "ascending");
+  const page = asked.get("page") ?? "1";
+  if (search.length > LONGEST_NAME || search.includes("\u0000"))
+    throw new Refusal(422, `A search has at most ${LONGEST_NAME} letters.`);
+  if (!isSort(sort)) throw new Refusal(422, `The register is sorted by ${REGISTER_SORTS.join(", ")}.`);
+  if (order !== "ascending" && order !== "descending")
+    throw new Refusal(422, "The order is ascending or descending.");
+  if (!/^[1-9]\d{0,6}$/.test(page)) throw new Refusal(422, "The page is a whole number from 1.");
+  return { search, sort, descending: order === "descending", page: Number(page) };
 }
 
-function madeFigures({ id, document, optionVersions }: DealRecord): MadeFigures {
-  const option = chosenOption(document);
-  const optionVersion = optionVersions.get(option.id) ?? 0;
-  return { dealId: id, optionId: option.id, optionVersion, figures: figuresOf(option.inputs) };
-}
-
-/** What a list shows of an option, as the core answers it. */
-export function figuresOf(inputs: DealFile): KeptFigures {
-  const { currency, plan } = inputs;
-  const paid = plan.datedPayments ? "listed" : FREQUENCY_NAMES[plan.frequency].adjective;
-  const deal = readDeal(inputs);
-  const quote = deal.ok ? summarize(deal.value) : deal;
-  if (!quote.ok) {
-    return { currency, payment: null, paid, amountFinanced: null, problem: quote.failure.sentence };
-  }
-  const { payment, amountFinanced } = quote.value;
-  return { currency, payment, paid, amountFinanced, problem: null };
-}
+const isSort = (text: string): text is RegisterSort => (REGISTER_SORTS as string[]).includes(text);

@@ -5,12 +5,12 @@ import { eq } from "drizzle-orm";
 import { DEMO_DEALS } from "#demo/scenario";
 import { openDatabase } from "@/data/database";
 import { getDeal, insertDeals, setDeleted, updateDeal } from "@/data/deals";
-import { listRegister } from "@/data/kept-figures";
+import { registerLinesFor } from "@/data/register-page";
 import { customers, vehicles } from "@/data/schema";
 import { customersLike, keepVehicles, vehiclesLike } from "@/data/suggestions";
 import { chosenOption, type DealChange, headingOf, optionOf } from "@/exchange/deal-document";
 import { loadDemo } from "@/server/demo";
-import { registerRows } from "@/server/register";
+import { figuresOf, makeFigures } from "@/server/figures";
 import { testDatabase } from "./test-database";
 
 const open = testDatabase();
@@ -21,6 +21,10 @@ const { changedAt: _, ...document } = first;
 const { customer } = document;
 const heading = headingOf(document);
 const { id: optionId, name, inputs } = chosenOption(document);
+
+/** Every line of the register, the last changed first. */
+const listed = (database = open.database) =>
+  registerLinesFor(database, { search: "", sort: "changedAt", descending: true, skip: 0, most: 1000 });
 
 async function keep(changes: Partial<typeof document> = {}): Promise<string> {
   const [id = ""] = await insertDeals(open.database, [{ ...document, ...changes }]);
@@ -41,7 +45,7 @@ test("a save counts only from the newest version", async () => {
 
 test("a deleted deal is out of the list, takes no save, and comes back whole", async () => {
   const id = await keep();
-  const ids = async () => (await listRegister(open.database)).map(deal => deal.id);
+  const ids = async () => (await listed()).map(deal => deal.id);
   await setDeleted(open.database, id, true);
   expect(await ids()).not.toContain(id);
   expect(await updateDeal(open.database, id, 1, { heading: { ...heading, status: "lost" } })).toBe(false);
@@ -51,13 +55,13 @@ test("a deleted deal is out of the list, takes no save, and comes back whole", a
 });
 
 test("inputs that break the schema are never kept, nor anything kept with them", async () => {
-  const before = await listRegister(open.database);
+  const before = await listed();
   const bad = {
     ...document,
     options: [{ id: optionId, name, inputs: { ...inputs, find: "residual" } as never }],
   };
   await expect(insertDeals(open.database, [document, bad])).rejects.toThrow("residual");
-  expect(await listRegister(open.database)).toEqual(before);
+  expect(await listed()).toEqual(before);
 });
 
 test("a corrected name leaves nobody behind; two deals of one customer share the customer", async () => {
@@ -148,14 +152,15 @@ describe("saves of different parts", () => {
 });
 
 test("the demo is loaded into an empty folder only", async () => {
-  const before = await listRegister(open.database);
+  const before = await listed();
   await loadDemo(open.database);
-  expect(await listRegister(open.database)).toEqual(before);
+  expect(await listed()).toEqual(before);
 
   const emptyFolder = mkdtempSync(join(tmpdir(), "kellux-empty-"));
   const empty = await openDatabase(emptyFolder);
   await loadDemo(empty.database);
-  const rows = await registerRows(empty.database);
+  await makeFigures(empty.database, async inputs => figuresOf(inputs));
+  const rows = await listed(empty.database);
   expect(rows).toHaveLength(16);
   expect(await empty.database.$count(customers)).toBe(14);
   expect(await empty.database.$count(vehicles, eq(vehicles.inStock, true))).toBe(18);

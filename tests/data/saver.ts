@@ -1,7 +1,7 @@
 // Saves one deal in a loop and says each save once it is acknowledged, until it is killed.
 import { openDatabase } from "@/data/database";
 import { getDeal, insertDeals, updateDeal } from "@/data/deals";
-import { listRegister } from "@/data/kept-figures";
+import { deals } from "@/data/schema";
 import { type DealDocument, documentOf, headingOf } from "@/exchange/deal-document";
 
 const say = (line: object) => process.stdout.write(`${JSON.stringify(line)}\n`);
@@ -24,7 +24,7 @@ const numbered = (count: number): DealDocument =>
   );
 
 const { database } = await openDatabase(process.argv[2] ?? "");
-const [listed] = await listRegister(database);
+const [listed] = await database.select({ id: deals.id }).from(deals).limit(1);
 const known = listed && (await getDeal(database, listed.id));
 const id = known?.id ?? (await insertDeals(database, [numbered(1)]))[0] ?? "";
 const deal = await getDeal(database, id);

@@ -1,12 +1,16 @@
 import { createHash } from "node:crypto";
-import { eq } from "drizzle-orm";
 import fc from "fast-check";
 import { CORE_VERSION, costOfCredit, evaluate } from "@/core";
-import { insertDeals, updateDeal } from "@/data/deals";
-import { options } from "@/data/schema";
+import { insertDeals, setDeleted, updateDeal } from "@/data/deals";
+import { forgetFiguresOfOthers } from "@/data/register-figures";
+import { registerLinesFor } from "@/data/register-page";
+import { registerLines } from "@/data/schema";
 import type { DealDocument } from "@/exchange/deal-document";
 import type { DealFile } from "@/exchange/deal-file";
-import { figuresOf, registerRows } from "@/server/register";
+import type { RegisterRow } from "@/server/contract";
+import { figuresOf, makeFigures } from "@/server/figures";
+import { Refusal } from "@/server/refusal";
+import { readRegisterAsked, registerPage } from "@/server/register";
 import { dealsOf, SHAPE_NAMES } from "../core/shapes";
 import { testDatabase } from "../data/test-database";
 
@@ -34,6 +38,15 @@ const inputs = fc
     }),
   );
 
+const inputsOf = (price: string, down: string): DealFile => ({
+  format: "kellux-deal",
+  version: 1,
+  currency: "USD",
+  structure: { price, down: { amount: down } },
+  plan: { kind: "loan", yearlyRate: "6", payments: 60, frequency: "monthly" },
+  find: "payment",
+});
+
 const documentOf = (typed: DealFile, customer: string): DealDocument => ({
   customer,
   vehicle: "",
@@ -42,7 +55,24 @@ const documentOf = (typed: DealFile, customer: string): DealDocument => ({
   options: [{ id: OPTION, name: "", inputs: typed }],
 });
 
-test("kept figures are what the core says: when they are first asked for, kept, changed, and made by another core", async () => {
+/** The register page by page, as it is asked for. */
+async function rowsOf(query = ""): Promise<RegisterRow[]> {
+  const rows: RegisterRow[] = [];
+  for (let page = 1; ; page++) {
+    const asked = readRegisterAsked(new URLSearchParams(`${query}&page=${page}`));
+    const shown = await registerPage(open.database, asked);
+    expect(shown.skipped).toBe(rows.length);
+    rows.push(...shown.rows);
+    if (page === shown.pages) {
+      expect(shown.found).toBe(rows.length);
+      return rows;
+    }
+  }
+}
+
+const make = () => makeFigures(open.database, async typed => figuresOf(typed));
+
+test("kept figures are what the core says: when they are first made, after a change, and made by another core", async () => {
   const typed = fc.sample(inputs, { numRuns: 2000, seed: 9 });
   await insertDeals(
     open.database,
@@ -50,31 +80,120 @@ test("kept figures are what the core says: when they are first asked for, kept, 
   );
   const expected = new Map(typed.map((each, k) => [`Customer ${k}`, figuresOf(each)]));
   const wrongOnes = async () => {
-    const rows = await registerRows(open.database);
+    const query = { search: "", sort: "changedAt", descending: true, skip: 0, most: 10_000 } as const;
+    const rows = await registerLinesFor(open.database, query);
     expect(rows).toHaveLength(typed.length);
-    return rows.filter(({ customer, currency, payment, amountFinanced, paid, problem }) => {
+    return rows.filter(({ customer, madeBy, currency, payment, amountFinanced, paid, problem }) => {
       const figures = { currency, payment, paid, amountFinanced, problem };
-      return JSON.stringify(figures) !== JSON.stringify(expected.get(customer));
+      return madeBy !== CORE_VERSION || JSON.stringify(figures) !== JSON.stringify(expected.get(customer));
     });
   };
-  expect(await wrongOnes()).toEqual([]);
+  expect(await wrongOnes()).toHaveLength(typed.length);
+  await make();
   expect(await wrongOnes()).toEqual([]);
 
-  // A save makes them again.
-  const [first] = await registerRows(open.database);
+  // A save takes them away, and another one while they are made keeps them from being those of the deal before.
+  const [first] = await rowsOf();
   const other = typed.find(
     each => JSON.stringify(figuresOf(each)) !== JSON.stringify(expected.get(first?.customer ?? "")),
   );
   if (!first || !other) throw new Error("All deals are one.");
   const change = { options: [{ id: OPTION, name: "", inputs: other }] };
   expect(await updateDeal(open.database, first.id, 1, change)).toBe(true);
+  expect((await wrongOnes()).map(({ madeBy }) => madeBy)).toEqual([null]);
+  let saves = 0;
+  await makeFigures(open.database, async inputsOfTurn => {
+    const renamed = { customer: first.customer, vehicle: `Van ${saves++}`, status: "quoting" as const };
+    if (saves === 1) expect(await updateDeal(open.database, first.id, 2, { heading: renamed })).toBe(true);
+    return figuresOf(inputsOfTurn);
+  });
+  expect(saves).toBe(2);
   expected.set(first.customer, figuresOf(other));
   expect(await wrongOnes()).toEqual([]);
 
-  // So does another version of the core.
-  const wrong = { currency: "USD", payment: 1, amountFinanced: 1, paid: "monthly", problem: null };
-  await open.database.update(options).set({ figures: wrong, figuresBy: "0" }).where(eq(options.id, OPTION));
+  // So does another version of the core, when the server starts with it.
+  const wrong = { payment: 1, amountFinanced: 1, problem: null };
+  await open.database.update(registerLines).set({ ...wrong, madeBy: "0" });
+  await forgetFiguresOfOthers(open.database, CORE_VERSION);
+  await make();
   expect(await wrongOnes()).toEqual([]);
+});
+
+test("each sort is one order of all deals, whatever page is shown; what has no figure comes last", async () => {
+  const [rows, byChange] = [await rowsOf(), await rowsOf("sort=changedAt&order=ascending")];
+  expect(byChange.map(({ id }) => id)).toEqual(rows.map(({ id }) => id).reverse());
+  for (const sort of ["payment", "amountFinanced"] as const) {
+    for (const [order, sign] of [
+      ["ascending", 1],
+      ["descending", -1],
+    ] as const) {
+      const sorted = await rowsOf(`sort=${sort}&order=${order}`);
+      expect(new Set(sorted.map(({ id }) => id)).size).toBe(rows.length);
+      const figures = sorted.map(row => (row[sort] === null ? Number.POSITIVE_INFINITY : sign * row[sort]));
+      expect(figures).toEqual([...figures].sort((a, b) => a - b));
+    }
+  }
+  const names = (await rowsOf("sort=customer")).map(({ customer }) => customer.toLowerCase());
+  expect(names).toEqual([...names].sort());
+});
+
+describe("a search", () => {
+  const found = async (search: string) =>
+    (await rowsOf(`search=${encodeURIComponent(search)}`)).map(({ customer }) => customer);
+
+  beforeAll(async () => {
+    const van = {
+      ...inputsOf("41200.00", "500.00"),
+      plan: { kind: "loan", yearlyRate: "6.49", payments: 72, frequency: "monthly" },
+    } as const;
+    await insertDeals(open.database, [
+      { ...documentOf(van, "Zoë Vantongeren"), vehicle: "Larkmoor 240 campervan, stock 1,187" },
+      { ...documentOf(inputsOf("0", "0"), "Per_cent 100%"), status: "lost" },
+    ]);
+    await make();
+  });
+
+  test.each(["zoe", "VANTON camper", "1187 larkmoor", "zoë quoting", "683.97", "vanton 40700", "40,700.00"])(
+    "for %j finds the deal by its heading or its figures",
+    async search => {
+      expect(await found(search)).toEqual(["Zoë Vantongeren"]);
+    },
+  );
+
+  test.each(["zoe lost", "zoe trailer", "vantongeren no answer"])("for %j finds nothing", async search => {
+    expect(await found(search)).toEqual([]);
+  });
+
+  test("takes signs as they stand, and finds deals without an answer", async () => {
+    expect(await found("r_cent")).toEqual(["Per_cent 100%"]);
+    expect(await found("100%")).toEqual(["Per_cent 100%"]);
+    expect(await found("lost no answer")).toEqual(["Per_cent 100%"]);
+  });
+
+  test("leaves out what was deleted, until it is brought back", async () => {
+    const [deal] = await rowsOf("search=lost");
+    await setDeleted(open.database, deal?.id ?? "", true);
+    expect(await found("lost")).toEqual([]);
+    await setDeleted(open.database, deal?.id ?? "", false);
+    expect(await rowsOf("search=lost")).toEqual([deal]);
+  });
+});
+
+test.each([
+  "sort=colour",
+  "order=up",
+  "page=0",
+  "page=1.5",
+  "page=x",
+  `search=${"x".repeat(500)}`,
+  "search=%00",
+])("%s is refused", query => {
+  expect(() => readRegisterAsked(new URLSearchParams(query))).toThrow(Refusal);
+});
+
+test("a page that is no longer there is the last one", async () => {
+  const page = await registerPage(open.database, readRegisterAsked(new URLSearchParams("page=9999")));
+  expect([page.page, page.rows.length > 0]).toEqual([page.pages, true]);
 });
 
 test("a core that answers otherwise has another version", () => {

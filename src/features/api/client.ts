@@ -1,5 +1,5 @@
 import type { DealChange, DealDocument } from "@/exchange/deal-document";
-import type { DealReply, RefusalReply, RegisterRow, StockVehicle } from "@/server/contract";
+import type { DealReply, RefusalReply, RegisterPage, StockVehicle } from "@/server/contract";
 
 /** What a request comes to: a value, a refusal with its sentence, a server that fails, or no server to ask. */
 export type Answer<Value> =
@@ -38,7 +38,7 @@ async function failureOf(response: Response): Promise<string> {
 const dealPath = (id: string) => `/api/deals/${id}`;
 
 export const api = {
-  list: () => ask<RegisterRow[]>("GET", "/api/deals"),
+  register: (query: string) => ask<RegisterPage>("GET", `/api/deals${query}`),
   create: (document: DealDocument) => ask<DealReply>("POST", "/api/deals", { document }),
   save: (id: string, version: number, change: DealChange) =>
     ask<DealReply>("PUT", dealPath(id), { version, change }),

@@ -1,20 +1,18 @@
 "use client";
 
 import { FileUp, Plus, Search } from "lucide-react";
-import { useDeferredValue, useMemo, useState } from "react";
 import { useDropzone } from "react-dropzone";
-import type { RegisterRow } from "@/server/contract";
+import type { RegisterAsked, RegisterPage } from "@/server/contract";
+import { RegisterPager } from "./RegisterPager";
 import { RegisterTable } from "./RegisterTable";
-import { matchesSearch } from "./search";
-import { useRegister } from "./use-register";
+import { registerActions } from "./register-actions";
+import { useRegisterPage } from "./use-register-page";
 import { WaitingChanges } from "./WaitingChanges";
 
 /** The app opens here: every deal, the way to a new one, and the way in for deal files. */
-export function Register({ rows: initial }: { rows: RegisterRow[] }) {
-  const { rows, newDeal, duplicate, remove, bringIn } = useRegister(initial);
-  const [search, setSearch] = useState("");
-  const wanted = useDeferredValue(search);
-  const shown = useMemo(() => rows.filter(row => matchesSearch(row, wanted)), [rows, wanted]);
+export function Register({ page: initial, asked: opened }: { page: RegisterPage; asked: RegisterAsked }) {
+  const { page, asked, show, reload } = useRegisterPage(initial, opened);
+  const { newDeal, duplicate, remove, bringIn } = registerActions(reload);
   const drop = useDropzone({ noClick: true, noKeyboard: true, onDrop: files => void bringIn(files) });
 
   return (
@@ -30,8 +28,8 @@ export function Register({ rows: initial }: { rows: RegisterRow[] }) {
             type="search"
             className="field pl-8"
             placeholder="Search the deals"
-            value={search}
-            onChange={event => setSearch(event.target.value)}
+            value={asked.search}
+            onChange={event => show({ search: event.target.value })}
           />
         </label>
         <button type="button" className="btn btn-sm h-8.5" onClick={drop.open}>
@@ -49,19 +47,19 @@ export function Register({ rows: initial }: { rows: RegisterRow[] }) {
         </p>
       )}
       <section aria-label="The deals" className="card-paper overflow-x-auto">
-        {shown.length > 0 ? (
+        {page.rows.length > 0 ? (
           <RegisterTable
-            rows={shown}
+            rows={page.rows}
+            asked={asked}
+            onSort={(sort, descending) => show({ sort, descending })}
             onDuplicate={row => void duplicate(row)}
             onDelete={row => void remove(row)}
           />
         ) : (
-          <NoDeals searched={rows.length > 0} />
+          <NoDeals searched={page.all > 0} />
         )}
       </section>
-      <p className="mt-2 text-faint text-sm" role="status">
-        {shown.length === rows.length ? `${rows.length} deals` : `${shown.length} of ${rows.length} deals`}
-      </p>
+      <RegisterPager page={page} onPage={wanted => show({ page: wanted })} />
     </div>
   );
 }

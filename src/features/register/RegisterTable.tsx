@@ -1,33 +1,16 @@
-import {
-  createColumnHelper,
-  createSortedRowModel,
-  rowSortingFeature,
-  type SortingState,
-  sortFn_text,
-  tableFeatures,
-  useTable,
-} from "@tanstack/react-table";
+import { createColumnHelper, rowSortingFeature, tableFeatures, useTable } from "@tanstack/react-table";
 import { ArrowDown, ArrowUp, Copy, Trash2 } from "lucide-react";
-import { useState } from "react";
 import { amountText } from "@/exchange/text";
 import { STATUS_NAMES } from "@/features/deal/desk/status-names";
-import type { RegisterRow } from "@/server/contract";
+import type { RegisterAsked, RegisterRow, RegisterSort } from "@/server/contract";
 
-const features = tableFeatures({
-  rowSortingFeature,
-  sortedRowModel: createSortedRowModel(),
-  sortFns: { text: sortFn_text },
-});
+// The server sorts; the table only says by what.
+const features = tableFeatures({ rowSortingFeature });
 const helper = createColumnHelper<typeof features, RegisterRow>();
 
-/** A deal without an answer sorts after those with one. */
-const figure = (minor: number | null) => minor ?? undefined;
-
 const columns = helper.columns([
-  helper.accessor(row => row.customer || "No name yet", {
-    id: "customer",
+  helper.accessor("customer", {
     header: "Customer",
-    sortFn: "text",
     cell: ({ row, getValue }) => (
       <>
         {/* The link reaches over the whole row. */}
@@ -35,43 +18,38 @@ const columns = helper.columns([
           href={`/deals/${row.original.id}`}
           className="font-semibold text-primary after:absolute after:inset-0"
         >
-          {getValue()}
+          {getValue() || "No name yet"}
         </a>
         <span className="block text-faint text-sm leading-tight md:hidden">{row.original.vehicle}</span>
       </>
     ),
   }),
-  helper.accessor("vehicle", { header: "Vehicle or purpose", sortFn: "text" }),
-  helper.accessor(row => figure(row.payment), {
-    id: "payment",
+  helper.accessor("vehicle", { header: "Vehicle or purpose" }),
+  helper.accessor("payment", {
     header: "Payment",
-    sortUndefined: "last",
     cell: ({ row: { original } }) => (
       <>
         <Amount minor={original.payment} row={original} />
-        {original.paid !== "monthly" && original.payment !== null && (
+        {original.isMade && original.paid !== "monthly" && original.payment !== null && (
           <span className="block text-faint text-xs leading-none">{original.paid}</span>
         )}
       </>
     ),
   }),
-  helper.accessor(row => figure(row.amountFinanced), {
-    id: "amountFinanced",
+  helper.accessor("amountFinanced", {
     header: "Amount financed",
-    sortUndefined: "last",
     cell: ({ row: { original } }) => <Amount minor={original.amountFinanced} row={original} />,
   }),
-  helper.accessor(row => STATUS_NAMES[row.status], {
-    id: "status",
+  helper.accessor("status", {
     header: "Status",
-    sortFn: "text",
     cell: ({ getValue }) => (
-      <span className="rounded-full border border-base-300 px-2 py-0.5 text-sm">{getValue()}</span>
+      <span className="rounded-full border border-base-300 px-2 py-0.5 text-sm">
+        {STATUS_NAMES[getValue()]}
+      </span>
     ),
   }),
   helper.accessor("changedAt", {
     header: "Last changed",
-    sortFn: "text",
     cell: ({ getValue }) => <time dateTime={getValue()}>{whenText(getValue())}</time>,
   }),
 ]);
@@ -84,20 +62,26 @@ const columnStyle = (columnId: string) =>
 
 type Props = {
   rows: RegisterRow[];
+  asked: RegisterAsked;
+  onSort: (sort: RegisterSort, descending: boolean) => void;
   onDuplicate: (row: RegisterRow) => void;
   onDelete: (row: RegisterRow) => void;
 };
 
-/** The list of deals, sorted by any of its columns. */
-export function RegisterTable({ rows, onDuplicate, onDelete }: Props) {
-  const [sorting, setSorting] = useState<SortingState>([{ id: "changedAt", desc: true }]);
+/** A page of the deals, sorted by any of its columns. */
+export function RegisterTable({ rows, asked, onSort, onDuplicate, onDelete }: Props) {
+  const sorting = [{ id: asked.sort as string, desc: asked.descending }];
   const table = useTable({
     features,
     columns,
     data: rows,
     getRowId: row => row.id,
     state: { sorting },
-    onSortingChange: setSorting,
+    manualSorting: true,
+    onSortingChange: update => {
+      const [wanted] = typeof update === "function" ? update(sorting) : update;
+      if (wanted) onSort(wanted.id as RegisterSort, wanted.desc);
+    },
     enableSortingRemoval: false,
   });
   return (
@@ -163,6 +147,13 @@ export function RegisterTable({ rows, onDuplicate, onDelete }: Props) {
 }
 
 function Amount({ minor, row }: { minor: number | null; row: RegisterRow }) {
+  if (!row.isMade) {
+    return (
+      <span className="text-faint text-sm" title="The figures of this deal are being made.">
+        …
+      </span>
+    );
+  }
   if (minor === null) {
     return (
       <span className="text-sm text-warning" title={row.problem ?? undefined}>

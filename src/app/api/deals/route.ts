@@ -1,12 +1,15 @@
 import { serverDatabase } from "@/server/database";
 import { createDeal } from "@/server/deals";
 import { answer, readBody } from "@/server/door";
-import { registerRows } from "@/server/register";
+import { readRegisterAsked, registerPage } from "@/server/register";
 import { checkNewDealRequest } from "@/server/requests";
 
 export const dynamic = "force-dynamic";
 
-export const GET = () => answer(async () => registerRows(await serverDatabase()));
+export const GET = (request: Request) =>
+  answer(async () =>
+    registerPage(await serverDatabase(), readRegisterAsked(new URL(request.url).searchParams)),
+  );
 
 export const POST = (request: Request) =>
   answer(async () => {

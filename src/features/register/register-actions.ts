@@ -1,4 +1,3 @@
-import { useState } from "react";
 import { toast } from "sonner";
 import { tooLargeSentence } from "@/exchange/deal-file/largest";
 import { type Answer, api } from "@/features/api/client";
@@ -11,21 +10,18 @@ function sayWhyNot<Value>(answer: Exclude<Answer<Value>, { kind: "done" }>, what
   toast.error(what + (answer.kind === "away" ? AWAY : answer.sentence));
 }
 
-/** The register's rows and what can be done with them. */
-export function useRegister(initial: RegisterRow[]) {
-  const [rows, setRows] = useState(initial);
+async function newDeal(): Promise<void> {
+  const answer = await api.create(newDealDocument(localToday()));
+  if (answer.kind === "done") location.assign(`/deals/${answer.value.id}`);
+  else sayWhyNot(answer);
+}
 
-  const reload = async () => {
-    const answer = await api.list();
-    if (answer.kind === "done") setRows(answer.value);
-  };
-
-  const newDeal = async () => {
-    const answer = await api.create(newDealDocument(localToday()));
-    if (answer.kind === "done") location.assign(`/deals/${answer.value.id}`);
-    else sayWhyNot(answer);
-  };
-
+/**
+ * What can be done with the register's deals.
+ *
+ * @param reload shows the list as it then is
+ */
+export function registerActions(reload: () => Promise<void>) {
   const duplicate = async ({ id, customer }: RegisterRow) => {
     const answer = await api.duplicate(id);
     if (answer.kind !== "done") return sayWhyNot(answer);
@@ -44,7 +40,7 @@ export function useRegister(initial: RegisterRow[]) {
   const remove = async ({ id, customer }: RegisterRow) => {
     const answer = await api.remove(id);
     if (answer.kind !== "done") return sayWhyNot(answer);
-    setRows(current => current.filter(row => row.id !== id));
+    await reload();
     toast(`The deal of ${customer || "no name"} was deleted.`, {
       action: { label: "Undo", onClick: () => void undoDelete(id) },
     });
@@ -66,5 +62,5 @@ export function useRegister(initial: RegisterRow[]) {
     await reload();
   };
 
-  return { rows, newDeal, duplicate, remove, bringIn };
+  return { newDeal, duplicate, remove, bringIn };
 }

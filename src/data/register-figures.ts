@@ -1,0 +1,53 @@
+import { and, desc, eq, isNotNull, isNull, ne } from "drizzle-orm";
+import type { Database } from "./database";
+import { registerLines } from "./schema";
+
+/** What the register shows of a deal besides its heading. It follows from the chosen option. */
+export type KeptFigures = {
+  currency: string;
+  /** Minor units; null where there is no answer. */
+  payment: number | null;
+  amountFinanced: number | null;
+  /** How often it is paid. */
+  paid: string;
+  /** Why there is no answer. */
+  problem: string | null;
+};
+
+/** Figures of a deal as they follow from it at one of its versions, and what a search finds them by. */
+export type MadeFigures = { dealId: string; dealVersion: number; figures: KeptFigures; figuresText: string };
+
+/** Keeps figures in the register; not those of a deal that was changed since. */
+export async function keepFigures(
+  database: Database,
+  made: readonly MadeFigures[],
+  madeBy: string,
+): Promise<void> {
+  await database.transaction(async tx => {
+    for (const { dealId, dealVersion, figures, figuresText } of made) {
+      await tx
+        .update(registerLines)
+        .set({ ...figures, figuresText, madeBy })
+        .where(and(eq(registerLines.dealId, dealId), eq(registerLines.dealVersion, dealVersion)));
+    }
+  });
+}
+
+/** Deals whose figures are to be made, by their ids, the last changed first. */
+export async function dealsToMake(database: Database, most: number): Promise<string[]> {
+  const lines = await database
+    .select({ id: registerLines.dealId })
+    .from(registerLines)
+    .where(isNull(registerLines.madeBy))
+    .orderBy(desc(registerLines.changedAt))
+    .limit(most);
+  return lines.map(({ id }) => id);
+}
+
+/** Has every figure made again that another version of the core made. */
+export async function forgetFiguresOfOthers(database: Database, madeBy: string): Promise<void> {
+  await database
+    .update(registerLines)
+    .set({ madeBy: null })
+    .where(and(isNotNull(registerLines.madeBy), ne(registerLines.madeBy, madeBy)));
+}

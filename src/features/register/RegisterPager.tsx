@@ -1,0 +1,43 @@
+import { ChevronLeft, ChevronRight } from "lucide-react";
+import { wholeText } from "@/core";
+import type { RegisterPage } from "@/server/contract";
+
+type Props = { page: RegisterPage; onPage: (page: number) => void };
+
+/** Says which deals of how many are shown, and leads to the ones before and after them. */
+export function RegisterPager({ page: { rows, found, all, page, pages, skipped }, onPage }: Props) {
+  const counted = found === all ? deals(all) : `${wholeText(found)} of ${deals(all)}`;
+  const shown = `${wholeText(skipped + 1)}–${wholeText(skipped + rows.length)} of ${counted}`;
+  return (
+    <div className="sticky bottom-0 flex min-h-10 items-center gap-2 bg-base-200 py-1 text-faint text-sm">
+      <p role="status">{pages > 1 ? shown : counted}</p>
+      {pages > 1 && (
+        <nav aria-label="Pages" className="ml-auto flex items-center gap-1">
+          <PageButton label="Previous page" isThere={page > 1} onClick={() => onPage(page - 1)}>
+            <ChevronLeft size={16} aria-hidden="true" />
+            Previous
+          </PageButton>
+          <span className="px-1">
+            Page {wholeText(page)} of {wholeText(pages)}
+          </span>
+          <PageButton label="Next page" isThere={page < pages} onClick={() => onPage(page + 1)}>
+            Next
+            <ChevronRight size={16} aria-hidden="true" />
+          </PageButton>
+        </nav>
+      )}
+    </div>
+  );
+}
+
+const deals = (count: number) => `${wholeText(count)} ${count === 1 ? "deal" : "deals"}`;
+
+type ButtonProps = { label: string; isThere: boolean; onClick: () => void; children: React.ReactNode };
+
+function PageButton({ label, isThere, onClick, children }: ButtonProps) {
+  return (
+    <button type="button" className="btn btn-sm" aria-label={label} disabled={!isThere} onClick={onClick}>
+      {children}
+    </button>
+  );
+}

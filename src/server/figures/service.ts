@@ -1,0 +1,36 @@
+import { CORE_VERSION } from "@/core";
+import type { Database } from "@/data/database";
+import { forgetFiguresOfOthers } from "@/data/register-figures";
+import { figuresInThread } from "./in-thread";
+import { makeFigures } from "./make-figures";
+
+type Service = { wake: () => void };
+
+// Kept on the process, because bundles of the server each have their own copy of this module.
+const shared = globalThis as typeof globalThis & { kelluxFigures?: Service };
+
+/** Makes the register's figures from now on whenever it is woken, and first those that another core made. */
+export async function startFigures(database: Database): Promise<void> {
+  await forgetFiguresOfOthers(database, CORE_VERSION);
+  const make = figuresInThread();
+  let [isRunning, isWanted] = [false, false];
+  const run = async () => {
+    isRunning = true;
+    while (isWanted) {
+      isWanted = false;
+      await makeFigures(database, make).catch(console.error);
+    }
+    isRunning = false;
+  };
+  const wake = () => {
+    isWanted = true;
+    if (!isRunning) void run();
+  };
+  shared.kelluxFigures = { wake };
+  wake();
+}
+
+/** Says that a deal was changed, so that its figures are made. */
+export function wakeFigures(): void {
+  shared.kelluxFigures?.wake();
+}
