@@ -16,7 +16,7 @@ export class DealScreen {
 
   /** Waits until the screen takes what is typed. */
   async ready(): Promise<this> {
-    await expect(this.page.getByTestId("desk")).not.toHaveAttribute("inert");
+    await expect(this.page.getByTestId("desk")).toBeVisible();
     return this;
   }
 

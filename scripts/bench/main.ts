@@ -2,12 +2,15 @@
 import { benchCore, compareCore } from "./core";
 import { dealScript, emptyScript, keyPressCosts } from "./deal-screen";
 import { benchFiles } from "./files";
+import { benchOthersWait } from "./others-wait";
+import { benchRegister } from "./register";
 import { say } from "./say";
 import { openBrowser, serveEmpty, serveTree } from "./served";
 import type * as Subject from "./subject";
 
 const FRAME = 1000 / 60;
 const FIRST_PORT = 4312;
+const MANY_DEALS = 20_000;
 
 /** A built tree: its folder, and the address of the work that was bundled with its sources. */
 export type Tree = { folder: string; subject: string };
@@ -27,6 +30,7 @@ export async function measure({ here, against, empty }: Measured): Promise<void>
   }
   benchFiles(trees);
   await benchScreen(trees, empty);
+  await benchManyDeals(here.folder);
 }
 
 async function benchScreen(trees: { name: string; folder: string }[], empty: string): Promise<void> {
@@ -45,6 +49,19 @@ async function benchScreen(trees: { name: string; folder: string }[], empty: str
   } finally {
     await browser.close();
     for (const { stop } of servers) stop();
+  }
+}
+
+async function benchManyDeals(folder: string): Promise<void> {
+  const { address, stop } = await serveTree(folder, FIRST_PORT, MANY_DEALS);
+  const browser = await openBrowser();
+  try {
+    await benchRegister(browser, address, MANY_DEALS);
+    await browser.close();
+    await benchOthersWait(address);
+  } finally {
+    await browser.close();
+    stop();
   }
 }
 

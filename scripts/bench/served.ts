@@ -1,14 +1,14 @@
 import { type ChildProcess, spawn } from "node:child_process";
 import { type Browser, chromium } from "@playwright/test";
 
-const ENOUGH = 100;
+const ENOUGH = 300;
 
 /** A server of a tree or of the empty page, with its address and how it is stopped. */
 export type Served = { address: string; stop: () => void };
 
-/** Serves a built tree with its demo data in a folder of its own. */
-export const serveTree = (folder: string, port: number): Promise<Served> =>
-  served(folder, ["e2e/server.mjs"], port);
+/** Serves a built tree with its demo data in a folder of its own, or with so many made-up deals. */
+export const serveTree = (folder: string, port: number, deals?: number): Promise<Served> =>
+  served(folder, ["e2e/server.mjs"], port, deals === undefined ? {} : { MANY_DEALS: String(deals) });
 
 /** Serves the built empty page. */
 export const serveEmpty = (folder: string, port: number): Promise<Served> => {
@@ -16,10 +16,10 @@ export const serveEmpty = (folder: string, port: number): Promise<Served> => {
   return served(folder, [next, "start", "-H", "127.0.0.1", "-p", String(port)], port);
 };
 
-async function served(cwd: string, program: string[], port: number): Promise<Served> {
+async function served(cwd: string, program: string[], port: number, env = {}): Promise<Served> {
   const server = spawn(process.execPath, program, {
     cwd,
-    env: { ...process.env, PORT: String(port), NEXT_TELEMETRY_DISABLED: "1" },
+    env: { ...process.env, PORT: String(port), NEXT_TELEMETRY_DISABLED: "1", ...env },
     stdio: "ignore",
   });
   const address = `http://localhost:${port}`;

@@ -1,4 +1,4 @@
-import { and, asc, eq, inArray, isNull, notInArray } from "drizzle-orm";
+import { and, asc, eq, inArray, isNull, notInArray, sql } from "drizzle-orm";
 import {
   type DealChange,
   type DealDocument,
@@ -133,14 +133,14 @@ export async function insertDeals(
  * Saves a change of a deal over what is kept, together with what others have changed in its other parts since.
  *
  * @param version the version that the change was made from
- * @returns whether it is kept; false where somebody else has changed the same part since, or the deal is deleted
+ * @returns the deal as it is then; undefined where somebody else has changed the same part since, or it is deleted
  */
 export async function updateDeal(
   database: Database,
   id: string,
   version: number,
   change: DealChange,
-): Promise<boolean> {
+): Promise<DealRecord | undefined> {
   return database.transaction(async tx => {
     const [live] = await tx
       .select({ customerId: deals.customerId, vehicleId: deals.vehicleId })
@@ -149,20 +149,21 @@ export async function updateDeal(
       .for("update");
     const kept = live && (await getDeal(tx, id));
     const merged = kept && merge(kept, version, change);
-    if (!merged) return false;
-    if (isNoChange(merged.changed)) return true;
-    await keepMerged(tx, id, kept.version + 1, merged);
+    if (!merged) return undefined;
+    if (isNoChange(merged.changed)) return kept;
+    const saved = await keepMerged(tx, kept, merged);
     if (merged.changed.heading) await dropIfUnused(tx, live);
-    return true;
+    return saved;
   });
 }
 
 async function keepMerged(
   tx: Database,
-  id: string,
-  version: number,
+  kept: DealRecord,
   { document, changed }: Merged,
-): Promise<void> {
+): Promise<DealRecord> {
+  const { id } = kept;
+  const version = kept.version + 1;
   if (changed.options) await keepOptions(tx, id, version, document, changed.options);
   if (changed.order) await keepOrder(tx, id, document);
   const changedAt = new Date();
@@ -180,6 +181,22 @@ async function keepMerged(
     .where(eq(deals.id, id));
   const line = { dealId: id, dealVersion: version, changedAt, heading: headingOf(document) };
   await changeLine(tx, line, Boolean(changed.options || changed.order));
+  return {
+    ...kept,
+    document,
+    version,
+    changedAt,
+    ...(changed.heading && { headingVersion: version }),
+    ...(changed.order && { orderVersion: version }),
+    optionVersions: new Map(
+      document.options.map(({ id: optionId }) => [
+        optionId,
+        changed.options?.some(option => option.id === optionId)
+          ? version
+          : (kept.optionVersions.get(optionId) ?? version),
+      ]),
+    ),
+  };
 }
 
 /** Keeps options as they are now, at their places in the deal. */
@@ -196,9 +213,17 @@ async function keepOptions(
     await tx
       .insert(options)
       .values({ id, dealId, ...columns })
-      .onConflictDoUpdate({ target: [options.dealId, options.id], set: columns });
+      .onConflictDoUpdate({ target: [options.dealId, options.id], set: AS_INSERTED });
   }
 }
+
+// So that the inputs, which can be long, go over to the database once.
+const AS_INSERTED = {
+  name: sql`excluded.name`,
+  inputs: sql`excluded.inputs`,
+  version: sql`excluded.version`,
+  position: sql`excluded.position`,
+};
 
 /** Drops the options that are no longer there, and gives the others their places. */
 async function keepOrder(tx: Database, dealId: string, document: DealDocument): Promise<void> {

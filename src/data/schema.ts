@@ -5,7 +5,7 @@ import {
   check,
   index,
   integer,
-  jsonb,
+  json,
   pgTable,
   primaryKey,
   text,
@@ -71,7 +71,7 @@ export const options = pgTable(
     /** Empty where it has no name of its own. */
     name: text().notNull().default(""),
     /** What the officer typed, checked against the deal file's schema. What follows from it is computed. */
-    inputs: jsonb().$type<DealFile>().notNull(),
+    inputs: json().$type<DealFile>().notNull(),
     /** The deal's version at which this option last changed. */
     version: integer().notNull().default(1),
   },

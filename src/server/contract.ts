@@ -50,9 +50,8 @@ export type RegisterAsked = {
 /** A page of the register. */
 export type RegisterPage = {
   rows: RegisterRow[];
-  /** How many deals hold what was searched for, and how many there are. */
+  /** How many deals hold what was searched for. */
   found: number;
-  all: number;
   /** From 1. */
   page: number;
   pages: number;

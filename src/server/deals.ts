@@ -71,12 +71,14 @@ export async function saveDeal(
   { version, change }: SaveRequest,
 ): Promise<DealReply> {
   const saved = await data.updateDeal(database, id, version, change);
-  if (saved) wakeFigures();
-  const current = await openDeal(database, id);
   const isFromBeforeOptions = change.options?.some(option => option.id === CHOSEN_OPTION);
+  const current = saved ? reply(saved) : await openDeal(database, id);
   const answer = isFromBeforeOptions ? withInputs(current) : current;
-  if (saved) return answer;
-  throw new Refusal(409, "This deal was changed and saved somewhere else since you opened it.", answer);
+  if (!saved) {
+    throw new Refusal(409, "This deal was changed and saved somewhere else since you opened it.", answer);
+  }
+  wakeFigures();
+  return answer;
 }
 
 /** The deal as a page from before options can show it, too. */

@@ -1,23 +1,19 @@
 import type { Database } from "@/data/database";
-import { countLines, REGISTER_SORTS, type RegisterSort, registerLinesFor } from "@/data/register-page";
+import { findLines, REGISTER_SORTS, type RegisterSort } from "@/data/register-page";
 import { LONGEST_NAME } from "@/exchange/deal-document";
 import type { RegisterAsked, RegisterPage, RegisterRow } from "./contract";
 import { Refusal } from "./refusal";
 
 /** So many deals stand on a page. */
-const PAGE = 50;
+const PAGE = 25;
 
 /** A page of the register, in the order asked for: from the deals' lines alone, no deal is computed for it. */
-export async function registerPage(
-  database: Database,
-  { search, sort, descending, page }: RegisterAsked,
-): Promise<RegisterPage> {
-  const found = await countLines(database, search);
+export async function registerPage(database: Database, asked: RegisterAsked): Promise<RegisterPage> {
+  const skipped = (asked.page - 1) * PAGE;
+  const { lines, found } = await findLines(database, { ...asked, skip: skipped, most: PAGE });
   const pages = Math.max(1, Math.ceil(found / PAGE));
   // A page that is gone with its deals is the last one.
-  const shown = Math.min(page, pages);
-  const skip = (shown - 1) * PAGE;
-  const lines = await registerLinesFor(database, { search, sort, descending, skip, most: PAGE });
+  if (asked.page > pages) return registerPage(database, { ...asked, page: pages });
   return {
     rows: lines.map(
       ({ changedAt, currency, paid, madeBy, ...line }): RegisterRow => ({
@@ -29,10 +25,9 @@ export async function registerPage(
       }),
     ),
     found,
-    all: search.trim() === "" ? found : await countLines(database, ""),
-    page: shown,
+    page: asked.page,
     pages,
-    skipped: skip,
+    skipped,
   };
 }
 

@@ -1,6 +1,6 @@
 "use client";
 
-import { type Dispatch, useCallback, useEffect, useMemo, useReducer, useState } from "react";
+import { type Dispatch, useCallback, useEffect, useMemo, useReducer, useSyncExternalStore } from "react";
 import { toast } from "sonner";
 import type { DealChange, DealDocument } from "@/exchange/deal-document";
 import { api } from "@/features/api/client";
@@ -20,8 +20,23 @@ import { StructureCard } from "./StructureCard";
 
 type Props = { deal: DealReply };
 
-/** The deal screen: the structure and the plan beside the answer. */
+const never = () => () => {};
+
+/**
+ * The deal screen, made in the browser alone: the server that serves everyone computes no deal, and a key before the page
+ * is alive would be lost.
+ */
 export function DealDesk({ deal }: Props) {
+  const isBrowser = useSyncExternalStore(
+    never,
+    () => true,
+    () => false,
+  );
+  return isBrowser ? <Desk deal={deal} /> : <p className="p-6 text-faint">Opening the deal …</p>;
+}
+
+/** The structure and the plan beside the answer. */
+function Desk({ deal }: Props) {
   const [state, dispatch] = useReducer(deskReducer, deal.document, openDesk);
   const show = useCallback((document: DealDocument) => dispatch({ type: "open", document }), []);
   const merge = useCallback((change: DealChange) => dispatch({ type: "merged", change }), []);
@@ -31,12 +46,10 @@ export function DealDesk({ deal }: Props) {
   const option = openedOption(state);
   const desk = useMemo(() => ({ state, dispatch, option, act }), [state, option, act]);
   const quote = shownQuote(option);
-  const [alive, setAlive] = useState(false);
-  useEffect(() => setAlive(true), []);
   const isNew = deal.document.customer === "";
   useEffect(() => {
-    if (alive && isNew) window.document.getElementById(CUSTOMER_FIELD)?.focus();
-  }, [alive, isNew]);
+    if (isNew) window.document.getElementById(CUSTOMER_FIELD)?.focus();
+  }, [isNew]);
   const { status } = saving;
 
   const keepBoth = async (theirs: DealReply) => {
@@ -54,8 +67,7 @@ export function DealDesk({ deal }: Props) {
 
   return (
     <DeskContext value={desk}>
-      {/* Until the page is alive, a key would be lost; it takes none. */}
-      <div data-testid="desk" inert={!alive} className="flex min-h-full flex-col gap-3 p-3 md:px-6 lg:h-full">
+      <div data-testid="desk" className="flex min-h-full flex-col gap-3 p-3 md:px-6 lg:h-full">
         <DealHeader status={status} />
         {status.kind === "conflict" && (
           <ConflictDialog

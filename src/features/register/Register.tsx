@@ -1,8 +1,9 @@
 "use client";
 
 import { FileUp, Plus, Search } from "lucide-react";
+import { useCallback, useMemo } from "react";
 import { useDropzone } from "react-dropzone";
-import type { RegisterAsked, RegisterPage } from "@/server/contract";
+import type { RegisterAsked, RegisterPage, RegisterSort } from "@/server/contract";
 import { RegisterPager } from "./RegisterPager";
 import { RegisterTable } from "./RegisterTable";
 import { registerActions } from "./register-actions";
@@ -12,7 +13,9 @@ import { WaitingChanges } from "./WaitingChanges";
 /** The app opens here: every deal, the way to a new one, and the way in for deal files. */
 export function Register({ page: initial, asked: opened }: { page: RegisterPage; asked: RegisterAsked }) {
   const { page, asked, show, reload } = useRegisterPage(initial, opened);
-  const { newDeal, duplicate, remove, bringIn } = registerActions(reload);
+  const { newDeal, duplicate, remove, bringIn } = useMemo(() => registerActions(reload), [reload]);
+  const sortBy = useCallback((sort: RegisterSort, descending: boolean) => show({ sort, descending }), [show]);
+  const isSearch = asked.search.trim() !== "";
   const drop = useDropzone({ noClick: true, noKeyboard: true, onDrop: files => void bringIn(files) });
 
   return (
@@ -50,16 +53,17 @@ export function Register({ page: initial, asked: opened }: { page: RegisterPage;
         {page.rows.length > 0 ? (
           <RegisterTable
             rows={page.rows}
-            asked={asked}
-            onSort={(sort, descending) => show({ sort, descending })}
-            onDuplicate={row => void duplicate(row)}
-            onDelete={row => void remove(row)}
+            sort={asked.sort}
+            descending={asked.descending}
+            onSort={sortBy}
+            onDuplicate={duplicate}
+            onDelete={remove}
           />
         ) : (
-          <NoDeals searched={page.all > 0} />
+          <NoDeals searched={isSearch} />
         )}
       </section>
-      <RegisterPager page={page} onPage={wanted => show({ page: wanted })} />
+      <RegisterPager page={page} isSearch={isSearch} onPage={wanted => show({ page: wanted })} />
     </div>
   );
 }

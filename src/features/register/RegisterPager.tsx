@@ -2,11 +2,11 @@ import { ChevronLeft, ChevronRight } from "lucide-react";
 import { wholeText } from "@/core";
 import type { RegisterPage } from "@/server/contract";
 
-type Props = { page: RegisterPage; onPage: (page: number) => void };
+type Props = { page: RegisterPage; isSearch: boolean; onPage: (page: number) => void };
 
 /** Says which deals of how many are shown, and leads to the ones before and after them. */
-export function RegisterPager({ page: { rows, found, all, page, pages, skipped }, onPage }: Props) {
-  const counted = found === all ? deals(all) : `${wholeText(found)} of ${deals(all)}`;
+export function RegisterPager({ page: { rows, found, page, pages, skipped }, isSearch, onPage }: Props) {
+  const counted = `${wholeText(found)} ${found === 1 ? "deal" : "deals"}${isSearch ? " found" : ""}`;
   const shown = `${wholeText(skipped + 1)}–${wholeText(skipped + rows.length)} of ${counted}`;
   return (
     <div className="sticky bottom-0 flex min-h-10 items-center gap-2 bg-base-200 py-1 text-faint text-sm">
@@ -29,8 +29,6 @@ export function RegisterPager({ page: { rows, found, all, page, pages, skipped }
     </div>
   );
 }
-
-const deals = (count: number) => `${wholeText(count)} ${count === 1 ? "deal" : "deals"}`;
 
 type ButtonProps = { label: string; isThere: boolean; onClick: () => void; children: React.ReactNode };
 

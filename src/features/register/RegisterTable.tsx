@@ -1,8 +1,9 @@
 import { createColumnHelper, rowSortingFeature, tableFeatures, useTable } from "@tanstack/react-table";
 import { ArrowDown, ArrowUp, Copy, Trash2 } from "lucide-react";
+import { memo } from "react";
 import { amountText } from "@/exchange/text";
 import { STATUS_NAMES } from "@/features/deal/desk/status-names";
-import type { RegisterAsked, RegisterRow, RegisterSort } from "@/server/contract";
+import type { RegisterRow, RegisterSort } from "@/server/contract";
 
 // The server sorts; the table only says by what.
 const features = tableFeatures({ rowSortingFeature });
@@ -62,15 +63,17 @@ const columnStyle = (columnId: string) =>
 
 type Props = {
   rows: RegisterRow[];
-  asked: RegisterAsked;
+  sort: RegisterSort;
+  descending: boolean;
   onSort: (sort: RegisterSort, descending: boolean) => void;
-  onDuplicate: (row: RegisterRow) => void;
-  onDelete: (row: RegisterRow) => void;
+  onDuplicate: (row: RegisterRow) => Promise<unknown>;
+  onDelete: (row: RegisterRow) => Promise<unknown>;
 };
 
-/** A page of the deals, sorted by any of its columns. */
-export function RegisterTable({ rows, asked, onSort, onDuplicate, onDelete }: Props) {
-  const sorting = [{ id: asked.sort as string, desc: asked.descending }];
+/** A page of the deals, sorted by any of its columns; typing in the search leaves it alone until the answer comes. */
+export const RegisterTable = memo(function RegisterTable(props: Props) {
+  const { rows, sort, descending, onSort, onDuplicate, onDelete } = props;
+  const sorting = [{ id: sort as string, desc: descending }];
   const table = useTable({
     features,
     columns,
@@ -128,13 +131,13 @@ export function RegisterTable({ rows, asked, onSort, onDuplicate, onDelete }: Pr
             <td className="whitespace-nowrap border-base-300 border-t px-2 text-right">
               <RowButton
                 label={`Duplicate the deal of ${row.original.customer || "no name"}`}
-                onClick={() => onDuplicate(row.original)}
+                onClick={() => void onDuplicate(row.original)}
               >
                 <Copy size={16} aria-hidden="true" />
               </RowButton>
               <RowButton
                 label={`Delete the deal of ${row.original.customer || "no name"}`}
-                onClick={() => onDelete(row.original)}
+                onClick={() => void onDelete(row.original)}
               >
                 <Trash2 size={16} aria-hidden="true" />
               </RowButton>
@@ -144,7 +147,7 @@ export function RegisterTable({ rows, asked, onSort, onDuplicate, onDelete }: Pr
       </tbody>
     </table>
   );
-}
+});
 
 function Amount({ minor, row }: { minor: number | null; row: RegisterRow }) {
   if (!row.isMade) {

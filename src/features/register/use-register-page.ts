@@ -32,13 +32,16 @@ export function useRegisterPage(initial: RegisterPage, opened: RegisterAsked) {
     isAsking.current = false;
   }, []);
 
-  const show = (change: Partial<RegisterAsked>) => {
-    wanted.current = { ...wanted.current, page: 1, ...change };
-    setAsked(wanted.current);
-    // So that going back or opening anew shows the same.
-    history.replaceState(history.state, "", `/${registerQuery(wanted.current)}`);
-    void load();
-  };
+  const show = useCallback(
+    (change: Partial<RegisterAsked>) => {
+      wanted.current = { ...wanted.current, page: 1, ...change };
+      setAsked(wanted.current);
+      // So that going back or opening anew shows the same.
+      history.replaceState(history.state, "", `/${registerQuery(wanted.current)}`);
+      void load();
+    },
+    [load],
+  );
 
   const isBeingMade = page.rows.some(row => !row.isMade);
   useEffect(() => {

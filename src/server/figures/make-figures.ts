@@ -6,25 +6,26 @@ import { chosenOption } from "@/exchange/deal-document";
 import { amountText, searchText } from "@/exchange/text";
 import type { FiguresMaker } from "./in-thread";
 
-/** So many deals are taken at a time. */
+/** At most so many deals are taken at a time. */
 const AT_A_TIME = 20;
 /** After so long those that were changed meanwhile are looked at first. */
 const LONGEST_TURN_MS = 200;
 
 /** Makes all figures of the register that are to be made, and keeps them; the deals that were changed last come first. */
 export async function makeFigures(database: Database, make: FiguresMaker): Promise<void> {
-  for (;;) {
-    const ids = await dealsToMake(database, AT_A_TIME);
+  for (let most = 1; ; ) {
+    const ids = await dealsToMake(database, most);
     if (ids.length === 0) return;
     const records = await getDeals(database, ids);
     const made: MadeFigures[] = [];
     const began = performance.now();
-    for (const id of ids) {
-      const record = records.find(each => each.id === id);
-      if (record) made.push(await figuresOfDeal(record, make));
-      if (performance.now() - began > LONGEST_TURN_MS) break;
+    const isLate = () => performance.now() - began > LONGEST_TURN_MS;
+    for (const record of records) {
+      made.push(await figuresOfDeal(record, make));
+      if (isLate()) break;
     }
     await keepFigures(database, made, CORE_VERSION);
+    most = isLate() ? 1 : Math.min(2 * most, AT_A_TIME);
   }
 }
 
