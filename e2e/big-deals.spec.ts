@@ -55,7 +55,7 @@ test("a file of a megabyte is refused with its size and the most that is accepte
   const text = `${JSON.stringify(loan)}${" ".repeat(1_048_576)}`;
   await page.getByLabel("Deal files").setInputFiles([file("Hollis Grane.json", text)]);
   await expect(
-    page.getByText(/Hollis Grane\.json: The file is 1\.05 MB; a deal file can have at most 900 kB/),
+    page.getByText(/Hollis Grane\.json: The file is 1\.05 MB; a deal file can have at most 450 kB/),
   ).toBeVisible();
   await expect(page.getByRole("row", { name: /Hollis Grane/ })).toHaveCount(0);
 });

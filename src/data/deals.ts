@@ -3,16 +3,17 @@ import {
   type DealChange,
   type DealDocument,
   type DealHeading,
+  type DealOption,
   headingOf,
   isNoChange,
   orderOf,
   upToDate,
 } from "@/exchange/deal-document";
-import type { DealFile } from "@/exchange/deal-file";
 import { checkDealFile } from "@/exchange/deal-file/parse";
 import type { Database } from "./database";
 import { type Merged, merge, type VersionedDeal } from "./merge";
 import { customerNamed, dropIfUnused, vehicleCalled } from "./names";
+import { othersFirst } from "./others-first";
 import { addLine, changeLine } from "./register-lines";
 import { customers, deals, options, registerLines, vehicles } from "./schema";
 
@@ -104,9 +105,11 @@ export async function insertDeals(
   database: Database,
   documents: (DealDocument & { changedAt?: Date })[],
 ): Promise<string[]> {
+  const ready = documents.map(document => ({ ...document, options: document.options.map(guarded) }));
+  await othersFirst();
   return database.transaction(async tx => {
     const ids: string[] = [];
-    for (const { changedAt, ...document } of documents) {
+    for (const { changedAt, ...document } of ready) {
       const [deal] = await tx
         .insert(deals)
         .values({
@@ -141,20 +144,33 @@ export async function updateDeal(
   version: number,
   change: DealChange,
 ): Promise<DealRecord | undefined> {
-  return database.transaction(async tx => {
+  const kept = await getDeal(database, id);
+  const merged = kept && !kept.deleted ? merge(kept, version, change) : null;
+  if (!kept || !merged) return undefined;
+  if (isNoChange(merged.changed)) return kept;
+  const ready = withGuardedInputs(merged);
+  await othersFirst();
+  const saved = await database.transaction(async tx => {
     const [live] = await tx
-      .select({ customerId: deals.customerId, vehicleId: deals.vehicleId })
+      .select({ version: deals.version, customerId: deals.customerId, vehicleId: deals.vehicleId })
       .from(deals)
       .where(and(eq(deals.id, id), isNull(deals.deletedAt)))
       .for("update");
-    const kept = live && (await getDeal(tx, id));
-    const merged = kept && merge(kept, version, change);
-    if (!merged) return undefined;
-    if (isNoChange(merged.changed)) return kept;
-    const saved = await keepMerged(tx, kept, merged);
+    // Somebody else was quicker, or deleted the deal: it is looked at anew.
+    if (live?.version !== kept.version) return undefined;
+    const keeping = await keepMerged(tx, kept, ready);
     if (merged.changed.heading) await dropIfUnused(tx, live);
-    return saved;
+    return keeping;
   });
+  return saved ?? updateDeal(database, id, version, change);
+}
+
+/** The schema that guards the deal file guards what the database keeps, whoever calls. */
+function withGuardedInputs({ document, changed }: Merged): Merged {
+  return {
+    document,
+    changed: { ...changed, ...(changed.options && { options: changed.options.map(guarded) }) },
+  };
 }
 
 async function keepMerged(
@@ -209,7 +225,7 @@ async function keepOptions(
 ): Promise<void> {
   const order = orderOf(document).options;
   for (const { id, name, inputs } of changed) {
-    const columns = { name, inputs: guarded(inputs), version, position: order.indexOf(id) };
+    const columns = { name, inputs, version, position: order.indexOf(id) };
     await tx
       .insert(options)
       .values({ id, dealId, ...columns })
@@ -258,9 +274,8 @@ async function headingColumns(database: Database, heading: DealHeading) {
   };
 }
 
-/** The schema that guards the deal file guards what the database keeps, whoever calls. */
-function guarded(inputs: DealFile): DealFile {
-  const checked = checkDealFile(inputs);
+function guarded(option: DealOption): DealOption {
+  const checked = checkDealFile(option.inputs);
   if (!checked.ok) throw new Error(`Inputs that must not be kept: ${checked.sentence}`);
-  return checked.value;
+  return { ...option, inputs: checked.value };
 }

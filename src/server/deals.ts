@@ -1,6 +1,7 @@
 import { randomUUID } from "node:crypto";
 import type { Database } from "@/data/database";
 import * as data from "@/data/deals";
+import { othersFirst } from "@/data/others-first";
 import {
   CHOSEN_OPTION,
   chosenOption,
@@ -42,6 +43,7 @@ export async function openDeal(database: Database, id: string): Promise<DealRepl
 export async function createDeal(database: Database, document: DealDocument): Promise<DealReply> {
   const [id = ""] = await data.insertDeals(database, [document]);
   wakeFigures();
+  await othersFirst();
   return openDeal(database, id);
 }
 
@@ -50,9 +52,11 @@ export async function importDeal(database: Database, { fileName, text }: ImportR
   const tooLarge = tooLargeSentence(Buffer.byteLength(text));
   if (tooLarge) throw new Refusal(413, tooLarge);
   const file = parseDealFile(text);
+  await othersFirst();
   if (!file.ok) throw new Refusal(422, file.sentence);
   const deal = readDeal(file.value);
   if (!deal.ok) throw new Refusal(422, deal.failure.sentence);
+  await othersFirst();
   const customer = fileName
     .replace(/(\.deal)?\.json$/i, "")
     .replace(/\p{Cc}/gu, "")

@@ -1,10 +1,11 @@
+import { othersFirst } from "@/data/others-first";
 import type { Checked } from "@/exchange/checks";
 import { sizeText } from "@/exchange/text";
 import type { RefusalReply } from "./contract";
 import { Refusal } from "./refusal";
 
 /** The largest body that is read, in bytes: a deal of the largest deal file, with room to spare. */
-export const LARGEST_BODY = 1_000_000;
+export const LARGEST_BODY = 500_000;
 
 /** The same where a deal file comes as text inside JSON, which escapes every quotation mark of it. */
 export const LARGEST_IMPORT = 2 * LARGEST_BODY;
@@ -12,7 +13,9 @@ export const LARGEST_IMPORT = 2 * LARGEST_BODY;
 /** Runs a route: what it returns becomes JSON, a refusal becomes its status with a sentence. */
 export async function answer(work: () => Promise<unknown>, status = 200): Promise<Response> {
   try {
-    return Response.json(await work(), { status });
+    const value = await work();
+    await othersFirst();
+    return Response.json(value, { status });
   } catch (error) {
     if (isDiskFull(error)) {
       console.error(error);
@@ -34,8 +37,11 @@ export async function readBody<Value>(
   if (!/^application\/json\s*(;|$)/i.test(type)) {
     throw new Refusal(415, "The body must be JSON, sent as application/json.");
   }
-  const checked = check(parseJson(await readText(request, most)));
+  const body = parseJson(await readText(request, most));
+  await othersFirst();
+  const checked = check(body);
   if (!checked.ok) throw new Refusal(422, checked.sentence);
+  await othersFirst();
   return checked.value;
 }
 

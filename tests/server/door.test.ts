@@ -29,5 +29,5 @@ test("a body over the limit is refused with its size and the most that is accept
   });
   const response = await answer(() => readBody(request, accepted));
   expect(response.status).toBe(413);
-  expect(await response.json()).toEqual({ error: "The body is 1.23 MB; at most 1.00 MB is accepted." });
+  expect(await response.json()).toEqual({ error: "The body is 1.23 MB; at most 500 kB is accepted." });
 });

@@ -1,6 +1,7 @@
 import { CORE_VERSION } from "@/core";
 import type { Database } from "@/data/database";
 import { type DealRecord, getDeals } from "@/data/deals";
+import { othersFirst } from "@/data/others-first";
 import { dealsToMake, type KeptFigures, keepFigures, type MadeFigures } from "@/data/register-figures";
 import { chosenOption } from "@/exchange/deal-document";
 import { amountText, searchText } from "@/exchange/text";
@@ -16,7 +17,9 @@ export async function makeFigures(database: Database, make: FiguresMaker): Promi
   for (let most = 1; ; ) {
     const ids = await dealsToMake(database, most);
     if (ids.length === 0) return;
+    await othersFirst();
     const records = await getDeals(database, ids);
+    await othersFirst();
     const made: MadeFigures[] = [];
     const began = performance.now();
     const isLate = () => performance.now() - began > LONGEST_TURN_MS;
