@@ -13,9 +13,9 @@ import { checkDealFile } from "@/exchange/deal-file/parse";
 import type { Database } from "./database";
 import { type Merged, merge, type VersionedDeal } from "./merge";
 import { customerNamed, dropIfUnused, vehicleCalled } from "./names";
-import { othersFirst } from "./others-first";
 import { addLine, changeLine } from "./register-lines";
 import { customers, deals, options, registerLines, vehicles } from "./schema";
+import { takingTurns } from "./turns";
 
 /** A deal as it is kept. */
 export type DealRecord = VersionedDeal & { id: string; changedAt: Date; deleted: boolean };
@@ -105,9 +105,10 @@ export async function insertDeals(
   database: Database,
   documents: (DealDocument & { changedAt?: Date })[],
 ): Promise<string[]> {
+  const rest = takingTurns();
   const ready = documents.map(document => ({ ...document, options: document.options.map(guarded) }));
-  await othersFirst();
-  return database.transaction(async tx => {
+  await rest();
+  const kept = await database.transaction(async tx => {
     const ids: string[] = [];
     for (const { changedAt, ...document } of ready) {
       const [deal] = await tx
@@ -130,6 +131,8 @@ export async function insertDeals(
     }
     return ids;
   });
+  await rest();
+  return kept;
 }
 
 /**
@@ -144,12 +147,14 @@ export async function updateDeal(
   version: number,
   change: DealChange,
 ): Promise<DealRecord | undefined> {
+  const rest = takingTurns();
   const kept = await getDeal(database, id);
+  await rest();
   const merged = kept && !kept.deleted ? merge(kept, version, change) : null;
   if (!kept || !merged) return undefined;
   if (isNoChange(merged.changed)) return kept;
   const ready = withGuardedInputs(merged);
-  await othersFirst();
+  await rest();
   const saved = await database.transaction(async tx => {
     const [live] = await tx
       .select({ version: deals.version, customerId: deals.customerId, vehicleId: deals.vehicleId })
@@ -162,6 +167,7 @@ export async function updateDeal(
     if (merged.changed.heading) await dropIfUnused(tx, live);
     return keeping;
   });
+  await rest();
   return saved ?? updateDeal(database, id, version, change);
 }
 

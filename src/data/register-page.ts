@@ -43,56 +43,47 @@ const SHOWN = {
   madeBy: registerLines.madeBy,
 };
 
-/** Lines of the register, in order, and how many there are in all of what was asked for. */
+/** So many are found by a search; whoever finds more has to say more of what is meant. */
+export const MOST_FOUND = 1000;
+
+/**
+ * Lines of the register, in order, and how many there are in all of what was asked for: of a search no more than
+ * {@link MOST_FOUND} are counted, so that it ends early where words stand in very many lines.
+ */
 export async function findLines(database: Database, query: RegisterQuery) {
   const words = searchText(query.search).split(/\s+/).filter(Boolean);
-  const lines = words.length > 0 ? await searched(database, words, query) : await listed(database, query);
-  const isCounted = words.length > 0 && (lines.length > 0 || query.skip === 0);
-  const found = isCounted ? (lines[0]?.found ?? 0) : await countLines(database, words);
-  return { lines: lines.map(({ found: _, ...line }) => line), found };
+  if (words.length === 0) {
+    return { lines: await linesWhere(database, IS_THERE, query), found: await countLines(database) };
+  }
+  const hits = await database
+    .select({ id: registerLines.dealId })
+    .from(registerLines)
+    .where(holding(words))
+    .limit(MOST_FOUND);
+  // Few are sorted by themselves; many are met soon enough in the order that is asked for.
+  const isFew = hits.length < MOST_FOUND;
+  const where = isFew ? among(hits.map(({ id }) => id)) : holding(words);
+  return { lines: hits.length > 0 ? await linesWhere(database, where, query) : [], found: hits.length };
 }
 
-/** All lines come in the order of an index, without a look at the others. */
-function listed(database: Database, { sort, descending, skip, most }: RegisterQuery) {
+const among = (ids: string[]) => sql`${registerLines.dealId} = any(${`{${ids.join(",")}}`}::uuid[])`;
+
+function linesWhere(
+  database: Database,
+  where: SQL | undefined,
+  { sort, descending, skip, most }: RegisterQuery,
+) {
   return database
-    .select({ ...SHOWN, found: sql<number>`0` })
+    .select(SHOWN)
     .from(registerLines)
-    .where(IS_THERE)
+    .where(where)
     .orderBy(...ordered(SORTS[sort], descending))
     .limit(most)
     .offset(skip);
 }
 
-/** Those that hold words are found, counted and sorted in one look over all. */
-async function searched(
-  database: Database,
-  words: readonly string[],
-  { sort, descending, skip, most }: RegisterQuery,
-) {
-  const hits = database.$with("hits").as(
-    database
-      .select({ dealId: registerLines.dealId, key: sql`${SORTS[sort]}`.as("key") })
-      .from(registerLines)
-      .where(holding(words)),
-  );
-  const shown = database.$with("shown").as(
-    database
-      .select({ dealId: hits.dealId })
-      .from(hits)
-      .orderBy(...ordered(hits.key, descending, hits.dealId))
-      .limit(most)
-      .offset(skip),
-  );
-  return database
-    .with(hits, shown)
-    .select({ ...SHOWN, found: sql`(select count(*) from ${hits})`.mapWith(Number) })
-    .from(shown)
-    .innerJoin(registerLines, eq(registerLines.dealId, shown.dealId))
-    .orderBy(...ordered(SORTS[sort], descending));
-}
-
-async function countLines(database: Database, words: readonly string[]): Promise<number> {
-  const [row] = await database.select({ lines: count() }).from(registerLines).where(holding(words));
+async function countLines(database: Database): Promise<number> {
+  const [row] = await database.select({ lines: count() }).from(registerLines).where(IS_THERE);
   return row?.lines ?? 0;
 }
 
@@ -106,12 +97,8 @@ function holding(words: readonly string[]): SQL | undefined {
 }
 
 /** What has no figure or name comes last either way; equals keep one order, so that no page repeats a line. */
-function ordered(
-  key: AnyColumn | SQL.Aliased,
-  descending: boolean,
-  dealId: AnyColumn = registerLines.dealId,
-): SQL[] {
+function ordered(column: AnyColumn, descending: boolean): SQL[] {
   const direction = descending ? desc : asc;
-  const canBeNull = !("notNull" in key && key.notNull);
-  return [descending && canBeNull ? sql`${desc(key)} nulls last` : direction(key), direction(dealId)];
+  const nullsLast = descending && !column.notNull ? sql`${desc(column)} nulls last` : direction(column);
+  return [nullsLast, direction(registerLines.dealId)];
 }

@@ -50,8 +50,9 @@ export type RegisterAsked = {
 /** A page of the register. */
 export type RegisterPage = {
   rows: RegisterRow[];
-  /** How many deals hold what was searched for. */
+  /** How many deals hold what was searched for; where there are more, the most that are counted. */
   found: number;
+  isMore: boolean;
   /** From 1. */
   page: number;
   pages: number;

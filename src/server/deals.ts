@@ -1,7 +1,7 @@
 import { randomUUID } from "node:crypto";
 import type { Database } from "@/data/database";
 import * as data from "@/data/deals";
-import { othersFirst } from "@/data/others-first";
+import { takingTurns } from "@/data/turns";
 import {
   CHOSEN_OPTION,
   chosenOption,
@@ -43,20 +43,23 @@ export async function openDeal(database: Database, id: string): Promise<DealRepl
 export async function createDeal(database: Database, document: DealDocument): Promise<DealReply> {
   const [id = ""] = await data.insertDeals(database, [document]);
   wakeFigures();
-  await othersFirst();
-  return openDeal(database, id);
+  const rest = takingTurns();
+  const deal = await openDeal(database, id);
+  await rest();
+  return deal;
 }
 
 /** Keeps the deal of a deal file; the file's name, without its endings, stands for the customer. */
 export async function importDeal(database: Database, { fileName, text }: ImportRequest): Promise<DealReply> {
   const tooLarge = tooLargeSentence(Buffer.byteLength(text));
   if (tooLarge) throw new Refusal(413, tooLarge);
+  const rest = takingTurns();
   const file = parseDealFile(text);
-  await othersFirst();
+  await rest();
   if (!file.ok) throw new Refusal(422, file.sentence);
   const deal = readDeal(file.value);
   if (!deal.ok) throw new Refusal(422, deal.failure.sentence);
-  await othersFirst();
+  await rest();
   const customer = fileName
     .replace(/(\.deal)?\.json$/i, "")
     .replace(/\p{Cc}/gu, "")

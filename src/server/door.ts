@@ -1,4 +1,4 @@
-import { othersFirst } from "@/data/others-first";
+import { takingTurns } from "@/data/turns";
 import type { Checked } from "@/exchange/checks";
 import { sizeText } from "@/exchange/text";
 import type { RefusalReply } from "./contract";
@@ -13,9 +13,7 @@ export const LARGEST_IMPORT = 2 * LARGEST_BODY;
 /** Runs a route: what it returns becomes JSON, a refusal becomes its status with a sentence. */
 export async function answer(work: () => Promise<unknown>, status = 200): Promise<Response> {
   try {
-    const value = await work();
-    await othersFirst();
-    return Response.json(value, { status });
+    return Response.json(await work(), { status });
   } catch (error) {
     if (isDiskFull(error)) {
       console.error(error);
@@ -37,11 +35,13 @@ export async function readBody<Value>(
   if (!/^application\/json\s*(;|$)/i.test(type)) {
     throw new Refusal(415, "The body must be JSON, sent as application/json.");
   }
-  const body = parseJson(await readText(request, most));
-  await othersFirst();
+  const text = await readText(request, most);
+  const rest = takingTurns();
+  const body = parseJson(text);
+  await rest();
   const checked = check(body);
   if (!checked.ok) throw new Refusal(422, checked.sentence);
-  await othersFirst();
+  await rest();
   return checked.value;
 }
 

@@ -1,5 +1,5 @@
 import type { Database } from "@/data/database";
-import { findLines, REGISTER_SORTS, type RegisterSort } from "@/data/register-page";
+import { findLines, MOST_FOUND, REGISTER_SORTS, type RegisterSort } from "@/data/register-page";
 import { LONGEST_NAME } from "@/exchange/deal-document";
 import type { RegisterAsked, RegisterPage, RegisterRow } from "./contract";
 import { Refusal } from "./refusal";
@@ -25,6 +25,7 @@ export async function registerPage(database: Database, asked: RegisterAsked): Pr
       }),
     ),
     found,
+    isMore: asked.search.trim() !== "" && found === MOST_FOUND,
     page: asked.page,
     pages,
     skipped,

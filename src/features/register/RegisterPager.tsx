@@ -5,22 +5,24 @@ import type { RegisterPage } from "@/server/contract";
 type Props = { page: RegisterPage; isSearch: boolean; onPage: (page: number) => void };
 
 /** Says which deals of how many are shown, and leads to the ones before and after them. */
-export function RegisterPager({ page: { rows, found, page, pages, skipped }, isSearch, onPage }: Props) {
-  const counted = `${wholeText(found)} ${found === 1 ? "deal" : "deals"}${isSearch ? " found" : ""}`;
+export function RegisterPager({ page, isSearch, onPage }: Props) {
+  const { rows, found, isMore, page: number, pages, skipped } = page;
+  const deals = `${wholeText(found)} ${found === 1 ? "deal" : "deals"}`;
+  const counted = `${isMore ? "more than " : ""}${deals}${isSearch ? " found" : ""}`;
   const shown = `${wholeText(skipped + 1)}–${wholeText(skipped + rows.length)} of ${counted}`;
   return (
     <div className="sticky bottom-0 flex min-h-10 items-center gap-2 bg-base-200 py-1 text-faint text-sm">
       <p role="status">{pages > 1 ? shown : counted}</p>
       {pages > 1 && (
         <nav aria-label="Pages" className="ml-auto flex items-center gap-1">
-          <PageButton label="Previous page" isThere={page > 1} onClick={() => onPage(page - 1)}>
+          <PageButton label="Previous page" isThere={number > 1} onClick={() => onPage(number - 1)}>
             <ChevronLeft size={16} aria-hidden="true" />
             Previous
           </PageButton>
           <span className="px-1">
-            Page {wholeText(page)} of {wholeText(pages)}
+            Page {wholeText(number)} of {wholeText(pages)}
           </span>
-          <PageButton label="Next page" isThere={page < pages} onClick={() => onPage(page + 1)}>
+          <PageButton label="Next page" isThere={number < pages} onClick={() => onPage(number + 1)}>
             Next
             <ChevronRight size={16} aria-hidden="true" />
           </PageButton>

@@ -1,8 +1,8 @@
 import { CORE_VERSION } from "@/core";
 import type { Database } from "@/data/database";
 import { type DealRecord, getDeals } from "@/data/deals";
-import { othersFirst } from "@/data/others-first";
 import { dealsToMake, type KeptFigures, keepFigures, type MadeFigures } from "@/data/register-figures";
+import { takingTurns } from "@/data/turns";
 import { chosenOption } from "@/exchange/deal-document";
 import { amountText, searchText } from "@/exchange/text";
 import type { FiguresMaker } from "./in-thread";
@@ -17,9 +17,9 @@ export async function makeFigures(database: Database, make: FiguresMaker): Promi
   for (let most = 1; ; ) {
     const ids = await dealsToMake(database, most);
     if (ids.length === 0) return;
-    await othersFirst();
+    const rest = takingTurns();
     const records = await getDeals(database, ids);
-    await othersFirst();
+    await rest();
     const made: MadeFigures[] = [];
     const began = performance.now();
     const isLate = () => performance.now() - began > LONGEST_TURN_MS;

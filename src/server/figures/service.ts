@@ -4,6 +4,8 @@ import { forgetFiguresOfOthers } from "@/data/register-figures";
 import { figuresInThread } from "./in-thread";
 import { makeFigures } from "./make-figures";
 
+const SOON_MS = 40;
+
 type Service = { wake: () => void };
 
 // Kept on the process, because bundles of the server each have their own copy of this module.
@@ -24,7 +26,8 @@ export async function startFigures(database: Database): Promise<void> {
   };
   const wake = () => {
     isWanted = true;
-    if (!isRunning) void run();
+    // Whoever saved is answered first.
+    if (!isRunning) setTimeout(() => !isRunning && void run(), SOON_MS);
   };
   shared.kelluxFigures = { wake };
   wake();
