@@ -1,14 +1,14 @@
 import { Register } from "@/features/register/Register";
 import type { RegisterAsked } from "@/server/contract";
-import { serverDatabase } from "@/server/database";
 import { Refusal } from "@/server/refusal";
 import { readRegisterAsked, registerPage } from "@/server/register";
+import { serverStore } from "@/server/store";
 
 type Props = { searchParams: Promise<Record<string, string | string[] | undefined>> };
 
 export default async function RegisterPage({ searchParams }: Props) {
   const asked = askedBy(await searchParams);
-  return <Register page={await registerPage(await serverDatabase(), asked)} asked={asked} />;
+  return <Register page={await registerPage(await serverStore(), asked)} asked={asked} />;
 }
 
 /** An address that was typed wrong opens the register as it always opens. */

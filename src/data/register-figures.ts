@@ -1,6 +1,6 @@
-import { and, desc, eq, isNotNull, isNull, ne } from "drizzle-orm";
+import { and, desc, eq, inArray, isNotNull, isNull, ne, sql } from "drizzle-orm";
 import type { Database } from "./database";
-import { registerLines } from "./schema";
+import { deals, options, registerLines } from "./schema";
 
 /** What the register shows of a deal besides its heading. It follows from the chosen option. */
 export type KeptFigures = {
@@ -33,15 +33,23 @@ export async function keepFigures(
   });
 }
 
-/** Deals whose figures are to be made, by their ids, the last changed first. */
-export async function dealsToMake(database: Database, most: number): Promise<string[]> {
-  const lines = await database
+/** A deal whose figures are to be made: the inputs of its chosen option, as JSON, at its version. */
+export type ToMake = { dealId: string; dealVersion: number; inputs: string };
+
+/** Deals whose figures are to be made, the last changed first. */
+export async function dealsToMake(database: Database, most: number): Promise<ToMake[]> {
+  const first = database
     .select({ id: registerLines.dealId })
     .from(registerLines)
     .where(isNull(registerLines.madeBy))
     .orderBy(desc(registerLines.changedAt))
     .limit(most);
-  return lines.map(({ id }) => id);
+  return database
+    .select({ dealId: deals.id, dealVersion: deals.version, inputs: sql<string>`${options.inputs}::text` })
+    .from(deals)
+    .innerJoin(options, and(eq(options.dealId, deals.id), eq(options.id, deals.chosen)))
+    .where(inArray(deals.id, first))
+    .orderBy(desc(deals.changedAt));
 }
 
 /** Has every figure made again that another version of the core made. */

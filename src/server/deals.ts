@@ -1,6 +1,6 @@
 import { randomUUID } from "node:crypto";
-import type { Database } from "@/data/database";
-import * as data from "@/data/deals";
+import type { DealRecord } from "@/data/deals";
+import type { Store } from "@/data/store";
 import { takingTurns } from "@/data/turns";
 import {
   CHOSEN_OPTION,
@@ -17,7 +17,7 @@ import { wakeFigures } from "./figures";
 import { Refusal } from "./refusal";
 import type { ImportRequest, SaveRequest } from "./requests";
 
-const reply = ({ id, version, changedAt, deleted, document }: data.DealRecord): DealReply => ({
+const reply = ({ id, version, changedAt, deleted, document }: DealRecord): DealReply => ({
   id,
   version,
   changedAt: changedAt.toISOString(),
@@ -26,31 +26,31 @@ const reply = ({ id, version, changedAt, deleted, document }: data.DealRecord): 
 });
 
 /** One deal, deleted or not; undefined where there is none. */
-export async function findDeal(database: Database, id: string): Promise<DealReply | undefined> {
-  const record = await data.getDeal(database, id);
+export async function findDeal(store: Store, id: string): Promise<DealReply | undefined> {
+  const record = await store.getDeal(id);
   return record && reply(record);
 }
 
 /** One deal, or a refusal where there is none or it is deleted. */
-export async function openDeal(database: Database, id: string): Promise<DealReply> {
-  const deal = await findDeal(database, id);
+export async function openDeal(store: Store, id: string): Promise<DealReply> {
+  const deal = await findDeal(store, id);
   if (!deal) throw new Refusal(404, "There is no deal at this address.");
   if (deal.deleted) throw new Refusal(410, "This deal was deleted.");
   return deal;
 }
 
 /** Keeps a new deal. */
-export async function createDeal(database: Database, document: DealDocument): Promise<DealReply> {
-  const [id = ""] = await data.insertDeals(database, [document]);
+export async function createDeal(store: Store, document: DealDocument): Promise<DealReply> {
+  const [id = ""] = await store.insertDeals([document]);
   wakeFigures();
   const rest = takingTurns();
-  const deal = await openDeal(database, id);
+  const deal = await openDeal(store, id);
   await rest();
   return deal;
 }
 
 /** Keeps the deal of a deal file; the file's name, without its endings, stands for the customer. */
-export async function importDeal(database: Database, { fileName, text }: ImportRequest): Promise<DealReply> {
+export async function importDeal(store: Store, { fileName, text }: ImportRequest): Promise<DealReply> {
   const tooLarge = tooLargeSentence(Buffer.byteLength(text));
   if (tooLarge) throw new Refusal(413, tooLarge);
   const rest = takingTurns();
@@ -65,7 +65,7 @@ export async function importDeal(database: Database, { fileName, text }: ImportR
     .replace(/\p{Cc}/gu, "")
     .slice(0, LONGEST_NAME);
   const document = upToDate(file.value, randomUUID()) as DealDocument;
-  return createDeal(database, { ...document, customer });
+  return createDeal(store, { ...document, customer });
 }
 
 /**
@@ -73,13 +73,13 @@ export async function importDeal(database: Database, { fileName, text }: ImportR
  * already, whose answer never arrived, is simply confirmed.
  */
 export async function saveDeal(
-  database: Database,
+  store: Store,
   id: string,
   { version, change }: SaveRequest,
 ): Promise<DealReply> {
-  const saved = await data.updateDeal(database, id, version, change);
+  const saved = await store.updateDeal(id, version, change);
   const isFromBeforeOptions = change.options?.some(option => option.id === CHOSEN_OPTION);
-  const current = saved ? reply(saved) : await openDeal(database, id);
+  const current = saved ? reply(saved) : await openDeal(store, id);
   const answer = isFromBeforeOptions ? withInputs(current) : current;
   if (!saved) {
     throw new Refusal(409, "This deal was changed and saved somewhere else since you opened it.", answer);
@@ -95,21 +95,19 @@ function withInputs(deal: DealReply): DealReply {
 }
 
 /** Copies a deal; the copy is being quoted again. */
-export async function duplicateDeal(database: Database, id: string): Promise<DealReply> {
-  const { document } = await openDeal(database, id);
-  return createDeal(database, { ...document, status: "quoting" });
+export async function duplicateDeal(store: Store, id: string): Promise<DealReply> {
+  const { document } = await openDeal(store, id);
+  return createDeal(store, { ...document, status: "quoting" });
 }
 
 /** Deletes a deal in a way that {@link restoreDeal} undoes. */
-export async function deleteDeal(database: Database, id: string): Promise<{ id: string }> {
-  if (!(await data.setDeleted(database, id, true)))
-    throw new Refusal(404, "There is no deal at this address.");
+export async function deleteDeal(store: Store, id: string): Promise<{ id: string }> {
+  if (!(await store.setDeleted(id, true))) throw new Refusal(404, "There is no deal at this address.");
   return { id };
 }
 
 /** Brings a deleted deal back as it was. */
-export async function restoreDeal(database: Database, id: string): Promise<DealReply> {
-  if (!(await data.setDeleted(database, id, false)))
-    throw new Refusal(404, "There is no deal at this address.");
-  return openDeal(database, id);
+export async function restoreDeal(store: Store, id: string): Promise<DealReply> {
+  if (!(await store.setDeleted(id, false))) throw new Refusal(404, "There is no deal at this address.");
+  return openDeal(store, id);
 }

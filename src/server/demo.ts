@@ -1,11 +1,9 @@
 import { DEMO_DEALS, DEMO_VEHICLES } from "#demo/scenario";
-import type { Database } from "@/data/database";
-import { hasDeals, insertDeals } from "@/data/deals";
-import { keepVehicles } from "@/data/suggestions";
+import type { Store } from "@/data/store";
 
-/** Loads the demo scenario into a database that has no deals yet. */
-export async function loadDemo(database: Database): Promise<void> {
-  if (await hasDeals(database)) return;
-  await keepVehicles(database, DEMO_VEHICLES);
-  await insertDeals(database, DEMO_DEALS);
+/** Loads the demo scenario into a store that has no deals yet. */
+export async function loadDemo(store: Store): Promise<void> {
+  if (await store.hasDeals()) return;
+  await store.keepVehicles(DEMO_VEHICLES);
+  await store.insertDeals(DEMO_DEALS);
 }

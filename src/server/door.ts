@@ -10,10 +10,13 @@ export const LARGEST_BODY = 500_000;
 /** The same where a deal file comes as text inside JSON, which escapes every quotation mark of it. */
 export const LARGEST_IMPORT = 2 * LARGEST_BODY;
 
+/** Never kept by a browser, and not packed: that would keep the thread busy that serves everyone. */
+const AS_IT_IS = { "Cache-Control": "no-store, no-transform" };
+
 /** Runs a route: what it returns becomes JSON, a refusal becomes its status with a sentence. */
 export async function answer(work: () => Promise<unknown>, status = 200): Promise<Response> {
   try {
-    return Response.json(await work(), { status });
+    return Response.json(await work(), { status, headers: AS_IT_IS });
   } catch (error) {
     if (isDiskFull(error)) {
       console.error(error);

@@ -1,11 +1,10 @@
-import type { Database } from "@/data/database";
-import { customersLike, vehiclesLike } from "@/data/suggestions";
+import type { Store } from "@/data/store";
 import { LONGEST_NAME } from "@/exchange/deal-document";
 import type { SuggestedNames } from "./contract";
 import { Refusal } from "./refusal";
 
 /** Customers or vehicles to pick from, as one types: those that hold what was typed so far. */
-export async function suggestedNames(database: Database, asked: URLSearchParams): Promise<SuggestedNames> {
+export async function suggestedNames(store: Store, asked: URLSearchParams): Promise<SuggestedNames> {
   const [customer, vehicle] = [asked.get("customer"), asked.get("vehicle")];
   const text = customer ?? vehicle;
   if (text === null || (customer !== null && vehicle !== null))
@@ -13,6 +12,6 @@ export async function suggestedNames(database: Database, asked: URLSearchParams)
   if (text.length > LONGEST_NAME || text.includes("\u0000"))
     throw new Refusal(422, `A name has at most ${LONGEST_NAME} letters.`);
   return customer === null
-    ? { vehicles: await vehiclesLike(database, text) }
-    : { customers: await customersLike(database, text) };
+    ? { vehicles: await store.vehiclesLike(text) }
+    : { customers: await store.customersLike(text) };
 }

@@ -1,5 +1,5 @@
-import type { Database } from "@/data/database";
-import { findLines, MOST_FOUND, REGISTER_SORTS, type RegisterSort } from "@/data/register-page";
+import { MOST_FOUND, REGISTER_SORTS, type RegisterSort } from "@/data/register-page";
+import type { Store } from "@/data/store";
 import { LONGEST_NAME } from "@/exchange/deal-document";
 import type { RegisterAsked, RegisterPage, RegisterRow } from "./contract";
 import { Refusal } from "./refusal";
@@ -8,12 +8,12 @@ import { Refusal } from "./refusal";
 const PAGE = 25;
 
 /** A page of the register, in the order asked for: from the deals' lines alone, no deal is computed for it. */
-export async function registerPage(database: Database, asked: RegisterAsked): Promise<RegisterPage> {
+export async function registerPage(store: Store, asked: RegisterAsked): Promise<RegisterPage> {
   const skipped = (asked.page - 1) * PAGE;
-  const { lines, found } = await findLines(database, { ...asked, skip: skipped, most: PAGE });
+  const { lines, found } = await store.findLines({ ...asked, skip: skipped, most: PAGE });
   const pages = Math.max(1, Math.ceil(found / PAGE));
   // A page that is gone with its deals is the last one.
-  if (asked.page > pages) return registerPage(database, { ...asked, page: pages });
+  if (asked.page > pages) return registerPage(store, { ...asked, page: pages });
   return {
     rows: lines.map(
       ({ changedAt, currency, paid, madeBy, ...line }): RegisterRow => ({

@@ -1,13 +1,13 @@
 import { FolderInUse } from "@/data/folder-lock";
-import { closeServerDatabase, dataFolder, serverDatabase } from "./database";
+import { closeServerStore, dataFolder, serverStore } from "./store";
 
 /** Opens the database ahead of the first request, and closes it when the server is told to stop. */
 export async function start(): Promise<void> {
   for (const signal of ["SIGINT", "SIGTERM"] as const) {
-    process.once(signal, () => void closeServerDatabase().finally(() => process.exit(0)));
+    process.once(signal, () => void closeServerStore().finally(() => process.exit(0)));
   }
   try {
-    await serverDatabase();
+    await serverStore();
     console.warn(`Kellux keeps its data in ${dataFolder()}.`);
   } catch (error) {
     console.error(error instanceof FolderInUse ? error.message : error);

@@ -7,6 +7,7 @@ import { openDatabase } from "@/data/database";
 import { getDeal, insertDeals, setDeleted, updateDeal } from "@/data/deals";
 import { findLines } from "@/data/register-page";
 import { customers, vehicles } from "@/data/schema";
+import { storeOf } from "@/data/store";
 import { customersLike, keepVehicles, vehiclesLike } from "@/data/suggestions";
 import { chosenOption, type DealChange, headingOf, optionOf } from "@/exchange/deal-document";
 import { loadDemo } from "@/server/demo";
@@ -157,13 +158,13 @@ describe("saves of different parts", () => {
 
 test("the demo is loaded into an empty folder only", async () => {
   const before = await listed();
-  await loadDemo(open.database);
+  await loadDemo(open.store);
   expect(await listed()).toEqual(before);
 
   const emptyFolder = mkdtempSync(join(tmpdir(), "kellux-empty-"));
   const empty = await openDatabase(emptyFolder);
-  await loadDemo(empty.database);
-  await makeFigures(empty.database, async inputs => figuresOf(inputs));
+  await loadDemo(storeOf(empty.database));
+  await makeFigures(storeOf(empty.database), async typed => figuresOf(JSON.parse(typed)));
   const rows = await listed(empty.database);
   expect(rows).toHaveLength(16);
   expect(await empty.database.$count(customers)).toBe(14);

@@ -2,9 +2,10 @@ import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { type OpenDatabase, openDatabase } from "@/data/database";
+import { type Store, storeOf } from "@/data/store";
 
 /** A database in a folder of its own, open while the tests of a file run. */
-export function testDatabase(): { readonly database: OpenDatabase["database"] } {
+export function testDatabase(): { readonly database: OpenDatabase["database"]; readonly store: Store } {
   const folder = mkdtempSync(join(tmpdir(), "kellux-data-"));
   let open: OpenDatabase;
   beforeAll(async () => {
@@ -17,6 +18,9 @@ export function testDatabase(): { readonly database: OpenDatabase["database"] } 
   return {
     get database() {
       return open.database;
+    },
+    get store() {
+      return storeOf(open.database);
     },
   };
 }

@@ -60,7 +60,7 @@ async function rowsOf(query = ""): Promise<RegisterRow[]> {
   const rows: RegisterRow[] = [];
   for (let page = 1; ; page++) {
     const asked = readRegisterAsked(new URLSearchParams(`${query}&page=${page}`));
-    const shown = await registerPage(open.database, asked);
+    const shown = await registerPage(open.store, asked);
     expect(shown.skipped).toBe(rows.length);
     rows.push(...shown.rows);
     if (page === shown.pages) {
@@ -70,7 +70,7 @@ async function rowsOf(query = ""): Promise<RegisterRow[]> {
   }
 }
 
-const make = () => makeFigures(open.database, async typed => figuresOf(typed));
+const make = () => makeFigures(open.store, async typed => figuresOf(JSON.parse(typed)));
 
 test("kept figures are what the core says: when they are first made, after a change, and made by another core", async () => {
   const typed = fc.sample(inputs, { numRuns: 2000, seed: 9 });
@@ -102,10 +102,10 @@ test("kept figures are what the core says: when they are first made, after a cha
   expect(await updateDeal(open.database, first.id, 1, change)).toBeDefined();
   expect((await wrongOnes()).map(({ madeBy }) => madeBy)).toEqual([null]);
   let saves = 0;
-  await makeFigures(open.database, async inputsOfTurn => {
+  await makeFigures(open.store, async inputsOfTurn => {
     const renamed = { customer: first.customer, vehicle: `Van ${saves++}`, status: "quoting" as const };
     if (saves === 1) expect(await updateDeal(open.database, first.id, 2, { heading: renamed })).toBeDefined();
-    return figuresOf(inputsOfTurn);
+    return figuresOf(JSON.parse(inputsOfTurn));
   });
   expect(saves).toBe(2);
   expected.set(first.customer, figuresOf(other));
@@ -192,7 +192,7 @@ test.each([
 });
 
 test("a page that is no longer there is the last one", async () => {
-  const page = await registerPage(open.database, readRegisterAsked(new URLSearchParams("page=9999")));
+  const page = await registerPage(open.store, readRegisterAsked(new URLSearchParams("page=9999")));
   expect([page.page, page.rows.length > 0]).toEqual([page.pages, true]);
 });
 

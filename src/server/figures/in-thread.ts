@@ -1,12 +1,11 @@
 import { Worker } from "node:worker_threads";
 import type { KeptFigures } from "@/data/register-figures";
-import type { DealFile } from "@/exchange/deal-file";
 
 /** No deal keeps the others waiting for longer. */
 const LONGEST_MS = 5000;
 
-/** Makes the figures of one deal after another. */
-export type FiguresMaker = (inputs: DealFile) => Promise<KeptFigures>;
+/** Makes the figures of one deal after another, from its inputs as JSON. */
+export type FiguresMaker = (inputs: string) => Promise<KeptFigures>;
 
 /** Makes figures in a thread of its own, which is begun anew after a deal that took too long or broke it. */
 export function figuresInThread(): FiguresMaker {
@@ -17,7 +16,7 @@ export function figuresInThread(): FiguresMaker {
     if (figures) return figures;
     void thread.terminate();
     thread = undefined;
-    return tooMuchWork(inputs);
+    return TOO_MUCH_WORK;
   };
 }
 
@@ -29,7 +28,7 @@ function startThread(): Worker {
 }
 
 /** The figures of a deal; undefined where the thread took too long over it, or ended. */
-function answerOf(thread: Worker, inputs: DealFile): Promise<KeptFigures | undefined> {
+function answerOf(thread: Worker, inputs: string): Promise<KeptFigures | undefined> {
   return new Promise(resolve => {
     const limit = setTimeout(() => done(undefined), LONGEST_MS);
     const done = (figures: KeptFigures | undefined) => {
@@ -47,10 +46,10 @@ function answerOf(thread: Worker, inputs: DealFile): Promise<KeptFigures | undef
   });
 }
 
-const tooMuchWork = ({ currency }: DealFile): KeptFigures => ({
-  currency,
+const TOO_MUCH_WORK: KeptFigures = {
+  currency: "",
   payment: null,
   amountFinanced: null,
   paid: "",
   problem: "This deal takes too much work to be shown in the list; open it to see its figures.",
-});
+};

@@ -1,6 +1,5 @@
 import { CORE_VERSION } from "@/core";
-import type { Database } from "@/data/database";
-import { forgetFiguresOfOthers } from "@/data/register-figures";
+import type { Store } from "@/data/store";
 import { figuresInThread } from "./in-thread";
 import { makeFigures } from "./make-figures";
 
@@ -12,15 +11,15 @@ type Service = { wake: () => void };
 const shared = globalThis as typeof globalThis & { kelluxFigures?: Service };
 
 /** Makes the register's figures from now on whenever it is woken, and first those that another core made. */
-export async function startFigures(database: Database): Promise<void> {
-  await forgetFiguresOfOthers(database, CORE_VERSION);
+export async function startFigures(store: Store): Promise<void> {
+  await store.forgetFiguresOfOthers(CORE_VERSION);
   const make = figuresInThread();
   let [isRunning, isWanted] = [false, false];
   const run = async () => {
     isRunning = true;
     while (isWanted) {
       isWanted = false;
-      await makeFigures(database, make).catch(console.error);
+      await makeFigures(store, make).catch(console.error);
     }
     isRunning = false;
   };

@@ -1,7 +1,7 @@
-import { serverDatabase } from "@/server/database";
 import { answer } from "@/server/door";
 import { health } from "@/server/health";
+import { serverStore } from "@/server/store";
 
 export const dynamic = "force-dynamic";
 
-export const GET = () => answer(async () => health(await serverDatabase()));
+export const GET = () => answer(async () => health(await serverStore()));

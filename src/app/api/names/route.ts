@@ -1,8 +1,8 @@
-import { serverDatabase } from "@/server/database";
 import { answer } from "@/server/door";
 import { suggestedNames } from "@/server/names";
+import { serverStore } from "@/server/store";
 
 export const dynamic = "force-dynamic";
 
 export const GET = (request: Request) =>
-  answer(async () => suggestedNames(await serverDatabase(), new URL(request.url).searchParams));
+  answer(async () => suggestedNames(await serverStore(), new URL(request.url).searchParams));

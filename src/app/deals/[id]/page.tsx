@@ -1,9 +1,9 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { DealDesk } from "@/features/deal/DealDesk";
-import { serverDatabase } from "@/server/database";
 import { findDeal } from "@/server/deals";
 import { isDealId } from "@/server/door";
+import { serverStore } from "@/server/store";
 
 type Props = { params: Promise<{ id: string }> };
 
@@ -14,7 +14,7 @@ export async function generateMetadata({ params }: Props): Promise<Metadata> {
 /** A deleted deal opens too, so that it can be brought back, and with it a change that was never saved. */
 async function shownDeal(params: Props["params"]) {
   const { id } = await params;
-  return isDealId(id) ? findDeal(await serverDatabase(), id) : undefined;
+  return isDealId(id) ? findDeal(await serverStore(), id) : undefined;
 }
 
 export default async function DealPage({ params }: Props) {

@@ -1,19 +1,19 @@
-import { serverDatabase } from "@/server/database";
 import { deleteDeal, openDeal, saveDeal } from "@/server/deals";
 import { answer, readBody, readId } from "@/server/door";
 import { checkSaveRequest } from "@/server/requests";
+import { serverStore } from "@/server/store";
 
 type Context = { params: Promise<{ id: string }> };
 
 export const GET = (_request: Request, { params }: Context) =>
-  answer(async () => openDeal(await serverDatabase(), await readId(params)));
+  answer(async () => openDeal(await serverStore(), await readId(params)));
 
 export const PUT = (request: Request, { params }: Context) =>
   answer(async () => {
     const id = await readId(params);
     const body = await readBody(request, checkSaveRequest);
-    return saveDeal(await serverDatabase(), id, body);
+    return saveDeal(await serverStore(), id, body);
   });
 
 export const DELETE = (_request: Request, { params }: Context) =>
-  answer(async () => deleteDeal(await serverDatabase(), await readId(params)));
+  answer(async () => deleteDeal(await serverStore(), await readId(params)));

@@ -1,8 +1,8 @@
-import { serverDatabase } from "@/server/database";
 import { duplicateDeal } from "@/server/deals";
 import { answer, readId } from "@/server/door";
+import { serverStore } from "@/server/store";
 
 type Context = { params: Promise<{ id: string }> };
 
 export const POST = (_request: Request, { params }: Context) =>
-  answer(async () => duplicateDeal(await serverDatabase(), await readId(params)), 201);
+  answer(async () => duplicateDeal(await serverStore(), await readId(params)), 201);

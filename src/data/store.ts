@@ -1,0 +1,42 @@
+import { sql } from "drizzle-orm";
+import type { Database } from "./database";
+import { getDeal, getDeals, hasDeals, insertDeals, setDeleted, updateDeal } from "./deals";
+import { dealsToMake, forgetFiguresOfOthers, keepFigures } from "./register-figures";
+import { findLines } from "./register-page";
+import { customersLike, keepVehicles, vehiclesLike } from "./suggestions";
+
+/** Every piece of work that the database does, by name. */
+const WORK = {
+  answers: (database: Database) => database.execute(sql`select 1`).then(() => true),
+  customersLike,
+  dealsToMake,
+  findLines,
+  forgetFiguresOfOthers,
+  getDeal,
+  getDeals,
+  hasDeals,
+  insertDeals,
+  keepFigures,
+  keepVehicles,
+  setDeleted,
+  updateDeal,
+  vehiclesLike,
+};
+
+type WorkName = keyof typeof WORK;
+
+/** What is kept, and all that can be asked of it: a database that is here, or one in a thread of its own. */
+export type Store = {
+  [Name in WorkName]: (typeof WORK)[Name] extends (database: Database, ...args: infer Args) => infer Answer
+    ? (...args: Args) => Answer
+    : never;
+};
+
+/** The store of a database that is here. */
+export function storeOf(database: Database): Store {
+  const entries = Object.entries(WORK).map(([name, work]) => [
+    name,
+    (...args: unknown[]) => (work as (database: Database, ...args: unknown[]) => unknown)(database, ...args),
+  ]);
+  return Object.fromEntries(entries) as Store;
+}
