@@ -1,6 +1,17 @@
 import { defineConfig } from "@playwright/test";
 
 const PORT = 4311;
+/** Where the register of many deals is served, for e2e/many-deals.spec.ts. */
+const MANY_DEALS_PORT = 4314;
+
+const server = (port: number, env: Record<string, string> = {}) => ({
+  command: "node e2e/server.mjs",
+  url: `http://localhost:${port}/api/health`,
+  env: { PORT: String(port), ...env },
+  timeout: 120_000,
+  // Time to close the database and clear its folder away.
+  gracefulShutdown: { signal: "SIGTERM" as const, timeout: 5000 },
+});
 
 export default defineConfig({
   testDir: "e2e",
@@ -24,12 +35,5 @@ export default defineConfig({
       ],
     },
   },
-  webServer: {
-    command: "node e2e/server.mjs",
-    url: `http://localhost:${PORT}/api/deals`,
-    env: { PORT: String(PORT) },
-    timeout: 60_000,
-    // Time to close the database and clear its folder away.
-    gracefulShutdown: { signal: "SIGTERM", timeout: 5000 },
-  },
+  webServer: [server(PORT), server(MANY_DEALS_PORT, { MANY_DEALS: "5000" })],
 });

@@ -7,42 +7,46 @@ const LONGEST_MS = 5000;
 /** Makes the figures of one deal after another, from its inputs as JSON. */
 export type FiguresMaker = (inputs: string) => Promise<KeptFigures>;
 
+/** A thread with the deal that it works on. */
+type Thread = { worker: Worker; answered: (figures: KeptFigures | undefined) => void };
+
 /** Makes figures in a thread of its own, which is begun anew after a deal that took too long or broke it. */
 export function figuresInThread(): FiguresMaker {
-  let thread: Worker | undefined;
+  let thread: Thread | undefined;
   return async inputs => {
-    thread ??= startThread();
-    const figures = await answerOf(thread, inputs);
+    const current = thread ?? startThread();
+    thread = current;
+    const figures = await answerOf(current, inputs);
     if (figures) return figures;
-    void thread.terminate();
+    void current.worker.terminate();
     thread = undefined;
     return TOO_MUCH_WORK;
   };
 }
 
-function startThread(): Worker {
-  const thread = new Worker(new URL("./thread.ts", import.meta.url));
+function startThread(): Thread {
+  const worker = new Worker(new URL("./thread.ts", import.meta.url));
+  const thread: Thread = { worker, answered: () => {} };
+  worker.on("message", (figures: KeptFigures) => thread.answered(figures));
+  worker.on("error", error => {
+    console.error(error);
+    thread.answered(undefined);
+  });
+  worker.on("exit", () => thread.answered(undefined));
   // It must not keep a server from stopping.
-  thread.unref();
+  worker.unref();
   return thread;
 }
 
 /** The figures of a deal; undefined where the thread took too long over it, or ended. */
-function answerOf(thread: Worker, inputs: string): Promise<KeptFigures | undefined> {
+function answerOf(thread: Thread, inputs: string): Promise<KeptFigures | undefined> {
   return new Promise(resolve => {
-    const limit = setTimeout(() => done(undefined), LONGEST_MS);
-    const done = (figures: KeptFigures | undefined) => {
+    const limit = setTimeout(() => thread.answered(undefined), LONGEST_MS);
+    thread.answered = figures => {
       clearTimeout(limit);
-      thread.removeAllListeners();
       resolve(figures);
     };
-    thread.once("message", done);
-    thread.once("error", error => {
-      console.error(error);
-      done(undefined);
-    });
-    thread.once("exit", () => done(undefined));
-    thread.postMessage(inputs);
+    thread.worker.postMessage(inputs);
   });
 }
 
