@@ -11,19 +11,19 @@ export function RegisterPager({ page, isSearch, onPage }: Props) {
   const counted = `${isMore ? "more than " : ""}${deals}${isSearch ? " found" : ""}`;
   const shown = `${wholeText(skipped + 1)}–${wholeText(skipped + rows.length)} of ${counted}`;
   return (
-    <div className="sticky bottom-0 flex min-h-10 items-center gap-2 bg-base-200 py-1 text-faint text-sm">
+    <div className="sticky bottom-0 z-10 flex min-h-10 items-center gap-2 bg-base-200 py-1 text-faint text-sm">
       <p role="status">{pages > 1 ? shown : counted}</p>
       {pages > 1 && (
         <nav aria-label="Pages" className="ml-auto flex items-center gap-1">
           <PageButton label="Previous page" isThere={number > 1} onClick={() => onPage(number - 1)}>
             <ChevronLeft size={16} aria-hidden="true" />
-            Previous
+            <span className="hidden sm:inline">Previous</span>
           </PageButton>
-          <span className="px-1">
+          <span className="hidden whitespace-nowrap px-1 sm:inline">
             Page {wholeText(number)} of {wholeText(pages)}
           </span>
           <PageButton label="Next page" isThere={number < pages} onClick={() => onPage(number + 1)}>
-            Next
+            <span className="hidden sm:inline">Next</span>
             <ChevronRight size={16} aria-hidden="true" />
           </PageButton>
         </nav>
