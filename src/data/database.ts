@@ -1,6 +1,7 @@
 import { mkdirSync } from "node:fs";
 import { join, resolve } from "node:path";
 import { PGlite } from "@electric-sql/pglite";
+import { pg_trgm } from "@electric-sql/pglite/contrib/pg_trgm";
 import type { PgDatabase, PgQueryResultHKT } from "drizzle-orm/pg-core";
 import { drizzle } from "drizzle-orm/pglite";
 import { migrate } from "drizzle-orm/pglite/migrator";
@@ -21,7 +22,7 @@ export async function openDatabase(folder: string): Promise<OpenDatabase> {
   mkdirSync(folder, { recursive: true });
   const unlock = lockFolder(resolve(folder));
   try {
-    const client = await PGlite.create(join(folder, "database"));
+    const client = await PGlite.create(join(folder, "database"), { extensions: { pg_trgm } });
     const database = drizzle(client, { schema, casing: "snake_case" });
     await migrate(database, { migrationsFolder: join(process.cwd(), "src/data/migrations") });
     return {
