@@ -45,11 +45,16 @@ export async function dealsToMake(database: Database, most: number): Promise<ToM
     .orderBy(desc(registerLines.changedAt))
     .limit(most);
   return database
-    .select({ dealId: deals.id, dealVersion: deals.version, inputs: sql<string>`${options.inputs}::text` })
-    .from(deals)
+    .select({
+      dealId: registerLines.dealId,
+      dealVersion: registerLines.dealVersion,
+      inputs: sql<string>`${options.inputs}::text`,
+    })
+    .from(registerLines)
+    .innerJoin(deals, eq(deals.id, registerLines.dealId))
     .innerJoin(options, and(eq(options.dealId, deals.id), eq(options.id, deals.chosen)))
-    .where(inArray(deals.id, first))
-    .orderBy(desc(deals.changedAt));
+    .where(inArray(registerLines.dealId, first))
+    .orderBy(desc(registerLines.changedAt));
 }
 
 /** Has every figure made again that another version of the core made. */

@@ -22,8 +22,10 @@ export async function openStoreInThread(folder: string): Promise<OpenStore> {
   const waiting = new Map<number, Waiting>();
   let last = 0;
   thread.on("message", (message: FromThread) => settle(waiting, message));
+  let stopped: Error | undefined;
   const stop = (error: Error) => {
-    for (const { reject } of waiting.values()) reject(error);
+    stopped ??= error;
+    for (const { reject } of waiting.values()) reject(stopped);
     waiting.clear();
   };
   thread.on("error", stop);
@@ -31,6 +33,8 @@ export async function openStoreInThread(folder: string): Promise<OpenStore> {
 
   const ask = (name: keyof Store, args: unknown[]) =>
     new Promise<unknown>((resolve, reject) => {
+      // Nobody would hear it any more, and nobody answer.
+      if (stopped) return reject(stopped);
       const id = ++last;
       waiting.set(id, { resolve, reject });
       thread.postMessage({ id, name, args } satisfies ToThread);

@@ -43,6 +43,12 @@ export function useRegisterPage(initial: RegisterPage, opened: RegisterAsked) {
     [load],
   );
 
+  /** Asks anew, also where an answer is on its way that was made before. */
+  const reload = useCallback(() => {
+    wanted.current = { ...wanted.current };
+    return load();
+  }, [load]);
+
   const isBeingMade = page.rows.some(row => !row.isMade);
   useEffect(() => {
     if (!isBeingMade) return;
@@ -50,5 +56,5 @@ export function useRegisterPage(initial: RegisterPage, opened: RegisterAsked) {
     return () => clearInterval(timer);
   }, [isBeingMade, load]);
 
-  return { page, asked, show, reload: load };
+  return { page, asked, show, reload };
 }
