@@ -14,6 +14,7 @@ test("a new deal is quoted as it is typed, and is there again after a reload", a
       "the first on 24 December 2026, at 6 %. It costs $4,799.09 to finance; the last payment is $580.27.",
   );
   await expect(page.getByTestId("totalCost")).toHaveText("34,799.09");
+  await expect(page.getByTestId("apr")).toHaveText("6.0000 %");
   await deal.saved();
   await page.reload();
   await expect(page.getByLabel("Customer")).toHaveValue("Maud Pellerin");

@@ -109,3 +109,21 @@ test("nothing scrolls sideways at 1280 and at 390 pixels, nor the deal screen as
   await page.goto("/");
   expect((await overflow()).sideways).toBe(0);
 });
+
+test("on a phone the sentence comes first, and stays in view while figures are changed under it", async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  const deal = await newDeal(page);
+  await deal.type(VAN);
+  const top = async (element: { boundingBox: () => Promise<{ y: number } | null> }) =>
+    (await element.boundingBox())?.y ?? Number.NaN;
+  expect(await top(deal.sentence)).toBeLessThan(await top(deal.field("Price")));
+  await deal.field("Number of payments").scrollIntoViewIfNeeded();
+  await page.mouse.move(200, 700);
+  await page.mouse.wheel(0, 300);
+  await expect.poll(async () => (await top(deal.field("Price"))) < 0).toBe(true);
+  await deal.field("Number of payments").fill("48");
+  await expect(deal.sentence).toContainText("48 monthly payments of $704.55");
+  await expect(deal.sentence).toBeInViewport({ ratio: 1 });
+});

@@ -80,11 +80,11 @@ function Desk({ deal }: Props) {
         )}
         {status.kind === "deleted" && <DeletedNotice id={deal.id} onBack={saving.continueFrom} />}
         <div className="flex min-h-0 flex-1 flex-col gap-4 lg:flex-row">
-          <div className="card-paper shrink-0 lg:max-h-full lg:w-[25.5rem] lg:self-start lg:overflow-auto">
+          <div className="card-paper shrink-0 max-lg:order-[-1] lg:max-h-full lg:w-[25.5rem] lg:self-start lg:overflow-auto">
             <StructureCard />
             <PlanCard />
           </div>
-          <div className="flex min-h-0 min-w-0 flex-1 flex-col gap-3">
+          <div className="flex min-h-0 min-w-0 flex-1 flex-col gap-3 max-lg:contents">
             <DealSentence />
             <CostFigures />
             {quote && (

@@ -8,23 +8,30 @@ import { FindBar } from "./FindBar";
 import { type DeskFind, type FieldName, fieldOf, isFoundIn } from "./fields";
 import { isStale, shownQuote } from "./option";
 
-/** The answer in one plain sentence, made of live figures. */
+/**
+ * The answer in one plain sentence, made of live figures. On a narrow screen it comes first, and stays while the figures
+ * under it are changed.
+ */
 export const DealSentence = memo(function DealSentence() {
   const { option } = useDesk();
   const quote = shownQuote(option);
   return (
-    <section aria-label="The deal in a sentence" className="card-paper px-6 pt-4 pb-4">
-      <NoAnswer />
-      {quote && (
-        <p
-          className={`font-serif text-[1.35rem] leading-[1.5] ${isStale(option) ? "stale" : ""}`}
-          data-testid="sentence"
-        >
-          <Sentence quote={quote} />
-        </p>
-      )}
-      {quote?.note && option.answer.ok && <p className="mt-1 text-faint">{quote.note}</p>}
-      <FindBar />
+    <section aria-label="The deal in a sentence" className="max-lg:contents lg:card-paper lg:px-6 lg:py-4">
+      <div className="max-lg:card-paper max-lg:sticky max-lg:top-0 max-lg:z-20 max-lg:order-[-3] max-lg:max-h-[45dvh] max-lg:overflow-auto max-lg:px-4 max-lg:py-2 max-lg:shadow-md">
+        <NoAnswer />
+        {quote && (
+          <p
+            className={`font-serif text-[1.05rem] leading-snug lg:text-[1.35rem] lg:leading-[1.5] ${isStale(option) ? "stale" : ""}`}
+            data-testid="sentence"
+          >
+            <Sentence quote={quote} />
+          </p>
+        )}
+        {quote?.note && option.answer.ok && <p className="mt-1 text-faint">{quote.note}</p>}
+      </div>
+      <div className="max-lg:card-paper max-lg:order-[-2] max-lg:px-4 max-lg:py-2 lg:mt-3">
+        <FindBar />
+      </div>
     </section>
   );
 });

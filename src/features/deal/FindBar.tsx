@@ -13,7 +13,7 @@ export function FindBar() {
   const { find, from } = useDesk().option.inputs;
   const { name, working } = FOUND_NAMES[find];
   return (
-    <div className="mt-3 flex flex-wrap items-center gap-x-2 gap-y-2" data-testid="find-bar">
+    <div className="flex flex-wrap items-center gap-x-2 gap-y-2" data-testid="find-bar">
       <div className="flex items-center gap-2">
         <Target size={17} aria-hidden="true" className="text-accent-content" />
         Finding the <span className="found px-1.5">{name}</span>
