@@ -44,7 +44,7 @@ const SHOWN = {
 };
 
 /** So many are found by a search; whoever finds more has to say more of what is meant. */
-export const MOST_FOUND = 1000;
+const MOST_FOUND = 200;
 
 /**
  * Lines of the register, in order, and how many there are in all of what was asked for: of a search no more than
@@ -53,17 +53,19 @@ export const MOST_FOUND = 1000;
 export async function findLines(database: Database, query: RegisterQuery) {
   const words = searchText(query.search).split(/\s+/).filter(Boolean);
   if (words.length === 0) {
-    return { lines: await linesWhere(database, IS_THERE, query), found: await countLines(database) };
+    const found = await countLines(database);
+    return { lines: await linesWhere(database, IS_THERE, query), found, isMore: false };
   }
   const hits = await database
     .select({ id: registerLines.dealId })
     .from(registerLines)
     .where(holding(words))
-    .limit(MOST_FOUND);
+    .limit(MOST_FOUND + 1);
+  const isMore = hits.length > MOST_FOUND;
   // Few are sorted by themselves; many are met soon enough in the order that is asked for.
-  const isFew = hits.length < MOST_FOUND;
-  const where = isFew ? among(hits.map(({ id }) => id)) : holdingOften(words);
-  return { lines: hits.length > 0 ? await linesWhere(database, where, query) : [], found: hits.length };
+  const where = isMore ? holdingOften(words) : among(hits.map(({ id }) => id));
+  const lines = hits.length > 0 ? await linesWhere(database, where, query) : [];
+  return { lines, found: Math.min(hits.length, MOST_FOUND), isMore };
 }
 
 const among = (ids: string[]) => sql`${registerLines.dealId} = any(${`{${ids.join(",")}}`}::uuid[])`;

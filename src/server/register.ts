@@ -1,4 +1,4 @@
-import { MOST_FOUND, REGISTER_SORTS, type RegisterSort } from "@/data/register-page";
+import { REGISTER_SORTS, type RegisterSort } from "@/data/register-page";
 import type { Store } from "@/data/store";
 import { LONGEST_NAME } from "@/exchange/deal-document";
 import type { RegisterAsked, RegisterPage, RegisterRow } from "./contract";
@@ -10,7 +10,7 @@ const PAGE = 25;
 /** A page of the register, in the order asked for: from the deals' lines alone, no deal is computed for it. */
 export async function registerPage(store: Store, asked: RegisterAsked): Promise<RegisterPage> {
   const skipped = (asked.page - 1) * PAGE;
-  const { lines, found } = await store.findLines({ ...asked, skip: skipped, most: PAGE });
+  const { lines, found, isMore } = await store.findLines({ ...asked, skip: skipped, most: PAGE });
   const pages = Math.max(1, Math.ceil(found / PAGE));
   // A page that is gone with its deals is the last one.
   if (asked.page > pages) return registerPage(store, { ...asked, page: pages });
@@ -25,7 +25,7 @@ export async function registerPage(store: Store, asked: RegisterAsked): Promise<
       }),
     ),
     found,
-    isMore: asked.search.trim() !== "" && found === MOST_FOUND,
+    isMore,
     page: asked.page,
     pages,
     skipped,

@@ -170,6 +170,19 @@ describe("a search", () => {
     expect(await found("lost no answer")).toEqual(["Per_cent 100%"]);
   });
 
+  test("counts to 200, and says where there are more", async () => {
+    const counted = async (query: string) => {
+      const { found, isMore } = await registerPage(open.store, readRegisterAsked(new URLSearchParams(query)));
+      return { found, isMore };
+    };
+    expect(await counted("search=customer")).toEqual({ found: 200, isMore: true });
+    expect(await counted("search=zoe")).toEqual({ found: 1, isMore: false });
+    // Of the many, too, the page is the first of all in the order asked for.
+    const top = async (query: string) => (await rowsOf(query))[0]?.payment;
+    const order = "sort=payment&order=descending";
+    expect(await top(`search=customer&${order}`)).toBe(await top(order));
+  });
+
   test("leaves out what was deleted, until it is brought back", async () => {
     const [deal] = await rowsOf("search=lost");
     await setDeleted(open.database, deal?.id ?? "", true);
