@@ -61,7 +61,7 @@ test("a file of a megabyte is refused with its size and the most that is accepte
 });
 
 test("a server that fails is told from one that is away, and the change is kept", async ({ page }) => {
-  await page.goto("/");
+  await page.goto("/?search=tamsin");
   await page
     .getByRole("row", { name: /Tamsin Wherry/ })
     .getByRole("link")

@@ -42,9 +42,9 @@ export async function newDeal(page: Page): Promise<DealScreen> {
   return new DealScreen(page).ready();
 }
 
-/** Opens a customer's deal from the register. */
+/** Opens a customer's deal from the register, on whatever page it stands there. */
 export async function openDeal(page: Page, customer: string, vehicle: string): Promise<DealScreen> {
-  await page.goto("/");
+  await page.goto(`/?search=${encodeURIComponent(customer)}`);
   await page
     .getByRole("row", { name: `${customer} ${vehicle}` })
     .getByRole("link")

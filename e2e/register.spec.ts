@@ -5,6 +5,7 @@ test.beforeEach(async ({ page }) => {
 });
 
 test("lists the demo's deals with their answers", async ({ page }) => {
+  await page.goto("/?search=stock");
   await expect(
     page.getByRole("row", { name: /Idris Vantongeren .* stock 1187 683\.97 USD 40,700\.00 USD Quoting/ }),
   ).toBeVisible();
@@ -21,6 +22,9 @@ test("is searched as one types", async ({ page }) => {
 });
 
 test("is sorted by each column, both ways", async ({ page }) => {
+  // All on one page, however many deals other tests have made.
+  await page.goto("/?search=stock");
+  await expect(page.getByRole("status").filter({ hasText: "found" })).toBeVisible();
   const column = async (index: number) => {
     const texts = await page.locator(`tbody tr td:nth-child(${index})`).allInnerTexts();
     return texts.map(text => text.replaceAll(",", ""));
@@ -61,6 +65,7 @@ test("is sorted by each column, both ways", async ({ page }) => {
 });
 
 test("a deal is duplicated, deleted, and back with undo", async ({ page }) => {
+  await page.goto("/?search=saltroe");
   const rows = page.getByRole("row", { name: /Benedikt Saltroe/ });
   await page.getByRole("button", { name: "Duplicate the deal of Benedikt Saltroe" }).click();
   await expect(rows).toHaveCount(2);

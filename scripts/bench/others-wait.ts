@@ -28,28 +28,41 @@ const HEAVY = JSON.stringify({
 });
 
 /**
- * Asks a server 1,000 times whether it is well, 20 ms apart, while it takes in a thousand deals that are heavy to find,
- * searches all its deals, and saves the largest deal again and again.
+ * Asks a server 1,000 times whether it is well, 20 ms apart: first while nobody else wants anything, then while it takes
+ * in a thousand deals that are heavy to find, searches all its deals, and saves the largest deal again and again.
  */
 export async function benchOthersWait(address: string): Promise<void> {
   await warmUp(address);
+  sayWaits("health alone", await healthAsks(address));
   let isOver = false;
   const isOn = () => !isOver;
   const work = Promise.all([dropIn(address, isOn), search(address, isOn), saveLargest(address, isOn)]);
   // What fails is heard of at the end, when the asks are in.
   work.catch(() => {});
+  const waits = await healthAsks(address);
+  isOver = true;
+  const [dropped, searches, saves] = await work;
+  sayWaits(
+    `health during ${dropped} dropped in, ${searches} searches, ${saves} largest saves`,
+    waits,
+    "≤ 100 ms",
+  );
+}
+
+/** Milliseconds that each ask took, sorted. */
+async function healthAsks(address: string): Promise<number[]> {
   const waits: Promise<number>[] = [];
   for (let k = 0; k < ASKS; k++) {
     waits.push(healthAsk(address));
     await pause(APART_MS);
   }
-  const sorted = (await Promise.all(waits)).sort((a, b) => a - b);
-  isOver = true;
-  const [dropped, searches, saves] = await work;
-  const done = `${dropped} dropped in, ${searches} searches, ${saves} saves of the largest deal`;
+  return (await Promise.all(waits)).sort((a, b) => a - b);
+}
+
+function sayWaits(what: string, sorted: readonly number[], target = ""): void {
   const at = (share: number) => `${(sorted[Math.ceil(share * ASKS) - 1] ?? 0).toFixed(0)} ms`;
-  say(`health during ${done}, p95`, at(0.95));
-  say(`health during ${done}, longest of ${ASKS}`, at(1), "target ≤ 100 ms");
+  say(`${what}, p95`, at(0.95));
+  say(`${what}, longest of ${ASKS}`, at(1), target && `target ${target}`);
 }
 
 /** Each kind of work once, as on a server that has been in use. */

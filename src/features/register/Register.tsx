@@ -49,6 +49,7 @@ export function Register({ page: initial, asked: opened }: { page: RegisterPage;
           Drop deal files here to bring them in.
         </p>
       )}
+      <RegisterPager page={page} isSearch={isSearch} onPage={wanted => show({ page: wanted })} />
       <section aria-label="The deals" className="card-paper overflow-x-auto">
         {page.rows.length > 0 ? (
           <RegisterTable
@@ -63,7 +64,6 @@ export function Register({ page: initial, asked: opened }: { page: RegisterPage;
           <NoDeals searched={isSearch} />
         )}
       </section>
-      <RegisterPager page={page} isSearch={isSearch} onPage={wanted => show({ page: wanted })} />
     </div>
   );
 }

@@ -11,7 +11,7 @@ export function RegisterPager({ page, isSearch, onPage }: Props) {
   const counted = `${isMore ? "more than " : ""}${deals}${isSearch ? " found" : ""}`;
   const shown = `${wholeText(skipped + 1)}–${wholeText(skipped + rows.length)} of ${counted}`;
   return (
-    <div className="sticky bottom-0 z-10 flex min-h-10 items-center gap-2 bg-base-200 py-1 text-faint text-sm">
+    <div className="mb-1 flex min-h-8 items-center gap-2 text-faint text-sm">
       <p role="status">{pages > 1 ? shown : counted}</p>
       {pages > 1 && (
         <nav aria-label="Pages" className="ml-auto flex items-center gap-1">
