@@ -1,4 +1,4 @@
-import { and, asc, eq, inArray, isNull, notInArray, sql } from "drizzle-orm";
+import { and, asc, eq, isNull, notInArray, sql } from "drizzle-orm";
 import {
   type DealChange,
   type DealDocument,
@@ -47,17 +47,6 @@ function selectRows(database: Database) {
 
 type Row = Awaited<ReturnType<typeof selectRows>>[number];
 
-/** One record for each deal, in the order of the rows. */
-function toRecords(rows: readonly Row[]): DealRecord[] {
-  const byDeal = new Map<string, Row[]>();
-  for (const row of rows) {
-    const known = byDeal.get(row.id);
-    if (known) known.push(row);
-    else byDeal.set(row.id, [row]);
-  }
-  return [...byDeal.values()].flatMap(ofDeal => toRecord(ofDeal) ?? []);
-}
-
 function toRecord(rows: readonly Row[]): DealRecord | undefined {
   const [row] = rows;
   if (!row) return undefined;
@@ -79,14 +68,6 @@ function toRecord(rows: readonly Row[]): DealRecord | undefined {
     optionVersions: new Map(rows.map(({ option, optionVersion }) => [option.id, optionVersion])),
     document: upToDate(document) as DealDocument,
   };
-}
-
-/** Some deals by their ids, deleted or not. */
-export async function getDeals(database: Database, ids: readonly string[]): Promise<DealRecord[]> {
-  const rows = await selectRows(database)
-    .where(inArray(deals.id, [...ids]))
-    .orderBy(asc(options.position));
-  return toRecords(rows);
 }
 
 /** One deal, deleted or not. */

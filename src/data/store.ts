@@ -1,6 +1,6 @@
 import { sql } from "drizzle-orm";
 import type { Database } from "./database";
-import { getDeal, getDeals, hasDeals, insertDeals, setDeleted, updateDeal } from "./deals";
+import { getDeal, hasDeals, insertDeals, setDeleted, updateDeal } from "./deals";
 import { dealsToMake, forgetFiguresOfOthers, keepFigures } from "./register-figures";
 import { findLines } from "./register-page";
 import { customersLike, keepVehicles, vehiclesLike } from "./suggestions";
@@ -13,7 +13,6 @@ const WORK = {
   findLines,
   forgetFiguresOfOthers,
   getDeal,
-  getDeals,
   hasDeals,
   insertDeals,
   keepFigures,

@@ -1,5 +1,6 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
+import { cache } from "react";
 import { DealDesk } from "@/features/deal/DealDesk";
 import { findDeal } from "@/server/deals";
 import { isDealId } from "@/server/door";
@@ -8,17 +9,17 @@ import { serverStore } from "@/server/store";
 type Props = { params: Promise<{ id: string }> };
 
 export async function generateMetadata({ params }: Props): Promise<Metadata> {
-  return { title: (await shownDeal(params))?.document.customer || "New deal" };
+  return { title: (await dealOf((await params).id))?.document.customer || "New deal" };
 }
 
-/** A deleted deal opens too, so that it can be brought back, and with it a change that was never saved. */
-async function shownDeal(params: Props["params"]) {
-  const { id } = await params;
-  return isDealId(id) ? findDeal(await serverStore(), id) : undefined;
-}
+/**
+ * The deal of the page, read once for its title and for itself. A deleted one opens too, so that it can be brought back,
+ * and with it a change that was never saved.
+ */
+const dealOf = cache(async (id: string) => (isDealId(id) ? findDeal(await serverStore(), id) : undefined));
 
 export default async function DealPage({ params }: Props) {
-  const deal = await shownDeal(params);
+  const deal = await dealOf((await params).id);
   if (!deal) notFound();
   return <DealDesk deal={deal} />;
 }
