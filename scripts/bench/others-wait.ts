@@ -126,7 +126,7 @@ async function saveLargest(address: string, isOn: () => boolean): Promise<number
     await send(
       "PUT",
       `${address}/api/deals/${deal.id}`,
-      `{"version":${deal.version + saves},"change":${change}}`,
+      `{"version":${deal.version + saves},"change":${change},"brief":true}`,
     );
     await pause(500);
   }

@@ -116,10 +116,14 @@ export async function insertDeals(
   return kept;
 }
 
+/** A deal as it was saved; without its document where that is what the sender has. */
+export type SavedDeal = Omit<DealRecord, "document"> & { document?: DealDocument };
+
 /**
  * Saves a change of a deal over what is kept, together with what others have changed in its other parts since.
  *
  * @param version the version that the change was made from
+ * @param brief whether to leave the document out where the change was made from what was kept
  * @returns the deal as it is then; undefined where somebody else has changed the same part since, or it is deleted
  */
 export async function updateDeal(
@@ -127,7 +131,8 @@ export async function updateDeal(
   id: string,
   version: number,
   change: DealChange,
-): Promise<DealRecord | undefined> {
+  brief = false,
+): Promise<SavedDeal | undefined> {
   const rest = takingTurns();
   const kept = await getDeal(database, id);
   await rest();
@@ -149,7 +154,11 @@ export async function updateDeal(
     return keeping;
   });
   await rest();
-  return saved ?? updateDeal(database, id, version, change);
+  if (!saved) return updateDeal(database, id, version, change, brief);
+  if (!brief || kept.version !== version) return saved;
+  // A large deal takes its time from one thread to the other, and on to the sender.
+  const { document: _document, ...withoutDocument } = saved;
+  return withoutDocument;
 }
 
 /** The schema that guards the deal file guards what the database keeps, whoever calls. */

@@ -18,6 +18,9 @@ export type DealReply = {
   document: DealDocument;
 };
 
+/** What a save answers: the deal, without its document where the sender has all of it. */
+export type SaveReply = Omit<DealReply, "document"> & { document?: DealDocument };
+
 /** One line of the register. Money in minor units; null where the deal has no answer. */
 export type RegisterRow = {
   id: string;

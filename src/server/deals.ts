@@ -1,5 +1,5 @@
 import { randomUUID } from "node:crypto";
-import type { DealRecord } from "@/data/deals";
+import type { DealRecord, SavedDeal } from "@/data/deals";
 import type { Store } from "@/data/store";
 import { takingTurns } from "@/data/turns";
 import {
@@ -12,18 +12,20 @@ import {
 import { readDeal } from "@/exchange/deal-file";
 import { tooLargeSentence } from "@/exchange/deal-file/largest";
 import { parseDealFile } from "@/exchange/deal-file/parse";
-import type { DealReply } from "./contract";
+import type { DealReply, SaveReply } from "./contract";
 import { wakeFigures } from "./figures";
 import { Refusal } from "./refusal";
 import type { ImportRequest, SaveRequest } from "./requests";
 
-const reply = ({ id, version, changedAt, deleted, document }: DealRecord): DealReply => ({
-  id,
-  version,
-  changedAt: changedAt.toISOString(),
-  deleted,
-  document,
-});
+/** What is told of a deal: its document where it is there. */
+const reply = <Deal extends SavedDeal>({ id, version, changedAt, deleted, document }: Deal) =>
+  ({
+    id,
+    version,
+    changedAt: changedAt.toISOString(),
+    deleted,
+    ...(document && { document }),
+  }) as Deal extends DealRecord ? DealReply : SaveReply;
 
 /** One deal, deleted or not; undefined where there is none. */
 export async function findDeal(store: Store, id: string): Promise<DealReply | undefined> {
@@ -75,17 +77,23 @@ export async function importDeal(store: Store, { fileName, text }: ImportRequest
 export async function saveDeal(
   store: Store,
   id: string,
-  { version, change }: SaveRequest,
-): Promise<DealReply> {
-  const saved = await store.updateDeal(id, version, change);
-  const isFromBeforeOptions = change.options?.some(option => option.id === CHOSEN_OPTION);
-  const current = saved ? reply(saved) : await openDeal(store, id);
-  const answer = isFromBeforeOptions ? withInputs(current) : current;
+  { version, change, brief }: SaveRequest,
+): Promise<SaveReply> {
+  const saved = await store.updateDeal(id, version, change, brief);
+  const isFromBeforeOptions = change.options?.some(option => option.id === CHOSEN_OPTION) ?? false;
   if (!saved) {
-    throw new Refusal(409, "This deal was changed and saved somewhere else since you opened it.", answer);
+    const current = await openDeal(store, id);
+    throw new Refusal(
+      409,
+      "This deal was changed and saved somewhere else since you opened it.",
+      isFromBeforeOptions ? withInputs(current) : current,
+    );
   }
   wakeFigures();
-  return answer;
+  const answer = reply(saved);
+  return isFromBeforeOptions && answer.document
+    ? withInputs({ ...answer, document: answer.document })
+    : answer;
 }
 
 /** The deal as a page from before options can show it, too. */

@@ -44,6 +44,16 @@ test("a save counts only from the newest version", async () => {
   expect(await getDeal(open.database, id)).toMatchObject({ version: 2, document: { status: "agreed" } });
 });
 
+test("a brief answer leaves the deal out, unless somebody else has changed it meanwhile", async () => {
+  const id = await keep();
+  const agreed = { heading: { ...heading, status: "agreed" as const } };
+  const repriced = { options: [{ id: optionId, name, inputs: { ...inputs, structure: { price: "7.00" } } }] };
+  expect(await updateDeal(open.database, id, 1, agreed, true)).not.toHaveProperty("document");
+  const merged = await updateDeal(open.database, id, 1, repriced, true);
+  expect(merged?.version).toBe(3);
+  expect(merged?.document).toEqual({ ...document, status: "agreed", options: repriced.options });
+});
+
 test("a deleted deal is out of the list, takes no save, and comes back whole", async () => {
   const id = await keep();
   const ids = async () => (await listed()).map(deal => deal.id);

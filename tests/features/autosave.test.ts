@@ -3,7 +3,7 @@ import type { Answer } from "@/features/api/client";
 import { newDealDocument } from "@/features/deal/desk/new-deal";
 import { createAutosave, type SaveStatus } from "@/features/saving/autosave";
 import { type ChangeStorage, pendingChanges } from "@/features/saving/pending-changes";
-import type { DealReply } from "@/server/contract";
+import type { DealReply, SaveReply } from "@/server/contract";
 
 const AT = "2026-11-24T10:42:00.000Z";
 const NEW = newDealDocument("2026-11-24");
@@ -29,6 +29,8 @@ function memoryStorage(): ChangeStorage {
 /** A page with a server that answers as it is told. */
 function page() {
   const server = { version: 1, away: false, failing: "", saved: named("") };
+  // As the page knows it: with the deal of somebody else's change the answer gives the deal, else it is brief.
+  let known = server.saved;
   const sent: [version: number, customer: string | undefined][] = [];
   const merged: DealChange[] = [];
   const statuses: SaveStatus["kind"][] = [];
@@ -40,7 +42,7 @@ function page() {
     storage,
     onMerged: change => merged.push(change),
     onStatus: status => statuses.push(status.kind),
-    send: async (version, change): Promise<Answer<DealReply>> => {
+    send: async (version, change): Promise<Answer<SaveReply>> => {
       sent.push([version, change.heading?.customer]);
       if (server.away) return { kind: "away" };
       if (server.failing) return { kind: "failing", sentence: server.failing };
@@ -52,9 +54,12 @@ function page() {
           current: reply(server.version, server.saved),
         };
       }
+      const isKnown = server.saved === known;
       server.version += 1;
       server.saved = applyChange(server.saved, change);
-      return { kind: "done", value: reply(server.version, server.saved) };
+      known = server.saved;
+      const { document, ...brief } = reply(server.version, server.saved);
+      return { kind: "done", value: isKnown ? brief : { ...brief, document } };
     },
   });
   const kept = () => pendingChanges(storage).map(change => change.customer);

@@ -1,5 +1,5 @@
 import type { DealChange, DealDocument } from "@/exchange/deal-document";
-import type { DealReply, RefusalReply, RegisterPage, StockVehicle } from "@/server/contract";
+import type { DealReply, RefusalReply, RegisterPage, SaveReply, StockVehicle } from "@/server/contract";
 
 /** What a request comes to: a value, a refusal with its sentence, a server that fails, or no server to ask. */
 export type Answer<Value> =
@@ -41,7 +41,7 @@ export const api = {
   register: (query: string) => ask<RegisterPage>("GET", `/api/deals${query}`),
   create: (document: DealDocument) => ask<DealReply>("POST", "/api/deals", { document }),
   save: (id: string, version: number, change: DealChange) =>
-    ask<DealReply>("PUT", dealPath(id), { version, change }),
+    ask<SaveReply>("PUT", dealPath(id), { version, change, brief: true }),
   duplicate: (id: string) => ask<DealReply>("POST", `${dealPath(id)}/duplicate`),
   remove: (id: string) => ask<{ id: string }>("DELETE", dealPath(id)),
   restore: (id: string) => ask<DealReply>("POST", `${dealPath(id)}/restore`),

@@ -6,7 +6,7 @@ import {
   isNoChange,
 } from "@/exchange/deal-document";
 import type { Answer } from "@/features/api/client";
-import type { DealReply } from "@/server/contract";
+import type { DealReply, SaveReply } from "@/server/contract";
 import { type ChangeStorage, dropPending, keepPending } from "./pending-changes";
 
 /** What the screen says about saving. */
@@ -29,7 +29,7 @@ export type AutosaveSetup = {
   pageId: string;
   kept: Kept;
   storage: ChangeStorage;
-  send: (version: number, change: DealChange) => Promise<Answer<DealReply>>;
+  send: (version: number, change: DealChange) => Promise<Answer<SaveReply>>;
   onStatus: (status: SaveStatus) => void;
   /** What others have changed meanwhile in parts that were not being changed here. */
   onMerged: (change: DealChange) => void;
@@ -91,9 +91,9 @@ export function createAutosave(setup: AutosaveSetup): Autosave {
     settle(document, answer);
   }
 
-  function settle(document: DealDocument, answer: Answer<DealReply>): void {
+  function settle(document: DealDocument, answer: Answer<SaveReply>): void {
     if (answer.kind === "done") {
-      confirmed(document, answer.value);
+      confirmed(document, { document, ...answer.value });
       return;
     }
     waiting ??= document;

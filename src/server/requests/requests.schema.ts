@@ -10,6 +10,11 @@ export const SaveRequestSchema = exact({
     description: "the number of a saved version",
   }),
   change: DealChangeSchema,
+  brief: Type.Optional(
+    Type.Boolean({
+      description: "whether the deal may be left out of the answer where nobody else has changed it",
+    }),
+  ),
 });
 
 /** The body of a new deal. */
