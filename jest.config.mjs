@@ -11,10 +11,15 @@ const swc = {
 export default {
   testEnvironment: "node",
   testMatch: ["<rootDir>/tests/**/*.test.ts"],
+  globalSetup: "<rootDir>/tests/bundled-core.mjs",
   setupFiles: ["<rootDir>/tests/setup.ts"],
   transform: { "\\.(t|j|mj)sx?$": ["@swc/jest", swc] },
   transformIgnorePatterns: ["/node_modules/(?!typebox/)"],
-  moduleNameMapper: { "^@/(.*)$": "<rootDir>/src/$1", "^#demo/(.*)$": "<rootDir>/demo/$1" },
+  moduleNameMapper: {
+    "^@/core$": "<rootDir>/node_modules/.cache/kellux/core.cjs",
+    "^@/(.*)$": "<rootDir>/src/$1",
+    "^#demo/(.*)$": "<rootDir>/demo/$1",
+  },
   modulePathIgnorePatterns: ["<rootDir>/.next/"],
   testTimeout: 600_000,
 };

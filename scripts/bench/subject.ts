@@ -8,7 +8,7 @@ import { floatPayment, floatTable } from "./float-loop";
 function loan(payments: number): Deal {
   return {
     currency: "USD",
-    structure: { price: 4_070_000, tradeIn: { allowance: 0, owed: 0 }, down: { amount: 0 } },
+    structure: { price: 4_070_000, tradeIns: [], down: { amount: 0 } },
     plan: {
       kind: "loan",
       yearlyRate: "6.49",

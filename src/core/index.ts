@@ -2,6 +2,7 @@ export {
   type Affordable,
   affordability,
   type CostOfCredit,
+  chargeColumn,
   costOfCredit,
   type Payoff,
   type PerThousand,
@@ -34,10 +35,18 @@ export { convertRate, type NominalCompounding, type RateKind } from "./rates";
 export { type Failure, type Figure, failure, type Result, success } from "./result";
 export {
   type CashDown,
-  STRUCTURE_LINES,
+  type Charge,
+  type ChargeAmount,
+  type ChargePaid,
+  type DueItem,
+  isDownFromDue,
+  type Personal,
+  type Rebate,
   type Structure,
   type StructureFigure,
+  settle,
   type TallyLine,
+  type Tax,
   type TradeIn,
   tally,
 } from "./structure";

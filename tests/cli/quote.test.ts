@@ -42,8 +42,12 @@ test("prices one file with its table", async () => {
   const { code, out } = await quote(file("deal.json", JSON.stringify(DEAL)));
   expect(code).toBe(0);
   expect(JSON.parse(out)).toEqual({
+    lines: [{ figure: "price", name: "price", sign: 1, amount: "1000.00", running: "1000.00" }],
+    taxes: [],
+    taxTotal: "0.00",
     loanAmount: "1000.00",
     amountFinanced: "1000.00",
+    dueAtSigning: { items: [], total: "0.00" },
     payment: "336.67",
     payments: 3,
     finalPayment: "336.68",

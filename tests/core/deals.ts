@@ -4,7 +4,7 @@ import { type Deal, evaluate, parseIsoDate, type Quote } from "@/core";
 /** A plain monthly loan of 10,000.00 at 6 % over 12 payments, to change from. */
 export const PLAIN: Deal = {
   currency: "USD",
-  structure: { price: 1_000_000, tradeIn: { allowance: 0, owed: 0 }, down: { amount: 0 } },
+  structure: { price: 1_000_000, tradeIns: [], down: { amount: 0 } },
   plan: {
     kind: "loan",
     yearlyRate: "6",
@@ -37,6 +37,9 @@ export const withStructure = (deal: Deal, change: Partial<Deal["structure"]>): D
   ...deal,
   structure: { ...deal.structure, ...change },
 });
+
+/** What is owed on the trade-in of a deal. */
+export const owedOf = ({ structure }: Deal): number => structure.tradeIns[0]?.owed ?? 0;
 
 /** A deal with some figures of its plan changed. */
 export const withPlan = (deal: Deal, change: Partial<Deal["plan"]>): Deal => ({

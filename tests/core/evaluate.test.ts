@@ -1,20 +1,11 @@
-import {
-  costOfCredit,
-  type Deal,
-  evaluate,
-  payoffOn,
-  type Quote,
-  tally,
-  WORKED_FIGURES,
-  working,
-} from "@/core";
+import { costOfCredit, type Deal, evaluate, payoffOn, type Quote, WORKED_FIGURES, working } from "@/core";
 import { date, dealWith, PLAIN, quoteOf, sentenceOf } from "./deals";
 
 const EXAMPLE: Deal = {
   currency: "USD",
   structure: {
     price: 4_185_000,
-    tradeIn: { allowance: 920_000, owed: 1_105_000 },
+    tradeIns: [{ allowance: 920_000, owed: 1_105_000 }],
     down: { amount: 300_000 },
   },
   plan: { ...PLAIN.plan, yearlyRate: "6.49", payments: 72, signed: date("2026-11-24") },
@@ -25,9 +16,7 @@ test("a deal worked by hand: underwater trade-in, 72 payments at 6.49 %", () => 
   const quote = quoteOf(EXAMPLE);
   // 41,850 − 9,200 + 11,050 − 3,000
   expect(quote.amountFinanced).toBe(4_070_000);
-  expect(tally(quote.filled.structure).map(line => line.running)).toEqual([
-    4_185_000, 3_265_000, 4_370_000, 4_070_000,
-  ]);
+  expect(quote.lines.map(line => line.running)).toEqual([4_185_000, 3_265_000, 4_370_000, 4_070_000]);
   expect(quote.payment).toBe(68_397);
   // First interest: 40,700 × 6.49 % ÷ 12 = 220.119…
   expect(quote.schedule[0]).toMatchObject({ interest: 22_012, principal: 46_385, balance: 4_023_615 });
@@ -119,7 +108,7 @@ test("an answer gives the deal back with the figure filled in, the rest untouche
 describe("no answer", () => {
   test("an owed trade-in that no price can carry says so and offers the smallest payment that works", () => {
     const deal = dealWith(
-      { price: null, tradeIn: { allowance: 650_000, owed: 1_400_000 } },
+      { price: null, tradeIns: [{ allowance: 650_000, owed: 1_400_000 }] },
       { yearlyRate: "7.9", payments: 60, payment: 8500 },
       "price",
     );
@@ -143,8 +132,8 @@ describe("no answer", () => {
         nearest: { figure: "down", minor: 499_999 },
       },
     });
-    const tradeIn = { allowance: 400_000, owed: 0 };
-    expect(sentenceOf(dealWith({ price: 500_000, tradeIn, down: { amount: 100_000 } }))).toBe(
+    const tradeIns = [{ allowance: 400_000, owed: 0 }];
+    expect(sentenceOf(dealWith({ price: 500_000, tradeIns, down: { amount: 100_000 } }))).toBe(
       "Nothing is left to finance. The cash down and the trade-in cover the price.",
     );
     expect(sentenceOf(dealWith({ price: 0 }))).toBe("Nothing is left to finance. The price is 0.");

@@ -8,7 +8,7 @@ import {
   periodsPerYear,
   type Quote,
 } from "@/core";
-import { date, dealWith, quoteOf, withPlan, withStructure } from "./deals";
+import { date, dealWith, owedOf, quoteOf, withPlan, withStructure } from "./deals";
 
 /** How each figure is written into a deal, read from an answer, and which way the known figures go with it. */
 type Figure = {
@@ -41,8 +41,8 @@ const FIGURES: Figure[] = [
   },
   {
     find: "allowance",
-    put: (deal, allowance) => withStructure(deal, { tradeIn: { ...deal.structure.tradeIn, allowance } }),
-    leaveOut: deal => withStructure(deal, { tradeIn: { ...deal.structure.tradeIn, allowance: 0 } }),
+    put: (deal, allowance) => withStructure(deal, { tradeIns: [{ owed: owedOf(deal), allowance }] }),
+    leaveOut: deal => withStructure(deal, { tradeIns: [{ owed: owedOf(deal), allowance: null }] }),
     of: quote => quote.allowance,
     rising: [],
     falling: RESULTS,
@@ -72,6 +72,8 @@ function knownOf(quote: Quote, known: KnownFigure): number {
     financeCharge: quote.financeCharge,
     loanAmount: quote.loanAmount,
     amountFinanced: quote.amountFinanced,
+    dueAtSigning: quote.dueAtSigning.total,
+    cashReceived: quote.cashReceived ?? 0,
     endDate: quote.finalDate ?? 0,
     payments: quote.payments,
   }[known];
@@ -94,7 +96,7 @@ const bases = fc
   })
   .map(({ price, down, allowance, owed, ...rest }) => ({
     deal: dealWith(
-      { price, down: { amount: down }, tradeIn: { allowance, owed } },
+      { price, down: { amount: down }, tradeIns: [{ allowance, owed }] },
       {
         yearlyRate: rest.yearlyRate,
         payments: rest.payments,

@@ -191,7 +191,7 @@ test("an amount financed stands in for the price where something else is found",
   expect(rate).toMatchObject({ yearlyRate: "6", amountFinanced: 1_000_000 });
   const none = evaluate({
     ...deal,
-    structure: { ...deal.structure, tradeIn: { allowance: 0, owed: 2_000_000 } },
+    structure: { ...deal.structure, tradeIns: [{ allowance: 0, owed: 2_000_000 }] },
     plan: { ...deal.plan, payment: null },
     from,
   });

@@ -156,7 +156,7 @@ describe("totals", () => {
 test("a budget: the most that can be financed over each term, and the price it buys", () => {
   // 550.00 at 6.49 %, worked to 60 digits outside this project.
   const deal = dealWith(
-    { tradeIn: { allowance: 920_000, owed: 1_105_000 }, down: { amount: 300_000 } },
+    { tradeIns: [{ allowance: 920_000, owed: 1_105_000 }], down: { amount: 300_000 } },
     { yearlyRate: "6.49" },
   );
   const rows = got(affordability(deal, 55_000, [48, 60, 72, 0]));

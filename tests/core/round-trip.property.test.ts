@@ -2,7 +2,7 @@
 import fc from "fast-check";
 import { type Deal, evaluate, type FoundFigure, formatAmount, type KnownFigure, type Quote } from "@/core";
 import { quoteJson } from "@/exchange/answers/quote-json";
-import { withPlan, withStructure } from "./deals";
+import { owedOf, withPlan, withStructure } from "./deals";
 import { dealsOf, SHAPE_NAMES } from "./shapes";
 
 type Finding = {
@@ -43,7 +43,7 @@ const FINDINGS: Partial<Record<FoundFigure, Finding>> = {
   },
   allowance: {
     without: deal => deal,
-    put: (deal, allowance) => withStructure(deal, { tradeIn: { ...deal.structure.tradeIn, allowance } }),
+    put: (deal, allowance) => withStructure(deal, { tradeIns: [{ owed: owedOf(deal), allowance }] }),
     of: ({ allowance }) => allowance,
     written: quote => quoteJson(quote).allowance,
     rises: () => false,
@@ -86,8 +86,11 @@ function hasFigure(find: string, shape: string): boolean {
   return true;
 }
 
-const knownOf = (quote: Quote, known: KnownFigure): number =>
-  known === "endDate" ? (quote.finalDate ?? 0) : quote[known];
+const knownOf = (quote: Quote, known: KnownFigure): number => {
+  if (known === "endDate") return quote.finalDate ?? 0;
+  const figure = quote[known];
+  return typeof figure === "number" ? figure : (figure?.total ?? 0);
+};
 
 /** The known figure with another one put in its place, at the payment that this takes; undefined where there is none. */
 function measured(deal: Deal, { put }: Finding, known: KnownFigure, whole: number): number | undefined {

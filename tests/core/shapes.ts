@@ -82,7 +82,7 @@ export function dealsOf(shape: string): fc.Arbitrary<Deal> {
     })
     .map(({ price, down, owed, yearlyRate, payments, frequency, rounding, roundingStep, ...drawn }) =>
       dealWith(
-        { price, down: { amount: down }, tradeIn: { allowance: 0, owed } },
+        { price, down: { amount: down }, tradeIns: [{ allowance: 0, owed }] },
         {
           yearlyRate,
           payments,

@@ -3,7 +3,7 @@ import { date, dealWith, quoteOf } from "./deals";
 
 const quote = quoteOf(
   dealWith(
-    { price: 4_185_000, tradeIn: { allowance: 920_000, owed: 1_105_000 }, down: { percent: "10" } },
+    { price: 4_185_000, tradeIns: [{ allowance: 920_000, owed: 1_105_000 }], down: { percent: "10" } },
     { yearlyRate: "6.49", payments: 72 },
   ),
 );

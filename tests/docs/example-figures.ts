@@ -16,7 +16,7 @@ const day = (text: string): DayNumber => parseIsoDate(text) ?? 0;
 
 /** A camper van for 41,850.00: 40,700.00 financed over 72 months at 6.49 %. */
 const deal = dealWith(
-  { price: 4_185_000, tradeIn: { allowance: 920_000, owed: 1_105_000 }, down: { amount: 300_000 } },
+  { price: 4_185_000, tradeIns: [{ allowance: 920_000, owed: 1_105_000 }], down: { amount: 300_000 } },
   { yearlyRate: "6.49", payments: 72 },
 );
 

@@ -19,6 +19,7 @@ import {
   type Stretch,
   type Transaction,
 } from "../yield";
+import { chargeColumn } from "./charge-column";
 
 /** What a deal's credit costs as a yearly rate; percent a year. */
 export type CostOfCredit = {
@@ -92,7 +93,7 @@ export function transactionOf(quote: Summary): Transaction {
  */
 function stretchesOf(quote: Summary): Stretch[] | undefined {
   if (quote.isListed || hasDatedExtras(quote)) return undefined;
-  if (paysLevel(quote) && quote.payment > 0) {
+  if (quote.charges === undefined && paysLevel(quote) && quote.payment > 0) {
     return quote.payments < FEWEST ? undefined : levelStretches(quote);
   }
   const rows = scheduleOf(quote);
@@ -144,11 +145,16 @@ function stretchesOfRows(rows: readonly PaymentRow[]): Stretch[] {
   return stretches.filter(({ count }) => count > 0);
 }
 
-/** The lines of the repayment table, made again where only the totals were. */
+/**
+ * The lines of the repayment table, made again where only the totals were, with what falls with payments and counts in
+ * the finance charge.
+ */
 function scheduleOf(quote: Summary): PaymentRow[] {
   const rows: PaymentRow[] = [];
   repay(machineOf(quote).loan, rows);
-  return rows;
+  if (quote.charges === undefined) return rows;
+  const charges = chargeColumn(rows, quote.charges.inFinanceCharge);
+  return rows.map((row, index) => ({ ...row, payment: row.payment + (charges[index] ?? 0) }));
 }
 
 /** Whether the plan's own period is the commonest between two payments, and occurs more than once. */

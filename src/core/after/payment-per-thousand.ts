@@ -10,6 +10,7 @@ import {
   unroundedPayment,
 } from "../plans/loan";
 import type { Result } from "../result";
+import type { Structure } from "../structure";
 
 /** The payment for each 1,000 lent at one rate over one term. */
 export type PerThousand = {
@@ -62,7 +63,7 @@ function solvedLoan(deal: Deal, yearlyRate: string, payments: number): Result<Pa
   const terms = read.ok ? solvable(read.value) : read;
   if (!terms.ok) return terms;
   const thousand = THOUSAND * 10 ** terms.value.decimals;
-  const alone = { price: thousand, tradeIn: { allowance: 0, owed: 0 }, down: null };
+  const alone: Structure = { price: thousand, tradeIns: [], down: null };
   const structure = hasAgreedAmounts(plan) ? deal.structure : alone;
   const lent = lend({ ...deal, plan, structure }, terms.value);
   return lent.ok ? { ok: true, value: perThousand(lent.value.loan, terms.value, thousand) } : lent;

@@ -25,6 +25,8 @@ export type KnownFigure =
   | "financeCharge"
   | "loanAmount"
   | "amountFinanced"
+  | "dueAtSigning"
+  | "cashReceived"
   | "endDate"
   | "payments";
 

@@ -1,4 +1,5 @@
 export { type Deal, FOUND_FIGURES, type FoundFigure, type Known, type KnownFigure } from "./deal";
+export { dueAtSigning } from "./due";
 export { knownFigure, standsInForPrice } from "./known";
 export { type Lent, lend } from "./lend";
 export { missingFigures } from "./missing";

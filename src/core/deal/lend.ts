@@ -1,15 +1,34 @@
 import { groupedAmount } from "../money";
 import { type Loan, loanOf, type Terms } from "../plans/loan";
-import { failure, type Result, success } from "../result";
-import { cashDownProblem, cashFor, coveredText, loanAmountOf, type Structure } from "../structure";
+import { type Failure, failure, type Result, success } from "../result";
+import {
+  cashFor,
+  coveredText,
+  isDownFromDue,
+  NO_PLAN,
+  needsPlan,
+  percentProblem,
+  prepaidCharges,
+  type Reckoned,
+  type Structure,
+  settle,
+  settledProblem,
+  tally,
+} from "../structure";
 import type { Deal } from "./deal";
+import { planCosts } from "./plan-costs";
 
 /** A deal's structure with the loan that it comes to: money in minor units. */
 export type Lent = {
   structure: Structure;
+  /** What the lines of the structure come to. */
+  reckoned: Reckoned;
   /** What the note says, and interest is reckoned on. */
   loanAmount: number;
-  /** The loan amount less a finance charge paid at signing: 12 CFR 1026.18(b). */
+  /** The plan's finance charge paid at signing, and all finance charges that are paid at the start. */
+  chargeAtSigning: number;
+  prepaid: number;
+  /** The loan amount less what of the finance charge is paid at the start: 12 CFR 1026.18(b). */
   amountFinanced: number;
   loan: Loan;
 };
@@ -21,22 +40,63 @@ export type Lent = {
  * @param terms its plan, read
  * @returns what is lent, or a failure with the figure to blame
  */
-export function lend({ structure, plan }: Deal, terms: Terms): Result<Lent> {
-  const problem = cashDownProblem(structure.down);
+export function lend(deal: Deal, terms: Terms): Result<Lent> {
+  const { structure, plan } = deal;
+  const problem = percentProblem(structure);
   if (problem) return { ok: false, failure: problem };
-  const loanAmount = loanAmountOf(structure);
-  if (loanAmount <= 0) return nothingToFinance(structure, terms.decimals);
-  const loan = loanOf(plan, terms, structure.price ?? 0, loanAmount);
+  const costs = needsPlan(structure) ? planCosts(deal, terms) : NO_PLAN;
+  const reckoned = settle(structure, costs);
+  const { loanAmount } = reckoned;
+  if (loanAmount <= 0) return nothingToFinance(structure, reckoned, terms.decimals);
+  const atSigning = isDownFromDue(structure.down) ? costs.paidAtSigning(loanAmount) : 0;
+  const money = (minor: number) => groupedAmount(minor, terms.decimals);
+  const wrong =
+    settledProblem(structure, reckoned, atSigning + (plan.prepaidCharge ?? 0), money) ??
+    nothingPaidOut(deal, reckoned, money);
+  if (wrong) return { ok: false, failure: wrong };
+  const loan = loanOf(plan, terms, reckoned.price, loanAmount);
   if (!loan.ok) return loan;
-  const amountFinanced = loanAmount - (plan.prepaidCharge ?? 0);
-  return success({ structure, loanAmount, amountFinanced, loan: loan.value });
+  const chargeAtSigning = plan.prepaidCharge ?? 0;
+  const prepaid = chargeAtSigning + prepaidCharges(structure, reckoned);
+  const amountFinanced = loanAmount - prepaid;
+  return success({
+    structure,
+    reckoned,
+    loanAmount,
+    chargeAtSigning,
+    prepaid,
+    amountFinanced,
+    loan: loan.value,
+  });
 }
 
-function nothingToFinance(structure: Structure, decimals: number): Result<never> {
-  const covered = coveredText(structure, minor => groupedAmount(minor, decimals));
+function nothingToFinance(structure: Structure, reckoned: Reckoned, decimals: number): Result<never> {
+  const covered = coveredText(tally(structure, reckoned), minor => groupedAmount(minor, decimals));
   const sentence = `Nothing is left to finance. ${covered}`;
   const downThatWorks = cashFor(structure, 1);
   return downThatWorks >= 0
     ? failure("amountFinanced", sentence, { figure: "down", minor: downThatWorks })
     : failure("amountFinanced", sentence);
+}
+
+/** Finance charges that are paid at the start, and leave nothing of the loan. */
+function nothingPaidOut(
+  { structure, plan }: Deal,
+  reckoned: Reckoned,
+  money: (minor: number) => string,
+): Failure | undefined {
+  const { loanAmount } = reckoned;
+  const charge = plan.prepaidCharge ?? 0;
+  if (charge >= loanAmount) {
+    return {
+      figure: "prepaidCharge",
+      sentence: `A charge at signing of ${money(charge)} leaves nothing of the ${money(loanAmount)} financed; it must be less.`,
+    };
+  }
+  const prepaid = charge + prepaidCharges(structure, reckoned);
+  if (prepaid < loanAmount) return undefined;
+  return {
+    figure: "prepaidCharge",
+    sentence: `Fees counted in the finance charge come to ${money(prepaid)} and leave nothing of the ${money(loanAmount)} financed; they must be less.`,
+  };
 }

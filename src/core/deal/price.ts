@@ -1,15 +1,20 @@
 import { explainFault, isFault, type PaymentRow, type Repayment, repay, type Terms } from "../plans/loan";
 import { type Result, success } from "../result";
-import { ownCost } from "../structure";
+import { chargesWithPayments, dueBesidesDown, ownCostOf, totalWithPayments } from "../structure";
 import type { Deal } from "./deal";
 import { type Lent, lend } from "./lend";
 
 /** A deal with every figure known: money in minor units. */
 export type Priced = Lent & {
   repayment: Repayment;
-  /** What the credit costs: all interest and a charge paid at signing. */
+  /** The payments, with what falls with them and counts in the finance charge. */
+  totalOfPayments: number;
+  /** What the credit costs: all interest, and every fee that counts in the finance charge. */
   financeCharge: number;
-  /** The payments, the cash down, a charge at signing, and what the trade-in was worth beyond what was owed on it. */
+  /**
+   * Everything that leaves the customer's pocket: the payments and what falls with them, what is due at signing, a
+   * deposit, and what the trade-in was worth beyond what was owed on it.
+   */
   totalCost: number;
 };
 
@@ -24,17 +29,27 @@ export type Priced = Lent & {
 export function price(deal: Deal, terms: Terms, rows?: PaymentRow[]): Result<Priced> {
   const lent = lend(deal, terms);
   if (!lent.ok) return lent;
-  const { structure, loanAmount, amountFinanced, loan } = lent.value;
+  const { structure, reckoned, loanAmount, amountFinanced, loan, prepaid, chargeAtSigning } = lent.value;
   const repayment = repay(loan, rows);
   if (isFault(repayment)) return { ok: false, failure: explainFault(repayment, loan, terms) };
-  const charge = deal.plan.prepaidCharge ?? 0;
+  const { paid, totalInterest, totalOfPayments } = repayment;
+  const charges = totalWithPayments(chargesWithPayments(structure, reckoned), paid);
+  const financeCharges = totalWithPayments(
+    chargesWithPayments(structure, reckoned, ({ isFinanceCharge }) => isFinanceCharge),
+    paid,
+  );
+  const atSigning = chargeAtSigning + dueBesidesDown(structure, reckoned, 0);
   return success({
     structure,
+    reckoned,
     loanAmount,
+    chargeAtSigning,
+    prepaid,
     amountFinanced,
     loan,
     repayment,
-    financeCharge: repayment.totalInterest + charge,
-    totalCost: repayment.totalOfPayments + charge + ownCost(structure),
+    totalOfPayments: totalOfPayments + financeCharges,
+    financeCharge: totalInterest + prepaid + financeCharges,
+    totalCost: totalOfPayments + charges + ownCostOf(structure, reckoned) + atSigning,
   });
 }

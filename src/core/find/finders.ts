@@ -2,7 +2,7 @@ import type { Deal, FoundFigure } from "../deal";
 import { HIGHEST_YEARLY_RATE, LARGEST_AMOUNT, MOST_PAYMENTS, wholeText } from "../limits";
 import { groupedAmount } from "../money";
 import type { Figure } from "../result";
-import { type CashDown, cashFor } from "../structure";
+import { type CashDown, cashFor, type TradeIn } from "../structure";
 import type { MeasureName } from "./measure";
 
 /** A figure that can be found by trying whole numbers for it. */
@@ -32,9 +32,19 @@ const STRUCTURE: readonly MeasureName[] = [
   "loanAmount",
   "amountFinanced",
 ];
+const AT_SIGNING: readonly MeasureName[] = ["dueAtSigning"];
 const COSTS: readonly MeasureName[] = ["totalCost", "financeCharge"];
 
 const withDown = (deal: Deal, down: CashDown): Deal => ({ ...deal, structure: { ...deal.structure, down } });
+/** Fills in the allowance that is missing; where none is, that of the first trade-in. */
+function withAllowance(tradeIns: readonly TradeIn[], allowance: number): TradeIn[] {
+  const open = Math.max(
+    tradeIns.findIndex(each => each.allowance === null),
+    0,
+  );
+  const given = tradeIns.length === 0 ? [{ allowance: null, owed: 0 }] : tradeIns;
+  return given.map((each, index) => (index === open ? { ...each, allowance } : each));
+}
 const withPlan = (deal: Deal, plan: Partial<Deal["plan"]>): Deal => ({
   ...deal,
   plan: { ...deal.plan, ...plan },
@@ -56,7 +66,7 @@ export const FINDERS: Record<Exclude<FoundFigure, "payment">, Finder> = {
     name: "price",
     range: LARGEST,
     fill: (deal, price) => ({ ...deal, structure: { ...deal.structure, price } }),
-    rising: STRUCTURE,
+    rising: [...STRUCTURE, ...AT_SIGNING, "cashReceived"],
     falling: [],
     text: groupedAmount,
     changesPlan: false,
@@ -66,7 +76,7 @@ export const FINDERS: Record<Exclude<FoundFigure, "payment">, Finder> = {
     name: "cash down",
     range: ({ structure }) => ({ low: 0, high: Math.max(cashFor(structure, 0), 0) }),
     fill: (deal, amount) => withDown(deal, { amount }),
-    rising: [],
+    rising: AT_SIGNING,
     falling: STRUCTURE,
     text: groupedAmount,
     changesPlan: false,
@@ -77,7 +87,7 @@ export const FINDERS: Record<Exclude<FoundFigure, "payment">, Finder> = {
     name: "percent down",
     range: () => ({ low: 0, high: 10_000 }),
     fill: (deal, hundredths) => withDown(deal, { percent: percentText(hundredths, 2) }),
-    rising: [],
+    rising: AT_SIGNING,
     falling: STRUCTURE,
     text: hundredths => `${percentText(hundredths, 2)} %`,
     changesPlan: false,
@@ -89,10 +99,10 @@ export const FINDERS: Record<Exclude<FoundFigure, "payment">, Finder> = {
     range: LARGEST,
     fill: (deal, allowance) => ({
       ...deal,
-      structure: { ...deal.structure, tradeIn: { ...deal.structure.tradeIn, allowance } },
+      structure: { ...deal.structure, tradeIns: withAllowance(deal.structure.tradeIns, allowance) },
     }),
     rising: [],
-    falling: STRUCTURE,
+    falling: [...STRUCTURE, ...AT_SIGNING],
     text: groupedAmount,
     changesPlan: false,
     noneNeeded: "No allowance is needed: without any",

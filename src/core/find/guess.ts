@@ -4,7 +4,7 @@ import type { Deal, FoundFigure } from "../deal";
 import { nominalRate } from "../interest";
 import { MOST_PAYMENTS } from "../limits";
 import type { Terms } from "../plans/loan";
-import { cashFor, loanAmountOf, type Structure } from "../structure";
+import { cashFor, type Structure, settle } from "../structure";
 import { RATE_DECIMALS } from "./finders";
 import { MEASURES, type MeasureName } from "./measure";
 
@@ -20,14 +20,14 @@ export function firstGuess(
 ): number {
   const { structure } = deal;
   const price = structure.price ?? 0;
-  const affordable = affordableAmount(known, deal, terms);
+  const affordable = Math.round(affordableAmount(known, deal, terms));
   switch (figure) {
     case "price":
-      return (affordable - loanAmountOf({ ...structure, price: 0 })) / shareFinanced(structure);
+      return (affordable - settle({ ...structure, price: 0 }).loanAmount) / shareFinanced(structure);
     case "down":
       return cashFor(structure, affordable);
     case "allowance":
-      return cashFor({ ...structure, tradeIn: { ...structure.tradeIn, allowance: 0 } }, affordable);
+      return settle(structure).loanAmount - affordable;
     case "downPercent":
       return price > 0 ? (10_000 * cashFor(structure, affordable)) / price : 0;
     case "yearlyRate":
@@ -46,7 +46,7 @@ const SMALLEST_SHARE = 1e-4;
 
 /** What a rise of the price adds to what is financed: less than all of it where the cash down is a percent. */
 export function shareFinanced(structure: Structure): number {
-  const at = (price: number) => loanAmountOf({ ...structure, price });
+  const at = (price: number) => settle({ ...structure, price }).loanAmount;
   return Math.max((at(LARGE_PRICE) - at(0)) / LARGE_PRICE, SMALLEST_SHARE);
 }
 
@@ -69,7 +69,7 @@ function interestShare({ draft, solver }: Terms): number {
 /** The yearly rate of a level loan, which an odd first period or another shape moves a little. */
 function ratePercent(known: MeasureName, { structure, plan, from }: Deal): number | undefined {
   const price = structure.price ?? 0;
-  const amount = loanAmountOf(structure);
+  const amount = settle(structure).loanAmount;
   const count = plan.payments ?? EVERYDAY_TERM;
   const cost = (from?.value ?? 0) - (known === "totalCost" ? price : 0);
   const payment = known === "payment" ? (plan.payment ?? 0) : (amount + cost) / count;

@@ -1,4 +1,4 @@
-import type { Terms } from "../plans/loan";
+import { mostRounding, type Terms } from "../plans/loan";
 import { lastWhole } from "../solve";
 
 const MOST_PAYMENTS_TRIED = 512;
@@ -44,17 +44,4 @@ export function lastOverPayments(
     }
   }
   return { last: held, isSure: false };
-}
-
-/**
- * How far the rounding of every row, and of what is solved for, can move the total: half a unit each, with interest to
- * the end.
- */
-function mostRounding({ solver, draft, payments, rounding }: Terms): number {
-  if (draft.flat) return 0;
-  const { solved, atEnd } = solver.worth;
-  const run = draft.runs.find(({ pay }) => pay.kind === "principal");
-  // Without a level payment every rounding of a part of the principal bears interest until the end.
-  const grown = run ? solved * (1 + run.rate.value * payments) : solved / atEnd;
-  return 2 * rounding.step * (grown + payments);
 }

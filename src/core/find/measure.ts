@@ -1,9 +1,10 @@
 import { isoDate } from "../calendar";
-import type { Deal, KnownFigure, Lent, Priced } from "../deal";
+import { type Deal, dueAtSigning, type KnownFigure, type Lent, type Priced } from "../deal";
 import { wholeText } from "../limits";
 import { groupedAmount } from "../money";
 import { regularPayment } from "../plans/loan";
 import type { Figure } from "../result";
+import { cashReceived } from "../structure";
 
 /** A figure that something is found from: an amount in minor units, a day number, or a number of payments. */
 export type MeasureName = KnownFigure | "lastPayment";
@@ -69,6 +70,22 @@ export const MEASURES: Record<MeasureName, Measure> = {
     name: "amount financed",
     follows: "loan",
     of: ({ amountFinanced }) => amountFinanced,
+    asked,
+    text: groupedAmount,
+  },
+  dueAtSigning: {
+    figure: "dueAtSigning",
+    name: "sum due at signing",
+    follows: "repayment",
+    of: lent => dueAtSigning(lent).total,
+    asked,
+    text: groupedAmount,
+  },
+  cashReceived: {
+    figure: "cashReceived",
+    name: "amount received",
+    follows: "loan",
+    of: ({ structure, reckoned }) => cashReceived(structure, reckoned),
     asked,
     text: groupedAmount,
   },

@@ -4,7 +4,7 @@ import { MOST_PAYMENTS, MOST_ROWS_TRIED, wholeText } from "../limits";
 import { groupedAmount } from "../money";
 import { readTerms } from "../plans/loan";
 import { type Failure, failure, type Result } from "../result";
-import { loanAmountOf } from "../structure";
+import { settle } from "../structure";
 import type { Finder } from "./finders";
 import { MEASURES, type MeasureName } from "./measure";
 import type { Trial } from "./trial";
@@ -69,15 +69,23 @@ function carried(
   reached: number,
   decimals: number,
 ): string | undefined {
-  const amount = loanAmountOf({ ...structure, price: 0 });
+  const amount = settle({ ...structure, price: 0 }).loanAmount;
   if (amount <= 0) return undefined;
   const [askedText, reachedText, amountText] = [asked, reached, amount].map(minor =>
     groupedAmount(minor, decimals),
   );
   return (
     `No price gives a payment of ${askedText}: even at a price of 0 there is ${amountText} to finance ` +
-    `for what is owed on the trade-in, which takes ${reachedText}. The smallest payment that works is ${reachedText}.`
+    `for ${addedWords(structure)}, which takes ${reachedText}. The smallest payment that works is ${reachedText}.`
   );
+}
+
+/** What is financed at any price. */
+function addedWords({ tradeIns, taxes = [], fees = [], extras = [] }: Deal["structure"]): string {
+  const owes = tradeIns.some(({ owed }) => owed > 0);
+  const adds = taxes.length + fees.length + extras.length > 0;
+  if (!adds) return "what is owed on the trade-in";
+  return owes ? "fees, extras and what is owed on the trade-in" : "fees and extras";
 }
 
 /** A payment below the first interest repays nothing. */

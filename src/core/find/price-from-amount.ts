@@ -1,7 +1,7 @@
 import { type Deal, standsInForPrice } from "../deal";
 import { groupedAmount, readCurrency } from "../money";
 import { failure, type Result, success } from "../result";
-import { priceFor } from "../structure";
+import { needsPlan, prepaidCharges, priceFor } from "../structure";
 import { MEASURES } from "./measure";
 
 /**
@@ -13,8 +13,19 @@ export function priceFromAmount(deal: Deal): Result<Deal> {
   if (!from || !standsInForPrice(deal)) return success(deal);
   const decimals = readCurrency(deal.currency);
   if (!decimals.ok) return decimals;
-  const charge = from.figure === "amountFinanced" ? (deal.plan.prepaidCharge ?? 0) : 0;
-  const price = priceFor(structure, from.value + charge, decimals.value);
+  if (needsPlan(structure)) {
+    const { name, figure } = MEASURES[from.figure];
+    return failure(
+      figure,
+      `The price does not follow from the ${name} where something is reckoned from the payments; give the price.`,
+    );
+  }
+  const charge = deal.plan.prepaidCharge ?? 0;
+  const price = priceFor(structure, from.value, decimals.value, reckoned =>
+    from.figure === "loanAmount"
+      ? reckoned.loanAmount
+      : reckoned.loanAmount - charge - prepaidCharges(structure, reckoned),
+  );
   if (price === null) {
     const amount = groupedAmount(from.value, decimals.value);
     return failure(

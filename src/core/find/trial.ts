@@ -2,6 +2,7 @@ import { type Deal, lend, price, withoutPayment } from "../deal";
 import { MOST_PAYMENTS } from "../limits";
 import { readTerms, type Terms } from "../plans/loan";
 import { type Failure, type Result, success } from "../result";
+import { needsPlan } from "../structure";
 import type { Finder } from "./finders";
 import { shareFinanced } from "./guess";
 import { MEASURES, type MeasureName } from "./measure";
@@ -81,9 +82,13 @@ function outgrowsLoan({ figure }: Finder, { structure, plan: { balloon } }: Deal
   return Number(balloon.percent) >= 100 * shareFinanced(structure);
 }
 
+/** How many loans it takes, about, to settle lines that are reckoned from the payments. */
+const TIMES_SETTLED = 20;
+
 /** A table has a line for each payment; a plan that is read anew takes about as much. */
-function rowsOf({ plan }: Deal, finder: Finder, known: MeasureName): Trial["rows"] {
-  const times = (finder.changesPlan ? 1 : 0) + (MEASURES[known].follows === "repayment" ? 1 : 0);
+function rowsOf({ plan, structure }: Deal, finder: Finder, known: MeasureName): Trial["rows"] {
+  const settling = needsPlan(structure) ? TIMES_SETTLED : 0;
+  const times = (finder.changesPlan ? 1 : 0) + (MEASURES[known].follows === "repayment" ? 1 : 0) + settling;
   if (finder.figure === "payments") return whole => times * Math.abs(whole);
   const payments = plan.datedPayments?.length ?? plan.payments ?? MOST_PAYMENTS;
   return () => Math.max(times * payments, 1);

@@ -26,3 +26,15 @@ export function parseDecimal(text: string): Decimal | undefined {
   const scale = 10 ** decimals;
   return { digits: whole * scale + part, scale };
 }
+
+const NOTHING: Decimal = { digits: 0, scale: 1 };
+
+/**
+ * Reads a percent that was checked before; what is none counts as 0.
+ *
+ * @param text as typed
+ * @example readPercent("1.5") // { digits: 15, scale: 10 }
+ */
+export function readPercent(text: string): Decimal {
+  return parseDecimal(text) ?? NOTHING;
+}

@@ -1,5 +1,5 @@
 export { type Compounding, compoundingsPerYear } from "./compounding";
-export { type Decimal, parseDecimal } from "./decimal";
+export { type Decimal, parseDecimal, readPercent } from "./decimal";
 export { nominalRate } from "./nominal-rate";
 export { percentOf } from "./percent-of";
 export { periodInterest } from "./period-interest";

@@ -26,3 +26,11 @@ export const MOST_DATED_AMOUNTS = 10_000;
 
 /** Lines of repayment tables that a search for one figure may make. */
 export const MOST_ROWS_TRIED = 500_000;
+
+/** Lines of a structure. */
+export const MOST_TAXES = 3;
+export const MOST_TRADE_INS = 3;
+export const MOST_FEES = 20;
+export const MOST_EXTRAS = 20;
+export const MOST_REBATES = 10;
+export const MOST_PAYOFFS = 20;

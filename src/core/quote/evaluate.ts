@@ -1,6 +1,6 @@
 import { areLevel } from "../annuity";
 import { periodsPerYear } from "../calendar";
-import type { Deal } from "../deal";
+import { type Deal, dueAtSigning } from "../deal";
 import { type Answer, answer } from "../find";
 import {
   flatCharge,
@@ -12,7 +12,7 @@ import {
   repay,
 } from "../plans/loan";
 import { type Result, success } from "../result";
-import { cashDown } from "../structure";
+import { cashReceived, chargesOf, chargesWithPayments, fallsWithPayments, tally } from "../structure";
 import { rememberMachine } from "./machine";
 import { notesOf } from "./notes";
 import type { Quote, Saved, Summary } from "./quote";
@@ -25,7 +25,7 @@ import type { Quote, Saved, Summary } from "./quote";
  * @example
  * const quote = evaluate({
  *   currency: "USD",
- *   structure: { price: 4185000, tradeIn: { allowance: 920000, owed: 1105000 }, down: { amount: 300000 } },
+ *   structure: { price: 4185000, tradeIns: [{ allowance: 920000, owed: 1105000 }], down: { amount: 300000 } },
  *   plan: { kind: "loan", yearlyRate: "6.49", payments: 72, frequency: "monthly", rounding: "nearest",
  *           signed: null, firstPayment: null, payment: null },
  *   find: "payment",
@@ -50,7 +50,7 @@ export function summarize(deal: Deal): Result<Summary> {
 
 function summaryOf(deal: Deal, found: Answer): Summary {
   const { filled, terms, priced } = found;
-  const { structure, loanAmount, amountFinanced, loan, repayment, financeCharge, totalCost } = priced;
+  const { structure, reckoned, loanAmount, amountFinanced, loan, repayment } = priced;
   const { draft, firstSpan } = terms;
   const saved = savedByExtra(found);
   const summary: Summary = {
@@ -58,9 +58,12 @@ function summaryOf(deal: Deal, found: Answer): Summary {
     deal,
     filled,
     decimals: terms.decimals,
-    price: structure.price ?? 0,
-    down: cashDown(structure.down, structure.price ?? 0),
-    allowance: structure.tradeIn.allowance,
+    price: reckoned.price,
+    down: reckoned.down,
+    allowance: allowanceOf(found, deal),
+    lines: tally(structure, reckoned),
+    reckoned,
+    dueAtSigning: dueAtSigning(priced),
     loanAmount,
     amountFinanced,
     yearlyRate: filled.plan.yearlyRate ?? "0",
@@ -75,19 +78,34 @@ function summaryOf(deal: Deal, found: Answer): Summary {
     balloon: repayment.balloonPaid,
     agreedBalloon: loan.balloon,
     extraEach: loan.extraEach,
-    totalOfPayments: repayment.totalOfPayments,
-    financeCharge,
-    totalCost,
+    totalOfPayments: priced.totalOfPayments,
+    totalInterest: repayment.totalInterest,
+    financeCharge: priced.financeCharge,
+    totalCost: priced.totalCost,
     startDate: draft.calendar.start,
     firstDate: draft.calendar.dateOf(1),
     finalDate: repayment.finalDate,
     oddFirstPeriod: firstSpan && { months: firstSpan.months, days: firstSpan.days },
   };
+  if (structure.personal) summary.cashReceived = cashReceived(structure, reckoned);
+  if (chargesOf(structure).some(fallsWithPayments)) {
+    summary.charges = {
+      all: chargesWithPayments(structure, reckoned),
+      inFinanceCharge: chargesWithPayments(structure, reckoned, ({ isFinanceCharge }) => isFinanceCharge),
+    };
+  }
   if (draft.flat) summary.trueYearlyRate = trueRateOf(loan);
   if (saved) summary.saved = saved;
   const notes = notesOf(found);
   if (notes.length > 0) summary.note = notes.join(" ");
   return summary;
+}
+
+/** The allowance that was found, else the sum of all. */
+function allowanceOf({ filled }: Answer, { structure: { tradeIns } }: Deal): number {
+  const open = tradeIns.findIndex(({ allowance }) => allowance === null);
+  const counted = open < 0 ? filled.structure.tradeIns : filled.structure.tradeIns.slice(open, open + 1);
+  return counted.reduce((sum, { allowance }) => sum + (allowance ?? 0), 0);
 }
 
 /** What the extras of an answer save against the same loan without them. */

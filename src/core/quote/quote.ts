@@ -1,6 +1,7 @@
 import type { DayNumber } from "../calendar";
 import type { Deal } from "../deal";
 import type { LoanPlan, PaymentRow } from "../plans/loan";
+import type { ChargesWithPayments, DueAtSigning, Reckoned, TallyLine } from "../structure";
 
 /**
  * The answer to a deal without its repayment table: figures and facts, nothing that computes, so that it can be
@@ -17,10 +18,20 @@ export type Summary = {
   decimals: number;
   price: number;
   down: number;
+  /** The allowance that was found, else the sum of all. */
   allowance: number;
+  /** From the price to the loan amount. */
+  lines: readonly TallyLine[];
+  /** What fees, extras and taxes come to, and the rest of the structure. */
+  reckoned: Reckoned;
+  dueAtSigning: DueAtSigning;
+  /** What a personal loan pays out to the customer. */
+  cashReceived?: number;
+  /** Fees and extras that fall with payments, where there are any: all, and those that count in the finance charge. */
+  charges?: { all: ChargesWithPayments; inFinanceCharge: ChargesWithPayments };
   /** What the note says: the structure's last line, on which interest is reckoned. */
   loanAmount: number;
-  /** The loan amount less a finance charge paid at signing; with the finance charge, the total of payments. */
+  /** The loan amount less what of the finance charge is paid at the start; with the finance charge, the total of payments. */
   amountFinanced: number;
   /** Percent a year, as typed or found. */
   yearlyRate: string;
@@ -47,10 +58,12 @@ export type Summary = {
   agreedBalloon: number;
   /** Paid on top of every payment. */
   extraEach: number;
+  /** The payments, with what falls with them and counts in the finance charge. */
   totalOfPayments: number;
-  /** What the credit costs: all interest, and a charge paid at signing. */
+  totalInterest: number;
+  /** What the credit costs: all interest, and every fee that counts in the finance charge. */
   financeCharge: number;
-  /** The payments, the cash down, a charge at signing, and what the trade-in was worth beyond what was owed on it. */
+  /** Everything that leaves the customer's pocket. */
   totalCost: number;
   /** When interest starts to count. */
   startDate: DayNumber | null;

@@ -1,32 +1,22 @@
-import { parseDecimal, percentOf } from "../interest";
-import type { Failure } from "../result";
+import { percentOf, readPercent } from "../interest";
 import type { CashDown } from "./structure";
 
 /**
- * Cash down in minor units. A percent is of the price, rounded half up; nothing where none is given.
+ * Cash down in minor units. A percent is rounded half up; nothing where none is given, or where it is what a sum due at
+ * signing leaves, which is found with the loan.
  *
  * @param down as given
- * @param price minor units
- * @example cashDown({ percent: "10" }, 4185050) // 418505
+ * @param price what a percent is of, in minor units
+ * @param total the price with tax, fees and extras, which a percent can be of instead
+ * @example cashDown({ percent: "10" }, 4185050, 4500000) // 418505
  */
-export function cashDown(down: CashDown | null, price: number): number {
-  if (down === null) return 0;
+export function cashDown(down: CashDown | null, price: number, total: number): number {
+  if (down === null || "dueAtSigning" in down) return 0;
   if ("amount" in down) return down.amount;
-  const percent = parseDecimal(down.percent);
-  return percent ? percentOf(price, percent) : 0;
+  return percentOf(down.of === "total" ? total : price, readPercent(down.percent));
 }
 
-/**
- * Why a percent down cannot be; undefined where it can.
- *
- * @example cashDownProblem({ percent: "101" })?.figure // "down"
- */
-export function cashDownProblem(down: CashDown | null): Failure | undefined {
-  if (down === null || "amount" in down) return undefined;
-  const percent = parseDecimal(down.percent);
-  if (percent && percent.digits <= 100 * percent.scale) return undefined;
-  return {
-    figure: "down",
-    sentence: `Cash down of ${down.percent} % is not possible; it can be 0 to 100 % of the price.`,
-  };
+/** Whether a cash down is what a sum due at signing leaves. */
+export function isDownFromDue(down: CashDown | null): down is { dueAtSigning: number } {
+  return down !== null && "dueAtSigning" in down;
 }

@@ -1,6 +1,32 @@
-export { cashDown, cashDownProblem } from "./cash-down";
-export { STRUCTURE_LINES, type StructureFigure } from "./lines";
-export { coveredText, loanAmountText, totalCostText } from "./say-structure";
+export { isDownFromDue } from "./cash-down";
+export { chargesOf, fallsWithPayments, isReckonedFromLoan } from "./charges";
+export {
+  type ChargesWithPayments,
+  chargesWithPayments,
+  type DueAtSigning,
+  type DueItem,
+  dueBesidesDown,
+  dueItems,
+  totalWithPayments,
+} from "./due-at-signing";
+export { ownCostOf, STRUCTURE_LINES, type StructureFigure } from "./lines";
+export { cashReceived, prepaidCharges } from "./paid-out";
+export { percentProblem, settledProblem } from "./problems";
+export type { Reckoned } from "./reckon";
+export { coveredText, ownCostTerms, type SumText, sumText, type Term } from "./say-structure";
+export { NO_PLAN, needsPlan, type PlanCosts, settle } from "./settle";
 export { cashFor, priceFor } from "./solve-structure";
-export type { CashDown, Structure, TradeIn } from "./structure";
-export { loanAmountOf, ownCost, type TallyLine, tally } from "./tally";
+export type {
+  CashDown,
+  Charge,
+  ChargeAmount,
+  ChargePaid,
+  Personal,
+  Rebate,
+  Structure,
+  Tax,
+  TaxedLines,
+  TradeIn,
+} from "./structure";
+export { type TallyLine, tally } from "./tally";
+export { creditedAllowance, creditedRebates, type TaxAmount, taxedTerms } from "./taxes";

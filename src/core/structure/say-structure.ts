@@ -1,14 +1,21 @@
-import { STRUCTURE_LINES } from "./lines";
-import type { Structure } from "./structure";
-import { loanAmountOf } from "./tally";
+import { type Line, STRUCTURE_LINES, type StructureFigure } from "./lines";
+import type { TallyLine } from "./tally";
 
 /** A sum in words and with its numbers filled in. */
 export type SumText = { formula: string; filled: string };
 
-type Term = { name: string; sign: 1 | -1; amount: number };
+/** A term of a sum: a name, and minor units. */
+export type Term = Pick<Line, "name" | "sign" | "amount">;
 
-/** A sum of signed terms, the first without its plus. */
-function sumText(terms: readonly Term[], money: (minor: number) => string): SumText {
+/**
+ * A sum of signed terms in words and in numbers, the first without its plus; a tally's lines say how its loan amount
+ * comes about.
+ *
+ * @param terms in order
+ * @param money writes minor units
+ * @example sumText(tally(structure, reckoned), money).formula // "price − trade-in allowance + owed on the trade-in − cash down"
+ */
+export function sumText(terms: readonly Term[], money: (minor: number) => string): SumText {
   const joined = (text: (term: Term) => string) =>
     terms
       .map((term, index) => `${term.sign > 0 ? (index > 0 ? " + " : "") : " − "}${text(term)}`)
@@ -18,48 +25,40 @@ function sumText(terms: readonly Term[], money: (minor: number) => string): SumT
 }
 
 /**
- * How the loan amount comes about, line by line.
+ * What leaves the customer's pocket by the tally's lines, less what was owed anyway, cash first.
  *
- * @param structure with its price and cash down
- * @param money writes minor units
- * @example loanAmountText(structure, money).formula // "price − trade-in allowance + owed on the trade-in − cash down"
+ * @example ownCostTerms(lines).map(({ name }) => name) // ["cash down", "trade-in allowance", "owed on the trade-in"]
  */
-export function loanAmountText(structure: Structure, money: (minor: number) => string): SumText {
-  const terms = STRUCTURE_LINES.map(({ name, sign, amount }) => ({ name, sign, amount: amount(structure) }));
-  return sumText(terms, money);
-}
-
-/**
- * How the total cost comes about: the total of payments, then what else leaves the customer's pocket, cash first.
- *
- * @param totalOfPayments minor units
- * @example totalCostText(structure, 4924587, money).formula
- * // "total of payments + cash down + trade-in allowance − owed on the trade-in"
- */
-export function totalCostText(
-  structure: Structure,
-  totalOfPayments: number,
-  money: (minor: number) => string,
-): SumText {
-  const own = STRUCTURE_LINES.toReversed().flatMap(({ name, ownCost, amount }) =>
-    ownCost === 0 ? [] : [{ name, sign: ownCost, amount: amount(structure) }],
+export function ownCostTerms(lines: readonly TallyLine[]): Term[] {
+  const own = STRUCTURE_LINES.toReversed().flatMap(({ figure, ownCost }) =>
+    ownCost === 0
+      ? []
+      : linesOf(lines, figure).map(({ name, amount }): Term => ({ name, amount, sign: ownCost })),
   );
-  const payments: Term = { name: "total of payments", sign: 1, amount: totalOfPayments };
-  return sumText([payments, ...own.toSorted((a, b) => b.sign - a.sign)], money);
+  return own.toSorted((a, b) => b.sign - a.sign);
 }
 
 /**
  * What leaves nothing to finance, as a sentence: "The cash down and the trade-in cover the price with 12.00 over."
  *
- * @param structure with nothing left to finance
+ * @param lines of a structure with nothing left to finance
  * @param money writes minor units
  */
-export function coveredText(structure: Structure, money: (minor: number) => string): string {
+export function coveredText(lines: readonly TallyLine[], money: (minor: number) => string): string {
+  const comesTo = (figure: StructureFigure) => linesOf(lines, figure).some(({ amount }) => amount > 0);
   const brought = STRUCTURE_LINES.toReversed().flatMap(line =>
-    "brought" in line && line.amount(structure) > 0 ? [line.brought] : [],
+    "brought" in line && comesTo(line.figure) ? [line.brought] : [],
   );
-  if (brought.length === 0) return "The price is 0.";
-  const over = -loanAmountOf(structure);
+  const what = lines[0]?.name ?? "price";
+  if (brought.length === 0) return `The ${what} is 0.`;
+  const over = -(lines.at(-1)?.running ?? 0);
   const rest = over > 0 ? ` with ${money(over)} over` : "";
-  return `The ${brought.join(" and the ")} ${brought.length === 1 ? "covers" : "cover"} the price${rest}.`;
+  const most = brought.slice(0, -1).join(", the ");
+  const list = brought.length === 1 ? brought[0] : `${most} and the ${brought.at(-1)}`;
+  const added = (["tax", "fee", "extra"] as const).some(comesTo) ? " and what is added to it" : "";
+  return `The ${list} ${brought.length === 1 ? "covers" : "cover"} the ${what}${added}${rest}.`;
+}
+
+function linesOf(lines: readonly TallyLine[], name: StructureFigure): readonly TallyLine[] {
+  return lines.filter(({ figure }) => figure === name);
 }

@@ -7,7 +7,9 @@ import { explainApr, explainEffectiveRate, explainTrueYearlyRate } from "./cost-
 import { explainFinanceCharge, explainTotalCost, explainTotalOfPayments } from "./costs";
 import { explainLastPayment, explainPayment } from "./payment";
 import { explainPeriodRate } from "./rate";
+import { explainCashReceived, explainDueAtSigning } from "./signing";
 import { asGiven, moneyWriter, type WorkingStep } from "./step";
+import { explainTaxes } from "./taxes";
 
 export type { WorkingStep };
 
@@ -18,6 +20,7 @@ const EXPLAIN = {
   price: explainPrice,
   allowance: explainAllowance,
   down: explainDown,
+  taxTotal: explainTaxes,
   loanAmount: explainLoanAmount,
   amountFinanced: explainAmountFinanced,
   yearlyRate: explainYearlyRate,
@@ -28,6 +31,8 @@ const EXPLAIN = {
   totalOfPayments: explainTotalOfPayments,
   financeCharge: explainFinanceCharge,
   totalCost: explainTotalCost,
+  dueAtSigning: explainDueAtSigning,
+  cashReceived: explainCashReceived,
   apr: explainApr,
   effectiveRate: explainEffectiveRate,
   trueYearlyRate: explainTrueYearlyRate,
@@ -148,9 +153,8 @@ function explainBalloon(quote: Quote): WorkingStep {
 }
 
 function explainSavedInterest(quote: Quote): WorkingStep {
-  const { saved, financeCharge, deal } = quote;
+  const { saved, totalInterest: interest } = quote;
   const money = moneyWriter(quote);
-  const interest = financeCharge - (deal.plan.prepaidCharge ?? 0);
   if (!saved) return { ...asGiven("Interest saved", money(0)), remark: "There are no extra payments." };
   return {
     name: "Interest saved",

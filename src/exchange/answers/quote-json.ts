@@ -1,4 +1,5 @@
 import {
+  chargeColumn,
   costOfCredit,
   type DayNumber,
   formatAmount,
@@ -11,10 +12,17 @@ import { rateText } from "../text";
 
 /** A quote as plain JSON for programs: money and rates as decimal strings, dates as ISO 8601. */
 export type QuoteJson = {
+  /** From the price to the loan amount, in order; a line that comes to nothing is left out. */
+  lines: LineJson[];
+  taxes: { name: string; base: string; amount: string }[];
+  taxTotal: string;
   /** What the note says. */
   loanAmount: string;
-  /** The loan amount less a finance charge paid at signing. */
+  /** The loan amount less what of the finance charge is paid at the start. */
   amountFinanced: string;
+  dueAtSigning: { items: { figure: string; name: string; amount: string }[]; total: string };
+  /** Of a personal loan. */
+  cashReceived?: string | undefined;
   payment: string;
   payments: number;
   finalPayment: string;
@@ -51,6 +59,8 @@ export type QuoteJson = {
   answers?: object[];
 };
 
+type LineJson = { figure: string; name: string; sign: 1 | -1; amount: string; running: string };
+
 type RowJson = {
   number: number;
   date: string | null;
@@ -60,6 +70,8 @@ type RowJson = {
   interest: string;
   principal: string;
   balance: string;
+  /** Fees and extras that fall with the payment, where the deal has such. */
+  charges?: string;
 };
 
 /** Writes a quote for programs, with every payment where it has them. What it does not have is undefined. */
@@ -71,9 +83,22 @@ export function quoteJson(quote: Summary | Quote): QuoteJson {
   // What was found stands under its own name, whatever extras make of it.
   const payments = find === "payments" ? (quote.filled.plan.payments ?? quote.payments) : quote.payments;
   const balloon = find === "balloon" ? quote.agreedBalloon : quote.balloon;
+  const { reckoned, dueAtSigning } = quote;
   return {
+    lines: linesJson(quote, money),
+    taxes: reckoned.taxes.map(({ name, base, amount }) => ({
+      name,
+      base: money(base),
+      amount: money(amount),
+    })),
+    taxTotal: money(reckoned.taxTotal),
     loanAmount: money(quote.loanAmount),
     amountFinanced: money(quote.amountFinanced),
+    dueAtSigning: {
+      items: dueAtSigning.items.map(({ figure, name, amount }) => ({ figure, name, amount: money(amount) })),
+      total: money(dueAtSigning.total),
+    },
+    cashReceived: quote.cashReceived === undefined ? undefined : money(quote.cashReceived),
     payment: money(quote.payment),
     payments,
     finalPayment: money(quote.finalPayment),
@@ -101,8 +126,25 @@ export function quoteJson(quote: Summary | Quote): QuoteJson {
       finalDateWithout: dateText(saved.finalDateWithout),
     },
     note: quote.note,
-    schedule: "schedule" in quote ? quote.schedule.map(row => rowJson(row, decimals)) : undefined,
+    schedule: "schedule" in quote ? scheduleJson(quote) : undefined,
   };
+}
+
+function linesJson({ lines }: Summary, money: (minor: number) => string): LineJson[] {
+  const json: LineJson[] = [];
+  for (const { figure, name, sign, amount, running } of lines)
+    if (amount > 0 || figure === "price")
+      json.push({ figure, name, sign, amount: money(amount), running: money(running) });
+  return json;
+}
+
+function scheduleJson({ schedule, charges, decimals }: Quote): RowJson[] {
+  if (charges === undefined) return schedule.map(row => rowJson(row, decimals));
+  const column = chargeColumn(schedule, charges.all);
+  return schedule.map((row, index) => ({
+    ...rowJson(row, decimals),
+    charges: formatAmount(column[index] ?? 0, decimals),
+  }));
 }
 
 function foundPercentDown({ deal, filled }: Summary): string | undefined {

@@ -1,7 +1,10 @@
 import Papa from "papaparse";
-import { formatAmount, isoDate, type PaymentRow, type Quote } from "@/core";
+import { chargeColumn, formatAmount, isoDate, type PaymentRow, type Quote } from "@/core";
 
 const HEADINGS = ["Number", "Date", "Payment", "Interest", "Principal", "Balance", "Kind"];
+
+/** Fees and extras that fall with payments, where there are any. */
+const CHARGES = "Charges";
 
 const KINDS: Record<PaymentRow["kind"], string> = {
   payment: "payment",
@@ -19,9 +22,11 @@ const KINDS: Record<PaymentRow["kind"], string> = {
 export function scheduleCsv(quote: Quote): string {
   const money = (minor: number) => formatAmount(minor, quote.decimals);
   const date = (day: number | null) => (day === null ? "" : isoDate(day));
+  const { schedule, charges, loanAmount, totalInterest } = quote;
+  const column = charges && chargeColumn(schedule, charges.all);
   const rows = [
-    [0, date(quote.startDate), money(0), money(0), money(0), money(quote.loanAmount), "start"],
-    ...quote.schedule.map(row => [
+    [0, date(quote.startDate), money(0), money(0), money(0), money(loanAmount), "start"],
+    ...schedule.map(row => [
       row.number,
       date(row.date),
       money(row.payment),
@@ -30,15 +35,15 @@ export function scheduleCsv(quote: Quote): string {
       money(row.balance),
       KINDS[row.kind],
     ]),
-    [
-      "Total",
-      "",
-      money(quote.totalOfPayments),
-      money(quote.totalOfPayments - quote.loanAmount),
-      money(quote.loanAmount),
-      money(0),
-      "",
-    ],
+    ["Total", "", money(loanAmount + totalInterest), money(totalInterest), money(loanAmount), money(0), ""],
   ];
-  return `${Papa.unparse({ fields: HEADINGS, data: rows }, { newline: "\r\n" })}\r\n`;
+  const fields = column ? [...HEADINGS, CHARGES] : HEADINGS;
+  const data = column ? rows.map((row, index) => [...row, money(chargeOf(column, index))]) : rows;
+  return `${Papa.unparse({ fields, data }, { newline: "\r\n" })}\r\n`;
+}
+
+/** What falls with a row: none with the start; with the totals, all of it. */
+function chargeOf(column: readonly number[], index: number): number {
+  if (index > column.length) return column.reduce((sum, charge) => sum + charge, 0);
+  return column[index - 1] ?? 0;
 }

@@ -12,12 +12,14 @@ const Known = Type.Union(
     exact({ financeCharge: Amount }),
     exact({ loanAmount: Amount }),
     exact({ amountFinanced: Amount }),
+    exact({ dueAtSigning: Amount }),
+    exact({ cashReceived: Amount }),
     exact({ endDate: IsoDate }),
     exact({ payments: AskedPayments }),
   ],
   {
     description:
-      'one of { "totalCost" }, { "financeCharge" }, { "loanAmount" }, { "amountFinanced" }, { "endDate" } or { "payments" }',
+      'one of { "totalCost" }, { "financeCharge" }, { "loanAmount" }, { "amountFinanced" }, { "dueAtSigning" }, { "cashReceived" }, { "endDate" } or { "payments" }',
   },
 );
 

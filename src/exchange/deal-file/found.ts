@@ -1,6 +1,7 @@
 import type { Deal, Figure } from "@/core";
 import type { Reader } from "../reading";
 import type { DealFile } from "./deal-file.schema";
+import { tradeInsOf } from "./structure";
 
 /** The figure that each find looks for, by the name a sentence gives it, and what the file gives for it. */
 const FOUND: Record<DealFile["find"], { figure: Figure; name: string; given: (file: DealFile) => unknown }> =
@@ -12,7 +13,7 @@ const FOUND: Record<DealFile["find"], { figure: Figure; name: string; given: (fi
     allowance: {
       figure: "allowance",
       name: "trade-in allowance",
-      given: ({ structure }) => structure.tradeIn?.allowance,
+      given: ({ structure }) => allowanceGiven(structure),
     },
     yearlyRate: { figure: "yearlyRate", name: "yearly rate", given: ({ plan }) => plan.yearlyRate },
     payments: { figure: "payments", name: "number of payments", given: ({ plan }) => plan.payments },
@@ -25,12 +26,24 @@ const FOUND: Record<DealFile["find"], { figure: Figure; name: string; given: (fi
     },
   };
 
+/** Whether no trade-in leaves its allowance to be found. */
+function allowanceGiven(structure: DealFile["structure"]): true | undefined {
+  const tradeIns = tradeInsOf(structure);
+  return tradeIns.length > 0 && tradeIns.every(({ allowance }) => allowance !== undefined) ? true : undefined;
+}
+
 /** Refuses a file that gives the figure which it asks to find. */
 export function refuseFound(file: DealFile, read: Reader): void {
-  const { tradeIn } = file.structure;
-  if (tradeIn && tradeIn.allowance === undefined && file.find !== "allowance") {
-    read.refuse("allowance", "structure.tradeIn.allowance is missing.");
-  }
+  const open = tradeInsOf(file.structure).filter(({ allowance }) => allowance === undefined);
+  if (open.length > 0 && file.find !== "allowance")
+    read.refuse(
+      "allowance",
+      file.structure.tradeIn
+        ? "structure.tradeIn.allowance is missing."
+        : "A trade-in has no allowance; give it, or find it.",
+    );
+  if (open.length > 1)
+    read.refuse("allowance", "Only one trade-in can leave its allowance out, to be found; give the others.");
   const { figure, name, given } = FOUND[file.find];
   if (given(file) !== undefined) {
     read.refuse(figure, `The ${name} is being found, so the file must leave it out.`);

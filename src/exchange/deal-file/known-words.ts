@@ -8,6 +8,8 @@ export function knownWords(from: NonNullable<DealFile["from"]>, currency: string
   if ("financeCharge" in from) return `for a finance charge of ${money(from.financeCharge)}`;
   if ("loanAmount" in from) return `for a loan amount of ${money(from.loanAmount)}`;
   if ("amountFinanced" in from) return `for an amount financed of ${money(from.amountFinanced)}`;
+  if ("dueAtSigning" in from) return `for ${money(from.dueAtSigning)} due at signing`;
+  if ("cashReceived" in from) return `for ${money(from.cashReceived)} paid out`;
   if ("endDate" in from) return `to end by ${date(from.endDate)}`;
   return `to end after ${from.payments} payments`;
 }

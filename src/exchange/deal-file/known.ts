@@ -18,6 +18,14 @@ export function readKnown(from: NonNullable<DealFile["from"]>, read: Reader): Kn
     const value = read.amount("amountFinanced", "amount financed", from.amountFinanced) ?? 0;
     return { figure: "amountFinanced", value };
   }
+  if ("dueAtSigning" in from) {
+    const value = read.amount("dueAtSigning", "sum due at signing", from.dueAtSigning) ?? 0;
+    return { figure: "dueAtSigning", value };
+  }
+  if ("cashReceived" in from) {
+    const value = read.amount("cashReceived", "amount received", from.cashReceived) ?? 0;
+    return { figure: "cashReceived", value };
+  }
   if ("endDate" in from) {
     return { figure: "endDate", value: read.date("endDate", "end date", from.endDate) ?? 0 };
   }

@@ -18,12 +18,6 @@ import type { Terms } from "./terms";
 export function loanOf(plan: LoanPlan, terms: Terms, fullPrice: number, amount: number): Result<Loan> {
   const { draft, rounding, solver, extraEach, extras } = terms;
   const money = (minor: number) => groupedAmount(minor, terms.decimals);
-  if ((plan.prepaidCharge ?? 0) >= amount) {
-    return failure(
-      "prepaidCharge",
-      `A charge at signing of ${money(plan.prepaidCharge ?? 0)} leaves nothing of the ${money(amount)} financed; it must be less.`,
-    );
-  }
   if (extraEach > amount) {
     return failure(
       "extra",

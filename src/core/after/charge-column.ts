@@ -1,0 +1,23 @@
+import type { PaymentRow } from "../plans/loan";
+import type { ChargesWithPayments } from "../structure";
+
+/**
+ * What falls with each line of a repayment table: with the first, the last or each payment on which something is paid.
+ * Extra payments and a balloon bring nothing with them.
+ *
+ * @param rows the table
+ * @param charges what falls with payments, in minor units
+ * @returns minor units, for each line
+ * @example chargeColumn(quote.schedule, quote.charges.all) // [1500, 500, 500, …]
+ */
+export function chargeColumn(
+  rows: readonly PaymentRow[],
+  { first, last, each }: ChargesWithPayments,
+): number[] {
+  const isPaid = ({ kind, payment }: PaymentRow) => payment > 0 && kind !== "extra" && kind !== "balloon";
+  const from = rows.findIndex(isPaid);
+  const to = rows.findLastIndex(isPaid);
+  return rows.map((row, index) =>
+    isPaid(row) ? each + (index === from ? first : 0) + (index === to ? last : 0) : 0,
+  );
+}
