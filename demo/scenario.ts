@@ -1,6 +1,7 @@
 // The demo scenario: Tarn & Hollow, a made-up dealer in the made-up town of Marrow Bay, and its lending desk.
 import { type DealHeading, documentOf } from "@/exchange/deal-document";
 import type { DealFile } from "@/exchange/deal-file";
+import { MORE_DEALS } from "./more-deals";
 
 export const DEMO_VEHICLES = [
   ["Larkmoor 240 campervan, stock 1187", 41_850_00],
@@ -27,14 +28,15 @@ export const DEMO_VEHICLES = [
   currency: "USD",
 }));
 
-type Demo = DealHeading & {
+/** A deal of the scenario. */
+export type DemoDeal = DealHeading & {
   changed: string;
   structure: DealFile["structure"];
   plan: Partial<DealFile["plan"]>;
   find?: DealFile["find"];
 };
 
-const deals: Demo[] = [
+const deals: DemoDeal[] = [
   {
     // Underwater: more is owed on the trade-in than it is worth.
     customer: "Idris Vantongeren",
@@ -199,7 +201,7 @@ const deals: Demo[] = [
 /** The same ids each time, so that the demo is the same data wherever it is loaded. */
 const optionId = (place: number) => `00000000-0000-4000-8000-${String(place + 1).padStart(12, "0")}`;
 
-export const DEMO_DEALS = deals.map(
+export const DEMO_DEALS = [...deals, ...MORE_DEALS].map(
   ({ customer, vehicle, status, changed, structure, plan, find = "payment" }, place) => {
     const inputs: DealFile = {
       format: "kellux-deal",

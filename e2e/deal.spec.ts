@@ -27,7 +27,7 @@ test("bargaining: a payment asked for, the price it affords, the cash down it ne
 }) => {
   const deal = await newDeal(page);
   await deal.type(VAN);
-  await page.getByLabel("Say what it should be").fill("550");
+  await page.getByLabel("Make it").fill("550");
   await page.getByRole("button", { name: "Find price" }).click();
   // 550 ÷ 0.0193328… : the largest price whose payment rounds to 550.00 at most.
   await expect(deal.field("Price (being found)")).toHaveValue("28,449.31");

@@ -76,7 +76,7 @@ test("a deal is made, bargained and found again with the keyboard alone", async 
   await page.keyboard.type("6");
   await tabTo(/^Number of payments$/);
   await page.keyboard.type("60");
-  await tabTo(/^Say what it should be:$/);
+  await tabTo(/^Make it$/);
   await page.keyboard.type("550");
   await page.keyboard.press("Enter");
   await expect(page.getByTestId("sentence")).toContainText("At a price of $28,449.31");

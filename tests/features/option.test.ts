@@ -35,12 +35,12 @@ test("the answer follows every key; a new deal says what is missing", () => {
   );
 });
 
-test("the tally runs before there is a plan, and says by how much the trade-in is underwater", () => {
+test("the tally runs before there is a plan, with what is owed on the trade-in", () => {
   const tally = shownTally(
     option(typed("price", "20,000"), typed("allowance", "5,000"), typed("owed", "6,500")),
   );
   expect(tally.lines.map(line => line.running)).toEqual([2_000_000, 1_500_000, 2_150_000, 2_150_000]);
-  expect(tally).toMatchObject({ shortfall: 150_000, stale: false });
+  expect(tally.stale).toBe(false);
   expect(shownTally(option()).lines).toEqual([]);
   const percent = option(typed("price", "20,000"), typed("down", "3,000"), {
     type: "downKind",

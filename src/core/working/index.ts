@@ -11,6 +11,7 @@ import { explainCashReceived, explainDueAtSigning } from "./signing";
 import { asGiven, moneyWriter, type WorkingStep } from "./step";
 import { explainTaxes } from "./taxes";
 
+export { type TaxWorking, taxWorking } from "./taxes";
 export type { WorkingStep };
 
 /** A figure of a quote that can show its working. */

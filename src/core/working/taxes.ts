@@ -16,44 +16,65 @@ export function explainTaxes(quote: Quote): WorkingStep {
 
 const ROUNDED = { nearest: "to the nearest", up: "up to the next", down: "down to the last" };
 
-function explainTax(quote: Quote, tax: Tax, index: number): WorkingStep {
-  const money = moneyWriter(quote);
+/** How a tax came about: what it is reckoned on line by line, the rule, and what it comes to, in minor units. */
+export type TaxWorking = { terms: readonly Term[]; base: number; rule: string; amount: number };
+
+/**
+ * How a tax of a quote came about, as numbers.
+ *
+ * @param index its place among the taxes
+ * @returns undefined where there is no such tax
+ */
+export function taxWorking(quote: Quote, index: number): TaxWorking | undefined {
   const { structure } = quote.filled;
-  const { base = 0, amount = 0 } = quote.reckoned.taxes[index] ?? {};
-  const isIncluded = structure.isTaxIncluded ?? false;
-  const rates = (structure.taxes ?? []).map(({ rate }) => rate).join(" + ");
-  const isCapped = tax.cap !== undefined && amount === tax.cap;
+  const tax = structure.taxes?.[index];
+  const reckoned = quote.reckoned.taxes[index];
+  if (!tax || !reckoned) return undefined;
+  const credits: Term[] = [
+    { name: "trade-in allowance, credited", sign: -1, amount: creditedAllowance(tax, structure) },
+    { name: "rebates, credited", sign: -1, amount: creditedRebates(tax, structure) },
+  ];
   return {
-    name: tax.name,
-    formula: isIncluded ? "rate ÷ (100 + all rates) of what contains it" : "rate of what is taxed",
-    filled: isIncluded
-      ? `${money(base)} × ${tax.rate} ÷ (100 + ${rates})`
-      : `${tax.rate} % of ${money(base)}`,
-    result: money(amount),
-    rounding: `rounded ${ROUNDED[tax.rounding]} ${money(1)}${isCapped ? `, at most ${money(tax.cap ?? 0)}` : ""}`,
-    ...(isIncluded && { remark: "The prices contain it: it is shown, and not added." }),
-    parts: [explainBase(quote, tax, base)],
+    terms: [...taxedTerms(tax, structure, quote.reckoned), ...credits.filter(({ amount }) => amount > 0)],
+    base: reckoned.base,
+    rule: `${rateText(quote, tax)}, ${roundingText(quote, tax)}${capText(quote, tax, reckoned.amount)}`,
+    amount: reckoned.amount,
   };
 }
 
-/** What a tax is reckoned on, line by line. */
-function explainBase(quote: Quote, tax: Tax, base: number): WorkingStep {
+/** What of the taxed amount a tax is: where it is in the price, the part that all taxes leave to it. */
+function rateText({ filled }: Quote, { rate }: Tax): string {
+  const { isTaxIncluded, taxes = [] } = filled.structure;
+  return isTaxIncluded ? `× ${rate} ÷ (100 + ${taxes.map(each => each.rate).join(" + ")})` : `× ${rate} %`;
+}
+
+function roundingText(quote: Quote, { rounding }: Tax): string {
+  return `${ROUNDED[rounding]} ${moneyWriter(quote)(1)}`;
+}
+
+function capText(quote: Quote, { cap }: Tax, amount: number): string {
+  return cap !== undefined && amount === cap ? `, at most ${moneyWriter(quote)(cap)}` : "";
+}
+
+function explainTax(quote: Quote, tax: Tax, index: number): WorkingStep {
   const money = moneyWriter(quote);
-  const { structure } = quote.filled;
-  const credits: Term[] = [
-    { name: "trade-in allowance credited", sign: -1, amount: creditedAllowance(tax, structure) },
-    { name: "rebates credited", sign: -1, amount: creditedRebates(tax, structure) },
-  ];
-  const terms = [
-    ...taxedTerms(tax, structure, quote.reckoned),
-    ...credits.filter(({ amount }) => amount > 0),
-  ];
+  const { terms, base, amount } = taxWorking(quote, index) ?? { terms: [], base: 0, amount: 0 };
+  const isIncluded = quote.filled.structure.isTaxIncluded ?? false;
   const isCapped = tax.capOn !== undefined && base === tax.capOn;
-  return {
+  const taxed: WorkingStep = {
     name: "Taxed",
     ...sumText(terms, money),
     result: money(base),
-    ...(isCapped && { remark: `No more than ${money(tax.capOn ?? 0)} is taxed.` }),
+    ...(isCapped && { remark: `No more than ${money(base)} is taxed.` }),
     parts: [],
+  };
+  return {
+    name: tax.name,
+    formula: isIncluded ? "rate ÷ (100 + all rates) of what contains it" : "rate of what is taxed",
+    filled: `${money(base)} ${rateText(quote, tax)}`,
+    result: money(amount),
+    rounding: `rounded ${roundingText(quote, tax)}${capText(quote, tax, amount)}`,
+    ...(isIncluded && { remark: "The prices contain it: it is shown, and not added." }),
+    parts: [taxed],
   };
 }

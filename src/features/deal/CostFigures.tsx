@@ -3,7 +3,7 @@ import { costOfCredit, type Quote, type WorkedFigure } from "@/core";
 import { amountText } from "@/exchange/text";
 import { useDesk } from "./desk/desk-context";
 import { isStale, shownQuote } from "./option";
-import { WorkingButton } from "./WorkingButton";
+import { WorkingButton } from "./parts/WorkingButton";
 
 type Cost = {
   figure: WorkedFigure;
@@ -12,31 +12,41 @@ type Cost = {
   includes: (quote: Quote) => string;
 };
 
-const amount = (figure: "financeCharge" | "totalOfPayments" | "totalCost") => (quote: Quote) =>
-  amountText(quote[figure], quote.deal.currency);
-
 const COSTS: Cost[] = [
   {
     figure: "financeCharge",
     name: "Finance charge",
-    text: amount("financeCharge"),
-    includes: quote =>
-      (quote.deal.plan.prepaidCharge ?? 0) > 0 ? "all interest + charge at signing" : "all interest; no fees",
+    text: ({ financeCharge, deal }) => amountText(financeCharge, deal.currency),
+    includes: includedInFinanceCharge,
   },
+  { figure: "apr", name: "APR", text: aprText, includes: includedInApr },
   {
-    figure: "totalOfPayments",
-    name: "Total of payments",
-    text: amount("totalOfPayments"),
-    includes: includedInPayments,
+    figure: "dueAtSigning",
+    name: "Due at signing",
+    text: ({ dueAtSigning, deal }) => amountText(dueAtSigning.total, deal.currency),
+    includes: includedAtSigning,
   },
   {
     figure: "totalCost",
     name: "Total cost",
-    text: amount("totalCost"),
+    text: ({ totalCost, deal }) => amountText(totalCost, deal.currency),
     includes: includedInTotalCost,
   },
-  { figure: "apr", name: "APR", text: aprText, includes: includedInApr },
 ];
+
+function includedInFinanceCharge({ totalInterest, financeCharge, deal }: Quote): string {
+  const others = financeCharge - totalInterest;
+  if (others === 0) return "all interest; no fees";
+  const money = (minor: number) => amountText(minor, deal.currency);
+  return `interest ${money(totalInterest)} + fees ${money(others)}`;
+}
+
+/** What is due at signing as a list; one item alone is its sum. */
+function includedAtSigning({ dueAtSigning: { items }, deal }: Quote): string {
+  if (items.length === 0) return "nothing";
+  if (items.length === 1) return items[0]?.name ?? "";
+  return items.map(({ name, amount }) => `${name} ${amountText(amount, deal.currency)}`).join(" + ");
+}
 
 const APR_PLACES = 4;
 
@@ -48,34 +58,22 @@ function aprText(quote: Quote): string {
 function includedInApr(quote: Quote): string {
   const cost = costOfCredit(quote);
   if (!cost.ok) return cost.failure.sentence;
-  return (quote.deal.plan.prepaidCharge ?? 0) > 0
-    ? "a year: interest + charge at signing"
-    : "a year, by Regulation Z";
+  return quote.financeCharge > quote.totalInterest ? "a year: interest + fees" : "a year, by Regulation Z";
 }
 
-function includedInPayments({
-  payments,
-  payment,
-  finalPayment,
-  balloon,
-  totalOfPayments,
-  deal,
-}: Quote): string {
-  if (payments === 1 && totalOfPayments === finalPayment) return "one payment";
-  if (totalOfPayments !== (payments - 1) * payment + finalPayment + balloon) return "every line of the table";
-  const end = balloon > 0 ? " + balloon" : "";
-  return `${payments - 1} × ${amountText(payment, deal.currency)} + the last${end}`;
-}
-
-function includedInTotalCost({ deal, down }: Quote): string {
-  const { allowance, owed } = deal.structure.tradeIn;
+function includedInTotalCost({ filled: { structure }, charges, dueAtSigning, down }: Quote): string {
+  const { tradeIns, deposit = 0 } = structure;
+  const isTraded = tradeIns.some(({ allowance }) => (allowance ?? 0) > 0);
+  const isAtSigning = dueAtSigning.items.some(({ figure }) => figure !== "down" && figure !== "payment");
   const parts = [
     "payments",
-    ...((deal.plan.prepaidCharge ?? 0) > 0 ? ["charge at signing"] : []),
+    ...(charges ? ["charges with them"] : []),
     ...(down > 0 ? ["down"] : []),
-    ...(allowance > 0 ? ["trade-in"] : []),
+    ...(isAtSigning ? ["fees at signing"] : []),
+    ...(deposit > 0 ? ["deposit"] : []),
+    ...(isTraded ? ["trade-in"] : []),
   ];
-  return `${parts.join(" + ")}${owed > 0 ? " − owed on it" : ""}`;
+  return `${parts.join(" + ")}${tradeIns.some(({ owed }) => owed > 0) ? " − owed on it" : ""}`;
 }
 
 /** A name within a sentence: an abbreviation stays as it is. */
@@ -87,9 +85,9 @@ export const CostFigures = memo(function CostFigures() {
   const quote = shownQuote(option);
   if (!quote) return null;
   return (
-    <section aria-label="What it costs" className="grid grid-cols-2 gap-3 xl:grid-cols-4">
+    <section aria-label="What it costs" className="grid shrink-0 grid-cols-2 gap-3 xl:grid-cols-4">
       {COSTS.map(({ figure, name, text, includes }) => (
-        <div key={figure} className="card-paper px-4 py-2.5">
+        <div key={figure} className="card-paper px-3 py-1.5">
           <div className="flex items-center justify-between">
             <h3 className="font-normal font-sans text-faint text-sm">{name}</h3>
             <WorkingButton figure={figure} name={nameInSentence(name)} />

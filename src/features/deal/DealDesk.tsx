@@ -16,7 +16,7 @@ import { DeskContext } from "./desk/desk-context";
 import { deskDocument, deskReducer, openDesk, openedOption } from "./desk/desk-state";
 import { isStale, type OptionAction, shownQuote } from "./option";
 import { PlanCard } from "./PlanCard";
-import { StructureCard } from "./StructureCard";
+import { StructureCard } from "./structure/StructureCard";
 
 type Props = { deal: DealReply };
 
@@ -80,13 +80,13 @@ function Desk({ deal }: Props) {
         )}
         {status.kind === "deleted" && <DeletedNotice id={deal.id} onBack={saving.continueFrom} />}
         <div className="flex min-h-0 flex-1 flex-col gap-4 lg:flex-row">
-          <div className="card-paper shrink-0 max-lg:order-[-1] lg:max-h-full lg:w-[25.5rem] lg:self-start lg:overflow-auto">
+          <div className="card-paper flex shrink-0 flex-col max-lg:order-[-1] lg:max-h-full lg:w-[27rem] lg:self-start">
             <StructureCard />
-            <PlanCard />
           </div>
-          <div className="flex min-h-0 min-w-0 flex-1 flex-col gap-3 max-lg:contents">
+          <div className="flex min-h-0 min-w-0 flex-1 flex-col gap-3 max-lg:contents lg:overflow-auto">
             <DealSentence />
             <CostFigures />
+            <PlanCard />
             {quote && (
               <RepaymentTable
                 quote={quote}

@@ -3,10 +3,10 @@ import { FREQUENCY_NAMES, type Quote } from "@/core";
 import { longDate } from "@/exchange/text";
 import { moneyText } from "@/features/figures/format";
 import { useDesk } from "./desk/desk-context";
-import { fieldId } from "./FigureField";
 import { FindBar } from "./FindBar";
 import { type DeskFind, type FieldName, fieldOf, isFoundIn } from "./fields";
 import { isStale, shownQuote } from "./option";
+import { fieldId } from "./parts/FigureField";
 
 /**
  * The answer in one plain sentence, made of live figures. On a narrow screen it comes first, and stays while the figures
@@ -16,12 +16,15 @@ export const DealSentence = memo(function DealSentence() {
   const { option } = useDesk();
   const quote = shownQuote(option);
   return (
-    <section aria-label="The deal in a sentence" className="max-lg:contents lg:card-paper lg:px-6 lg:py-4">
+    <section
+      aria-label="The deal in a sentence"
+      className="max-lg:contents lg:card-paper lg:shrink-0 lg:px-5 lg:py-3"
+    >
       <div className="max-lg:card-paper max-lg:sticky max-lg:top-0 max-lg:z-20 max-lg:order-[-3] max-lg:max-h-[45dvh] max-lg:overflow-auto max-lg:px-4 max-lg:py-2 max-lg:shadow-md">
         <NoAnswer />
         {quote && (
           <p
-            className={`font-serif text-[1.05rem] leading-snug lg:text-[1.35rem] lg:leading-[1.5] ${isStale(option) ? "stale" : ""}`}
+            className={`font-serif text-[1.05rem] leading-snug lg:text-[1.25rem] lg:leading-[1.5] ${isStale(option) ? "stale" : ""}`}
             data-testid="sentence"
           >
             <Sentence quote={quote} />
@@ -29,7 +32,7 @@ export const DealSentence = memo(function DealSentence() {
         )}
         {quote?.note && option.answer.ok && <p className="mt-1 text-faint">{quote.note}</p>}
       </div>
-      <div className="max-lg:card-paper max-lg:order-[-2] max-lg:px-4 max-lg:py-2 lg:mt-3">
+      <div className="max-lg:card-paper max-lg:order-[-2] max-lg:px-4 max-lg:py-2 lg:mt-2">
         <FindBar />
       </div>
     </section>
@@ -42,10 +45,9 @@ function Sentence({ quote }: { quote: Quote }) {
   const single = quote.payments === 1;
   return (
     <>
-      At a price of <Live find="price" text={money(quote.price)} /> with{" "}
-      <Live find="down" text={money(quote.down)} /> cash down, finance{" "}
-      <strong className="font-semibold">{money(quote.loanAmount)}</strong> <Term quote={quote} />{" "}
-      <Live find="payment" text={money(single ? quote.finalPayment : quote.payment)} />
+      <Purchase quote={quote} /> <strong className="font-semibold">{money(quote.loanAmount)}</strong>{" "}
+      <Term quote={quote} /> <Live find="payment" text={money(single ? quote.finalPayment : quote.payment)} />
+      {(quote.charges?.all.each ?? 0) > 0 && ` with charges of ${money(quote.charges?.all.each ?? 0)}`}
       {quote.extraEach > 0 && ` and ${money(quote.extraEach)} extra each time`},{" "}
       {quote.firstDate !== null && (
         <>
@@ -58,6 +60,27 @@ function Sentence({ quote }: { quote: Quote }) {
       . It costs <strong className="font-semibold">{money(quote.financeCharge)}</strong> to finance
       {single ? "" : `; the last payment is ${money(quote.finalPayment)}`}
       {quote.balloon > 0 && `, and ${money(quote.balloon)} is left to pay at the end`}. {endText(quote)}
+    </>
+  );
+}
+
+/** What the money is for: a vehicle at a price, or the purpose of a personal loan. */
+function Purchase({ quote }: { quote: Quote }) {
+  const { currency } = quote.deal;
+  const { personal } = quote.filled.structure;
+  const price = <Live find="price" text={moneyText(quote.price, currency)} />;
+  const down = <Live find="down" text={moneyText(quote.down, currency)} />;
+  if (!personal) {
+    return (
+      <>
+        At a price of {price} with {down} cash down, finance
+      </>
+    );
+  }
+  return (
+    <>
+      {personal.purpose}: to have {price}
+      {quote.down > 0 && <> with {down} down</>}, borrow
     </>
   );
 }

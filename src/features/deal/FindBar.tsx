@@ -2,9 +2,9 @@ import { Target } from "lucide-react";
 import { useState } from "react";
 import { type DealFile, knownWords } from "@/exchange/deal-file";
 import { useDesk } from "./desk/desk-context";
-import { FieldError, FigureField } from "./FigureField";
 import { type DeskFind, FOUND_NAMES, readField } from "./fields";
-import { WorkingButton } from "./WorkingButton";
+import { FieldError, FigureField } from "./parts/FigureField";
+import { WorkingButton } from "./parts/WorkingButton";
 
 const DESK_FINDS: readonly DeskFind[] = ["payment", "price", "down"];
 
@@ -65,7 +65,7 @@ function AskForPayment() {
       }}
     >
       <label htmlFor="wish" className="text-faint">
-        Say what it should be:
+        Make it
       </label>
       <input
         id="wish"

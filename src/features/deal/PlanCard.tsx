@@ -3,8 +3,8 @@ import { currencyDecimals, FREQUENCY_NAMES, formatAmount } from "@/core";
 import { planTitle, planWords } from "@/exchange/deal-file/plan";
 import { yearsText } from "@/features/figures/format";
 import { useDesk } from "./desk/desk-context";
-import { FigureField } from "./FigureField";
 import { shownQuote } from "./option";
+import { FigureField } from "./parts/FigureField";
 
 const ROUNDINGS = [
   ["nearest", "to the nearest"],
@@ -18,12 +18,20 @@ export const PlanCard = memo(function PlanCard() {
   const { plan, currency } = option.inputs;
   const smallest = formatAmount(1, currencyDecimals(currency) ?? 2);
   return (
-    <section aria-labelledby="plan-title" className="border-base-300 border-t p-4 pt-3">
+    <section aria-labelledby="plan-title" className="card-paper shrink-0 px-4 py-2.5">
       <h2 id="plan-title" className="font-semibold text-lg">
         Plan: {planTitle(plan)}
       </h2>
-      <div className="mt-1.5 grid grid-cols-2 items-start gap-x-3 gap-y-2">
+      <div className="mt-1 grid grid-cols-2 items-start gap-x-3 gap-y-1.5 md:grid-cols-3">
         <FigureField field="yearlyRate" />
+        {!plan.datedPayments && (
+          <>
+            <FigureField field="payments" />
+            <FigureField field="years" />
+          </>
+        )}
+        <FigureField field="signed" />
+        {!plan.datedPayments && <FigureField field="firstPayment" />}
         <div>
           <label htmlFor="rounding" className="mb-0.5 block text-faint text-sm">
             Payment rounded
@@ -43,14 +51,6 @@ export const PlanCard = memo(function PlanCard() {
             ))}
           </select>
         </div>
-        {!plan.datedPayments && (
-          <>
-            <FigureField field="payments" />
-            <FigureField field="years" />
-          </>
-        )}
-        <FigureField field="signed" />
-        {!plan.datedPayments && <FigureField field="firstPayment" />}
       </div>
       <FirstPaymentRemark />
       <PartsOfTheFile />

@@ -1,12 +1,14 @@
 import { useVirtualizer } from "@tanstack/react-virtual";
 import { BadgeCheck, Download } from "lucide-react";
-import { memo, useRef } from "react";
-import type { PaymentRow, Quote } from "@/core";
+import { memo, useMemo, useRef } from "react";
+import { chargeColumn, type PaymentRow, type Quote } from "@/core";
 import { amountText, shortDate } from "@/exchange/text";
 import { saveFile } from "@/features/figures/save-file";
 
 const ROW_HEIGHT = 30;
-const COLUMNS = ["Payment", "Interest", "Principal", "Balance"] as const;
+const COLUMNS = ["Payment", "Interest", "Principal", "Balance"];
+/** Fees and extras that fall with payments; a loan without any has no such column. */
+const CHARGES = "Charges";
 
 type Props = {
   quote: Quote;
@@ -32,6 +34,12 @@ export const RepaymentTable = memo(function RepaymentTable({ quote, stale, fileN
   const below = virtual.getTotalSize() - (shown.at(-1)?.end ?? 0);
   const money = (minor: number) => amountText(minor, quote.deal.currency);
   const finding = quote.deal.find === "payment";
+  const charges = useMemo(
+    () => quote.charges && chargeColumn(quote.schedule, quote.charges.all),
+    [quote.charges, quote.schedule],
+  );
+  const columns = charges ? [...COLUMNS, CHARGES] : COLUMNS;
+  const totals = [quote.loanAmount + quote.totalInterest, quote.totalInterest, quote.loanAmount];
 
   return (
     <section
@@ -79,7 +87,7 @@ export const RepaymentTable = memo(function RepaymentTable({ quote, stale, fileN
               <th scope="col" className="sticky top-0 z-10 bg-base-200 px-1 md:px-2 text-left font-semibold">
                 Due
               </th>
-              {COLUMNS.map(name => (
+              {columns.map(name => (
                 <th
                   key={name}
                   scope="col"
@@ -94,7 +102,7 @@ export const RepaymentTable = memo(function RepaymentTable({ quote, stale, fileN
             {above > 0 && <Spacer height={above} />}
             {shown.map(({ index }) =>
               index === 0 ? (
-                <OpeningRow key={0} quote={quote} money={money} />
+                <OpeningRow key={0} quote={quote} money={money} hasCharges={charges !== undefined} />
               ) : (
                 <Row
                   key={index}
@@ -102,6 +110,7 @@ export const RepaymentTable = memo(function RepaymentTable({ quote, stale, fileN
                   money={money}
                   place={index}
                   remark={remarkOn(quote, index - 1)}
+                  charge={charges?.[index - 1]}
                 />
               ),
             )}
@@ -116,19 +125,22 @@ export const RepaymentTable = memo(function RepaymentTable({ quote, stale, fileN
               >
                 {paymentCount(rows)}
               </th>
-              {[quote.totalOfPayments, quote.totalOfPayments - quote.loanAmount, quote.loanAmount].map(
-                (total, index) => (
-                  <td
-                    key={COLUMNS[index]}
-                    className="sticky bottom-0 border-base-300 border-t bg-base-200 px-1 md:px-2 font-semibold"
-                  >
-                    {money(total)}
-                  </td>
-                ),
-              )}
+              {totals.map((total, index) => (
+                <td
+                  key={COLUMNS[index]}
+                  className="sticky bottom-0 border-base-300 border-t bg-base-200 px-1 md:px-2 font-semibold"
+                >
+                  {money(total)}
+                </td>
+              ))}
               <td className="sticky bottom-0 border-base-300 border-t bg-base-200 pr-2 md:pr-4 pl-2 font-semibold">
                 {money(rows.at(-1)?.balance ?? 0)}
               </td>
+              {charges && (
+                <td className="sticky bottom-0 border-base-300 border-t bg-base-200 pr-2 md:pr-4 font-semibold">
+                  {money(charges.reduce((sum, charge) => sum + charge, 0))}
+                </td>
+              )}
             </tr>
           </tfoot>
         </table>
@@ -171,7 +183,9 @@ function Spacer({ height }: { height: number }) {
 
 const CELL = "h-[30px] border-base-300 border-t px-1 md:px-2";
 
-function OpeningRow({ quote, money }: { quote: Quote; money: (minor: number) => string }) {
+type OpeningProps = { quote: Quote; money: (minor: number) => string; hasCharges: boolean };
+
+function OpeningRow({ quote, money, hasCharges }: OpeningProps) {
   const { startDate: start } = quote;
   return (
     <tr aria-rowindex={2}>
@@ -181,6 +195,7 @@ function OpeningRow({ quote, money }: { quote: Quote; money: (minor: number) => 
         {quote.loanAmount === quote.amountFinanced ? "amount financed" : "loan amount"}
       </td>
       <td className={`${CELL} pr-2 md:pr-4`}>{money(quote.loanAmount)}</td>
+      {hasCharges && <td className={CELL} />}
     </tr>
   );
 }
@@ -191,9 +206,11 @@ type RowProps = {
   /** The line's place in the table, from 1. */
   place: number;
   remark: string;
+  /** What falls with the payment, where the loan has such a column. */
+  charge: number | undefined;
 };
 
-function Row({ row, money, place, remark }: RowProps) {
+function Row({ row, money, place, remark, charge }: RowProps) {
   return (
     <tr aria-rowindex={place + 2} className={remark.startsWith("last") ? "font-semibold" : ""}>
       <td className={`${CELL} pl-2 md:pl-4 text-left text-faint`}>{row.number}</td>
@@ -206,6 +223,7 @@ function Row({ row, money, place, remark }: RowProps) {
       <td className={CELL}>{money(row.interest)}</td>
       <td className={CELL}>{money(row.principal)}</td>
       <td className={`${CELL} pr-2 md:pr-4`}>{money(row.balance)}</td>
+      {charge !== undefined && <td className={`${CELL} pr-2 md:pr-4`}>{money(charge)}</td>}
     </tr>
   );
 }

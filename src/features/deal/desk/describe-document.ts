@@ -1,6 +1,6 @@
 import { evaluate } from "@/core";
 import { chosenOption, type DealDocument } from "@/exchange/deal-document";
-import { readDeal } from "@/exchange/deal-file";
+import { readDeal, structureWords } from "@/exchange/deal-file";
 import { planTitle, planWords } from "@/exchange/deal-file/plan";
 import { amountText } from "@/exchange/text";
 import {
@@ -26,6 +26,7 @@ export function describeDocument(document: DealDocument): Record<string, string>
     Status: STATUS_NAMES[document.status],
     Currency: currency,
     ...described(STRUCTURE_FIELD_NAMES, view),
+    ...Object.fromEntries(structureWords(inputs.structure, currency)),
     "Amount financed": view.quote ? amountText(view.quote.amountFinanced, currency) : "no answer",
     Plan: [planTitle(plan), ...planWords(plan, currency)].join("; "),
     ...described(PLAN_FIELD_NAMES, view),

@@ -19,8 +19,8 @@ export type DeskFind = Extract<FoundFigure, "payment" | "price" | "down">;
 /** A place on the deal screen where a figure is typed. */
 export type Field = {
   label: string;
-  /** A date is picked; all else is typed as text. */
-  type?: "date";
+  /** A date is picked; a name is words; all else is a figure typed as text. */
+  type?: "date" | "name";
   /** Set where the figure can be found on the screen instead of given. */
   finds?: DeskFind;
   /** What is being found where the field shows a found figure. */

@@ -46,8 +46,17 @@ export function giveFound(inputs: DealFile, quote: Quote | null): DealFile {
     case "downPercent":
       return { ...given, structure: { ...structure, down: { percent: foundPercent(quote) } } };
     case "allowance": {
-      const tradeIn = { owed: "0", ...structure.tradeIn, allowance: money(quote.allowance) };
-      return { ...given, structure: { ...structure, tradeIn } };
+      const allowance = money(quote.allowance);
+      const { tradeIns } = structure;
+      if (tradeIns?.length)
+        return {
+          ...given,
+          structure: { ...structure, tradeIns: tradeIns.map(each => ({ allowance, ...each })) },
+        };
+      return {
+        ...given,
+        structure: { ...structure, tradeIn: { owed: "0", ...structure.tradeIn, allowance } },
+      };
     }
     case "yearlyRate":
       return { ...given, plan: { ...plan, yearlyRate: quote.yearlyRate } };

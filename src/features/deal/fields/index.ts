@@ -1,17 +1,34 @@
 import type { FoundFigure } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
 import type { Field, FieldView, Reading } from "./field";
+import { type LineFieldName, lineField } from "./line-fields";
 import { PLAN_FIELDS } from "./plan-fields";
 import { STRUCTURE_FIELDS } from "./structure-fields";
 
 export { type DeskFind, type FieldView, type Reading, withOptional } from "./field";
 export { FOUND_NAMES, giveFound } from "./found-figures";
-export { isPercentDown } from "./structure-fields";
+export { type LineFieldName, lineName } from "./line-fields";
+export { type DownKind, downKind, isPercentDown } from "./structure-fields";
+export {
+  asPersonal,
+  asVehicle,
+  type ChargeBy,
+  chargeBy,
+  type LineOf,
+  type ListName,
+  linesOf,
+  type PaidBy,
+  paidBy,
+  paidMembers,
+  withLine,
+  withNewLine,
+  withoutLine,
+} from "./structure-lines";
 
 /** Every place on the deal screen where a figure is typed: one entry says all about it. */
 const FIELDS = { ...STRUCTURE_FIELDS, ...PLAN_FIELDS };
 
-export type FieldName = keyof typeof FIELDS;
+export type FieldName = keyof typeof FIELDS | LineFieldName;
 
 /** The fields of the structure, in the order of its lines, and those of the plan. */
 export const STRUCTURE_FIELD_NAMES = Object.keys(STRUCTURE_FIELDS) as (keyof typeof STRUCTURE_FIELDS)[];
@@ -19,7 +36,7 @@ export const PLAN_FIELD_NAMES = Object.keys(PLAN_FIELDS) as (keyof typeof PLAN_F
 
 /** All about a field. */
 export function fieldOf(name: FieldName): Field {
-  return FIELDS[name];
+  return name in FIELDS ? FIELDS[name as keyof typeof FIELDS] : lineField(name as LineFieldName);
 }
 
 /**
@@ -30,12 +47,12 @@ export function fieldOf(name: FieldName): Field {
  * @param file the deal so far
  */
 export function readField(name: FieldName, text: string, file: DealFile): Reading {
-  return FIELDS[name].read(text.trim(), file);
+  return fieldOf(name).read(text.trim(), file);
 }
 
 /** The figure of a field as it stands in it. */
 export function showField(name: FieldName, view: FieldView): string {
-  return FIELDS[name].show(view);
+  return fieldOf(name).show(view);
 }
 
 /** Whether what a field shows is the figure being found. */

@@ -1,10 +1,20 @@
-import type { StructureFigure } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
 import { amountReader, foundAmount, readAmount, readPercent, typedAmount } from "./amount-text";
 import { bad, type Field, good, type Reading, withOptional } from "./field";
+import { LONGEST_LINE_NAME } from "./line-fields";
+import { linesOf, withLine } from "./structure-lines";
 
-/** One field for each line of the structure. */
-export const STRUCTURE_FIELDS: Record<StructureFigure, Field> = {
+const DOWN_UNIT = {
+  amount: "",
+  percent: " %",
+  percentOfTotal: " % of price, tax, fees and extras",
+  dueAtSigning: " due at signing",
+};
+
+type StructureFieldName = "price" | "purpose" | "allowance" | "owed" | "deposit" | "down";
+
+/** The fields of lines that every structure has; those of its lists are in line-fields. */
+export const STRUCTURE_FIELDS: Record<StructureFieldName, Field> = {
   price: {
     label: "Price",
     finds: "price",
@@ -15,21 +25,42 @@ export const STRUCTURE_FIELDS: Record<StructureFigure, Field> = {
         ? foundAmount(inputs, quote?.price)
         : typedAmount(inputs, inputs.structure.price),
   },
+  purpose: {
+    label: "Purpose",
+    type: "name",
+    read: (text, file) => {
+      if (text !== "") return good(withStructure(file, "purpose", text.slice(0, LONGEST_LINE_NAME)));
+      return file.structure.purpose === undefined
+        ? good(file)
+        : bad("A personal loan has a purpose; name it.");
+    },
+    show: ({ inputs }) => inputs.structure.purpose ?? "",
+  },
   allowance: {
     label: "Trade-in allowance",
     foundAs: ["allowance"],
-    read: amountReader((file, amount) => withTradeIn(file, { allowance: amount ?? "0" })),
-    show: ({ inputs, quote }) =>
-      inputs.find === "allowance"
+    read: amountReader((file, amount) => withFirstTradeIn(file, "allowance", amount)),
+    show: ({ inputs, quote }) => {
+      const first = linesOf(inputs.structure, "tradeIns")[0];
+      return inputs.find === "allowance" && first?.allowance === undefined
         ? foundAmount(inputs, quote?.allowance)
-        : typedAmount(inputs, inputs.structure.tradeIn?.allowance),
+        : typedAmount(inputs, first?.allowance);
+    },
     say: view => STRUCTURE_FIELDS.allowance.show(view) || typedAmount(view.inputs, 0),
   },
   owed: {
     label: "Owed on trade-in",
-    read: amountReader((file, amount) => withTradeIn(file, { owed: amount ?? "0" })),
-    show: ({ inputs }) => typedAmount(inputs, inputs.structure.tradeIn?.owed),
-    say: ({ inputs }) => typedAmount(inputs, inputs.structure.tradeIn?.owed ?? 0),
+    read: amountReader((file, amount) => withFirstTradeIn(file, "owed", amount)),
+    show: ({ inputs }) => typedAmount(inputs, linesOf(inputs.structure, "tradeIns")[0]?.owed),
+    say: ({ inputs }) => typedAmount(inputs, linesOf(inputs.structure, "tradeIns")[0]?.owed ?? 0),
+  },
+  deposit: {
+    label: "Deposit paid",
+    // Cleared, its line stays to be typed in again; a button takes it out.
+    read: amountReader((file, amount) =>
+      withStructure(file, "deposit", amount ?? (file.structure.deposit === undefined ? undefined : "0")),
+    ),
+    show: ({ inputs }) => typedAmount(inputs, inputs.structure.deposit),
   },
   down: {
     label: "Cash down",
@@ -40,7 +71,7 @@ export const STRUCTURE_FIELDS: Record<StructureFigure, Field> = {
     show: ({ inputs, quote }) => (isDownFound(inputs) ? foundAmount(inputs, quote?.down) : downText(inputs)),
     say: view => {
       const shown = STRUCTURE_FIELDS.down.show(view) || typedAmount(view.inputs, 0);
-      return isPercentDown(view.inputs) ? `${shown} %` : shown;
+      return `${shown}${DOWN_UNIT[downKind(view.inputs)]}`;
     },
   },
 };
@@ -53,14 +84,16 @@ function withStructure<Key extends keyof DealFile["structure"]>(
   return { ...file, structure: withOptional(file.structure, key, value) };
 }
 
-function withTradeIn(
-  file: DealFile,
-  change: Partial<NonNullable<DealFile["structure"]["tradeIn"]>>,
-): DealFile {
+/** The first trade-in changed. A structure without a list of them keeps its one outside, as in files of before. */
+function withFirstTradeIn(file: DealFile, part: "allowance" | "owed", amount: string | undefined): DealFile {
+  const { structure } = file;
+  const change = { [part]: amount ?? "0" };
+  if (structure.tradeIns) return { ...file, structure: withLine(structure, "tradeIns", 0, change) };
+  if (amount === undefined && structure.tradeIn === undefined) return file;
   return withStructure(file, "tradeIn", {
     ...(file.find !== "allowance" && { allowance: "0" }),
     owed: "0",
-    ...file.structure.tradeIn,
+    ...structure.tradeIn,
     ...change,
   });
 }
@@ -78,22 +111,35 @@ export function isPercentDown(inputs: DealFile): boolean {
 function downText(inputs: DealFile): string {
   const { down } = inputs.structure;
   if (down === undefined) return "";
-  return "percent" in down ? String(down.percent) : typedAmount(inputs, down.amount);
+  if ("percent" in down) return String(down.percent);
+  return typedAmount(inputs, "amount" in down ? down.amount : down.dueAtSigning);
+}
+
+/** How the cash down is given. */
+export type DownKind = "amount" | "percent" | "percentOfTotal" | "dueAtSigning";
+
+/** How the cash down is given; an amount where there is none. */
+export function downKind({ structure: { down } }: DealFile): DownKind {
+  if (down === undefined || "amount" in down) return "amount";
+  if ("dueAtSigning" in down) return "dueAtSigning";
+  return down.of === "total" ? "percentOfTotal" : "percent";
 }
 
 /** Cash down is typed as an amount or a percent; a percent sign makes it a percent wherever it is typed. */
 function readDown(text: string, file: DealFile): Reading {
   const put = (down: DealFile["structure"]["down"]) => good(withStructure(file, "down", down));
-  const { down } = file.structure;
-  const isPercent = down !== undefined && "percent" in down;
-  if (text === "") return put(isPercent ? { percent: "0" } : undefined);
+  const kind = downKind(file);
+  const of = kind === "percentOfTotal" ? { of: "total" as const } : {};
+  const isPercent = kind === "percent" || kind === "percentOfTotal";
+  if (text === "") return put(isPercent ? { percent: "0", ...of } : undefined);
   if (isPercent || text.endsWith("%")) {
     const percent = readPercent(text);
     if (percent === undefined || Number(percent) > 100) {
       return bad(`“${text}” is not a percent of the price; type one from 0 to 100, such as 15.`);
     }
-    return put({ percent });
+    return put({ percent, ...of });
   }
   const read = readAmount(text, file.currency);
-  return "amount" in read ? put({ amount: read.amount }) : bad(read.sentence);
+  if (!("amount" in read)) return bad(read.sentence);
+  return put(kind === "dueAtSigning" ? { dueAtSigning: read.amount } : { amount: read.amount });
 }

@@ -1,6 +1,14 @@
 import { currencyDecimals, formatAmount } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
-import { type DeskFind, type FieldName, giveFound, readField, withOptional } from "../fields";
+import {
+  type DeskFind,
+  type DownKind,
+  type FieldName,
+  giveFound,
+  type ListName,
+  readField,
+  withOptional,
+} from "../fields";
 import { type OptionState, shownQuote, withInputs } from "./option-state";
 import { amountOf, shownTally } from "./shown-tally";
 
@@ -10,7 +18,13 @@ export type OptionAction =
   | { type: "left"; field: FieldName }
   | { type: "find"; figure: DeskFind; payment?: string }
   | { type: "give"; figure: "payment" | "down"; minor: number }
-  | { type: "downKind"; kind: "amount" | "percent" }
+  | { type: "downKind"; kind: DownKind }
+  /** Lines of the structure added, taken out or changed otherwise than by typing; `forget` where places have moved. */
+  | {
+      type: "structure";
+      change: (structure: DealFile["structure"]) => DealFile["structure"];
+      forget?: ListName;
+    }
   | { type: "rounding"; rounding: NonNullable<DealFile["plan"]["rounding"]> };
 
 /** The option after something was done with it. */
@@ -26,6 +40,8 @@ export function optionReducer(state: OptionState, action: OptionAction): OptionS
       return give(state, action.figure, action.minor);
     case "downKind":
       return changeDownKind(state, action.kind);
+    case "structure":
+      return changeStructure(state, action.change(state.inputs.structure), action.forget);
     case "rounding":
       return withInputs(state, {
         ...state.inputs,
@@ -92,14 +108,34 @@ function give(state: OptionState, figure: "payment" | "down", minor: number): Op
     : withInputs(cleared(state, figure), { ...inputs, structure: { ...inputs.structure, down: { amount } } });
 }
 
-/** Says the same cash down the other way; a percent keeps two decimals. */
-function changeDownKind(state: OptionState, kind: "amount" | "percent"): OptionState {
+/** Says the same cash down another way; a percent keeps two decimals. */
+function changeDownKind(state: OptionState, kind: DownKind): OptionState {
   const { inputs } = state;
-  const tally = shownTally(state);
-  const [price, minor] = [amountOf(tally, "price") ?? 0, amountOf(tally, "down") ?? 0];
-  const share = price > 0 ? Math.min(100, Math.round((minor / price) * 10_000) / 100) : 0;
-  const down = kind === "percent" ? { percent: String(share) } : { amount: amountText(inputs, minor) };
+  const { lines, reckoned, due } = shownTally(state);
+  const minor = amountOf({ lines }, "down") ?? 0;
+  const share = (of: number) => String(of > 0 ? Math.min(100, Math.round((minor / of) * 10_000) / 100) : 0);
+  const down = {
+    amount: () => ({ amount: amountText(inputs, minor) }),
+    percent: () => ({ percent: share(reckoned?.price ?? 0) }),
+    percentOfTotal: () => ({ percent: share(reckoned?.total ?? 0), of: "total" as const }),
+    dueAtSigning: () => ({ dueAtSigning: amountText(inputs, due ?? minor) }),
+  }[kind]();
   return withInputs(cleared(state, "down"), { ...inputs, structure: { ...inputs.structure, down } });
+}
+
+/** What was being typed in a list whose lines have other places now is forgotten. */
+function changeStructure(
+  state: OptionState,
+  structure: DealFile["structure"],
+  forget: ListName | undefined,
+): OptionState {
+  const isKept = ([field]: [string, unknown]) => forget === undefined || !field.startsWith(`${forget}/`);
+  const kept = {
+    ...state,
+    typed: Object.fromEntries(Object.entries(state.typed).filter(isKept)),
+    errors: Object.fromEntries(Object.entries(state.errors).filter(isKept)),
+  };
+  return withInputs(kept, { ...state.inputs, structure });
 }
 
 function amountText({ currency }: DealFile, minor: number): string {

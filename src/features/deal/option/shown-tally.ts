@@ -1,44 +1,58 @@
-import { type StructureFigure, type TallyLine, tally } from "@/core";
+import { prepaidCharges, type Reckoned, type StructureFigure, settle, type TallyLine, tally } from "@/core";
 import { hasErrors, isStale, type OptionState, shownQuote } from "./option-state";
 
-/** The running tally as it is shown. */
+/** The running tally as it is shown, and what it leads to; money in minor units. */
 export type Tally = {
   /** Empty while the price is missing. */
-  lines: TallyLine[];
-  /** By how much the trade-in is worth less than is owed on it, in minor units; below zero where it is not. */
-  shortfall: number;
-  /** A finance charge paid at signing, in minor units: it is not financed, although the note says so. */
-  prepaidCharge: number;
+  lines: readonly TallyLine[];
+  /** What fees, extras and taxes come to. */
+  reckoned: Reckoned | null;
+  loanAmount: number | undefined;
+  amountFinanced: number | undefined;
+  /** What is due at signing, once there is an answer. */
+  due: number | undefined;
+  /** Whether it is the last that held, and does not follow from what is typed any more. */
   stale: boolean;
 };
 
+const NOTHING = {
+  lines: [],
+  reckoned: null,
+  loanAmount: undefined,
+  amountFinanced: undefined,
+  due: undefined,
+};
+
 /**
- * The tally from the price to the amount financed. It needs no plan, so it is there before the rate and the
- * term are typed; where a line of it is being found, it is the shown answer's.
+ * The tally from the price to the amount financed: of the answer where there is one. It needs no plan, so where there is
+ * none yet it is there before the rate and the term are typed, unless a line of it is being found.
  */
 export function shownTally(state: OptionState): Tally {
-  const { deal, errors } = state;
+  const { deal, answer, errors } = state;
   const quote = shownQuote(state);
-  const answered = quote ? tally(quote.filled.structure) : [];
-  if (!deal.ok) return { lines: answered, shortfall: 0, prepaidCharge: 0, stale: true };
-  const { structure, find, plan } = deal.value;
-  const prepaidCharge = plan.prepaidCharge ?? 0;
-  const isOpen = structure.price === null || structure.down === null || find === "allowance";
-  const lines = isOpen ? answered : tally(structure);
-  const { allowance, owed } = find === "allowance" ? tradeInOf(lines) : structure.tradeIn;
-  return {
-    lines,
-    shortfall: owed - allowance,
-    prepaidCharge,
-    stale: isOpen ? isStale(state) : hasErrors(errors),
-  };
+  if (!answer.ok && deal.ok) {
+    const { structure, find } = deal.value;
+    const isOpen = structure.price === null || structure.down === null || find === "allowance";
+    if (!isOpen) {
+      const reckoned = settle(structure);
+      const { loanAmount } = reckoned;
+      const prepaid = deal.value.plan.prepaidCharge ?? 0;
+      return {
+        lines: tally(structure, reckoned),
+        reckoned,
+        loanAmount,
+        amountFinanced: loanAmount - prepaid - prepaidCharges(structure, reckoned),
+        due: undefined,
+        stale: hasErrors(errors),
+      };
+    }
+  }
+  if (!quote) return { ...NOTHING, stale: true };
+  const { lines, reckoned, loanAmount, amountFinanced, dueAtSigning } = quote;
+  return { lines, reckoned, loanAmount, amountFinanced, due: dueAtSigning.total, stale: isStale(state) };
 }
 
 /** The amount of a line of a tally in minor units; undefined where it is not known. */
 export function amountOf({ lines }: Pick<Tally, "lines">, figure: StructureFigure): number | undefined {
   return lines.find(line => line.figure === figure)?.amount;
-}
-
-function tradeInOf(lines: TallyLine[]): { allowance: number; owed: number } {
-  return { allowance: amountOf({ lines }, "allowance") ?? 0, owed: amountOf({ lines }, "owed") ?? 0 };
 }

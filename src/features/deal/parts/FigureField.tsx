@@ -1,22 +1,24 @@
-import { useDesk } from "./desk/desk-context";
-import { type FieldName, fieldOf, isFoundIn } from "./fields";
-import { fieldError, fieldText, fieldUnit, isStale, shownQuote } from "./option";
+import { useDesk } from "../desk/desk-context";
+import { type FieldName, fieldOf, isFoundIn } from "../fields";
+import { fieldError, fieldText, fieldUnit, isStale, shownQuote } from "../option";
 
 /** The element id of a field, for labels and for going there from the sentence. */
-export const fieldId = (field: FieldName) => `field-${field}`;
+export const fieldId = (field: FieldName): string => `field-${field.replaceAll("/", "-")}`;
 
 type Props = {
   field: FieldName;
   /** Where the visible label stands elsewhere, the field is named for those who do not see it. */
   hideLabel?: boolean;
+  /** What stands above the field where the place says the rest of its label. */
+  shortLabel?: string;
   /** Where a FieldError stands at another place of the form. */
   errorElsewhere?: boolean;
 };
 
 /** One figure to type. Answers move with every key; a figure that cannot be read says why right here. */
-export function FigureField({ field, hideLabel, errorElsewhere }: Props) {
+export function FigureField({ field, hideLabel, shortLabel, errorElsewhere }: Props) {
   const { option, act } = useDesk();
-  const { label, finds, type = "text" } = fieldOf(field);
+  const { label, finds, type = "figure" } = fieldOf(field);
   const unit = fieldUnit(option, field);
   const error = fieldError(option, field);
   const found = isFoundIn(field, option.inputs.find);
@@ -24,16 +26,17 @@ export function FigureField({ field, hideLabel, errorElsewhere }: Props) {
   return (
     <div className="min-w-0">
       <label htmlFor={id} className={hideLabel ? "sr-only" : "mb-0.5 block text-faint text-sm"}>
-        {label}
+        {shortLabel ?? label}
         {found && <span className="sr-only"> (being found)</span>}
       </label>
       <div className="relative">
         <input
           id={id}
-          type={type}
-          inputMode={type === "text" ? "decimal" : undefined}
+          type={type === "date" ? "date" : "text"}
+          inputMode={type === "figure" ? "decimal" : undefined}
           autoComplete="off"
-          className={`field ${found ? "found" : ""} ${found && shownQuote(option) && isStale(option) ? "stale" : ""} ${type === "text" ? "text-right" : ""} ${unit ? "pr-7" : ""}`}
+          aria-label={shortLabel && label}
+          className={`field ${found ? "found" : ""} ${found && shownQuote(option) && isStale(option) ? "stale" : ""} ${type === "figure" ? "text-right" : ""} ${unit ? "pr-7" : ""}`}
           value={fieldText(option, field)}
           readOnly={found}
           aria-invalid={error !== undefined}

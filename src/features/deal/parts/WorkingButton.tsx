@@ -2,8 +2,8 @@ import { Calculator } from "lucide-react";
 import { useRef, useState } from "react";
 import { toast } from "sonner";
 import type { Quote, WorkedFigure, WorkingStep } from "@/core";
-import { useDesk } from "./desk/desk-context";
-import { shownQuote } from "./option";
+import { useDesk } from "../desk/desk-context";
+import { shownQuote } from "../option";
 
 /** Opens the working of a figure: how it came about, with its numbers filled in. */
 export function WorkingButton({ figure, name }: { figure: WorkedFigure; name: string }) {

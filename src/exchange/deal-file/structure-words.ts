@@ -1,0 +1,80 @@
+import { fileWriter } from "./plan";
+import type { ExtraFile, FeeFile, StructureFile, TaxFile } from "./structure.schema";
+
+/** When a fee or an extra is paid, and what it is a percent of, as a phrase. */
+const WITH = {
+  firstPayment: "with the first payment",
+  lastPayment: "with the last payment",
+  eachPayment: "with each payment",
+};
+const OF = { price: "of the price", loanAmount: "of the loan", totalOfPayments: "of all payments" };
+
+/**
+ * What stands in the lists of a structure, each line by its kind and place.
+ *
+ * @returns pairs such as ["Fee 1", "Documents: 299.00, taxed, financed"]
+ */
+export function structureWords(structure: StructureFile, currency: string): [name: string, words: string][] {
+  const { money } = fileWriter(currency);
+  const charge = (each: FeeFile | ExtraFile) => {
+    const comesTo =
+      each.percentOf === undefined ? money(each.amount ?? 0) : `${each.percent} % ${OF[each.percentOf]}`;
+    return list([
+      `${each.name}: ${comesTo}`,
+      each.taxable ? "taxed" : "",
+      paidWords(each),
+      each.financeCharge ? "counts as finance charge" : "",
+      "cost" in each && each.cost !== undefined ? `costs ${money(each.cost)}` : "",
+    ]);
+  };
+  const tradeIns = structure.tradeIns ?? [];
+  return [
+    ...numbered("Tax", structure.taxes, tax => taxWords(tax, structure, money)),
+    ...numbered("Fee", structure.fees, charge),
+    ...numbered("Extra", structure.extras, charge),
+    ...numbered("Rebate", structure.rebates, ({ name, amount, beforeTax }) =>
+      list([`${name}: ${money(amount)}`, beforeTax ? "before tax" : "after tax"]),
+    ),
+    ...numbered("Trade-in", tradeIns, ({ name, allowance, owed }) =>
+      list([
+        `${name ? `${name}: ` : ""}allowance ${allowance === undefined ? "found" : money(allowance)}`,
+        `owed ${money(owed ?? 0)}`,
+      ]),
+    ),
+    ...numbered("Debt", structure.payoffs, ({ name, amount }) => `${name}: ${money(amount)}`),
+  ];
+}
+
+const list = (phrases: string[]) => phrases.filter(Boolean).join(", ");
+
+function numbered<Item>(
+  kind: string,
+  items: readonly Item[] | undefined,
+  words: (item: Item) => string,
+): [string, string][] {
+  return (items ?? []).map((item, index) => [`${kind} ${index + 1}`, words(item)]);
+}
+
+function paidWords(charge: FeeFile | ExtraFile): string {
+  if (charge.with !== undefined) return WITH[charge.with];
+  if ("keptBack" in charge && charge.keptBack) return "kept back";
+  return charge.financed === false ? "paid at signing" : "financed";
+}
+
+function taxWords(
+  tax: TaxFile,
+  { taxIncluded }: StructureFile,
+  money: (typed: string | number) => string,
+): string {
+  const { name, rate, on, tradeInCredit = false, rebateCredit, rounding, capOn, cap, financed } = tax;
+  const credit = typeof tradeInCredit === "boolean" ? "" : ` up to ${money(tradeInCredit)}`;
+  return list([
+    `${name}: ${rate} % on ${on.join(", ")}`,
+    taxIncluded ? "in the price" : financed === false ? "paid at signing" : "financed",
+    tradeInCredit !== false ? `trade-in credited${credit}` : "",
+    rebateCredit ? "rebates credited" : "",
+    rounding && rounding !== "nearest" ? `rounded ${rounding}` : "",
+    capOn === undefined ? "" : `on at most ${money(capOn)}`,
+    cap === undefined ? "" : `at most ${money(cap)}`,
+  ]);
+}

@@ -1,0 +1,57 @@
+import { useDesk } from "../desk/desk-context";
+import { type DownKind, downKind, isFoundIn } from "../fields";
+import { amountOf } from "../option";
+import { TallyRow } from "./TallyRow";
+import { useStructure } from "./use-structure";
+
+const KINDS: [DownKind, string][] = [
+  ["amount", "as an amount"],
+  ["percent", "as a percent of the price"],
+  ["percentOfTotal", "as a percent of price, tax, fees and extras"],
+  ["dueAtSigning", "as what is left of a sum due at signing"],
+];
+
+/** The cash down, however it is given, said the other way below. */
+export function CashDownRow() {
+  const { tally, runningOf } = useStructure();
+  return (
+    <TallyRow
+      stale={tally.stale}
+      label="Cash down"
+      sign="−"
+      field="down"
+      running={runningOf("down")[0] ?? ""}
+      remark={<Remark />}
+    />
+  );
+}
+
+function Remark() {
+  const { option, act } = useDesk();
+  const { tally, money } = useStructure();
+  const { inputs } = option;
+  const down = amountOf(tally, "down");
+  const { price = 0 } = tally.reckoned ?? {};
+  if (down === undefined) return null;
+  const kind = downKind(inputs);
+  const share = price > 0 ? ((down / price) * 100).toFixed(1) : "0.0";
+  const said = kind === "amount" ? `${share} % of the price` : `${money(down)} in cash`;
+  if (isFoundIn("down", inputs.find)) return said;
+  return (
+    <>
+      {said} ·{" "}
+      <select
+        aria-label="How the cash down is given"
+        className="max-w-full cursor-pointer bg-base-100 text-primary underline"
+        value={kind}
+        onChange={event => act({ type: "downKind", kind: event.target.value as DownKind })}
+      >
+        {KINDS.map(([value, words]) => (
+          <option key={value} value={value}>
+            {words}
+          </option>
+        ))}
+      </select>
+    </>
+  );
+}

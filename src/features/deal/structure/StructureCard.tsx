@@ -1,0 +1,139 @@
+import { memo, useState } from "react";
+import { useDesk } from "../desk/desk-context";
+import { asPersonal, asVehicle, linesOf } from "../fields";
+import { AddLine } from "./AddLine";
+import { CashDownRow } from "./CashDownRow";
+import { ChargeLines } from "./ChargeLines";
+import { PayoffLines, RebateLines } from "./OtherLines";
+import { TallyFoot } from "./TallyFoot";
+import { TallyRow } from "./TallyRow";
+import { TaxLines } from "./TaxLines";
+import { TradeInLines } from "./TradeInLines";
+import { type OpenLine, useStructure } from "./use-structure";
+
+/**
+ * The tally from the price to the amount financed, each line with its sign and the subtotal so far. The lines scroll by
+ * themselves, and what they lead to stays in view.
+ */
+export const StructureCard = memo(function StructureCard() {
+  const { inputs, structure, tally, runningOf } = useStructure();
+  const [open, setOpen] = useState<OpenLine>(null);
+  const opening = { open, setOpen };
+  const isPersonal = structure.purpose !== undefined;
+  return (
+    <section aria-labelledby="structure-title" className="flex min-h-0 flex-col">
+      <div className="min-h-0 overflow-auto p-4 pb-2">
+        <div className="flex items-baseline justify-between">
+          <h2 id="structure-title" className="font-semibold text-lg">
+            Structure
+          </h2>
+          <span className="text-faint text-sm">running total, {inputs.currency}</span>
+        </div>
+        <div className="mt-1.5 grid grid-cols-[1fr_0.75rem_7.25rem_5.75rem] items-center gap-x-2 gap-y-1.5">
+          {isPersonal && <PurposeRow />}
+          <TallyRow
+            stale={tally.stale}
+            label={isPersonal ? "Amount asked for" : "Price"}
+            field="price"
+            running={runningOf("price")[0] ?? ""}
+            remark={<TaxInPrice />}
+          />
+          <TaxLines opening={opening} />
+          <ChargeLines list="fees" opening={opening} />
+          <ChargeLines list="extras" opening={opening} />
+          <RebateLines opening={opening} />
+          {!isPersonal && <TradeInLines opening={opening} />}
+          {structure.deposit !== undefined && <DepositRow />}
+          <CashDownRow />
+          <PayoffLines opening={opening} />
+        </div>
+        <AddLine opening={opening} />
+        <KindOfDeal />
+      </div>
+      <TallyFoot />
+    </section>
+  );
+});
+
+function PurposeRow() {
+  const { tally } = useStructure();
+  return <TallyRow stale={tally.stale} label="Purpose" field="purpose" />;
+}
+
+function DepositRow() {
+  const { tally, runningOf, change } = useStructure();
+  return (
+    <TallyRow
+      stale={tally.stale}
+      label="Deposit paid"
+      sign="−"
+      field="deposit"
+      running={runningOf("deposit")[0] ?? ""}
+      remark={
+        <button
+          type="button"
+          className="cursor-pointer text-primary underline decoration-dotted underline-offset-2"
+          onClick={() => change(({ deposit: _, ...rest }) => rest)}
+        >
+          take it out
+        </button>
+      }
+    />
+  );
+}
+
+/** Whether the taxes are in the price, where there are any. */
+function TaxInPrice() {
+  const { structure, change } = useStructure();
+  const taxes = linesOf(structure, "taxes");
+  if (taxes.length === 0) return null;
+  const isIncluded = structure.taxIncluded ?? false;
+  return (
+    <>
+      tax {isIncluded ? "in it" : "not in it"} ·{" "}
+      <button
+        type="button"
+        className="cursor-pointer text-primary underline decoration-dotted underline-offset-2"
+        onClick={() => change(isIncluded ? withTaxAdded : withTaxIncluded)}
+      >
+        {isIncluded ? "add it" : "it is in it"}
+      </button>
+    </>
+  );
+}
+
+type Structure = ReturnType<typeof useStructure>["structure"];
+
+function withTaxAdded({ taxIncluded: _, ...structure }: Structure): Structure {
+  return structure;
+}
+
+/** What is in the price has no credits and no caps. */
+function withTaxIncluded({ taxes = [], rebates, ...structure }: Structure): Structure {
+  return {
+    ...structure,
+    taxIncluded: true,
+    taxes: taxes.map(({ name, rate, on, rounding }) => ({ name, rate, on, ...(rounding && { rounding }) })),
+    ...(rebates && { rebates: rebates.map(({ name, amount }) => ({ name, amount })) }),
+  };
+}
+
+/** The way from a vehicle to a personal loan and back. */
+function KindOfDeal() {
+  const { state } = useDesk();
+  const { structure, change } = useStructure();
+  const isPersonal = structure.purpose !== undefined;
+  const purpose = state.heading.vehicle || "Personal loan";
+  return (
+    <p className="mt-1 text-faint text-sm">
+      {isPersonal ? "A personal loan" : "A vehicle"} ·{" "}
+      <button
+        type="button"
+        className="cursor-pointer text-primary underline decoration-dotted underline-offset-2"
+        onClick={() => change(now => (isPersonal ? asVehicle(now) : asPersonal(now, purpose)))}
+      >
+        make it {isPersonal ? "a vehicle" : "a personal loan"}
+      </button>
+    </p>
+  );
+}

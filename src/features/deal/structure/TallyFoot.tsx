@@ -1,0 +1,54 @@
+import { lazy, Suspense } from "react";
+import { useDesk } from "../desk/desk-context";
+import { shownQuote } from "../option";
+import { WorkingButton } from "../parts/WorkingButton";
+import { useStructure } from "./use-structure";
+
+// The bar is a picture of what stands above it: the screen starts without the code for it.
+const AmountBar = lazy(() => import("./AmountBar").then(({ AmountBar: bar }) => ({ default: bar })));
+
+/** What the tally leads to: the loan amount, what of the finance charge is paid at the start, the amount financed. */
+export function TallyFoot() {
+  const { option } = useDesk();
+  const { tally, money } = useStructure();
+  const { loanAmount, amountFinanced, reckoned, stale } = tally;
+  const faded = stale ? "stale" : "";
+  const isPrepaid = loanAmount !== undefined && loanAmount !== amountFinanced;
+  const price = reckoned?.price ?? 0;
+  const share = loanAmount !== undefined && price > 0 ? `${((100 * loanAmount) / price).toFixed(1)} %` : null;
+  const received = shownQuote(option)?.cashReceived;
+  return (
+    <div className="border-base-300 border-t px-4 pt-2 pb-3">
+      {isPrepaid && (
+        <dl className="mb-1 grid grid-cols-[1fr_auto] gap-y-0.5">
+          <dt className="flex items-center gap-1">
+            Loan amount
+            <WorkingButton figure="loanAmount" name="loan amount" />
+          </dt>
+          <dd className={`text-right ${faded}`}>{money(loanAmount)}</dd>
+          <dt className="text-faint">less prepaid finance charge</dt>
+          <dd className={`text-right text-faint ${faded}`}>− {money(loanAmount - (amountFinanced ?? 0))}</dd>
+        </dl>
+      )}
+      <div className="flex items-center justify-between border-base-content border-t-2 pt-1.5">
+        <div className="flex items-center gap-1">
+          <h3 className="font-sans font-semibold">Amount financed</h3>
+          <WorkingButton figure="amountFinanced" name="amount financed" />
+        </div>
+        <output className={`font-semibold text-xl ${faded}`} data-testid="amount-financed">
+          {money(amountFinanced)}
+        </output>
+      </div>
+      {share && (
+        <p className={`text-faint text-sm ${faded}`}>
+          loan {share} of{" "}
+          {option.inputs.structure.purpose === undefined ? "the price" : "the amount asked for"}
+          {received !== undefined && ` · ${money(received)} paid out to the customer`}
+        </p>
+      )}
+      <Suspense fallback={<div className="mt-1.5 h-2" />}>
+        {tally.lines.length > 0 && <AmountBar lines={tally.lines} stale={stale} />}
+      </Suspense>
+    </div>
+  );
+}

@@ -1,0 +1,67 @@
+import { type FieldName, linesOf } from "../fields";
+import { LineButton } from "./LineButton";
+import { OpenEditor } from "./OpenEditor";
+import { TallyRow } from "./TallyRow";
+import { isOpenLine, type Opening, useStructure } from "./use-structure";
+
+/** Every trade-in: what is allowed for each, then what is still owed on each. */
+export function TradeInLines({ opening }: { opening: Opening }) {
+  const { structure, tally, money, runningOf } = useStructure();
+  const tradeIns = linesOf(structure, "tradeIns");
+  // A structure without a trade-in has a place for one.
+  const shown = tradeIns.length > 0 ? tradeIns : [{ name: undefined }];
+  const isAlone = shown.length === 1;
+  const [allowances, debts] = [runningOf("allowance"), runningOf("owed")];
+  const before = allowances[0] ?? runningOf("rebate").at(-1) ?? runningOf("extra").at(-1);
+  const amountOf = (figure: string, index: number) =>
+    tally.lines.filter(line => line.figure === figure)[index]?.amount ?? 0;
+  /** By how much more is owed on a trade-in than it is worth. */
+  const shortfallText = (index: number) => {
+    const shortfall = amountOf("owed", index) - amountOf("allowance", index);
+    return shortfall > 0 ? `${money(shortfall)} over its worth: adds to the loan` : "";
+  };
+  const called = (name: string | undefined, index: number) => name ?? (isAlone ? "" : `number ${index + 1}`);
+  return (
+    <>
+      {shown.map(({ name }, index) => (
+        <TallyRow
+          // biome-ignore lint/suspicious/noArrayIndexKey: a line has no other identity than its place.
+          key={`allowance ${index}`}
+          stale={tally.stale}
+          label="Trade-in allowance"
+          sign="−"
+          field={fieldOf(index, "allowance")}
+          running={allowances[index] ?? before ?? ""}
+          remark={
+            tradeIns.length > 0 && (
+              <LineButton list="tradeIns" index={index} name={`trade-in ${index + 1}`} opening={opening}>
+                {called(name, index) || "name it"}
+              </LineButton>
+            )
+          }
+        >
+          {isOpenLine(opening, "tradeIns", index) && (
+            <OpenEditor list="tradeIns" index={index} opening={opening} />
+          )}
+        </TallyRow>
+      ))}
+      {shown.map(({ name }, index) => (
+        <TallyRow
+          // biome-ignore lint/suspicious/noArrayIndexKey: a line has no other identity than its place.
+          key={`owed ${index}`}
+          stale={tally.stale}
+          label="Owed on trade-in"
+          sign="+"
+          field={fieldOf(index, "owed")}
+          running={debts[index] ?? before ?? ""}
+          remark={[called(name, index), shortfallText(index)].filter(Boolean).join(" · ")}
+        />
+      ))}
+    </>
+  );
+}
+
+/** The first trade-in has fields that every structure has. */
+function fieldOf(index: number, part: "allowance" | "owed"): FieldName {
+  return index === 0 ? part : `tradeIns/${index}/${part}`;
+}

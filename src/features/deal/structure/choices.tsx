@@ -1,0 +1,45 @@
+type CheckProps = {
+  label: string;
+  checked: boolean;
+  disabled?: boolean | undefined;
+  onChange: (checked: boolean) => void;
+};
+
+/** A yes or no of a line. */
+export function Check({ label, checked, disabled, onChange }: CheckProps) {
+  return (
+    <label className="flex items-center gap-2 text-sm">
+      <input
+        type="checkbox"
+        className="checkbox checkbox-sm bg-base-100"
+        checked={checked}
+        disabled={disabled}
+        onChange={event => onChange(event.target.checked)}
+      />
+      {label}
+    </label>
+  );
+}
+
+type ChoiceProps<Value extends string> = {
+  label: string;
+  value: Value;
+  choices: readonly (readonly [Value, string])[];
+  onChange: (value: Value) => void;
+};
+
+/** One of some ways. */
+export function Choice<Value extends string>({ label, value, choices, onChange }: ChoiceProps<Value>) {
+  return (
+    <label className="block min-w-0">
+      <span className="mb-0.5 block text-faint text-sm">{label}</span>
+      <select className="field" value={value} onChange={event => onChange(event.target.value as Value)}>
+        {choices.map(([each, words]) => (
+          <option key={each} value={each}>
+            {words}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}

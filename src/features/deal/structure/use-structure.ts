@@ -1,0 +1,37 @@
+import { amountText } from "@/exchange/text";
+import { useDesk } from "../desk/desk-context";
+import { type LineOf, type ListName, withLine, withNewLine, withoutLine } from "../fields";
+import { shownTally } from "../option";
+
+/** The structure on the screen, with the ways to change its lines. */
+export function useStructure() {
+  const { option, act } = useDesk();
+  const { structure, currency } = option.inputs;
+  const tally = shownTally(option);
+  const money = (minor: number | undefined) => (minor === undefined ? "–" : amountText(minor, currency));
+  return {
+    inputs: option.inputs,
+    structure,
+    tally,
+    money,
+    /** The subtotals after the lines of one kind. */
+    runningOf: (figure: (typeof tally.lines)[number]["figure"]) =>
+      tally.lines.filter(line => line.figure === figure).map(({ running }) => money(running)),
+    change: (change: (now: typeof structure) => typeof structure) => act({ type: "structure", change }),
+    add: <List extends ListName>(list: List, line: LineOf<List>) =>
+      act({ type: "structure", change: now => withNewLine(now, list, line) }),
+    put: <List extends ListName>(list: List, index: number, change: Parameters<typeof withLine<List>>[3]) =>
+      act({ type: "structure", change: now => withLine(now, list, index, change) }),
+    takeOut: (list: ListName, index: number) =>
+      act({ type: "structure", change: now => withoutLine(now, list, index), forget: list }),
+  };
+}
+
+/** Which line is open to be changed. */
+export type OpenLine = { list: ListName; index: number } | null;
+
+/** What the groups of the tally share: which line is open, and how another is opened. */
+export type Opening = { open: OpenLine; setOpen: (line: OpenLine) => void };
+
+export const isOpenLine = ({ open }: Opening, list: ListName, index: number): boolean =>
+  open?.list === list && open.index === index;
