@@ -35,6 +35,16 @@ for (const colorScheme of ["light", "dark"] as const) {
       await expectNoAxeFindings(page);
     });
 
+    test("a long structure has none, with a tax and a fee open", async ({ page }) => {
+      await openDeal(page, "Aurelio Pennant", "Larkmoor 240");
+      await page.getByRole("button", { name: "Change Marrow County tax" }).click();
+      await expect(page.getByLabel("How the tax comes about")).toBeVisible();
+      await expectNoAxeFindings(page);
+      await page.getByRole("button", { name: "Change Origination" }).click();
+      await expect(page.getByLabel("Fee 2: name")).toBeFocused();
+      await expectNoAxeFindings(page);
+    });
+
     test("the working has none", async ({ page }) => {
       await openDeal(page, "Maren Oakhollow", "Ostrel U2");
       await page.getByRole("button", { name: "Working of the total cost" }).click();

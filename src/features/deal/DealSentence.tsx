@@ -45,7 +45,8 @@ function Sentence({ quote }: { quote: Quote }) {
   const single = quote.payments === 1;
   return (
     <>
-      <Purchase quote={quote} /> <strong className="font-semibold">{money(quote.loanAmount)}</strong>{" "}
+      <Purchase quote={quote} /> <strong className="font-semibold">{money(quote.loanAmount)}</strong>
+      {quote.cashReceived !== undefined && `, of which ${money(quote.cashReceived)} is paid out,`}{" "}
       <Term quote={quote} /> <Live find="payment" text={money(single ? quote.finalPayment : quote.payment)} />
       {(quote.charges?.all.each ?? 0) > 0 && ` with charges of ${money(quote.charges?.all.each ?? 0)}`}
       {quote.extraEach > 0 && ` and ${money(quote.extraEach)} extra each time`},{" "}
@@ -79,7 +80,7 @@ function Purchase({ quote }: { quote: Quote }) {
   }
   return (
     <>
-      {personal.purpose}: to have {price}
+      {personal.purpose}: for {price} asked for
       {quote.down > 0 && <> with {down} down</>}, borrow
     </>
   );

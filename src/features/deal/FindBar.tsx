@@ -10,8 +10,9 @@ const DESK_FINDS: readonly DeskFind[] = ["payment", "price", "down"];
 
 /** Which figure is being found, from what, and the way to find another. */
 export function FindBar() {
-  const { find, from } = useDesk().option.inputs;
-  const { name, working } = FOUND_NAMES[find];
+  const { find, from, structure } = useDesk().option.inputs;
+  const { working } = FOUND_NAMES[find];
+  const name = foundName(find, structure);
   return (
     <div className="flex flex-wrap items-center gap-x-2 gap-y-2" data-testid="find-bar">
       <div className="flex items-center gap-2">
@@ -24,12 +25,17 @@ export function FindBar() {
   );
 }
 
+/** A personal loan has no price, but an amount that is asked for. */
+function foundName(figure: DealFile["find"], { purpose }: DealFile["structure"]): string {
+  return figure === "price" && purpose !== undefined ? "amount" : FOUND_NAMES[figure].name;
+}
+
 /** The other figures that the screen can find. */
 function FindOthers() {
   const { option, act } = useDesk();
   return DESK_FINDS.filter(figure => figure !== option.inputs.find).map(figure => (
     <button key={figure} type="button" className="btn btn-sm" onClick={() => act({ type: "find", figure })}>
-      Find {FOUND_NAMES[figure].name}
+      Find {foundName(figure, option.inputs.structure)}
     </button>
   ));
 }
@@ -78,7 +84,7 @@ function AskForPayment() {
         aria-describedby={error ? "wish-error" : undefined}
       />
       <button type="submit" className="btn btn-sm">
-        Find price
+        Find {foundName("price", option.inputs.structure)}
       </button>
       <button type="button" className="btn btn-sm" onClick={() => find("down")}>
         Find cash down

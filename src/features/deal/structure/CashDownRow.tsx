@@ -35,7 +35,8 @@ function Remark() {
   if (down === undefined) return null;
   const kind = downKind(inputs);
   const share = price > 0 ? ((down / price) * 100).toFixed(1) : "0.0";
-  const said = kind === "amount" ? `${share} % of the price` : `${money(down)} in cash`;
+  const whole = inputs.structure.purpose === undefined ? "price" : "amount asked for";
+  const said = kind === "amount" ? `${share} % of the ${whole}` : `${money(down)} in cash`;
   if (isFoundIn("down", inputs.find)) return said;
   return (
     <>

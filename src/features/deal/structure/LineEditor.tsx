@@ -41,7 +41,7 @@ export function LineEditor({ list, index, opening }: Props) {
       <div className="mt-2 flex justify-between">
         <button
           type="button"
-          className="btn btn-sm"
+          className="btn btn-sm bg-base-100"
           onClick={() => {
             opening.setOpen(null);
             takeOut(list, index);
@@ -49,7 +49,7 @@ export function LineEditor({ list, index, opening }: Props) {
         >
           Take it out
         </button>
-        <button type="button" className="btn btn-sm" onClick={() => opening.setOpen(null)}>
+        <button type="button" className="btn btn-sm bg-base-100" onClick={() => opening.setOpen(null)}>
           Done
         </button>
       </div>

@@ -75,7 +75,7 @@ function DepositRow() {
           className="cursor-pointer text-primary underline decoration-dotted underline-offset-2"
           onClick={() => change(({ deposit: _, ...rest }) => rest)}
         >
-          take it out
+          no deposit
         </button>
       }
     />

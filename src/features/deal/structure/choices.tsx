@@ -1,3 +1,5 @@
+import { useId } from "react";
+
 type CheckProps = {
   label: string;
   checked: boolean;
@@ -30,16 +32,24 @@ type ChoiceProps<Value extends string> = {
 
 /** One of some ways. */
 export function Choice<Value extends string>({ label, value, choices, onChange }: ChoiceProps<Value>) {
+  const id = useId();
   return (
-    <label className="block min-w-0">
-      <span className="mb-0.5 block text-faint text-sm">{label}</span>
-      <select className="field" value={value} onChange={event => onChange(event.target.value as Value)}>
+    <div className="min-w-0">
+      <label htmlFor={id} className="mb-0.5 block text-faint text-sm">
+        {label}
+      </label>
+      <select
+        id={id}
+        className="field"
+        value={value}
+        onChange={event => onChange(event.target.value as Value)}
+      >
         {choices.map(([each, words]) => (
           <option key={each} value={each}>
             {words}
           </option>
         ))}
       </select>
-    </label>
+    </div>
   );
 }
