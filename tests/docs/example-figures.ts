@@ -1,10 +1,12 @@
 // What the examples of the core's doc comments take for granted, by the names they use.
 import { rationalWeight } from "@/core/annuity";
 import { addMonths, type DayNumber, parseIsoDate } from "@/core/calendar";
+import { lend } from "@/core/deal";
 import { rationalRate } from "@/core/interest";
 import { groupedAmount } from "@/core/money";
 import { loanOf, readTerms } from "@/core/plans/loan";
 import type { Result } from "@/core/result";
+import type { Charge } from "@/core/structure";
 import { dealWith, PLAIN, quoteOf } from "../core/deals";
 
 function value<Value>(result: Result<Value>): Value {
@@ -22,8 +24,18 @@ const deal = dealWith(
 
 const terms = value(readTerms(PLAIN));
 
+const origination: Charge = {
+  name: "Origination",
+  amount: { percent: "1.5", of: "loanAmount" },
+  isTaxable: false,
+  paid: "financed",
+  isFinanceCharge: true,
+};
+
 export const FIGURES: Record<string, unknown> = {
   deal,
+  origination,
+  lent: value(lend(deal, value(readTerms(deal)))),
   plainDeal: PLAIN,
   quote: quoteOf(deal),
   plainQuote: quoteOf(PLAIN),

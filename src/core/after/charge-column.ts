@@ -8,7 +8,7 @@ import type { ChargesWithPayments } from "../structure";
  * @param rows the table
  * @param charges what falls with payments, in minor units
  * @returns minor units, for each line
- * @example chargeColumn(quote.schedule, quote.charges.all) // [1500, 500, 500, …]
+ * @example chargeColumn(quote.schedule, { first: 1000, last: 0, each: 500 }).slice(0, 3) // [1500, 500, 500]
  */
 export function chargeColumn(
   rows: readonly PaymentRow[],

@@ -13,7 +13,7 @@ const NONE: readonly number[] = [];
  * @param charges as given
  * @param price what a percent of the price is of
  * @param assumed the loan that the others are reckoned from
- * @example chargeAmounts([{ ...fee, amount: { percent: "1.5", of: "loanAmount" } }], 0, { loanAmount: 4329778, totalOfPayments: 0 }) // [64947]
+ * @example chargeAmounts([origination], 0, { loanAmount: 4329778, totalOfPayments: 0 }) // [64947]
  */
 export function chargeAmounts(
   charges: readonly Charge[] | undefined,

@@ -20,7 +20,7 @@ export type DueAtSigning = { items: readonly DueItem[]; total: number };
  * @param reckoned what its lines come to
  * @param payments what of the payments falls on that day, in minor units
  * @returns what comes to something, in the order of the lines
- * @example dueItems(structure, reckoned, 0) // [{ figure: "down", name: "cash down", amount: 300000 }]
+ * @example dueItems(structure, settle(structure), 0) // [{ figure: "down", name: "cash down", amount: 300000 }]
  */
 export function dueItems(structure: Structure, reckoned: Reckoned, payments: number): DueItem[] {
   const { down, fees, extras, taxes } = reckoned;

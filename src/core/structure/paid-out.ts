@@ -9,7 +9,9 @@ import type { Structure } from "./structure";
  * @param structure of a personal loan
  * @param reckoned what its lines come to
  * @returns minor units, below zero where more goes to others than there is
- * @example cashReceived(structure, settle(structure)) // 760000
+ * @example
+ * const structure = { price: 1000000, personal: { purpose: "A piano", payoffs: [{ name: "Card", amount: 240000 }] }, tradeIns: [], down: null };
+ * cashReceived(structure, settle(structure)) // 760000
  */
 export function cashReceived(structure: Structure, reckoned: Reckoned): number {
   const kept = sumOfCharges(structure, reckoned, ({ paid }) => paid === "financed" || paid === "keptBack");

@@ -13,7 +13,7 @@ export type Term = Pick<Line, "name" | "sign" | "amount">;
  *
  * @param terms in order
  * @param money writes minor units
- * @example sumText(tally(structure, reckoned), money).formula // "price − trade-in allowance + owed on the trade-in − cash down"
+ * @example sumText(tally(structure, settle(structure)), money).formula // "price − trade-in allowance + owed on the trade-in − cash down"
  */
 export function sumText(terms: readonly Term[], money: (minor: number) => string): SumText {
   const joined = (text: (term: Term) => string) =>
@@ -27,7 +27,7 @@ export function sumText(terms: readonly Term[], money: (minor: number) => string
 /**
  * What leaves the customer's pocket by the tally's lines, less what was owed anyway, cash first.
  *
- * @example ownCostTerms(lines).map(({ name }) => name) // ["cash down", "trade-in allowance", "owed on the trade-in"]
+ * @example ownCostTerms(quote.lines).map(({ name }) => name) // ["cash down", "trade-in allowance", "owed on the trade-in"]
  */
 export function ownCostTerms(lines: readonly TallyLine[]): Term[] {
   const own = STRUCTURE_LINES.toReversed().flatMap(({ figure, ownCost }) =>

@@ -41,7 +41,7 @@ const isFromTotalOfPayments = ({ amount }: { amount: object }) =>
  * @param structure minor units; a missing price counts as 0
  * @param plan what a loan costs; lines that the plan tells are 0 where it is left out
  * @returns the amounts; an infinite loan amount where what is reckoned from it comes to almost all of it, or more
- * @example settle({ price: 100000, fees: [originationOf("1")], tradeIns: [], down: null }).loanAmount // 101010
+ * @example settle({ price: 100000, fees: [origination], tradeIns: [], down: null }).loanAmount // 101523
  */
 export function settle(structure: Structure, plan: PlanCosts = NO_PLAN): Reckoned {
   const { down } = structure;

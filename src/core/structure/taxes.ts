@@ -25,7 +25,9 @@ const NONE: readonly TaxAmount[] = [];
  *
  * @param structure with its allowances
  * @param taxed what its price, fees and extras come to
- * @example taxAmounts(structure, taxed) // [{ name: "County tax", base: 3294900, amount: 205931 }]
+ * @example
+ * const taxes = [{ name: "County tax", rate: "6.25", on: ["price"], tradeInCredit: true, rebateCredit: false, rounding: "nearest", isFinanced: true }];
+ * taxAmounts({ ...structure, taxes }, { price: 4185000, fees: [], extras: [] }) // [{ name: "County tax", base: 3265000, amount: 204063 }]
  */
 export function taxAmounts(structure: Structure, taxed: Taxed): readonly TaxAmount[] {
   const { taxes } = structure;
