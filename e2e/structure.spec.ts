@@ -113,7 +113,7 @@ test("a cash down is given as a percent of everything, or as what is left of a s
   await done(page);
   await expect(page.getByTestId("dueAtSigning")).toHaveText("2,150.00");
   const way = page.getByLabel("How the cash down is given");
-  await way.selectOption("as what is left of a sum due at signing");
+  await way.selectOption("from a sum at signing");
   await expect(deal.field("Cash down")).toHaveValue("2,150.00");
   await deal.type({ "Cash down": "3,000" });
   await expect(financed(page)).toHaveText("17,150.00");
@@ -122,7 +122,7 @@ test("a cash down is given as a percent of everything, or as what is left of a s
     "The 100.00 due at signing do not pay for what else is due that day",
   );
   await deal.type({ "Cash down": "3,000" });
-  await way.selectOption("as a percent of price, tax, fees and extras");
+  await way.selectOption("as % of everything");
   await deal.type({ "Cash down": "10" });
   await expect(financed(page)).toHaveText("17,985.00");
 });

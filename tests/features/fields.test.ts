@@ -7,6 +7,7 @@ import {
   type FieldName,
   isFoundIn,
   PLAN_FIELD_NAMES,
+  PLAN_PART_FIELD_NAMES,
   readField,
   STRUCTURE_FIELD_NAMES,
 } from "@/features/deal/fields";
@@ -154,7 +155,7 @@ function outcome(file: DealFile): unknown {
 }
 
 test("reading what a field shows changes nothing: not the deal, and not what it shows", () => {
-  const names: FieldName[] = [...STRUCTURE_FIELD_NAMES, ...PLAN_FIELD_NAMES];
+  const names: FieldName[] = [...STRUCTURE_FIELD_NAMES, ...PLAN_FIELD_NAMES, ...PLAN_PART_FIELD_NAMES];
   fc.assert(
     fc.property(files, fc.constantFrom(...names), (file, name) => {
       if (isFoundIn(name, file.find)) return;

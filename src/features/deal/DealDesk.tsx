@@ -15,7 +15,7 @@ import { DeletedNotice } from "./DeletedNotice";
 import { DeskContext } from "./desk/desk-context";
 import { deskDocument, deskReducer, openDesk, openedOption } from "./desk/desk-state";
 import { isStale, type OptionAction, shownQuote } from "./option";
-import { PlanCard } from "./PlanCard";
+import { PlanCard } from "./plan/PlanCard";
 import { StructureCard } from "./structure/StructureCard";
 
 type Props = { deal: DealReply };

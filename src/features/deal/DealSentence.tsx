@@ -100,10 +100,19 @@ function Term({ quote }: { quote: Quote }) {
   const adjective = isListed ? "listed" : FREQUENCY_NAMES[filled.plan.frequency].adjective;
   return (
     <>
-      over <Live go="payments" text={`${payments} ${adjective}`} /> payments
-      {isListed ? ", one of them" : staysLevel(quote) ? " of" : " starting at"}
+      over <Live go="payments" text={`${payments} ${adjective}`} /> payments{leadText(quote)}
     </>
   );
+}
+
+/** What leads from the number of payments to the payment, as each plan is said aloud. */
+function leadText(quote: Quote): string {
+  const { interestOnly = 0, deferred, kind } = quote.filled.plan;
+  if (quote.isListed) return ", one of them";
+  if (interestOnly > 0) return `, the first ${interestOnly} just interest, then`;
+  if (deferred) return `, none on the first ${deferred.payments} dates, then`;
+  if (kind === "equalPrincipal") return " falling from";
+  return staysLevel(quote) || quote.filled.plan.skippedMonths ? " of" : " starting at";
 }
 
 /** Whether every payment date but the last asks for the same payment. */
@@ -118,12 +127,25 @@ function endText(quote: Quote): string {
   const early = plannedPayments - payments;
   return [
     without > 0 ? `On ${without} of the dates nothing is paid.` : "",
+    stepsText(quote),
     saved ? `Extra payments save ${savedText(saved, deal.currency)}.` : "",
     early > 0 && !saved ? `Rounding up ends the loan ${times(early)} early.` : "",
   ]
     .filter(Boolean)
     .join(" ");
 }
+
+/** When the payment changes. */
+function stepsText({ filled: { plan } }: Quote): string {
+  const steps = plan.steps ?? [];
+  if (steps.length === 0) return "";
+  if (steps.length > MOST_STEPS_SAID) return `The payment changes ${steps.length} times.`;
+  const numbers = steps.map(({ from }) => String(from));
+  const list = numbers.length > 1 ? `${numbers.slice(0, -1).join(", ")} and ${numbers.at(-1)}` : numbers[0];
+  return `The payment changes from payment ${list} on.`;
+}
+
+const MOST_STEPS_SAID = 3;
 
 type LiveProps = { text: string } & ({ find: DeskFind } | { go: FieldName });
 

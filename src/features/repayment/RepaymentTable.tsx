@@ -237,12 +237,15 @@ const KINDS: Record<PaymentRow["kind"], string> = {
 };
 
 /** What is special about a line: the last payment, or one of another kind. */
-function remarkOn({ schedule, payments, finalPayment, payment, isListed }: Quote, index: number): string {
+function remarkOn(quote: Quote, index: number): string {
+  const { schedule, payments, finalPayment, payment, isListed, filled, oddFirstPeriod } = quote;
   const row = schedule[index];
   if (!row) return "";
   const isLast = row.number === payments && (row.kind === "payment" || row.kind === "interestOnly");
   if (isLast) return finalPayment === payment || isListed ? "last" : "last, adjusted";
-  return KINDS[row.kind];
+  if (KINDS[row.kind] !== "" || row.kind !== "payment") return KINDS[row.kind];
+  if (filled.plan.steps?.some(({ from }) => from === row.number)) return "step";
+  return row.number === 1 && oddFirstPeriod ? "odd first period" : "";
 }
 
 /** "104 payments, 1 extra, balloon". */

@@ -3,11 +3,14 @@ import type { DealFile } from "@/exchange/deal-file";
 import type { Field, FieldView, Reading } from "./field";
 import { type LineFieldName, lineField } from "./line-fields";
 import { PLAN_FIELDS } from "./plan-fields";
+import { type PlanLineFieldName, planLineField } from "./plan-lines";
+import { PLAN_PART_FIELDS } from "./plan-part-fields";
 import { STRUCTURE_FIELDS } from "./structure-fields";
 
 export { type DeskFind, type FieldView, type Reading, withOptional } from "./field";
 export { FOUND_NAMES, giveFound } from "./found-figures";
 export { type LineFieldName, lineName } from "./line-fields";
+export { type PlanListName, planRows, withPlanRows } from "./plan-lines";
 export { type DownKind, downKind, isPercentDown } from "./structure-fields";
 export {
   asPersonal,
@@ -26,17 +29,22 @@ export {
 } from "./structure-lines";
 
 /** Every place on the deal screen where a figure is typed: one entry says all about it. */
-const FIELDS = { ...STRUCTURE_FIELDS, ...PLAN_FIELDS };
+const FIELDS = { ...STRUCTURE_FIELDS, ...PLAN_FIELDS, ...PLAN_PART_FIELDS };
 
-export type FieldName = keyof typeof FIELDS | LineFieldName;
+export type FieldName = keyof typeof FIELDS | LineFieldName | PlanLineFieldName;
 
-/** The fields of the structure, in the order of its lines, and those of the plan. */
+/** The fields of the structure, in the order of its lines, those of the plan, and those of its rare parts. */
 export const STRUCTURE_FIELD_NAMES = Object.keys(STRUCTURE_FIELDS) as (keyof typeof STRUCTURE_FIELDS)[];
 export const PLAN_FIELD_NAMES = Object.keys(PLAN_FIELDS) as (keyof typeof PLAN_FIELDS)[];
+export const PLAN_PART_FIELD_NAMES = Object.keys(PLAN_PART_FIELDS) as (keyof typeof PLAN_PART_FIELDS)[];
+
+const isPlanLine = (name: FieldName): name is PlanLineFieldName =>
+  name.startsWith("steps/") || name.startsWith("once/") || name.startsWith("datedPayments/");
 
 /** All about a field. */
 export function fieldOf(name: FieldName): Field {
-  return name in FIELDS ? FIELDS[name as keyof typeof FIELDS] : lineField(name as LineFieldName);
+  if (name in FIELDS) return FIELDS[name as keyof typeof FIELDS];
+  return isPlanLine(name) ? planLineField(name) : lineField(name as LineFieldName);
 }
 
 /**

@@ -6,6 +6,7 @@ import {
   type FieldName,
   giveFound,
   type ListName,
+  type PlanListName,
   readField,
   withOptional,
 } from "../fields";
@@ -25,7 +26,8 @@ export type OptionAction =
       change: (structure: DealFile["structure"]) => DealFile["structure"];
       forget?: ListName;
     }
-  | { type: "rounding"; rounding: NonNullable<DealFile["plan"]["rounding"]> };
+  /** The same for the plan. */
+  | { type: "plan"; change: (plan: DealFile["plan"]) => DealFile["plan"]; forget?: PlanListName };
 
 /** The option after something was done with it. */
 export function optionReducer(state: OptionState, action: OptionAction): OptionState {
@@ -41,11 +43,14 @@ export function optionReducer(state: OptionState, action: OptionAction): OptionS
     case "downKind":
       return changeDownKind(state, action.kind);
     case "structure":
-      return changeStructure(state, action.change(state.inputs.structure), action.forget);
-    case "rounding":
-      return withInputs(state, {
+      return withInputs(forgotten(state, action.forget), {
         ...state.inputs,
-        plan: { ...state.inputs.plan, rounding: action.rounding },
+        structure: action.change(state.inputs.structure),
+      });
+    case "plan":
+      return withInputs(forgotten(state, action.forget), {
+        ...state.inputs,
+        plan: action.change(state.inputs.plan),
       });
   }
 }
@@ -123,19 +128,16 @@ function changeDownKind(state: OptionState, kind: DownKind): OptionState {
   return withInputs(cleared(state, "down"), { ...inputs, structure: { ...inputs.structure, down } });
 }
 
-/** What was being typed in a list whose lines have other places now is forgotten. */
-function changeStructure(
-  state: OptionState,
-  structure: DealFile["structure"],
-  forget: ListName | undefined,
-): OptionState {
-  const isKept = ([field]: [string, unknown]) => forget === undefined || !field.startsWith(`${forget}/`);
-  const kept = {
-    ...state,
-    typed: Object.fromEntries(Object.entries(state.typed).filter(isKept)),
-    errors: Object.fromEntries(Object.entries(state.errors).filter(isKept)),
-  };
-  return withInputs(kept, { ...state.inputs, structure });
+/**
+ * The option without what was typed and could be read, which stands in its field anyway and may be another figure now,
+ * and without what was being typed in a list whose lines have other places.
+ */
+function forgotten(state: OptionState, list: ListName | PlanListName | undefined): OptionState {
+  const { typed, errors } = state;
+  const isKept = (field: string) => list === undefined || !field.startsWith(`${list}/`);
+  const keep = <Value>(record: Partial<Record<string, Value>>) =>
+    Object.fromEntries(Object.entries(record).filter(([field]) => field in errors && isKept(field)));
+  return { ...state, typed: keep(typed), errors: keep(errors) };
 }
 
 function amountText({ currency }: DealFile, minor: number): string {

@@ -6,9 +6,9 @@ import { useStructure } from "./use-structure";
 
 const KINDS: [DownKind, string][] = [
   ["amount", "as an amount"],
-  ["percent", "as a percent of the price"],
-  ["percentOfTotal", "as a percent of price, tax, fees and extras"],
-  ["dueAtSigning", "as what is left of a sum due at signing"],
+  ["percent", "as % of the price"],
+  ["percentOfTotal", "as % of everything"],
+  ["dueAtSigning", "from a sum at signing"],
 ];
 
 /** The cash down, however it is given, said the other way below. */

@@ -1,6 +1,6 @@
 import { type ChargeBy, chargeBy, linesOf, type PaidBy, paidBy, paidMembers } from "../fields";
+import { Check, Choice } from "../parts/choices";
 import { FigureField } from "../parts/FigureField";
-import { Check, Choice } from "./choices";
 import { useStructure } from "./use-structure";
 
 const BY: [ChargeBy, string][] = [

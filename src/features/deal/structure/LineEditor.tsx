@@ -1,8 +1,8 @@
 import { useEffect } from "react";
 import { type FieldName, type ListName, lineName } from "../fields";
+import { Check } from "../parts/choices";
 import { FigureField, fieldId } from "../parts/FigureField";
 import { ChargeEditor } from "./ChargeEditor";
-import { Check } from "./choices";
 import { TaxEditor } from "./TaxEditor";
 import { type Opening, useStructure } from "./use-structure";
 

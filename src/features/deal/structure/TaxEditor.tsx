@@ -1,8 +1,8 @@
 import { useDesk } from "../desk/desk-context";
 import { type LineOf, linesOf } from "../fields";
 import { shownQuote } from "../option";
+import { Check, Choice } from "../parts/choices";
 import { FigureField } from "../parts/FigureField";
-import { Check, Choice } from "./choices";
 import { TaxWorking } from "./TaxWorking";
 import { useStructure } from "./use-structure";
 

@@ -1,0 +1,142 @@
+import { HIGHEST_STEP_PERCENT, MOST_PAYMENTS, parseIsoDate, wholeText } from "@/core";
+import type { DealFile } from "@/exchange/deal-file";
+import { readAmount, typedAmount } from "./amount-text";
+import { bad, type Field, good, type Reading, withOptional } from "./field";
+
+type PlanFile = DealFile["plan"];
+
+/** The lists of a plan: steps, extras on a date, and payments that are listed one by one. */
+export type PlanLists = {
+  steps: NonNullable<PlanFile["steps"]>[number];
+  once: NonNullable<NonNullable<PlanFile["extra"]>["once"]>[number];
+  datedPayments: NonNullable<PlanFile["datedPayments"]>[number];
+};
+export type PlanListName = keyof PlanLists;
+
+/** A field of one row of a list of the plan: "steps/0/from". */
+export type PlanLineFieldName = `${PlanListName}/${number}/${string}`;
+
+/** The rows of a list. */
+export function planRows<List extends PlanListName>(plan: PlanFile, list: List): readonly PlanLists[List][] {
+  const rows = { steps: plan.steps, once: plan.extra?.once, datedPayments: plan.datedPayments }[list];
+  return (rows ?? []) as unknown as readonly PlanLists[List][];
+}
+
+/** The plan with other rows in a list; without the list where none are left. */
+export function withPlanRows<List extends PlanListName>(
+  plan: PlanFile,
+  list: List,
+  rows: readonly PlanLists[List][],
+): PlanFile {
+  const value = rows.length > 0 ? [...rows] : undefined;
+  if (list !== "once") return withOptional(plan, list as "steps", value as PlanFile["steps"]);
+  const extra = withOptional(plan.extra ?? {}, "once", value as NonNullable<PlanFile["extra"]>["once"]);
+  return withOptional(plan, "extra", Object.keys(extra).length > 0 ? extra : undefined);
+}
+
+function withRow<List extends PlanListName>(
+  file: DealFile,
+  list: List,
+  index: number,
+  row: PlanLists[List],
+): Reading {
+  const rows = planRows(file.plan, list).map((each, k) => (k === index ? row : each));
+  return good({ ...file, plan: withPlanRows(file.plan, list, rows) });
+}
+
+/** The field of a row. */
+export function planLineField(name: PlanLineFieldName): Field {
+  const [list, place, part] = name.split("/") as [PlanListName, string, string];
+  const index = Number(place);
+  if (list === "steps") return part === "from" ? stepFrom(index) : stepChange(index);
+  return part === "date" ? dateOfRow(list, index) : amountOfRow(list, index);
+}
+
+function stepFrom(index: number): Field {
+  return {
+    label: `Step ${index + 1}: from payment`,
+    read: (text, file) => {
+      const step = planRows(file.plan, "steps")[index];
+      const from = /^\d{1,4}$/.test(text) ? Number(text) : 0;
+      if (!step || from < 2 || from > MOST_PAYMENTS)
+        return bad(
+          `“${text}” is not the number of a payment; type one from 2 to ${wholeText(MOST_PAYMENTS)}.`,
+        );
+      return withRow(file, "steps", index, { ...step, from });
+    },
+    show: ({ inputs }) => String(planRows(inputs.plan, "steps")[index]?.from ?? ""),
+  };
+}
+
+const PERCENT = /^([+−-]?)\s*(\d{1,4}(?:\.\d{1,8})?)\s*%$/;
+
+/** What a step changes the payment to, or by: "700", "+5 %", "-2.5%". */
+function stepChange(index: number): Field {
+  return {
+    label: `Step ${index + 1}: changes to, or by`,
+    read: (text, file) => {
+      const step = planRows(file.plan, "steps")[index];
+      const change = readChange(text, file.currency);
+      if (typeof change === "string") return bad(change);
+      return step ? withRow(file, "steps", index, { from: step.from, ...change }) : good(file);
+    },
+    show: ({ inputs }) => {
+      const step = planRows(inputs.plan, "steps")[index];
+      if (!step) return "";
+      if ("amount" in step) return typedAmount(inputs, step.amount);
+      const percent = String(step.percent);
+      return percent.startsWith("-") ? `−${percent.slice(1)} %` : `+${percent} %`;
+    },
+  };
+}
+
+/** An amount, or a percent that has its sign; a sentence where it is neither. */
+function readChange(text: string, currency: string): { amount: string } | { percent: string } | string {
+  const [, sign, percent] = PERCENT.exec(text) ?? [];
+  if (percent === undefined) {
+    const read = readAmount(text === "" ? "0" : text, currency);
+    return "amount" in read
+      ? read
+      : `“${text}” is neither an amount nor a percent; type one such as 700 or +5 %.`;
+  }
+  const isFall = sign === "−" || sign === "-";
+  return Number(percent) > (isFall ? 100 : HIGHEST_STEP_PERCENT)
+    ? `“${text}” is too much; a payment can fall by 100 % and rise by ${wholeText(HIGHEST_STEP_PERCENT)} %.`
+    : { percent: `${isFall ? "-" : ""}${percent}` };
+}
+
+const ROW_NAMES = { once: "Extra", datedPayments: "Payment" };
+
+function dateOfRow(list: "once" | "datedPayments", index: number): Field {
+  return {
+    label: `${ROW_NAMES[list]} ${index + 1}: date`,
+    type: "date",
+    read: (text, file) => {
+      const row = planRows(file.plan, list)[index];
+      if (!row || parseIsoDate(text) === undefined)
+        return bad("Type a date from 1 January 1900 to 31 December 2199.");
+      return withRow(file, list, index, { ...row, date: text });
+    },
+    show: ({ inputs }) => planRows(inputs.plan, list)[index]?.date ?? "",
+  };
+}
+
+/** An amount; a listed payment without one is what the others leave. */
+function amountOfRow(list: "once" | "datedPayments", index: number): Field {
+  return {
+    label: `${ROW_NAMES[list]} ${index + 1}: amount`,
+    read: (text, file) => {
+      const row = planRows(file.plan, list)[index];
+      if (!row) return good(file);
+      if (text === "") {
+        const { amount: _, ...open } = row;
+        return withRow(file, list, index, list === "once" ? { ...row, amount: "0" } : open);
+      }
+      const read = readAmount(text, file.currency);
+      return "amount" in read
+        ? withRow(file, list, index, { ...row, amount: read.amount })
+        : bad(read.sentence);
+    },
+    show: ({ inputs }) => typedAmount(inputs, planRows(inputs.plan, list)[index]?.amount),
+  };
+}

@@ -1,0 +1,137 @@
+import { HIGHEST_BALLOON_PERCENT, MOST_PAYMENTS, parseIsoDate, wholeText } from "@/core";
+import type { DealFile } from "@/exchange/deal-file";
+import { foundAmount, readAmount, readPercent, typedAmount } from "./amount-text";
+import { bad, type Field, good, type Reading, withOptional } from "./field";
+
+type PlanFile = DealFile["plan"];
+
+/** A part of the plan whose figure is typed in one field. */
+type PlanPartName =
+  | "balloon"
+  | "interestOnly"
+  | "deferred"
+  | "roundingStep"
+  | "prepaidCharge"
+  | "extra"
+  | "yearlyExtra"
+  | "yearlyExtraFrom";
+
+const withPlan = (file: DealFile, plan: PlanFile): Reading => good({ ...file, plan });
+const put = <Key extends keyof PlanFile>(file: DealFile, key: Key, value: PlanFile[Key]): Reading =>
+  withPlan(file, withOptional(file.plan, key, value));
+
+/** Reads an amount of a part that is there; cleared, the part stays with 0. */
+function amountOfPart(
+  label: string,
+  of: (plan: PlanFile) => string | number | undefined,
+  putAmount: (file: DealFile, amount: string) => Reading,
+): Field {
+  return {
+    label,
+    read: (text, file) => {
+      if (text === "") return of(file.plan) === undefined ? good(file) : putAmount(file, "0");
+      const read = readAmount(text, file.currency);
+      return "amount" in read ? putAmount(file, read.amount) : bad(read.sentence);
+    },
+    show: ({ inputs }) => typedAmount(inputs, of(inputs.plan)),
+  };
+}
+
+/** Reads a number of payments of a part that is there. */
+function countOfPart(
+  label: string,
+  of: (plan: PlanFile) => number | undefined,
+  putCount: (file: DealFile, count: number) => Reading,
+): Field {
+  return {
+    label,
+    read: (text, file) => {
+      if (text === "" && of(file.plan) === undefined) return good(file);
+      const count = /^\d{1,4}$/.test(text) ? Number(text) : 0;
+      return count >= 1 && count <= MOST_PAYMENTS
+        ? putCount(file, count)
+        : bad(`“${text}” is not a number of payments; type one from 1 to ${wholeText(MOST_PAYMENTS)}.`);
+    },
+    show: ({ inputs }) => String(of(inputs.plan) ?? ""),
+  };
+}
+
+/** The fields of the plan's rare parts. */
+export const PLAN_PART_FIELDS: Record<PlanPartName, Field> = {
+  balloon: {
+    label: "Balloon",
+    foundAs: ["balloon"],
+    unit: ({ plan, find }) =>
+      find !== "balloon" && plan.balloon && "percent" in plan.balloon ? "%" : undefined,
+    read: readBalloon,
+    show: ({ inputs, quote }) => {
+      const { balloon } = inputs.plan;
+      if (inputs.find === "balloon") return foundAmount(inputs, quote?.agreedBalloon);
+      if (!balloon) return "";
+      return "percent" in balloon ? String(balloon.percent) : typedAmount(inputs, balloon.amount);
+    },
+  },
+  interestOnly: countOfPart(
+    "Just interest at first",
+    ({ interestOnly }) => interestOnly,
+    (file, count) => put(file, "interestOnly", count),
+  ),
+  deferred: countOfPart(
+    "No payment at first",
+    ({ deferred }) => deferred?.payments,
+    (file, payments) => put(file, "deferred", { interest: "accrues", ...file.plan.deferred, payments }),
+  ),
+  roundingStep: amountOfPart(
+    "Rounded in steps of",
+    ({ roundingStep }) => roundingStep,
+    (file, amount) => put(file, "roundingStep", amount),
+  ),
+  prepaidCharge: amountOfPart(
+    "Charge at signing",
+    ({ prepaidCharge }) => prepaidCharge,
+    (file, amount) => put(file, "prepaidCharge", amount),
+  ),
+  extra: amountOfPart(
+    "Extra with every payment",
+    ({ extra }) => extra?.each,
+    (file, each) => put(file, "extra", { ...file.plan.extra, each }),
+  ),
+  yearlyExtra: amountOfPart(
+    "Extra every year",
+    ({ extra }) => extra?.yearly?.amount,
+    (file, amount) => {
+      const yearly = file.plan.extra?.yearly;
+      return yearly ? put(file, "extra", { ...file.plan.extra, yearly: { ...yearly, amount } }) : good(file);
+    },
+  ),
+  yearlyExtraFrom: {
+    label: "from",
+    type: "date",
+    read: (text, file) => {
+      const yearly = file.plan.extra?.yearly;
+      if (!yearly) return good(file);
+      return parseIsoDate(text) === undefined
+        ? bad("Type the date of the first one.")
+        : put(file, "extra", { ...file.plan.extra, yearly: { ...yearly, from: text } });
+    },
+    show: ({ inputs }) => inputs.plan.extra?.yearly?.from ?? "",
+  },
+};
+
+/** A balloon is typed as an amount or a percent of the price; a percent sign makes it a percent wherever it is typed. */
+function readBalloon(text: string, file: DealFile): Reading {
+  const { balloon } = file.plan;
+  const isPercent = balloon !== undefined && "percent" in balloon;
+  if (text === "") {
+    if (balloon === undefined) return good(file);
+    return put(file, "balloon", isPercent ? { percent: "0" } : { amount: "0" });
+  }
+  if (isPercent || text.endsWith("%")) {
+    const percent = readPercent(text);
+    return percent === undefined || Number(percent) > HIGHEST_BALLOON_PERCENT
+      ? bad(`“${text}” is not a percent of the price; type one such as 35.`)
+      : put(file, "balloon", { percent });
+  }
+  const read = readAmount(text, file.currency);
+  return "amount" in read ? put(file, "balloon", { amount: read.amount }) : bad(read.sentence);
+}

@@ -1,0 +1,129 @@
+import { lazy, memo, Suspense } from "react";
+import { FREQUENCIES, FREQUENCY_NAMES, type Frequency, parseIsoDate } from "@/core";
+import { planTitle } from "@/exchange/deal-file/plan";
+import { yearsText } from "@/features/figures/format";
+import { useDesk } from "../desk/desk-context";
+import { shownQuote } from "../option";
+import { Choice } from "../parts/choices";
+import { FigureField } from "../parts/FigureField";
+import { ADDABLE_PARTS } from "./addable-parts";
+import { asKind, KINDS, kindOf, withFrequency } from "./kinds";
+
+// A plain loan has none of them: the screen starts without the code for them.
+const PlanParts = lazy(() => import("./PlanParts").then(({ PlanParts: parts }) => ({ default: parts })));
+
+const ROUNDINGS = [
+  ["nearest", "to the nearest"],
+  ["up", "up"],
+  ["down", "down"],
+] as const;
+
+const FREQUENCY_CHOICES = FREQUENCIES.map((frequency): [Frequency, string] => [
+  frequency,
+  FREQUENCY_NAMES[frequency].every,
+]);
+
+/** How the deal is repaid: what every plan has, then the parts that this one has, and the way to add others. */
+export const PlanCard = memo(function PlanCard() {
+  const { option, act } = useDesk();
+  const { plan } = option.inputs;
+  const firstDate = shownQuote(option)?.firstDate ?? parseIsoDate(plan.signed ?? "") ?? null;
+  return (
+    <section aria-labelledby="plan-title" className="card-paper shrink-0 px-4 py-2.5">
+      <h2 id="plan-title" className="font-semibold text-lg">
+        Plan: {planTitle(plan)}
+      </h2>
+      <div className="mt-1 grid grid-cols-2 items-start gap-x-3 gap-y-1.5 md:grid-cols-4">
+        <FigureField field="yearlyRate" />
+        {!plan.datedPayments && (
+          <>
+            <FigureField field="payments" />
+            <FigureField field="years" />
+          </>
+        )}
+        <Choice
+          label="How often"
+          value={plan.frequency}
+          choices={FREQUENCY_CHOICES}
+          onChange={frequency => act({ type: "plan", change: now => withFrequency(now, frequency) })}
+        />
+        <Choice
+          label="Kind"
+          value={kindOf(plan)}
+          choices={KINDS}
+          onChange={kind =>
+            act({ type: "plan", change: now => asKind(now, kind, firstDate), forget: "datedPayments" })
+          }
+        />
+        <FigureField field="signed" />
+        {!plan.datedPayments && <FigureField field="firstPayment" />}
+        <Choice
+          label="Payment rounded"
+          value={plan.rounding ?? "nearest"}
+          choices={ROUNDINGS}
+          onChange={rounding => act({ type: "plan", change: now => ({ ...now, rounding }) })}
+        />
+      </div>
+      <FirstPaymentRemark />
+      {(plan.datedPayments || ADDABLE_PARTS.some(({ has }) => has(plan))) && (
+        <Suspense fallback={<p className="text-faint text-sm">Opening …</p>}>
+          <PlanParts />
+        </Suspense>
+      )}
+      <AddPart />
+    </section>
+  );
+});
+
+/** The parts that this plan does not have yet. */
+function AddPart() {
+  const { option, act } = useDesk();
+  const { plan } = option.inputs;
+  return (
+    <details className="mt-1.5 text-sm">
+      <summary className="cursor-pointer font-semibold text-primary">
+        More: balloon, start, steps, skipped months, extras, compounding, counting of time, rounding
+      </summary>
+      <div className="mt-1 flex flex-wrap gap-x-3 gap-y-0.5">
+        {ADDABLE_PARTS.filter(({ has }) => !has(plan)).map(({ name, add }) => (
+          <button
+            key={name}
+            type="button"
+            className="cursor-pointer font-semibold text-primary"
+            onClick={() => act({ type: "plan", change: add })}
+          >
+            + {name}
+          </button>
+        ))}
+      </div>
+    </details>
+  );
+}
+
+/** Says how an odd first period is charged, and leads back to a regular one. */
+function FirstPaymentRemark() {
+  const { option, act } = useDesk();
+  const quote = shownQuote(option);
+  if (option.inputs.plan.firstPayment === undefined) return null;
+  const span = quote?.oddFirstPeriod;
+  return (
+    <p className="mt-1.5 text-faint text-sm">
+      {span && `The first period is ${spanText(span)}, at simple interest. `}
+      <button
+        type="button"
+        className="cursor-pointer text-primary underline"
+        onClick={() => {
+          act({ type: "typed", field: "firstPayment", text: "" });
+          act({ type: "left", field: "firstPayment" });
+        }}
+      >
+        Back to one {FREQUENCY_NAMES[option.inputs.plan.frequency].period} after the contract
+      </button>
+    </p>
+  );
+}
+
+function spanText({ months, days }: { months: number; days: number }): string {
+  const dayText = days > 0 ? `${days} ${days === 1 ? "day" : "days"}` : "";
+  return [yearsText(months), dayText].filter(Boolean).join(" and ");
+}

@@ -1,0 +1,177 @@
+import type { ReactNode } from "react";
+import type { DealFile } from "@/exchange/deal-file";
+import { useDesk } from "../desk/desk-context";
+import { Choice } from "../parts/choices";
+import { FigureField } from "../parts/FigureField";
+import { ADDABLE_PARTS, type AddablePart } from "./addable-parts";
+import { PlanTable } from "./PlanTable";
+import { SkippedMonths } from "./SkippedMonths";
+
+type PlanFile = DealFile["plan"];
+
+const COMPOUNDINGS: [NonNullable<PlanFile["compounding"]>, string][] = [
+  ["daily", "daily"],
+  ["weekly", "weekly"],
+  ["monthly", "monthly"],
+  ["quarterly", "quarterly"],
+  ["halfYearly", "half-yearly"],
+  ["yearly", "yearly"],
+  ["continuous", "without pause"],
+];
+
+const DAY_COUNTS: [NonNullable<PlanFile["dayCount"]>, string][] = [
+  ["30/360", "30/360"],
+  ["actual/365", "actual/365"],
+  ["actual/360", "actual/360"],
+  ["actual/actual", "actual/actual"],
+];
+
+/** The parts that a plan has, each with its figures and the way to take it out. */
+export function PlanParts() {
+  const { option } = useDesk();
+  const { plan } = option.inputs;
+  return (
+    <div className="mt-2 grid grid-cols-2 items-end gap-x-3 gap-y-1.5 border-base-300 border-t pt-1.5 md:grid-cols-4">
+      {plan.kind === "flatRate" && <EarningChoice />}
+      {ADDABLE_PARTS.filter(({ has }) => has(plan)).map(part => (
+        <PartOf key={part.name} part={part} />
+      ))}
+      {plan.datedPayments && <PlanTable list="datedPayments" />}
+    </div>
+  );
+}
+
+function PartOf({ part }: { part: AddablePart }) {
+  const { option, act } = useDesk();
+  const { plan } = option.inputs;
+  const change = (members: Partial<PlanFile>) =>
+    act({ type: "plan", change: now => ({ ...now, ...members }) });
+  switch (part.name) {
+    case "balloon":
+      return (
+        <Part part={part}>
+          <FigureField field="balloon" />
+        </Part>
+      );
+    case "interest-only start":
+      return (
+        <Part part={part}>
+          <FigureField field="interestOnly" />
+        </Part>
+      );
+    case "start without payments":
+      return (
+        <>
+          <Part part={part}>
+            <FigureField field="deferred" />
+          </Part>
+          <Choice
+            label="Interest meanwhile"
+            value={plan.deferred?.interest ?? "accrues"}
+            choices={[
+              ["accrues", "is added to the loan"],
+              ["waived", "is waived"],
+            ]}
+            onChange={interest => change({ deferred: { payments: 3, ...plan.deferred, interest } })}
+          />
+        </>
+      );
+    case "skipped months":
+      return (
+        <Part part={part} isWide>
+          <SkippedMonths />
+        </Part>
+      );
+    case "steps":
+      return <PlanTable list="steps" />;
+    case "extra with every payment":
+      return (
+        <Part part={part}>
+          <FigureField field="extra" />
+        </Part>
+      );
+    case "extra every year":
+      return (
+        <>
+          <Part part={part}>
+            <FigureField field="yearlyExtra" />
+          </Part>
+          <FigureField field="yearlyExtraFrom" />
+        </>
+      );
+    case "extra on a date":
+      return <PlanTable list="once" />;
+    case "payments in advance":
+      return (
+        <Part part={part}>
+          <p className="text-sm">Paid in advance, the first at signing</p>
+        </Part>
+      );
+    case "compounding":
+      return (
+        <Part part={part}>
+          <Choice
+            label="Interest compounded"
+            value={plan.compounding ?? "yearly"}
+            choices={COMPOUNDINGS}
+            onChange={compounding => change({ compounding })}
+          />
+        </Part>
+      );
+    case "counting of days":
+      return (
+        <Part part={part}>
+          <Choice
+            label="Days counted"
+            value={plan.dayCount ?? "actual/365"}
+            choices={DAY_COUNTS}
+            onChange={dayCount => change({ dayCount })}
+          />
+        </Part>
+      );
+    case "rounding step":
+      return (
+        <Part part={part}>
+          <FigureField field="roundingStep" />
+        </Part>
+      );
+    default:
+      return (
+        <Part part={part}>
+          <FigureField field="prepaidCharge" />
+        </Part>
+      );
+  }
+}
+
+function Part({ part, isWide, children }: { part: AddablePart; isWide?: boolean; children: ReactNode }) {
+  const { act } = useDesk();
+  return (
+    <div className={isWide ? "col-span-full" : ""}>
+      {children}
+      <button
+        type="button"
+        aria-label={`Take out: ${part.name}`}
+        className="cursor-pointer text-primary text-sm underline decoration-dotted underline-offset-2"
+        onClick={() => act({ type: "plan", change: part.takeOut })}
+      >
+        take it out
+      </button>
+    </div>
+  );
+}
+
+function EarningChoice() {
+  const { option, act } = useDesk();
+  return (
+    <Choice
+      label="Interest earned"
+      value={option.inputs.plan.earning ?? "actuarial"}
+      choices={[
+        ["actuarial", "on what is owed"],
+        ["sumOfDigits", "by the sum of the digits"],
+      ]}
+      onChange={earning => act({ type: "plan", change: now => ({ ...now, earning }) })}
+    />
+  );
+}
