@@ -136,31 +136,50 @@ function exactTaxes(
   const taxes = file.taxes ?? [];
   const rates = taxes.map(({ rate }) => share(rate));
   return taxes.map((tax, index) => {
-    const taxable = (name: "fees" | "extras") =>
-      tax.on.includes(name)
-        ? total(lines[name].filter(({ charge }) => charge.taxable).map(({ amount }) => amount))
-        : 0n;
-    const named = (tax.on.includes("price") ? price : 0n) + taxable("fees") + taxable("extras");
-    const [numerator, denominator] = rates[index] ?? [0n, 1n];
-    if (file.taxIncluded) {
-      // rate ÷ (1 + all rates), over the common denominator of all rates.
-      const common = rates.reduce((product, [, each]) => product * each, 1n);
-      const all = rates.reduce((sum, [part, each]) => sum + (part * common) / each, common);
-      return rounded(named * ((numerator * common) / denominator), all, tax.rounding);
-    }
-    const credit = tax.tradeInCredit;
-    const most = typeof credit === "boolean" || credit === undefined ? undefined : cents(credit);
-    const allowed =
-      credit === true ? allowances : most === undefined ? 0n : most < allowances ? most : allowances;
-    const rebated = total(
-      (file.rebates ?? [])
-        .filter(({ beforeTax }) => beforeTax || tax.rebateCredit)
-        .map(({ amount }) => cents(amount)),
-    );
-    let base = named - allowed - rebated;
-    if (base < 0n) base = 0n;
-    if (tax.capOn !== undefined && base > cents(tax.capOn)) base = cents(tax.capOn);
-    const amount = rounded(base * numerator, denominator, tax.rounding);
-    return tax.cap !== undefined && amount > cents(tax.cap) ? cents(tax.cap) : amount;
+    const named =
+      (tax.on.includes("price") ? price : 0n) +
+      taxable(tax, lines.fees, "fees") +
+      taxable(tax, lines.extras, "extras");
+    const rate = rates[index] ?? [0n, 1n];
+    return file.taxIncluded
+      ? containedTax(tax, named, rate, rates)
+      : addedTax(tax, named - credited(tax, file, allowances), rate);
   });
+}
+
+type TaxFile = NonNullable<Structure["taxes"]>[number];
+type Lines = { charge: Charge; amount: bigint }[];
+
+function taxable({ on }: TaxFile, lines: Lines, name: "fees" | "extras"): bigint {
+  if (!on.includes(name)) return 0n;
+  return total(lines.filter(({ charge }) => charge.taxable).map(({ amount }) => amount));
+}
+
+/** rate ÷ (1 + all rates), over the common denominator of all rates. */
+function containedTax(
+  { rounding }: TaxFile,
+  named: bigint,
+  [numerator, denominator]: [bigint, bigint],
+  rates: [bigint, bigint][],
+): bigint {
+  const common = rates.reduce((product, [, each]) => product * each, 1n);
+  const all = rates.reduce((sum, [part, each]) => sum + (part * common) / each, common);
+  return rounded(named * ((numerator * common) / denominator), all, rounding);
+}
+
+function addedTax(tax: TaxFile, named: bigint, [numerator, denominator]: [bigint, bigint]): bigint {
+  let base = named < 0n ? 0n : named;
+  if (tax.capOn !== undefined && base > cents(tax.capOn)) base = cents(tax.capOn);
+  const amount = rounded(base * numerator, denominator, tax.rounding);
+  return tax.cap !== undefined && amount > cents(tax.cap) ? cents(tax.cap) : amount;
+}
+
+/** Trade-ins and rebates that lower what is taxed. */
+function credited(tax: TaxFile, file: Structure, allowances: bigint): bigint {
+  const rebates = (file.rebates ?? []).filter(({ beforeTax }) => beforeTax || tax.rebateCredit);
+  const rebated = total(rebates.map(({ amount }) => cents(amount)));
+  const { tradeInCredit: credit = false } = tax;
+  if (typeof credit === "boolean") return rebated + (credit ? allowances : 0n);
+  const most = cents(credit);
+  return rebated + (most < allowances ? most : allowances);
 }
