@@ -90,8 +90,8 @@ test("what cannot be read says so where it was typed; the rest is saved", async 
   await expect(rate).toHaveAttribute("aria-invalid", "true");
   await expect(rate).toHaveAccessibleDescription(/“6\.4x” is not a yearly rate/);
   await expect(deal.status).toHaveText("Saved, but for what cannot be read");
-  await page.getByLabel("Contract date").fill("2026-11-24");
-  await page.getByLabel("First payment").fill("2026-11-01");
+  await page.getByLabel("Contract date", { exact: true }).fill("2026-11-24");
+  await page.getByLabel("First payment", { exact: true }).fill("2026-11-01");
   await rate.fill("6");
   await expect(page.getByText("must come after the contract date").first()).toBeVisible();
 });

@@ -99,3 +99,22 @@ test("what a kind of plan cannot have is said, and taken out", async ({ page }) 
   await page.getByLabel("Kind", { exact: true }).selectOption("level payments");
   await expect(deal.sentence).not.toHaveClass(/stale/);
 });
+
+test("dates are typed as people say them, or picked from a small calendar", async ({ page }) => {
+  const deal = await newDeal(page);
+  await deal.type({ ...VAN, "Contract date": "24 Nov 2026" });
+  await expect(deal.sentence).toContainText("the first on 24 December 2026");
+  await deal.type({ "First payment": "+6 weeks" });
+  await expect(deal.sentence).toContainText("the first on 5 January 2027");
+  await deal.field("First payment").blur();
+  await expect(deal.field("First payment")).toHaveValue("5 Jan 2027");
+  await deal.type({ "First payment": "8/1" });
+  await expect(deal.sentence).toContainText("the first on 1 August 2027");
+  await deal.type({ "First payment": "soon" });
+  await expect(page.getByText(/^Type a date such as 24 Nov/)).toBeVisible();
+  await deal.type({ "First payment": "8 Jan" });
+  await page.getByRole("button", { name: "Pick the first payment" }).click();
+  await page.getByRole("button", { name: /January 20th, 2027/ }).click();
+  await expect(deal.field("First payment")).toHaveValue("20 Jan 2027");
+  await expect(deal.sentence).toContainText("the first on 20 January 2027");
+});

@@ -176,8 +176,8 @@ test("the demo is loaded into an empty folder only", async () => {
   await loadDemo(storeOf(empty.database));
   await makeFigures(storeOf(empty.database), async typed => figuresOf(JSON.parse(typed)));
   const rows = await listed(empty.database);
-  expect(rows).toHaveLength(16);
-  expect(await empty.database.$count(customers)).toBe(14);
+  expect(rows).toHaveLength(28);
+  expect(await empty.database.$count(customers)).toBe(26);
   expect(await empty.database.$count(vehicles, eq(vehicles.inStock, true))).toBe(18);
   expect(rows.filter(row => row.payment === null).map(row => row.customer)).toEqual(["Tobiah Quarles"]);
   await empty.close();

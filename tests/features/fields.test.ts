@@ -68,7 +68,7 @@ test.each([
   ["yearlyRate", "6.4x", "“6.4x” is not a yearly rate; type a percent from 0 to 1,000, such as 6.49."],
   ["yearlyRate", "1001", "“1001” is not a yearly rate; type a percent from 0 to 1,000, such as 6.49."],
   ["down", "101%", "“101%” is not a percent of the price; type one from 0 to 100, such as 15."],
-  ["signed", "2026-02-30", "Type a date from 1 January 1900 to 31 December 2199."],
+  ["signed", "2026-02-30", "Type a date such as 24 Nov, 24 Nov 2027 or +3 weeks, from 1900 to 2199."],
 ] as const)("in %s, %j says why it cannot be", (field, text, sentence) => {
   expect(read(field, text)).toBe(sentence);
 });

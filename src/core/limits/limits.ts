@@ -27,6 +27,9 @@ export const MOST_DATED_AMOUNTS = 10_000;
 /** Lines of repayment tables that a search for one figure may make. */
 export const MOST_ROWS_TRIED = 500_000;
 
+/** Characters of the name of a line of a structure. */
+export const LONGEST_LINE_NAME = 80;
+
 /** Lines of a structure. */
 export const MOST_TAXES = 3;
 export const MOST_TRADE_INS = 3;

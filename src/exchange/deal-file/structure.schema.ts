@@ -1,8 +1,14 @@
 import Type from "typebox";
-import { MOST_EXTRAS, MOST_FEES, MOST_PAYOFFS, MOST_REBATES, MOST_TAXES, MOST_TRADE_INS } from "@/core";
+import {
+  LONGEST_LINE_NAME,
+  MOST_EXTRAS,
+  MOST_FEES,
+  MOST_PAYOFFS,
+  MOST_REBATES,
+  MOST_TAXES,
+  MOST_TRADE_INS,
+} from "@/core";
 import { Amount, exact, OneOf, Percent } from "../schema";
-
-const LONGEST_LINE_NAME = 80;
 
 const LineName = Type.String({
   minLength: 1,

@@ -1,7 +1,8 @@
 import { toast } from "sonner";
 import { tooLargeSentence } from "@/exchange/deal-file/largest";
 import { type Answer, api } from "@/features/api/client";
-import { localToday, newDealDocument } from "@/features/deal/desk/new-deal";
+import { newDealDocument } from "@/features/deal/desk/new-deal";
+import { localToday } from "@/features/figures/today";
 import type { RegisterRow } from "@/server/contract";
 
 const AWAY = "The server is away; nothing was changed. Try again when it is back.";

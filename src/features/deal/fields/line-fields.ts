@@ -1,3 +1,4 @@
+import { LONGEST_LINE_NAME } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
 import { readAmount, readPercent, typedAmount } from "./amount-text";
 import { bad, type Field, good } from "./field";
@@ -5,8 +6,6 @@ import { type ListName, linesOf, withLine } from "./structure-lines";
 
 /** A field of one line of a list: "fees/0/amount". */
 export type LineFieldName = `${ListName}/${number}/${string}`;
-
-export const LONGEST_LINE_NAME = 80;
 
 /** What a line is called that has no name of its own. */
 const KIND: Record<ListName, string> = {

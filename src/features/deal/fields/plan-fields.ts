@@ -12,6 +12,7 @@ import { type DealFile, readDeal } from "@/exchange/deal-file";
 import { longDate } from "@/exchange/text";
 import { termText } from "@/features/figures/format";
 import { amountReader, foundAmount, readPercent, typedAmount } from "./amount-text";
+import { NO_DATE, readContractDate, readTypedDate, typedDate } from "./date-text";
 import { bad, type Field, type FieldView, good, type Reading, withOptional } from "./field";
 import { termReader, yearsFieldText } from "./term-text";
 
@@ -60,29 +61,31 @@ export const PLAN_FIELDS = {
   signed: {
     label: "Contract date",
     type: "date",
-    read: dateReader("signed"),
-    show: ({ inputs }) => inputs.plan.signed ?? "",
+    read: (text, file) => putDate(file, "signed", text, readContractDate(text)),
+    show: ({ inputs }) => typedDate(inputs.plan.signed),
     say: ({ inputs }) => dateText(inputs.plan.signed),
   },
   firstPayment: {
     label: "First payment",
     type: "date",
     // The date that follows from the contract date goes on following from it.
-    read: (text, file) =>
-      text !== "" && text === followingDate(readDeal(file)) && file.plan.firstPayment === undefined
+    read: (text, file) => {
+      const date = readTypedDate(text, file);
+      return date !== undefined &&
+        date === followingDate(readDeal(file)) &&
+        file.plan.firstPayment === undefined
         ? good(file)
-        : readFirstPayment(text, file),
-    show: ({ inputs, deal }) => inputs.plan.firstPayment ?? followingDate(deal),
+        : putDate(file, "firstPayment", text, date);
+    },
+    show: ({ inputs, deal }) => typedDate(inputs.plan.firstPayment ?? followingDate(deal)),
     say: ({ inputs }) => dateText(inputs.plan.firstPayment) || "one period after the contract",
   },
 } satisfies Record<string, Field>;
 
-const readFirstPayment = dateReader("firstPayment");
-
-/** The first payment date where none is typed, as ISO 8601; nothing without a contract date. */
-function followingDate(deal: Result<Deal>): string {
+/** The first payment date where none is typed, as ISO 8601; undefined without a contract date. */
+function followingDate(deal: Result<Deal>): string | undefined {
   const date = deal.ok ? firstPaymentDate(deal.value.plan) : null;
-  return date === null ? "" : isoDate(date);
+  return date === null ? undefined : isoDate(date);
 }
 
 function readRate(text: string, file: DealFile): Reading {
@@ -97,13 +100,15 @@ function readRate(text: string, file: DealFile): Reading {
     : put(yearlyRate);
 }
 
-function dateReader(field: "signed" | "firstPayment"): Field["read"] {
-  return (text, file) => {
-    if (text === "") return good({ ...file, plan: withOptional(file.plan, field, undefined) });
-    return parseIsoDate(text) === undefined
-      ? bad("Type a date from 1 January 1900 to 31 December 2199.")
-      : good({ ...file, plan: { ...file.plan, [field]: text } });
-  };
+/** Puts a date that was read into the plan; nothing typed takes it out. */
+function putDate(
+  file: DealFile,
+  field: "signed" | "firstPayment",
+  text: string,
+  date: string | undefined,
+): Reading {
+  if (text !== "" && date === undefined) return bad(NO_DATE);
+  return good({ ...file, plan: withOptional(file.plan, field, date) });
 }
 
 function dateText(iso: string | undefined): string {

@@ -1,6 +1,7 @@
-import { HIGHEST_STEP_PERCENT, MOST_PAYMENTS, parseIsoDate, wholeText } from "@/core";
+import { HIGHEST_STEP_PERCENT, MOST_PAYMENTS, wholeText } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
 import { readAmount, typedAmount } from "./amount-text";
+import { NO_DATE, readTypedDate, typedDate } from "./date-text";
 import { bad, type Field, good, type Reading, withOptional } from "./field";
 
 type PlanFile = DealFile["plan"];
@@ -113,11 +114,10 @@ function dateOfRow(list: "once" | "datedPayments", index: number): Field {
     type: "date",
     read: (text, file) => {
       const row = planRows(file.plan, list)[index];
-      if (!row || parseIsoDate(text) === undefined)
-        return bad("Type a date from 1 January 1900 to 31 December 2199.");
-      return withRow(file, list, index, { ...row, date: text });
+      const date = readTypedDate(text, file);
+      return row && date !== undefined ? withRow(file, list, index, { ...row, date }) : bad(NO_DATE);
     },
-    show: ({ inputs }) => planRows(inputs.plan, list)[index]?.date ?? "",
+    show: ({ inputs }) => typedDate(planRows(inputs.plan, list)[index]?.date),
   };
 }
 

@@ -1,6 +1,7 @@
-import { HIGHEST_BALLOON_PERCENT, MOST_PAYMENTS, parseIsoDate, wholeText } from "@/core";
+import { HIGHEST_BALLOON_PERCENT, MOST_PAYMENTS, wholeText } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
 import { foundAmount, readAmount, readPercent, typedAmount } from "./amount-text";
+import { NO_DATE, readTypedDate, typedDate } from "./date-text";
 import { bad, type Field, good, type Reading, withOptional } from "./field";
 
 type PlanFile = DealFile["plan"];
@@ -109,12 +110,13 @@ export const PLAN_PART_FIELDS: Record<PlanPartName, Field> = {
     type: "date",
     read: (text, file) => {
       const yearly = file.plan.extra?.yearly;
+      const from = readTypedDate(text, file);
       if (!yearly) return good(file);
-      return parseIsoDate(text) === undefined
-        ? bad("Type the date of the first one.")
-        : put(file, "extra", { ...file.plan.extra, yearly: { ...yearly, from: text } });
+      return from === undefined
+        ? bad(NO_DATE)
+        : put(file, "extra", { ...file.plan.extra, yearly: { ...yearly, from } });
     },
-    show: ({ inputs }) => inputs.plan.extra?.yearly?.from ?? "",
+    show: ({ inputs }) => typedDate(inputs.plan.extra?.yearly?.from),
   },
 };
 

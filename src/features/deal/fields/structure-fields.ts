@@ -1,7 +1,7 @@
+import { LONGEST_LINE_NAME } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
 import { amountReader, foundAmount, readAmount, readPercent, typedAmount } from "./amount-text";
 import { bad, type Field, good, type Reading, withOptional } from "./field";
-import { LONGEST_LINE_NAME } from "./line-fields";
 import { linesOf, withLine } from "./structure-lines";
 
 const DOWN_UNIT = {

@@ -1,6 +1,7 @@
 import { useDesk } from "../desk/desk-context";
 import { type FieldName, fieldOf, isFoundIn } from "../fields";
 import { fieldError, fieldText, fieldUnit, isStale, shownQuote } from "../option";
+import { CalendarButton } from "./CalendarButton";
 
 /** The element id of a field, for labels and for going there from the sentence. */
 export const fieldId = (field: FieldName): string => `field-${field.replaceAll("/", "-")}`;
@@ -32,11 +33,11 @@ export function FigureField({ field, hideLabel, shortLabel, errorElsewhere }: Pr
       <div className="relative">
         <input
           id={id}
-          type={type === "date" ? "date" : "text"}
+          type="text"
           inputMode={type === "figure" ? "decimal" : undefined}
           autoComplete="off"
           aria-label={shortLabel && label}
-          className={`field ${found ? "found" : ""} ${found && shownQuote(option) && isStale(option) ? "stale" : ""} ${type === "figure" ? "text-right" : ""} ${unit ? "pr-7" : ""}`}
+          className={`field ${found ? "found" : ""} ${found && shownQuote(option) && isStale(option) ? "stale" : ""} ${type === "figure" ? "text-right" : ""} ${unit ? "pr-7" : ""} ${type === "date" ? "pr-8" : ""}`}
           value={fieldText(option, field)}
           readOnly={found}
           aria-invalid={error !== undefined}
@@ -52,6 +53,7 @@ export function FigureField({ field, hideLabel, shortLabel, errorElsewhere }: Pr
             act({ type: "find", figure: finds });
           }}
         />
+        {type === "date" && <CalendarButton field={field} label={label} />}
         {unit && (
           <span
             aria-hidden="true"
