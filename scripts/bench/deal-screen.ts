@@ -84,11 +84,15 @@ export const emptyScript = (browser: Browser, address: string): Promise<number> 
     await page.goto(address);
   });
 
-/** The script of the deal screen of a new deal, opened at its own address. */
+/** The script of the deal screen of a level loan with its table, opened at its own address. */
 export async function dealScript(browser: Browser, address: string): Promise<number> {
   const page = await browser.newPage();
   await newDeal(page, address);
   await page.waitForURL(/\/deals\//);
+  await page.getByLabel("Yearly rate").fill("6.49");
+  await page.getByLabel("Number of payments").fill("72");
+  await page.getByLabel("Price", { exact: true }).fill("41850");
+  await page.getByText(/^Saved \d/).waitFor();
   const deal = page.url();
   await page.close();
   return scriptOf(browser, async fresh => {

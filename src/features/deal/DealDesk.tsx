@@ -1,13 +1,21 @@
 "use client";
 
-import { type Dispatch, useCallback, useEffect, useMemo, useReducer, useSyncExternalStore } from "react";
+import {
+  type Dispatch,
+  lazy,
+  Suspense,
+  useCallback,
+  useEffect,
+  useMemo,
+  useReducer,
+  useSyncExternalStore,
+} from "react";
 import { toast } from "sonner";
 import type { DealChange, DealDocument } from "@/exchange/deal-document";
 import { api } from "@/features/api/client";
 import { RepaymentTable } from "@/features/repayment/RepaymentTable";
 import { useAutosave } from "@/features/saving/use-autosave";
 import type { DealReply } from "@/server/contract";
-import { ConflictDialog } from "./ConflictDialog";
 import { CostFigures } from "./CostFigures";
 import { CUSTOMER_FIELD, DealHeader } from "./DealHeader";
 import { DealSentence } from "./DealSentence";
@@ -17,6 +25,11 @@ import { deskDocument, deskReducer, openDesk, openedOption } from "./desk/desk-s
 import { isStale, type OptionAction, shownQuote } from "./option";
 import { PlanCard } from "./plan/PlanCard";
 import { StructureCard } from "./structure/StructureCard";
+
+// Two people seldom change the same: the screen starts without the code for it.
+const ConflictDialog = lazy(() =>
+  import("./ConflictDialog").then(({ ConflictDialog: dialog }) => ({ default: dialog })),
+);
 
 type Props = { deal: DealReply };
 
@@ -70,13 +83,15 @@ function Desk({ deal }: Props) {
       <div data-testid="desk" className="flex min-h-full flex-col gap-3 p-3 md:px-6 lg:h-full">
         <DealHeader status={status} />
         {status.kind === "conflict" && (
-          <ConflictDialog
-            mine={document}
-            theirs={status.theirs}
-            onKeepMine={() => saving.continueFrom(status.theirs)}
-            onTakeTheirs={() => saving.settleOn(status.theirs)}
-            onKeepBoth={() => void keepBoth(status.theirs)}
-          />
+          <Suspense fallback={<p className="text-error">This deal was also changed somewhere else.</p>}>
+            <ConflictDialog
+              mine={document}
+              theirs={status.theirs}
+              onKeepMine={() => saving.continueFrom(status.theirs)}
+              onTakeTheirs={() => saving.settleOn(status.theirs)}
+              onKeepBoth={() => void keepBoth(status.theirs)}
+            />
+          </Suspense>
         )}
         {status.kind === "deleted" && <DeletedNotice id={deal.id} onBack={saving.continueFrom} />}
         <div className="flex min-h-0 flex-1 flex-col gap-4 lg:flex-row">

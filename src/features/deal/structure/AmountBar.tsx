@@ -1,5 +1,4 @@
-import { scaleLinear } from "d3-scale";
-import { stack } from "d3-shape";
+import { stack, stackOffsetExpand } from "d3-shape";
 import type { TallyLine } from "@/core";
 import { useStructure } from "./use-structure";
 
@@ -22,9 +21,10 @@ export function AmountBar({ lines, stale }: { lines: readonly TallyLine[]; stale
   );
   const total = sums.reduce((sum, each) => sum + each, 0);
   if (total === 0) return null;
-  const scale = scaleLinear([0, total], [0, WIDTH]);
   const record = Object.fromEntries(PARTS.map(({ name }, index) => [name, sums[index] ?? 0]));
-  const segments = stack<Record<string, number>>().keys(PARTS.map(({ name }) => name))([record]);
+  const segments = stack<Record<string, number>>()
+    .keys(PARTS.map(({ name }) => name))
+    .offset(stackOffsetExpand)([record]);
   const words = PARTS.map(({ name }, index) => `${name} ${money(sums[index])}`).filter(
     (_, index) => (sums[index] ?? 0) > 0,
   );
@@ -41,8 +41,8 @@ export function AmountBar({ lines, stale }: { lines: readonly TallyLine[]; stale
         return (
           <rect
             key={segment.key}
-            x={scale(from)}
-            width={scale(to) - scale(from)}
+            x={from * WIDTH}
+            width={(to - from) * WIDTH}
             height={8}
             fill={PARTS[index]?.colour}
           >

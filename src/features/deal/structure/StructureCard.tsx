@@ -1,15 +1,20 @@
-import { memo, useState } from "react";
+import { lazy, memo, Suspense, useState } from "react";
 import { useDesk } from "../desk/desk-context";
 import { asPersonal, asVehicle, linesOf } from "../fields";
 import { AddLine } from "./AddLine";
 import { CashDownRow } from "./CashDownRow";
-import { ChargeLines } from "./ChargeLines";
-import { PayoffLines, RebateLines } from "./OtherLines";
 import { TallyFoot } from "./TallyFoot";
 import { TallyRow } from "./TallyRow";
-import { TaxLines } from "./TaxLines";
 import { TradeInLines } from "./TradeInLines";
 import { type OpenLine, useStructure } from "./use-structure";
+
+// A plain deal has none of these lines: the screen starts without the code for them.
+const LinesAfterPrice = lazy(() =>
+  import("./ListLines").then(({ LinesAfterPrice: lines }) => ({ default: lines })),
+);
+const LinesAfterDown = lazy(() =>
+  import("./ListLines").then(({ LinesAfterDown: lines }) => ({ default: lines })),
+);
 
 /**
  * The tally from the price to the amount financed, each line with its sign and the subtotal so far. The lines scroll by
@@ -20,6 +25,7 @@ export const StructureCard = memo(function StructureCard() {
   const [open, setOpen] = useState<OpenLine>(null);
   const opening = { open, setOpen };
   const isPersonal = structure.purpose !== undefined;
+  const hasLists = Boolean(structure.taxes || structure.fees || structure.extras || structure.rebates);
   return (
     <section aria-labelledby="structure-title" className="flex min-h-0 flex-col">
       <div className="min-h-0 overflow-auto p-4 pb-2">
@@ -38,14 +44,19 @@ export const StructureCard = memo(function StructureCard() {
             running={runningOf("price")[0] ?? ""}
             remark={<TaxInPrice />}
           />
-          <TaxLines opening={opening} />
-          <ChargeLines list="fees" opening={opening} />
-          <ChargeLines list="extras" opening={opening} />
-          <RebateLines opening={opening} />
+          {hasLists && (
+            <Suspense fallback={<p className="col-span-4 text-faint">Opening …</p>}>
+              <LinesAfterPrice opening={opening} />
+            </Suspense>
+          )}
           {!isPersonal && <TradeInLines opening={opening} />}
           {structure.deposit !== undefined && <DepositRow />}
           <CashDownRow />
-          <PayoffLines opening={opening} />
+          {structure.payoffs && (
+            <Suspense fallback={null}>
+              <LinesAfterDown opening={opening} />
+            </Suspense>
+          )}
         </div>
         <AddLine opening={opening} />
         <KindOfDeal />
