@@ -23,6 +23,54 @@ async function openLongLoan(browser: Browser, address: string): Promise<Desk> {
   return { page, devtools };
 }
 
+/** A structure with lines of every list, whose fees are solved together with the loan. */
+const FULL_STRUCTURE = {
+  price: "41850.00",
+  taxes: [
+    { name: "County tax", rate: "6.25", on: ["price", "fees", "extras"], tradeInCredit: true },
+    { name: "Road tax", rate: "0.5", on: ["price"], cap: "150.00" },
+  ],
+  fees: [
+    { name: "Documents", amount: "299.00", taxable: true },
+    { name: "Origination", percentOf: "loanAmount", percent: "1.5", financeCharge: true },
+    { name: "Title", amount: "184.50", financed: false },
+    { name: "Account fee", amount: "4.50", with: "eachPayment", financeCharge: true },
+  ],
+  extras: [
+    { name: "Service contract", amount: "1890.00" },
+    { name: "Payment cover", percentOf: "totalOfPayments", percent: "1.5" },
+  ],
+  rebates: [{ name: "Maker's rebate", amount: "1800.00" }],
+  tradeIns: [
+    { name: "Ostrel U1", allowance: "9200.00", owed: "11050.00" },
+    { name: "Larkmoor Fold", allowance: "2100.00", owed: "0" },
+  ],
+  down: { percent: "10", of: "total" },
+  deposit: "500.00",
+};
+
+/** The same with every kind of line in its structure, brought in as a deal file. */
+async function openFullStructure(browser: Browser, address: string): Promise<Desk> {
+  const file = {
+    format: "kellux-deal",
+    version: 1,
+    currency: "USD",
+    structure: FULL_STRUCTURE,
+    plan: { kind: "loan", frequency: "monthly", yearlyRate: "6.49", payments: 360, signed: "2026-11-24" },
+    find: "payment",
+  };
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const answer = await page.request.post(`${address}/api/deals/import`, {
+    data: { fileName: "Full structure.json", text: JSON.stringify(file) },
+  });
+  const { id } = (await answer.json()) as { id: string };
+  await page.goto(`${address}/deals/${id}`);
+  await page.getByText(`${PAYMENTS} payments`).waitFor();
+  const devtools = await page.context().newCDPSession(page);
+  await devtools.send("Performance.enable");
+  return { page, devtools };
+}
+
 type Desk = { page: Page; devtools: CDPSession };
 
 /** Milliseconds that scripts, styles and layout have kept the main thread so far. */
@@ -36,7 +84,8 @@ async function busy({ devtools }: Desk): Promise<number> {
 
 async function keyPress(desk: Desk, key: string): Promise<number> {
   const before = await busy(desk);
-  await desk.page.getByLabel("Price", { exact: true }).press(key);
+  // The field has the focus: to look for it would keep the page busy too.
+  await desk.page.keyboard.press(key);
   await desk.page.evaluate(
     () => new Promise(done => requestAnimationFrame(() => requestAnimationFrame(done))),
   );
@@ -47,19 +96,34 @@ async function keyPress(desk: Desk, key: string): Promise<number> {
  * Types in the deal screen of each address by turns and takes, for each key, the milliseconds that scripts, styles and
  * layout kept the main thread until all figures were painted. Sorted, one list an address.
  */
-export async function keyPressCosts(browser: Browser, addresses: readonly string[]): Promise<number[][]> {
+export async function keyPressCosts(
+  browser: Browser,
+  addresses: readonly string[],
+  open: (browser: Browser, address: string) => Promise<Desk> = openLongLoan,
+): Promise<number[][]> {
   const desks: Desk[] = [];
-  for (const address of addresses) desks.push(await openLongLoan(browser, address));
+  for (const address of addresses) desks.push(await open(browser, address));
   const costs = desks.map((): number[] => []);
   for (let key = 0; key < KEYS; key++) {
     for (const [k, desk] of desks.entries()) {
       await desk.page.bringToFront();
+      if (key === 0) {
+        const price = desk.page.getByLabel("Price", { exact: true });
+        await price.focus();
+        await price.press("End");
+      }
       // Digits come and go, so that the price stays a price.
       costs[k]?.push(await keyPress(desk, key % 2 === 0 ? "7" : "Backspace"));
     }
   }
   for (const { page } of desks) await page.close();
   return costs.map(list => list.sort((a, b) => a - b));
+}
+
+/** The same in a deal whose structure has every kind of line. */
+export async function fullStructureCosts(browser: Browser, address: string): Promise<number[]> {
+  const [costs = []] = await keyPressCosts(browser, [address], openFullStructure);
+  return costs;
 }
 
 /** Gzip bytes of every script that a page fetches until the network is idle, prefetched ones too. */

@@ -50,13 +50,22 @@ function includedAtSigning({ dueAtSigning: { items }, deal }: Quote): string {
 
 const APR_PLACES = 4;
 
+/** Two texts say it, of one answer. */
+const costs = new WeakMap<Quote, ReturnType<typeof costOfCredit>>();
+
+function costOf(quote: Quote): ReturnType<typeof costOfCredit> {
+  const cost = costs.get(quote) ?? costOfCredit(quote);
+  costs.set(quote, cost);
+  return cost;
+}
+
 function aprText(quote: Quote): string {
-  const cost = costOfCredit(quote);
+  const cost = costOf(quote);
   return cost.ok ? `${cost.value.apr.toFixed(APR_PLACES)} %` : "none";
 }
 
 function includedInApr(quote: Quote): string {
-  const cost = costOfCredit(quote);
+  const cost = costOf(quote);
   if (!cost.ok) return cost.failure.sentence;
   return quote.financeCharge > quote.totalInterest ? "a year: interest + fees" : "a year, by Regulation Z";
 }

@@ -44,8 +44,15 @@ const isPlanLine = (name: FieldName): name is PlanLineFieldName =>
 /** All about a field. */
 export function fieldOf(name: FieldName): Field {
   if (name in FIELDS) return FIELDS[name as keyof typeof FIELDS];
-  return isPlanLine(name) ? planLineField(name) : lineField(name as LineFieldName);
+  const known = LINE_FIELDS.get(name);
+  if (known) return known;
+  const field = isPlanLine(name) ? planLineField(name) : lineField(name as LineFieldName);
+  LINE_FIELDS.set(name, field);
+  return field;
 }
+
+/** The fields of lines that were asked for, by name. */
+const LINE_FIELDS = new Map<FieldName, Field>();
 
 /**
  * Reads what was typed in a field into the deal.

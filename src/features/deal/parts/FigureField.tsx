@@ -1,4 +1,5 @@
-import { useDesk } from "../desk/desk-context";
+import { memo } from "react";
+import { type Desk, useDesk } from "../desk/desk-context";
 import { type FieldName, fieldOf, isFoundIn } from "../fields";
 import { fieldError, fieldText, fieldUnit, isStale, shownQuote } from "../option";
 import { CalendarButton } from "./CalendarButton";
@@ -17,15 +18,46 @@ type Props = {
 };
 
 /** One figure to type. Answers move with every key; a figure that cannot be read says why right here. */
-export function FigureField({ field, hideLabel, shortLabel, errorElsewhere }: Props) {
+export function FigureField({ field, hideLabel = false, shortLabel, errorElsewhere }: Props) {
   const { option, act } = useDesk();
-  const { label, finds, type = "figure" } = fieldOf(field);
-  const unit = fieldUnit(option, field);
-  const error = fieldError(option, field);
   const found = isFoundIn(field, option.inputs.find);
-  const id = fieldId(field);
   return (
     <div className="min-w-0">
+      <FieldInput
+        field={field}
+        hideLabel={hideLabel}
+        shortLabel={shortLabel}
+        text={fieldText(option, field)}
+        unit={fieldUnit(option, field)}
+        found={found}
+        stale={found && shownQuote(option) !== null && isStale(option)}
+        isWrong={fieldError(option, field) !== undefined}
+        act={act}
+      />
+      {!errorElsewhere && <FieldError field={field} />}
+    </div>
+  );
+}
+
+type InputProps = {
+  field: FieldName;
+  hideLabel: boolean;
+  shortLabel: string | undefined;
+  text: string;
+  unit: string | undefined;
+  found: boolean;
+  stale: boolean;
+  isWrong: boolean;
+  act: Desk["act"];
+};
+
+/** Drawn again only where something of it has changed: a key changes few of many fields. */
+const FieldInput = memo(function FieldInput(props: InputProps) {
+  const { field, hideLabel, shortLabel, text, unit, found, stale, isWrong, act } = props;
+  const { label, finds, type = "figure" } = fieldOf(field);
+  const id = fieldId(field);
+  return (
+    <>
       <label htmlFor={id} className={hideLabel ? "sr-only" : "mb-0.5 block text-faint text-sm"}>
         {shortLabel ?? label}
         {found && <span className="sr-only"> (being found)</span>}
@@ -37,11 +69,11 @@ export function FigureField({ field, hideLabel, shortLabel, errorElsewhere }: Pr
           inputMode={type === "figure" ? "decimal" : undefined}
           autoComplete="off"
           aria-label={shortLabel && label}
-          className={`field ${found ? "found" : ""} ${found && shownQuote(option) && isStale(option) ? "stale" : ""} ${type === "figure" ? "text-right" : ""} ${unit ? "pr-7" : ""} ${type === "date" ? "pr-8" : ""}`}
-          value={fieldText(option, field)}
+          className={`field ${found ? "found" : ""} ${stale ? "stale" : ""} ${type === "figure" ? "text-right" : ""} ${unit ? "pr-7" : ""} ${type === "date" ? "pr-8" : ""}`}
+          value={text}
           readOnly={found}
-          aria-invalid={error !== undefined}
-          aria-describedby={error ? `${id}-error` : undefined}
+          aria-invalid={isWrong}
+          aria-describedby={isWrong ? `${id}-error` : undefined}
           aria-keyshortcuts={finds ? "?" : undefined}
           title={finds && !found ? "Type ? to find this figure" : undefined}
           onChange={event => act({ type: "typed", field, text: event.target.value })}
@@ -63,10 +95,9 @@ export function FigureField({ field, hideLabel, shortLabel, errorElsewhere }: Pr
           </span>
         )}
       </div>
-      {!errorElsewhere && <FieldError field={field} />}
-    </div>
+    </>
   );
-}
+});
 
 /** Why a field's figure cannot be read, or gives no answer. */
 export function FieldError({ field }: { field: FieldName }) {
