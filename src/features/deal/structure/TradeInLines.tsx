@@ -1,3 +1,4 @@
+import { useDesk } from "../desk/desk-context";
 import { type FieldName, linesOf } from "../fields";
 import { LineButton } from "./LineButton";
 import { OpenEditor } from "./OpenEditor";
@@ -13,11 +14,12 @@ export function TradeInLines({ opening }: { opening: Opening }) {
   const isAlone = shown.length === 1;
   const [allowances, debts] = [runningOf("allowance"), runningOf("owed")];
   const before = allowances[0] ?? runningOf("rebate").at(-1) ?? runningOf("extra").at(-1);
-  const amountOf = (figure: string, index: number) =>
-    tally.lines.filter(line => line.figure === figure)[index]?.amount ?? 0;
-  /** By how much more is owed on a trade-in than it is worth. */
+  const { deal } = useDesk().option;
+  /** By how much more is owed on a trade-in than it is worth; a found allowance is the shown answer's. */
   const shortfallText = (index: number) => {
-    const shortfall = amountOf("owed", index) - amountOf("allowance", index);
+    const tradeIn = deal.ok ? deal.value.structure.tradeIns[index] : undefined;
+    const found = tally.lines.filter(({ figure }) => figure === "allowance")[index]?.amount;
+    const shortfall = (tradeIn?.owed ?? 0) - (tradeIn?.allowance ?? found ?? 0);
     return shortfall > 0 ? `${money(shortfall)} over its worth: adds to the loan` : "";
   };
   const called = (name: string | undefined, index: number) => name ?? (isAlone ? "" : `number ${index + 1}`);
