@@ -1,5 +1,6 @@
 import { chosenOption } from "@/exchange/deal-document";
 import { newDealDocument } from "@/features/deal/desk/new-deal";
+import { type PaidBy, paidMembers, withLine, withNewLine, withoutLine } from "@/features/deal/fields";
 import {
   fieldText,
   isStale,
@@ -10,6 +11,8 @@ import {
   shownQuote,
   shownTally,
 } from "@/features/deal/option";
+import { ADDABLE_PARTS } from "@/features/deal/plan/addable-parts";
+import { asKind, withFrequency } from "@/features/deal/plan/kinds";
 
 const typed = (field: Extract<OptionAction, { type: "typed" }>["field"], text: string): OptionAction => ({
   type: "typed",
@@ -128,12 +131,94 @@ test("cash down is an amount or a percent, and turns from one into the other", (
 });
 
 test("the first payment is a month after the contract until it is typed, and again when it is cleared", () => {
-  expect(fieldText(option(typed("signed", "2027-01-31")), "firstPayment")).toBe("2027-02-28");
+  expect(fieldText(option(typed("signed", "2027-01-31")), "firstPayment")).toBe("28 Feb 2027");
   const moved = option(typed("firstPayment", "2027-01-08"), typed("signed", "2026-12-01"));
   expect(fieldText(moved, "firstPayment")).toBe("2027-01-08");
   const cleared = option(typed("signed", "2026-12-01"), typed("firstPayment", ""), {
     type: "left",
     field: "firstPayment",
   });
-  expect(fieldText(cleared, "firstPayment")).toBe("2027-01-01");
+  expect(fieldText(cleared, "firstPayment")).toBe("1 Jan 2027");
+});
+
+test("a line taken out takes what was being typed in its list along; other lines keep theirs", () => {
+  const add = (name: string): OptionAction => ({
+    type: "structure",
+    change: now => withNewLine(now, "fees", { name, amount: "10" }),
+  });
+  const state = option(
+    ...PRICED,
+    add("Documents"),
+    add("Plates"),
+    typed("fees/1/amount", "8x"),
+    typed("deposit", "7"),
+    typed("yearlyRate", "6x"),
+  );
+  expect(fieldText(state, "fees/1/amount")).toBe("8x");
+  const after = optionReducer(state, {
+    type: "structure",
+    change: now => withoutLine(now, "fees", 0),
+    forget: "fees",
+  });
+  expect(after.inputs.structure.fees).toEqual([{ name: "Plates", amount: "10" }]);
+  expect(fieldText(after, "fees/0/amount")).toBe("10.00");
+  // What cannot be read elsewhere still waits to be mended.
+  expect(after.errors).toEqual({ yearlyRate: expect.stringContaining("6x") });
+});
+
+test("a percent sign makes a fee a percent of the loan, and each way of paying excludes the others", () => {
+  const fee = option(
+    ...PRICED,
+    { type: "structure", change: now => withNewLine(now, "fees", { name: "Origination", amount: "0" }) },
+    typed("fees/0/amount", "1.5 %"),
+  );
+  expect(fee.inputs.structure.fees).toEqual([
+    { name: "Origination", percentOf: "loanAmount", percent: "1.5" },
+  ]);
+  // 1.5 % of 20,304.57 is 304.57.
+  expect(shownQuote(fee)?.loanAmount).toBe(2_030_457);
+  const paid = (way: PaidBy) =>
+    optionReducer(fee, {
+      type: "structure",
+      change: now => withLine(now, "fees", 0, paidMembers(way)),
+    }).inputs.structure.fees?.[0];
+  expect(paid("atSigning")).toMatchObject({ financed: false });
+  expect(paid("eachPayment")).toMatchObject({ with: "eachPayment" });
+  expect(paid("financed")).toEqual({ name: "Origination", percentOf: "loanAmount", percent: "1.5" });
+});
+
+test("a first trade-in of a file of before stays where it is, until a second one comes", () => {
+  const one = option(...PRICED, typed("allowance", "5,000"));
+  expect(one.inputs.structure).toMatchObject({ tradeIn: { allowance: "5000.00", owed: "0" } });
+  const two = optionReducer(one, {
+    type: "structure",
+    change: now => withNewLine(now, "tradeIns", { allowance: "100", owed: "0" }),
+  });
+  expect(two.inputs.structure).not.toHaveProperty("tradeIn");
+  expect(two.inputs.structure.tradeIns).toHaveLength(2);
+  expect(shownQuote(two)?.loanAmount).toBe(2_000_000 - 510_000);
+});
+
+test("another frequency keeps the years, and a list of payments keeps its number as a term", () => {
+  const plan = option(...PRICED).inputs.plan;
+  expect(withFrequency(plan, "everyTwoWeeks")).toMatchObject({ frequency: "everyTwoWeeks", payments: 104 });
+  expect(withFrequency({ ...plan, payments: 7 }, "yearly")).toMatchObject({ payments: 7 });
+  const listed = asKind(plan, "listed", 20_811);
+  expect(listed.datedPayments).toEqual([{ date: "2026-12-24" }]);
+  expect(listed).not.toHaveProperty("payments");
+  expect(asKind(listed, "equalPrincipal", null)).toMatchObject({ kind: "equalPrincipal", payments: 1 });
+});
+
+test("every rare part of a plan is added, answered and taken out again", () => {
+  const { plan } = option(...PRICED, typed("signed", "2026-11-24")).inputs;
+  for (const { name, has, add, takeOut } of ADDABLE_PARTS) {
+    const added = add(plan);
+    expect([name, has(plan), has(added)]).toEqual([name, false, true]);
+    const answered = optionReducer(option(...PRICED, typed("signed", "2026-11-24")), {
+      type: "plan",
+      change: add,
+    });
+    expect([name, answered.answer.ok]).toEqual([name, true]);
+    expect(takeOut(added)).toEqual(plan);
+  }
 });
