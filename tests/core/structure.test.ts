@@ -139,6 +139,12 @@ test("a figure is found from what is due at signing, and from the cash received"
   expect(cash.down).toBe(41_000);
 });
 
+test("nothing is found from the cash that a vehicle's loan pays out, because it pays none", () => {
+  expect(refusalOf(fileOf({}, { find: "price", from: { cashReceived: "500.00" } }))).toBe(
+    "Only a personal loan, with a purpose, pays an amount out to find something from.",
+  );
+});
+
 test("of several trade-ins the one that leaves its allowance out is found", () => {
   const quote = answerOf(
     fileOf(

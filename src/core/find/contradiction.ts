@@ -8,7 +8,16 @@ import { MEASURES } from "./measure";
  * as a failure; undefined where there is none.
  */
 export function contradiction(deal: Deal): { ok: false; failure: Failure } | undefined {
-  return paymentsContradiction(deal) ?? paymentContradiction(deal);
+  return cashContradiction(deal) ?? paymentsContradiction(deal) ?? paymentContradiction(deal);
+}
+
+/** Only a personal loan pays cash out. */
+function cashContradiction({ structure, from }: Deal) {
+  if (from?.figure !== "cashReceived" || structure.personal) return undefined;
+  return failure(
+    "cashReceived",
+    "Only a personal loan, with a purpose, pays an amount out to find something from.",
+  );
 }
 
 /** The number of payments follows from an end date, and from what a payment that is found is to cost. */
