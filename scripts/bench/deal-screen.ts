@@ -110,7 +110,8 @@ export async function keyPressCosts(
       if (key === 0) {
         const price = desk.page.getByLabel("Price", { exact: true });
         await price.focus();
-        await price.press("End");
+        // Before its first digit, where one more is an amount whatever its decimals are.
+        await price.press("Home");
       }
       // Digits come and go, so that the price stays a price.
       costs[k]?.push(await keyPress(desk, key % 2 === 0 ? "7" : "Backspace"));

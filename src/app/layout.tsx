@@ -4,7 +4,7 @@ import "./globals.css";
 import type { Metadata } from "next";
 import { connection } from "next/server";
 import type { ReactNode } from "react";
-import { Toaster } from "sonner";
+import { Notices } from "@/features/notices/Notices";
 import { Shell } from "@/features/shell/Shell";
 
 export const metadata: Metadata = {
@@ -19,7 +19,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
     <html lang="en">
       <body>
         <Shell>{children}</Shell>
-        <Toaster theme="system" position="bottom-center" toastOptions={{ duration: 10_000 }} />
+        <Notices />
       </body>
     </html>
   );

@@ -10,9 +10,9 @@ import {
   useReducer,
   useSyncExternalStore,
 } from "react";
-import { toast } from "sonner";
 import type { DealChange, DealDocument } from "@/exchange/deal-document";
 import { api } from "@/features/api/client";
+import { notify } from "@/features/notices/notify";
 import { RepaymentTable } from "@/features/repayment/RepaymentTable";
 import { useAutosave } from "@/features/saving/use-autosave";
 import type { DealReply } from "@/server/contract";
@@ -69,11 +69,11 @@ function Desk({ deal }: Props) {
     const copy = await api.create(document);
     if (copy.kind !== "done") {
       const reason = copy.kind === "refused" ? copy.sentence : "The server is away.";
-      toast.error(`Your version is not a deal of its own yet. ${reason} Nothing is lost; try again.`);
+      notify.error(`Your version is not a deal of its own yet. ${reason} Nothing is lost; try again.`);
       return;
     }
     saving.settleOn(theirs);
-    toast("Your version is now a deal of its own.", {
+    notify("Your version is now a deal of its own.", {
       action: { label: "Open it", onClick: () => location.assign(`/deals/${copy.value.id}`) },
     });
   };

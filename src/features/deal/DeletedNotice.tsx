@@ -1,5 +1,5 @@
-import { toast } from "sonner";
 import { api } from "@/features/api/client";
+import { notify } from "@/features/notices/notify";
 import type { DealReply } from "@/server/contract";
 
 /** The deal on the screen was deleted: it can be brought back, with what was changed here. */
@@ -7,7 +7,7 @@ export function DeletedNotice({ id, onBack }: { id: string; onBack: (deal: DealR
   const bringBack = async () => {
     const answer = await api.restore(id);
     if (answer.kind === "done") onBack(answer.value);
-    else toast.error(answer.kind === "refused" ? answer.sentence : "The server is away; try again.");
+    else notify.error(answer.kind === "refused" ? answer.sentence : "The server is away; try again.");
   };
   return (
     <div role="alert" className="flex flex-wrap items-center gap-3 rounded-box border border-error px-4 py-2">

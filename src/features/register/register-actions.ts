@@ -1,14 +1,14 @@
-import { toast } from "sonner";
 import { tooLargeSentence } from "@/exchange/deal-file/largest";
 import { type Answer, api } from "@/features/api/client";
 import { newDealDocument } from "@/features/deal/desk/new-deal";
 import { localToday } from "@/features/figures/today";
+import { notify } from "@/features/notices/notify";
 import type { RegisterRow } from "@/server/contract";
 
 const AWAY = "The server is away; nothing was changed. Try again when it is back.";
 
 function sayWhyNot<Value>(answer: Exclude<Answer<Value>, { kind: "done" }>, what = ""): void {
-  toast.error(what + (answer.kind === "away" ? AWAY : answer.sentence));
+  notify.error(what + (answer.kind === "away" ? AWAY : answer.sentence));
 }
 
 async function newDeal(): Promise<void> {
@@ -27,7 +27,7 @@ export function registerActions(reload: () => Promise<void>) {
     const answer = await api.duplicate(id);
     if (answer.kind !== "done") return sayWhyNot(answer);
     await reload();
-    toast(`The deal of ${customer || "no name"} was duplicated.`, {
+    notify(`The deal of ${customer || "no name"} was duplicated.`, {
       action: { label: "Open the copy", onClick: () => location.assign(`/deals/${answer.value.id}`) },
     });
   };
@@ -42,7 +42,7 @@ export function registerActions(reload: () => Promise<void>) {
     const answer = await api.remove(id);
     if (answer.kind !== "done") return sayWhyNot(answer);
     await reload();
-    toast(`The deal of ${customer || "no name"} was deleted.`, {
+    notify(`The deal of ${customer || "no name"} was deleted.`, {
       action: { label: "Undo", onClick: () => void undoDelete(id) },
     });
   };
@@ -52,14 +52,14 @@ export function registerActions(reload: () => Promise<void>) {
     for (const file of files) {
       const tooLarge = tooLargeSentence(file.size);
       if (tooLarge) {
-        toast.error(`${file.name}: ${tooLarge}`);
+        notify.error(`${file.name}: ${tooLarge}`);
         continue;
       }
       const answer = await api.importFile(file.name, await file.text());
       if (answer.kind === "done") kept += 1;
       else sayWhyNot(answer, `${file.name}: `);
     }
-    if (kept > 0) toast.success(kept === 1 ? "1 deal was brought in." : `${kept} deals were brought in.`);
+    if (kept > 0) notify.success(kept === 1 ? "1 deal was brought in." : `${kept} deals were brought in.`);
     await reload();
   };
 

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from "react";
-import { toast } from "sonner";
 import { api } from "@/features/api/client";
+import { notify } from "@/features/notices/notify";
 import type { RegisterAsked, RegisterPage } from "@/server/contract";
 import { registerQuery } from "./register-query";
 
@@ -26,7 +26,7 @@ export function useRegisterPage(initial: RegisterPage, opened: RegisterAsked) {
       else if (isDone) {
         const sentence =
           answer.kind === "away" ? "The server is away; the list is as it was." : answer.sentence;
-        toast.error(sentence, { id: "register" });
+        notify.error(sentence, { id: "register" });
       }
     }
     isAsking.current = false;

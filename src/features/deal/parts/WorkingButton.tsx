@@ -1,7 +1,7 @@
 import { Calculator } from "lucide-react";
 import { useRef, useState } from "react";
-import { toast } from "sonner";
 import type { Quote, WorkedFigure, WorkingStep } from "@/core";
+import { notify } from "@/features/notices/notify";
 import { useDesk } from "../desk/desk-context";
 import { shownQuote } from "../option";
 
@@ -58,7 +58,7 @@ async function workingOf(quote: Quote, figure: WorkedFigure): Promise<WorkingSte
     const { working } = await import("@/core/working");
     return working(quote, figure);
   } catch {
-    toast.error("The working could not be loaded, because the server is away. Try again when it is back.");
+    notify.error("The working could not be loaded, because the server is away. Try again when it is back.");
     return undefined;
   }
 }
