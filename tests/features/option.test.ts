@@ -1,6 +1,7 @@
 import { chosenOption } from "@/exchange/deal-document";
+import type { PaidBy } from "@/exchange/deal-file";
 import { newDealDocument } from "@/features/deal/desk/new-deal";
-import { type PaidBy, paidMembers, withLine, withNewLine, withoutLine } from "@/features/deal/fields";
+import { paidMembers, withLine, withNewLine, withoutLine } from "@/features/deal/fields";
 import {
   fieldText,
   isStale,

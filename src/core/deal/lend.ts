@@ -49,15 +49,15 @@ export function lend(deal: Deal, terms: Terms): Result<Lent> {
   const { loanAmount } = reckoned;
   if (loanAmount <= 0) return nothingToFinance(structure, reckoned, terms.decimals);
   const atSigning = isDownFromDue(structure.down) ? costs.paidAtSigning(loanAmount) : 0;
+  const chargeAtSigning = plan.prepaidCharge ?? 0;
+  const prepaid = chargeAtSigning + prepaidCharges(structure, reckoned);
   const money = (minor: number) => groupedAmount(minor, terms.decimals);
   const wrong =
-    settledProblem(structure, reckoned, atSigning + (plan.prepaidCharge ?? 0), money) ??
-    nothingPaidOut(deal, reckoned, money);
+    settledProblem(structure, reckoned, atSigning + chargeAtSigning, money) ??
+    nothingPaidOut(loanAmount, chargeAtSigning, prepaid, money);
   if (wrong) return { ok: false, failure: wrong };
   const loan = loanOf(plan, terms, reckoned.price, loanAmount);
   if (!loan.ok) return loan;
-  const chargeAtSigning = plan.prepaidCharge ?? 0;
-  const prepaid = chargeAtSigning + prepaidCharges(structure, reckoned);
   const amountFinanced = loanAmount - prepaid;
   return success({
     structure,
@@ -81,19 +81,17 @@ function nothingToFinance(structure: Structure, reckoned: Reckoned, decimals: nu
 
 /** Finance charges that are paid at the start, and leave nothing of the loan. */
 function nothingPaidOut(
-  { structure, plan }: Deal,
-  reckoned: Reckoned,
+  loanAmount: number,
+  charge: number,
+  prepaid: number,
   money: (minor: number) => string,
 ): Failure | undefined {
-  const { loanAmount } = reckoned;
-  const charge = plan.prepaidCharge ?? 0;
   if (charge >= loanAmount) {
     return {
       figure: "prepaidCharge",
       sentence: `A charge at signing of ${money(charge)} leaves nothing of the ${money(loanAmount)} financed; it must be less.`,
     };
   }
-  const prepaid = charge + prepaidCharges(structure, reckoned);
   if (prepaid < loanAmount) return undefined;
   return {
     figure: "prepaidCharge",

@@ -1,5 +1,5 @@
 export { isDownFromDue } from "./cash-down";
-export { chargesOf, fallsWithPayments, isReckonedFromLoan } from "./charges";
+export { chargesOf, fallsWithPayments } from "./charges";
 export {
   type ChargesWithPayments,
   chargesWithPayments,
@@ -9,7 +9,7 @@ export {
   dueItems,
   totalWithPayments,
 } from "./due-at-signing";
-export { ownCostOf, STRUCTURE_LINES, type StructureFigure } from "./lines";
+export { ownCostOf, type StructureFigure } from "./lines";
 export { cashReceived, prepaidCharges } from "./paid-out";
 export { percentProblem, settledProblem } from "./problems";
 export type { Reckoned } from "./reckon";

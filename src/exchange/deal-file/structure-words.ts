@@ -1,13 +1,6 @@
+import { PAID_WORDS, PERCENT_OF_WORDS, paidBy } from "./paid-by";
 import { fileWriter } from "./plan";
 import type { ExtraFile, FeeFile, StructureFile, TaxFile } from "./structure.schema";
-
-/** When a fee or an extra is paid, and what it is a percent of, as a phrase. */
-const WITH = {
-  firstPayment: "with the first payment",
-  lastPayment: "with the last payment",
-  eachPayment: "with each payment",
-};
-const OF = { price: "of the price", loanAmount: "of the loan", totalOfPayments: "of all payments" };
 
 /**
  * What stands in the lists of a structure, each line by its kind and place.
@@ -18,11 +11,13 @@ export function structureWords(structure: StructureFile, currency: string): [nam
   const { money } = fileWriter(currency);
   const charge = (each: FeeFile | ExtraFile) => {
     const comesTo =
-      each.percentOf === undefined ? money(each.amount ?? 0) : `${each.percent} % ${OF[each.percentOf]}`;
+      each.percentOf === undefined
+        ? money(each.amount ?? 0)
+        : `${each.percent} % ${PERCENT_OF_WORDS[each.percentOf]}`;
     return list([
       `${each.name}: ${comesTo}`,
       each.taxable ? "taxed" : "",
-      paidWords(each),
+      PAID_WORDS[paidBy(each)],
       each.financeCharge ? "counts as finance charge" : "",
       "cost" in each && each.cost !== undefined ? `costs ${money(each.cost)}` : "",
     ]);
@@ -53,12 +48,6 @@ function numbered<Item>(
   words: (item: Item) => string,
 ): [string, string][] {
   return (items ?? []).map((item, index) => [`${kind} ${index + 1}`, words(item)]);
-}
-
-function paidWords(charge: FeeFile | ExtraFile): string {
-  if (charge.with !== undefined) return WITH[charge.with];
-  if ("keptBack" in charge && charge.keptBack) return "kept back";
-  return charge.financed === false ? "paid at signing" : "financed";
 }
 
 function taxWords(

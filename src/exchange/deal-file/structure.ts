@@ -10,6 +10,7 @@ import type {
   TradeIn,
 } from "@/core";
 import type { Reader } from "../reading";
+import { type PaidBy, paidBy } from "./paid-by";
 import type { ExtraFile, FeeFile, RebateFile, StructureFile, TaxFile, TradeInFile } from "./structure.schema";
 import { refuseContradictions } from "./structure-contradictions";
 
@@ -90,19 +91,16 @@ function readCharge(charge: FeeFile | ExtraFile, read: Reader): Charge {
         : { percent: String(percent ?? 0), of: percentOf },
     ...(cost !== undefined && { cost: read.amount("fees", `cost of ${name}`, cost) ?? 0 }),
     isTaxable: taxable,
-    paid: paidOf(charge),
+    paid: PAID[paidBy(charge)],
     isFinanceCharge: financeCharge,
   };
 }
 
-const WITH: Record<NonNullable<FeeFile["with"]>, ChargePaid> = {
+const PAID: Record<PaidBy, ChargePaid> = {
+  financed: "financed",
+  atSigning: "atSigning",
+  keptBack: "keptBack",
   firstPayment: "withFirstPayment",
   lastPayment: "withLastPayment",
   eachPayment: "withEachPayment",
 };
-
-function paidOf(charge: FeeFile | ExtraFile): ChargePaid {
-  if (charge.with !== undefined) return WITH[charge.with];
-  if ("keptBack" in charge && charge.keptBack) return "keptBack";
-  return charge.financed === false ? "atSigning" : "financed";
-}

@@ -1,4 +1,5 @@
 export { PLAN_KIND_NAMES } from "./kinds";
 export type { PlanFile } from "./plan.schema";
 export { readPlan } from "./read";
+export { COMPOUNDED } from "./time";
 export { fileWriter, planTitle, planWords } from "./words";

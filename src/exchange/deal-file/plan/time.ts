@@ -1,7 +1,8 @@
 import type { LoanPlan } from "@/core";
 import type { PlanPart } from "./part";
 
-const COMPOUNDED = {
+/** How often interest is added, as a phrase. */
+export const COMPOUNDED = {
   payments: "at each payment",
   daily: "daily",
   weekly: "weekly",

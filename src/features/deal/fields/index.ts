@@ -20,8 +20,6 @@ export {
   type LineOf,
   type ListName,
   linesOf,
-  type PaidBy,
-  paidBy,
   paidMembers,
   withLine,
   withNewLine,

@@ -1,4 +1,4 @@
-import type { DealFile } from "@/exchange/deal-file";
+import { type DealFile, type PaidBy, tradeInsOf } from "@/exchange/deal-file";
 
 type StructureFile = DealFile["structure"];
 
@@ -14,9 +14,8 @@ export function linesOf<List extends ListName>(
   structure: StructureFile,
   list: List,
 ): readonly LineOf<List>[] {
-  const lines: readonly LineOf<List>[] | undefined = structure[list];
-  if (lines) return lines;
-  return list === "tradeIns" && structure.tradeIn ? [structure.tradeIn as LineOf<List>] : [];
+  const lines = list === "tradeIns" ? tradeInsOf(structure) : structure[list];
+  return (lines ?? []) as readonly LineOf<List>[];
 }
 
 /** The structure with other lines in a list; without the list where none are left. */
@@ -69,19 +68,10 @@ function definedOnly(line: object): object {
 /** How the amount of a fee or an extra is given. */
 export type ChargeBy = "amount" | "price" | "loanAmount" | "totalOfPayments";
 
-/** When a fee or an extra is paid. */
-export type PaidBy = "financed" | "atSigning" | "keptBack" | "firstPayment" | "lastPayment" | "eachPayment";
-
 type ChargeLine = LineOf<"fees"> | LineOf<"extras">;
 
 export function chargeBy({ percentOf }: ChargeLine): ChargeBy {
   return percentOf ?? "amount";
-}
-
-export function paidBy(charge: ChargeLine): PaidBy {
-  if (charge.with !== undefined) return charge.with;
-  if ("keptBack" in charge && charge.keptBack) return "keptBack";
-  return charge.financed === false ? "atSigning" : "financed";
 }
 
 /** The members of a fee or an extra that is paid in a way. */

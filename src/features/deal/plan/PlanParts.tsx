@@ -1,5 +1,6 @@
 import type { ReactNode } from "react";
 import type { DealFile } from "@/exchange/deal-file";
+import { COMPOUNDED } from "@/exchange/deal-file/plan";
 import { useDesk } from "../desk/desk-context";
 import { Choice } from "../parts/choices";
 import { FigureField } from "../parts/FigureField";
@@ -9,15 +10,9 @@ import { SkippedMonths } from "./SkippedMonths";
 
 type PlanFile = DealFile["plan"];
 
-const COMPOUNDINGS: [NonNullable<PlanFile["compounding"]>, string][] = [
-  ["daily", "daily"],
-  ["weekly", "weekly"],
-  ["monthly", "monthly"],
-  ["quarterly", "quarterly"],
-  ["halfYearly", "half-yearly"],
-  ["yearly", "yearly"],
-  ["continuous", "without pause"],
-];
+const COMPOUNDINGS = (Object.entries(COMPOUNDED) as [NonNullable<PlanFile["compounding"]>, string][]).filter(
+  ([compounding]) => compounding !== "payments",
+);
 
 const DAY_COUNTS: [NonNullable<PlanFile["dayCount"]>, string][] = [
   ["30/360", "30/360"],
@@ -47,18 +42,6 @@ function PartOf({ part }: { part: AddablePart }) {
   const change = (members: Partial<PlanFile>) =>
     act({ type: "plan", change: now => ({ ...now, ...members }) });
   switch (part.name) {
-    case "balloon":
-      return (
-        <Part part={part}>
-          <FigureField field="balloon" />
-        </Part>
-      );
-    case "interest-only start":
-      return (
-        <Part part={part}>
-          <FigureField field="interestOnly" />
-        </Part>
-      );
     case "start without payments":
       return (
         <>
@@ -84,12 +67,6 @@ function PartOf({ part }: { part: AddablePart }) {
       );
     case "steps":
       return <PlanTable list="steps" />;
-    case "extra with every payment":
-      return (
-        <Part part={part}>
-          <FigureField field="extra" />
-        </Part>
-      );
     case "extra every year":
       return (
         <>
@@ -129,20 +106,23 @@ function PartOf({ part }: { part: AddablePart }) {
           />
         </Part>
       );
-    case "rounding step":
-      return (
-        <Part part={part}>
-          <FigureField field="roundingStep" />
-        </Part>
-      );
     default:
       return (
         <Part part={part}>
-          <FigureField field="prepaidCharge" />
+          <FigureField field={FIELD_OF[part.name]} />
         </Part>
       );
   }
 }
+
+/** Parts that have one figure and nothing else. */
+const FIELD_OF = {
+  balloon: "balloon",
+  "interest-only start": "interestOnly",
+  "extra with every payment": "extra",
+  "rounding step": "roundingStep",
+  "charge at signing": "prepaidCharge",
+} as const;
 
 function Part({ part, isWide, children }: { part: AddablePart; isWide?: boolean; children: ReactNode }) {
   const { act } = useDesk();

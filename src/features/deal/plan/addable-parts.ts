@@ -5,7 +5,20 @@ type PlanFile = DealFile["plan"];
 
 /** A part that a plan can have besides what every plan has. */
 export type AddablePart = {
-  name: string;
+  name:
+    | "balloon"
+    | "interest-only start"
+    | "start without payments"
+    | "skipped months"
+    | "steps"
+    | "extra with every payment"
+    | "extra every year"
+    | "extra on a date"
+    | "payments in advance"
+    | "compounding"
+    | "counting of days"
+    | "rounding step"
+    | "charge at signing";
   has: (plan: PlanFile) => boolean;
   add: (plan: PlanFile) => PlanFile;
   takeOut: (plan: PlanFile) => PlanFile;
@@ -108,10 +121,3 @@ export const ADDABLE_PARTS: readonly AddablePart[] = [
     takeOut: without("prepaidCharge"),
   },
 ];
-
-/** A part by its name. */
-export function partNamed(name: string): AddablePart {
-  const part = ADDABLE_PARTS.find(each => each.name === name);
-  if (!part) throw new Error(`A plan has no part ${name}.`);
-  return part;
-}

@@ -1,4 +1,5 @@
-import { type ChargeBy, chargeBy, linesOf, type PaidBy, paidBy, paidMembers } from "../fields";
+import { type PaidBy, paidBy } from "@/exchange/deal-file";
+import { type ChargeBy, chargeBy, linesOf, paidMembers } from "../fields";
 import { Check, Choice } from "../parts/choices";
 import { FigureField } from "../parts/FigureField";
 import { useStructure } from "./use-structure";

@@ -1,6 +1,7 @@
 import { ChevronDown, ChevronRight } from "lucide-react";
 import { useState } from "react";
-import { chargeBy, type LineOf, linesOf, paidBy } from "../fields";
+import { PAID_WORDS, PERCENT_OF_WORDS, paidBy } from "@/exchange/deal-file";
+import { chargeBy, type LineOf, linesOf } from "../fields";
 import { LineButton } from "./LineButton";
 import { OpenEditor } from "./OpenEditor";
 import { TallyRow } from "./TallyRow";
@@ -65,23 +66,13 @@ export function ChargeLines({ list, opening }: { list: "fees" | "extras"; openin
   );
 }
 
-const OF = { price: "of the price", loanAmount: "of the loan", totalOfPayments: "of all payments" };
-const PAID = {
-  financed: "financed",
-  atSigning: "paid at signing",
-  keptBack: "kept back",
-  firstPayment: "with the first payment",
-  lastPayment: "with the last payment",
-  eachPayment: "with each payment",
-};
-
 /** What a fee or an extra is, in a few words. */
 function qualities(charge: LineOf<"fees"> | LineOf<"extras">, amount: string): string {
   const by = chargeBy(charge);
   return [
-    by === "amount" ? "" : `${OF[by]}: ${amount}`,
+    by === "amount" ? "" : `${PERCENT_OF_WORDS[by]}: ${amount}`,
     charge.taxable ? "taxed" : "",
-    PAID[paidBy(charge)],
+    PAID_WORDS[paidBy(charge)],
     charge.financeCharge ? "counts as finance charge" : "",
   ]
     .filter(Boolean)

@@ -13,7 +13,6 @@ export function TradeInLines({ opening }: { opening: Opening }) {
   const shown = tradeIns.length > 0 ? tradeIns : [{ name: undefined }];
   const isAlone = shown.length === 1;
   const [allowances, debts] = [runningOf("allowance"), runningOf("owed")];
-  const before = allowances[0] ?? runningOf("rebate").at(-1) ?? runningOf("extra").at(-1);
   const { deal } = useDesk().option;
   /** By how much more is owed on a trade-in than it is worth; a found allowance is the shown answer's. */
   const shortfallText = (index: number) => {
@@ -33,7 +32,7 @@ export function TradeInLines({ opening }: { opening: Opening }) {
           label="Trade-in allowance"
           sign="−"
           field={fieldOf(index, "allowance")}
-          running={allowances[index] ?? before ?? ""}
+          running={allowances[index] ?? ""}
           remark={
             tradeIns.length > 0 && (
               <LineButton list="tradeIns" index={index} name={`trade-in ${index + 1}`} opening={opening}>
@@ -55,7 +54,7 @@ export function TradeInLines({ opening }: { opening: Opening }) {
           label="Owed on trade-in"
           sign="+"
           field={fieldOf(index, "owed")}
-          running={debts[index] ?? before ?? ""}
+          running={debts[index] ?? ""}
           remark={[called(name, index), shortfallText(index)].filter(Boolean).join(" · ")}
         />
       ))}
