@@ -24,6 +24,13 @@ test("each kind of plan is one step away, says itself aloud and keeps the figure
   await page.getByLabel("How often").selectOption("every two weeks");
   await expect(deal.field("Number of payments")).toHaveValue("130");
   await expect(deal.field("The same in years")).toHaveValue("5");
+  await page.getByLabel("How often").selectOption("twice a month");
+  await deal.type({ "Contract date": "24 Nov 2026", "Two days of the month": "5, 20" });
+  await expect(deal.sentence).toContainText("the first on 5 December 2026");
+  await deal.type({ "Two days of the month": "often" });
+  await expect(
+    page.getByText("“often” is not two days of the month; type two such as 1 and 16."),
+  ).toBeVisible();
 });
 
 test("a balloon, an interest-only start and a rounding step stay in view until they are taken out", async ({

@@ -15,7 +15,8 @@ type PlanPartName =
   | "prepaidCharge"
   | "extra"
   | "yearlyExtra"
-  | "yearlyExtraFrom";
+  | "yearlyExtraFrom"
+  | "twiceMonthlyDays";
 
 const withPlan = (file: DealFile, plan: PlanFile): Reading => good({ ...file, plan });
 const put = <Key extends keyof PlanFile>(file: DealFile, key: Key, value: PlanFile[Key]): Reading =>
@@ -118,7 +119,24 @@ export const PLAN_PART_FIELDS: Record<PlanPartName, Field> = {
     },
     show: ({ inputs }) => typedDate(inputs.plan.extra?.yearly?.from),
   },
+  twiceMonthlyDays: {
+    label: "Two days of the month",
+    read: readTwoDays,
+    show: ({ inputs }) => (inputs.plan.twiceMonthlyDays ?? []).join(" and "),
+  },
 };
+
+const TWO_DAYS = /^(\d{1,2})\D+(\d{1,2})$/;
+
+/** The two days of payments twice a month; without them they follow from the first date. */
+function readTwoDays(text: string, file: DealFile): Reading {
+  if (text === "") return put(file, "twiceMonthlyDays", undefined);
+  const [, first, second] = TWO_DAYS.exec(text) ?? [];
+  const days = [Number(first), Number(second)];
+  return days.every(day => day >= 1 && day <= 31)
+    ? put(file, "twiceMonthlyDays", days)
+    : bad(`“${text}” is not two days of the month; type two such as 1 and 16.`);
+}
 
 /** A balloon is typed as an amount or a percent of the price; a percent sign makes it a percent wherever it is typed. */
 function readBalloon(text: string, file: DealFile): Reading {

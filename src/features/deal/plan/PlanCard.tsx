@@ -47,6 +47,7 @@ export const PlanCard = memo(function PlanCard() {
           choices={FREQUENCY_CHOICES}
           onChange={frequency => act({ type: "plan", change: now => withFrequency(now, frequency) })}
         />
+        {plan.frequency === "twiceAMonth" && <FigureField field="twiceMonthlyDays" />}
         <Choice
           label="Kind"
           value={kindOf(plan)}
