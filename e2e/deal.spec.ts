@@ -11,7 +11,7 @@ test("a new deal is quoted as it is typed, and is there again after a reload", a
   // 30,000 × 0.005 ÷ (1 − 1.005^−60) = 579.984…
   await expect(deal.sentence).toHaveText(
     "At a price of $30,000.00 with $0.00 cash down, finance $30,000.00 over 60 monthly payments of $579.98, " +
-      "the first on 24 December 2026, at 6 %. It costs $4,799.09 to finance; the last payment is $580.27.",
+      "the first on December 24, 2026, at 6 %. It costs $4,799.09 to finance; the last payment is $580.27.",
   );
   await expect(page.getByTestId("totalCost")).toHaveText("34,799.09");
   await expect(page.getByTestId("apr")).toHaveText("6.0000 %");
@@ -203,7 +203,7 @@ test("a deal file of another shape reads truthfully, and its found figure is kep
   expect(Number(rate)).toBeGreaterThan(3);
   await expect(page.getByLabel("Interest compounded")).toHaveValue("yearly");
   await expect(deal.field("Balloon")).toHaveValue("9,000.00");
-  await expect(page.getByRole("row", { name: /20 Dec 2026 ?extra/ })).toContainText("1,000.00");
+  await expect(page.getByRole("row", { name: /Dec 20, 2026 ?extra/ })).toContainText("1,000.00");
   await expect(page.getByTestId("closes")).toContainText("Closes: principal adds up to 30,000.00");
 
   await page.getByRole("button", { name: "Find payment" }).click();

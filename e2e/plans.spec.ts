@@ -26,7 +26,7 @@ test("each kind of plan is one step away, says itself aloud and keeps the figure
   await expect(deal.field("The same in years")).toHaveValue("5");
   await page.getByLabel("How often").selectOption("twice a month");
   await deal.type({ "Contract date": "24 Nov 2026", "Two days of the month": "5, 20" });
-  await expect(deal.sentence).toContainText("the first on 5 December 2026");
+  await expect(deal.sentence).toContainText("the first on December 5, 2026");
   await deal.type({ "Two days of the month": "often" });
   await expect(
     page.getByText("“often” is not two days of the month; type two such as 1 and 16."),
@@ -110,18 +110,18 @@ test("what a kind of plan cannot have is said, and taken out", async ({ page }) 
 test("dates are typed as people say them, or picked from a small calendar", async ({ page }) => {
   const deal = await newDeal(page);
   await deal.type({ ...VAN, "Contract date": "24 Nov 2026" });
-  await expect(deal.sentence).toContainText("the first on 24 December 2026");
+  await expect(deal.sentence).toContainText("the first on December 24, 2026");
   await deal.type({ "First payment": "+6 weeks" });
-  await expect(deal.sentence).toContainText("the first on 5 January 2027");
+  await expect(deal.sentence).toContainText("the first on January 5, 2027");
   await deal.field("First payment").blur();
-  await expect(deal.field("First payment")).toHaveValue("5 Jan 2027");
+  await expect(deal.field("First payment")).toHaveValue("Jan 5, 2027");
   await deal.type({ "First payment": "8/1" });
-  await expect(deal.sentence).toContainText("the first on 1 August 2027");
+  await expect(deal.sentence).toContainText("the first on August 1, 2027");
   await deal.type({ "First payment": "soon" });
   await expect(page.getByText(/^Type a date such as 24 Nov/)).toBeVisible();
   await deal.type({ "First payment": "8 Jan" });
   await page.getByRole("button", { name: "Pick the first payment" }).click();
   await page.getByRole("button", { name: /January 20th, 2027/ }).click();
-  await expect(deal.field("First payment")).toHaveValue("20 Jan 2027");
-  await expect(deal.sentence).toContainText("the first on 20 January 2027");
+  await expect(deal.field("First payment")).toHaveValue("Jan 20, 2027");
+  await expect(deal.sentence).toContainText("the first on January 20, 2027");
 });

@@ -132,14 +132,14 @@ test("cash down is an amount or a percent, and turns from one into the other", (
 });
 
 test("the first payment is a month after the contract until it is typed, and again when it is cleared", () => {
-  expect(fieldText(option(typed("signed", "2027-01-31")), "firstPayment")).toBe("28 Feb 2027");
+  expect(fieldText(option(typed("signed", "2027-01-31")), "firstPayment")).toBe("Feb 28, 2027");
   const moved = option(typed("firstPayment", "2027-01-08"), typed("signed", "2026-12-01"));
   expect(fieldText(moved, "firstPayment")).toBe("2027-01-08");
   const cleared = option(typed("signed", "2026-12-01"), typed("firstPayment", ""), {
     type: "left",
     field: "firstPayment",
   });
-  expect(fieldText(cleared, "firstPayment")).toBe("1 Jan 2027");
+  expect(fieldText(cleared, "firstPayment")).toBe("Jan 1, 2027");
 });
 
 test("a line taken out takes what was being typed in its list along; other lines keep theirs", () => {

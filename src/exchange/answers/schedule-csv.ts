@@ -1,5 +1,6 @@
 import Papa from "papaparse";
 import { chargeColumn, formatAmount, isoDate, type PaymentRow, type Quote } from "@/core";
+import { type Notation, spreadsheetAmount, spreadsheetDate } from "../notation";
 
 const HEADINGS = ["Number", "Date", "Payment", "Interest", "Principal", "Balance", "Kind"];
 
@@ -15,13 +16,35 @@ const KINDS: Record<PaymentRow["kind"], string> = {
 };
 
 /**
- * Writes a quote's repayment table as CSV (RFC 4180): row 0, every payment, then the totals.
+ * Writes a quote's repayment table as CSV (RFC 4180): row 0, every payment, then the totals. ISO 8601 dates, decimal
+ * points.
  *
  * @returns the text, lines ending in CR LF
  */
 export function scheduleCsv(quote: Quote): string {
-  const money = (minor: number) => formatAmount(minor, quote.decimals);
-  const date = (day: number | null) => (day === null ? "" : isoDate(day));
+  const data = tableOf(quote, minor => formatAmount(minor, quote.decimals), isoDate);
+  return `${Papa.unparse(data, { newline: "\r\n" })}\r\n`;
+}
+
+// Spreadsheets take a file for UTF-8 by this mark.
+const BYTE_ORDER_MARK = "\uFEFF";
+
+/**
+ * The same table as a spreadsheet of a place reads it: its dates and decimal signs, and columns parted by semicolons
+ * where the comma is the decimal sign.
+ */
+export function spreadsheetCsv(quote: Quote, notation: Notation): string {
+  const data = tableOf(
+    quote,
+    minor => spreadsheetAmount(minor, quote.decimals, notation),
+    day => spreadsheetDate(day, notation),
+  );
+  const delimiter = notation.decimal === "," ? ";" : ",";
+  return `${BYTE_ORDER_MARK}${Papa.unparse(data, { newline: "\r\n", delimiter })}\r\n`;
+}
+
+function tableOf(quote: Quote, money: (minor: number) => string, written: (day: number) => string) {
+  const date = (day: number | null) => (day === null ? "" : written(day));
   const { schedule, charges, loanAmount, totalInterest } = quote;
   const column = charges && chargeColumn(schedule, charges.all);
   const rows = [
@@ -39,7 +62,7 @@ export function scheduleCsv(quote: Quote): string {
   ];
   const fields = column ? [...HEADINGS, CHARGES] : HEADINGS;
   const data = column ? rows.map((row, index) => [...row, money(chargeOf(column, index))]) : rows;
-  return `${Papa.unparse({ fields, data }, { newline: "\r\n" })}\r\n`;
+  return { fields, data };
 }
 
 /** What falls with a row: none with the start; with the totals, all of it. */

@@ -1,5 +1,6 @@
 import Type from "typebox";
 import { FOUND_FIGURES } from "@/core";
+import { LOCALES } from "../notation";
 import { MOST_QUESTIONS, QuestionSchema } from "../questions/questions.schema";
 import { Amount, AskedPayments, Currency, exact, IsoDate, OneOf } from "../schema";
 import { PlanSchema } from "./plan/plan.schema";
@@ -28,6 +29,7 @@ export const DealFileSchema = exact({
   format: Type.Literal("kellux-deal", { description: '"kellux-deal"' }),
   version: Type.Literal(1, { description: "1" }),
   currency: Currency,
+  locale: Type.Optional(OneOf(...LOCALES)),
   structure: StructureSchema,
   plan: PlanSchema,
   find: OneOf(...FOUND_FIGURES),

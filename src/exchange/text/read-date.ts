@@ -8,20 +8,18 @@ export type DateBase = {
   today: DayNumber;
   /** Whether a date without a year is the next one after `from`; else the one nearest to it. */
   isAfter: boolean;
-  /** Whether "3/4" is the third of April. */
-  isDayFirst: boolean;
 };
 
 const STEP = /^\+\s*(\d{1,4})\s*(d|days?|w|weeks?|m|months?|y|years?)$/i;
-const SLASHED = /^(\d{1,2})[/.](\d{1,2})(?:[/.](\d{2}|\d{4}))?\.?$/;
 const DAY_THEN_MONTH = /^(\d{1,2})\.?\s*([a-z]{3,9})\.?,?(?:\s+(\d{2}|\d{4}))?$/i;
 const MONTH_THEN_DAY = /^([a-z]{3,9})\.?\s*(\d{1,2}),?(?:\s+(\d{2}|\d{4}))?$/i;
 
 /**
- * Reads a date as people type it: "24 Nov", "24/11", "Nov 24, 2026", "2026-11-24", "+3 weeks", "today", "tomorrow".
+ * Reads a date as people type it: "24 Nov", "Nov 24, 2026", "2026-11-24", "+3 weeks", "today", "tomorrow".
+ * One of numbers alone is brought into such a form first, by the order of its place.
  *
  * @returns a day number, or undefined for anything else
- * @example isoDate(readDate("+3 weeks", { from: day("2026-11-24"), today: 0, isAfter: true, isDayFirst: false })) // "2026-12-15"
+ * @example isoDate(readDate("+3 weeks", { from: day("2026-11-24"), today: 0, isAfter: true })) // "2026-12-15"
  */
 export function readDate(typed: string, base: DateBase): DayNumber | undefined {
   const text = typed.trim();
@@ -29,7 +27,7 @@ export function readDate(typed: string, base: DateBase): DayNumber | undefined {
   if (iso !== undefined) return iso;
   const word = { today: 0, tomorrow: 1 }[text.toLowerCase()];
   if (word !== undefined) return base.today + word;
-  return readStep(text, base.from) ?? readNamed(text, base) ?? readSlashed(text, base);
+  return readStep(text, base.from) ?? readNamed(text, base);
 }
 
 function readStep(text: string, from: DayNumber): DayNumber | undefined {
@@ -58,15 +56,6 @@ function monthNamed(name: string): number | undefined {
   for (let month = 1; month <= 12; month++)
     if (monthName(month).toLowerCase().startsWith(start)) return month;
   return undefined;
-}
-
-/** Two numbers in the order of the place; where one cannot be a month, it is the day. */
-function readSlashed(text: string, base: DateBase): DayNumber | undefined {
-  const [, one, two, year] = SLASHED.exec(text) ?? [];
-  if (one === undefined || two === undefined) return undefined;
-  const [first, second] = [Number(one), Number(two)];
-  const isDayFirst = first > 12 || (second <= 12 && base.isDayFirst);
-  return isDayFirst ? dateOf(first, second, year, base) : dateOf(second, first, year, base);
 }
 
 function dateOf(day: number, month: number, year: string | undefined, base: DateBase): DayNumber | undefined {

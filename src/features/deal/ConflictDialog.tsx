@@ -2,6 +2,7 @@ import { useEffect, useRef } from "react";
 import type { DealDocument } from "@/exchange/deal-document";
 import type { DealReply } from "@/server/contract";
 import { describeDocument } from "./desk/describe-document";
+import { useNotation } from "./option/option-context";
 
 type Props = {
   mine: DealDocument;
@@ -65,6 +66,7 @@ export function ConflictDialog({ mine, theirs, onKeepMine, onTakeTheirs, onKeepB
 }
 
 function Differences({ mine, theirs }: { mine: DealDocument; theirs: DealDocument }) {
+  const { say } = useNotation();
   const here = describeDocument(mine);
   const there = describeDocument(theirs);
   return (
@@ -91,8 +93,8 @@ function Differences({ mine, theirs }: { mine: DealDocument; theirs: DealDocumen
                 {name}
                 {differs && <span className="sr-only"> (differs)</span>}
               </th>
-              <td className="pr-4">{text}</td>
-              <td>{there[name]}</td>
+              <td className="pr-4">{say(text)}</td>
+              <td>{say(there[name] ?? "")}</td>
             </tr>
           );
         })}

@@ -1,8 +1,8 @@
 import { memo } from "react";
 import { costOfCredit, type Quote, type WorkedFigure } from "@/core";
 import { amountText } from "@/exchange/text";
-import { useDesk } from "./desk/desk-context";
 import { isStale, shownQuote } from "./option";
+import { useNotation, useOption } from "./option/option-context";
 import { WorkingButton } from "./parts/WorkingButton";
 
 type Cost = {
@@ -10,6 +10,8 @@ type Cost = {
   name: string;
   text: (quote: Quote) => string;
   includes: (quote: Quote) => string;
+  /** Shown only where credit is compared by it. */
+  isEffectiveRate?: true;
 };
 
 const COSTS: Cost[] = [
@@ -19,7 +21,14 @@ const COSTS: Cost[] = [
     text: ({ financeCharge, deal }) => amountText(financeCharge, deal.currency),
     includes: includedInFinanceCharge,
   },
-  { figure: "apr", name: "APR", text: aprText, includes: includedInApr },
+  { figure: "apr", name: "APR", text: quote => rateText(quote, "apr"), includes: includedInApr },
+  {
+    figure: "effectiveRate",
+    name: "Effective rate",
+    text: quote => rateText(quote, "effectiveRate"),
+    includes: includedInEffectiveRate,
+    isEffectiveRate: true,
+  },
   {
     figure: "dueAtSigning",
     name: "Due at signing",
@@ -48,7 +57,7 @@ function includedAtSigning({ dueAtSigning: { items }, deal }: Quote): string {
   return items.map(({ name, amount }) => `${name} ${amountText(amount, deal.currency)}`).join(" + ");
 }
 
-const APR_PLACES = 4;
+const RATE_PLACES = { apr: 4, effectiveRate: 2 };
 
 /** Two texts say it, of one answer. */
 const costs = new WeakMap<Quote, ReturnType<typeof costOfCredit>>();
@@ -59,15 +68,20 @@ function costOf(quote: Quote): ReturnType<typeof costOfCredit> {
   return cost;
 }
 
-function aprText(quote: Quote): string {
+function rateText(quote: Quote, rate: keyof typeof RATE_PLACES): string {
   const cost = costOf(quote);
-  return cost.ok ? `${cost.value.apr.toFixed(APR_PLACES)} %` : "none";
+  return cost.ok ? `${cost.value[rate].toFixed(RATE_PLACES[rate])} %` : "none";
 }
 
 function includedInApr(quote: Quote): string {
   const cost = costOf(quote);
   if (!cost.ok) return cost.failure.sentence;
   return quote.financeCharge > quote.totalInterest ? "a year: interest + fees" : "a year, by Regulation Z";
+}
+
+function includedInEffectiveRate(quote: Quote): string {
+  const cost = costOf(quote);
+  return cost.ok ? "a year, interest on interest" : cost.failure.sentence;
 }
 
 function includedInTotalCost({ filled: { structure }, charges, dueAtSigning, down }: Quote): string {
@@ -90,26 +104,31 @@ const nameInSentence = (name: string) => (name === name.toUpperCase() ? name : n
 
 /** What the deal really costs, each figure with what it includes and its working. */
 export const CostFigures = memo(function CostFigures() {
-  const { option } = useDesk();
+  const { option } = useOption();
+  const { notation, say } = useNotation();
   const quote = shownQuote(option);
   if (!quote) return null;
+  const { usesEffectiveRate } = notation;
+  const columns = usesEffectiveRate ? "xl:grid-cols-5" : "xl:grid-cols-4";
   return (
-    <section aria-label="What it costs" className="grid shrink-0 grid-cols-2 gap-3 xl:grid-cols-4">
-      {COSTS.map(({ figure, name, text, includes }) => (
-        <div key={figure} className="card-paper px-3 py-1.5">
-          <div className="flex items-center justify-between">
-            <h3 className="font-normal font-sans text-faint text-sm">{name}</h3>
-            <WorkingButton figure={figure} name={nameInSentence(name)} />
+    <section aria-label="What it costs" className={`grid shrink-0 grid-cols-2 gap-3 ${columns}`}>
+      {COSTS.filter(({ isEffectiveRate }) => usesEffectiveRate || !isEffectiveRate).map(
+        ({ figure, name, text, includes }) => (
+          <div key={figure} className="card-paper px-3 py-1.5">
+            <div className="flex items-center justify-between">
+              <h3 className="font-normal font-sans text-faint text-sm">{name}</h3>
+              <WorkingButton figure={figure} name={nameInSentence(name)} />
+            </div>
+            <output
+              className={`block font-semibold font-serif text-xl ${isStale(option) ? "stale" : ""}`}
+              data-testid={figure}
+            >
+              {say(text(quote))}
+            </output>
+            <p className="text-faint text-sm leading-tight">{say(includes(quote))}</p>
           </div>
-          <output
-            className={`block font-semibold font-serif text-xl ${isStale(option) ? "stale" : ""}`}
-            data-testid={figure}
-          >
-            {text(quote)}
-          </output>
-          <p className="text-faint text-sm leading-tight">{includes(quote)}</p>
-        </div>
-      ))}
+        ),
+      )}
     </section>
   );
 });

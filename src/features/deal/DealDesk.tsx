@@ -22,7 +22,8 @@ import { DealSentence } from "./DealSentence";
 import { DeletedNotice } from "./DeletedNotice";
 import { DeskContext } from "./desk/desk-context";
 import { deskDocument, deskReducer, openDesk, openedOption } from "./desk/desk-state";
-import { isStale, type OptionAction, shownQuote } from "./option";
+import { isStale, notationIn, type OptionAction, shownQuote } from "./option";
+import { OptionContext } from "./option/option-context";
 import { PlanCard } from "./plan/PlanCard";
 import { StructureCard } from "./structure/StructureCard";
 
@@ -57,7 +58,8 @@ function Desk({ deal }: Props) {
   const saving = useAutosave(deal, document, { show, merge });
   const act: Dispatch<OptionAction> = useCallback(action => dispatch({ type: "option", action }), []);
   const option = openedOption(state);
-  const desk = useMemo(() => ({ state, dispatch, option, act }), [state, option, act]);
+  const desk = useMemo(() => ({ state, dispatch }), [state]);
+  const open = useMemo(() => ({ option, act }), [option, act]);
   const quote = shownQuote(option);
   const isNew = deal.document.customer === "";
   useEffect(() => {
@@ -80,38 +82,41 @@ function Desk({ deal }: Props) {
 
   return (
     <DeskContext value={desk}>
-      <div data-testid="desk" className="flex min-h-full flex-col gap-3 p-3 md:px-6 lg:h-full">
-        <DealHeader status={status} />
-        {status.kind === "conflict" && (
-          <Suspense fallback={<p className="text-error">This deal was also changed somewhere else.</p>}>
-            <ConflictDialog
-              mine={document}
-              theirs={status.theirs}
-              onKeepMine={() => saving.continueFrom(status.theirs)}
-              onTakeTheirs={() => saving.settleOn(status.theirs)}
-              onKeepBoth={() => void keepBoth(status.theirs)}
-            />
-          </Suspense>
-        )}
-        {status.kind === "deleted" && <DeletedNotice id={deal.id} onBack={saving.continueFrom} />}
-        <div className="flex min-h-0 flex-1 flex-col gap-4 lg:flex-row">
-          <div className="card-paper flex shrink-0 flex-col max-lg:order-[-1] lg:max-h-full lg:w-[27rem] lg:self-start">
-            <StructureCard />
-          </div>
-          <div className="flex min-h-0 min-w-0 flex-1 flex-col gap-3 max-lg:contents lg:overflow-auto">
-            <DealSentence />
-            <CostFigures />
-            <PlanCard />
-            {quote && (
-              <RepaymentTable
-                quote={quote}
-                stale={isStale(option)}
-                fileName={document.customer || "New deal"}
+      <OptionContext value={open}>
+        <div data-testid="desk" className="flex min-h-full flex-col gap-3 p-3 md:px-6 lg:h-full">
+          <DealHeader status={status} />
+          {status.kind === "conflict" && (
+            <Suspense fallback={<p className="text-error">This deal was also changed somewhere else.</p>}>
+              <ConflictDialog
+                mine={document}
+                theirs={status.theirs}
+                onKeepMine={() => saving.continueFrom(status.theirs)}
+                onTakeTheirs={() => saving.settleOn(status.theirs)}
+                onKeepBoth={() => void keepBoth(status.theirs)}
               />
-            )}
+            </Suspense>
+          )}
+          {status.kind === "deleted" && <DeletedNotice id={deal.id} onBack={saving.continueFrom} />}
+          <div className="flex min-h-0 flex-1 flex-col gap-4 lg:flex-row">
+            <div className="card-paper flex shrink-0 flex-col max-lg:order-[-1] lg:max-h-full lg:w-[27rem] lg:self-start">
+              <StructureCard />
+            </div>
+            <div className="flex min-h-0 min-w-0 flex-1 flex-col gap-3 max-lg:contents lg:overflow-auto">
+              <DealSentence />
+              <CostFigures />
+              <PlanCard />
+              {quote && (
+                <RepaymentTable
+                  quote={quote}
+                  notation={notationIn(option)}
+                  stale={isStale(option)}
+                  fileName={document.customer || "New deal"}
+                />
+              )}
+            </div>
           </div>
         </div>
-      </div>
+      </OptionContext>
     </DeskContext>
   );
 }

@@ -1,6 +1,6 @@
 import { ChevronLeft, FileDown } from "lucide-react";
 import type { DealStatus } from "@/exchange/deal-document";
-import { amountText } from "@/exchange/text";
+import { amountIn, type Notation } from "@/exchange/notation";
 import { api } from "@/features/api/client";
 import { saveFile } from "@/features/figures/save-file";
 import type { SaveStatus } from "@/features/saving/autosave";
@@ -10,6 +10,7 @@ import { useDesk } from "./desk/desk-context";
 import { STATUS_NAMES } from "./desk/status-names";
 import { NameField, type Suggestion } from "./NameField";
 import { hasErrors } from "./option";
+import { useNotation, useOption } from "./option/option-context";
 
 type Props = { status: SaveStatus };
 
@@ -21,26 +22,28 @@ async function suggestCustomers(text: string): Promise<Suggestion<string>[]> {
   return answer.kind === "done" ? answer.value.customers.map(name => ({ value: name, of: name })) : [];
 }
 
-async function suggestVehicles(text: string): Promise<Suggestion<StockVehicle>[]> {
+async function suggestVehicles(text: string, notation: Notation): Promise<Suggestion<StockVehicle>[]> {
   const answer = await api.vehiclesLike(text);
   if (answer.kind !== "done") return [];
   return answer.value.vehicles.map(vehicle => {
     const { description, priceMinor, currency } = vehicle;
-    const remark = priceMinor === null ? undefined : amountText(priceMinor, currency);
+    const remark = priceMinor === null ? undefined : amountIn(priceMinor, currency, notation);
     return { value: description, remark, of: vehicle };
   });
 }
 
 /** Whose deal it is, for what, how it stands, and whether it is saved. */
 export function DealHeader({ status }: Props) {
-  const { state, dispatch, option, act } = useDesk();
+  const { state, dispatch } = useDesk();
+  const { option, act } = useOption();
+  const { notation } = useNotation();
   const { heading: deal, options } = state;
   /** A vehicle that is picked, or typed out, brings its asking price, where none is typed yet. */
   const bringPrice = ({ priceMinor, currency }: StockVehicle) => {
     const { structure, find } = option.inputs;
     const priceIsOpen = structure.price === undefined && find !== "price";
     if (!priceIsOpen || priceMinor === null || currency !== option.inputs.currency) return;
-    act({ type: "typed", field: "price", text: amountText(priceMinor, currency) });
+    act({ type: "typed", field: "price", text: amountIn(priceMinor, currency, notation) });
     act({ type: "left", field: "price" });
   };
   return (
@@ -62,7 +65,7 @@ export function DealHeader({ status }: Props) {
         label="Vehicle or purpose"
         value={deal.vehicle}
         placeholder="Vehicle or purpose"
-        suggest={suggestVehicles}
+        suggest={text => suggestVehicles(text, notation)}
         className="min-w-60 grow-3 basis-60"
         onChange={vehicle => dispatch({ type: "heading", change: { vehicle } })}
         onNamed={bringPrice}

@@ -1,11 +1,11 @@
 import { memo } from "react";
 import { FREQUENCY_NAMES, type Quote } from "@/core";
-import { longDate } from "@/exchange/text";
+import { longDateIn } from "@/exchange/notation";
 import { moneyText } from "@/features/figures/format";
-import { useDesk } from "./desk/desk-context";
 import { FindBar } from "./FindBar";
 import { type DeskFind, type FieldName, fieldOf, isFoundIn } from "./fields";
 import { isStale, shownQuote } from "./option";
+import { useNotation, useOption } from "./option/option-context";
 import { fieldId } from "./parts/FigureField";
 
 /**
@@ -13,7 +13,8 @@ import { fieldId } from "./parts/FigureField";
  * under it are changed.
  */
 export const DealSentence = memo(function DealSentence() {
-  const { option } = useDesk();
+  const { option } = useOption();
+  const { say } = useNotation();
   const quote = shownQuote(option);
   return (
     <section
@@ -30,7 +31,7 @@ export const DealSentence = memo(function DealSentence() {
             <Sentence quote={quote} />
           </p>
         )}
-        {quote?.note && option.answer.ok && <p className="mt-1 text-faint">{quote.note}</p>}
+        {quote?.note && option.answer.ok && <p className="mt-1 text-faint">{say(quote.note)}</p>}
       </div>
       <div className="max-lg:card-paper max-lg:order-[-2] max-lg:px-4 max-lg:py-2 lg:mt-2">
         <FindBar />
@@ -39,9 +40,17 @@ export const DealSentence = memo(function DealSentence() {
   );
 });
 
+type Money = (minor: number) => string;
+
+/** Amounts of an answer with the currency's symbol. */
+function useMoney({ deal }: Quote): Money {
+  const { notation } = useNotation();
+  return minor => moneyText(minor, deal.currency, notation);
+}
+
 function Sentence({ quote }: { quote: Quote }) {
-  const { currency } = quote.deal;
-  const money = (minor: number) => moneyText(minor, currency);
+  const { notation, say } = useNotation();
+  const money = useMoney(quote);
   const single = quote.payments === 1;
   return (
     <>
@@ -52,25 +61,27 @@ function Sentence({ quote }: { quote: Quote }) {
       {quote.extraEach > 0 && ` and ${money(quote.extraEach)} extra each time`},{" "}
       {quote.firstDate !== null && (
         <>
-          {single ? "on" : "the first on"} <Live go="firstPayment" text={longDate(quote.firstDate)} />,{" "}
+          {single ? "on" : "the first on"}{" "}
+          <Live go="firstPayment" text={longDateIn(quote.firstDate, notation)} />,{" "}
         </>
       )}
-      at <Live go="yearlyRate" text={`${quote.yearlyRate} %`} />
+      at <Live go="yearlyRate" text={say(`${quote.yearlyRate} %`)} />
       {quote.trueYearlyRate !== undefined &&
-        ` flat, a true yearly rate of ${quote.trueYearlyRate.toFixed(2)} %`}
+        say(` flat, a true yearly rate of ${quote.trueYearlyRate.toFixed(2)} %`)}
       . It costs <strong className="font-semibold">{money(quote.financeCharge)}</strong> to finance
       {single ? "" : `; the last payment is ${money(quote.finalPayment)}`}
-      {quote.balloon > 0 && `, and ${money(quote.balloon)} is left to pay at the end`}. {endText(quote)}
+      {quote.balloon > 0 && `, and ${money(quote.balloon)} is left to pay at the end`}.{" "}
+      {endText(quote, money)}
     </>
   );
 }
 
 /** What the money is for: a vehicle at a price, or the purpose of a personal loan. */
 function Purchase({ quote }: { quote: Quote }) {
-  const { currency } = quote.deal;
+  const money = useMoney(quote);
   const { personal } = quote.filled.structure;
-  const price = <Live find="price" text={moneyText(quote.price, currency)} />;
-  const down = <Live find="down" text={moneyText(quote.down, currency)} />;
+  const price = <Live find="price" text={money(quote.price)} />;
+  const down = <Live find="down" text={money(quote.down)} />;
   if (!personal) {
     return (
       <>
@@ -121,14 +132,14 @@ function staysLevel({ isLevel, paymentsMade, payments }: Quote): boolean {
 }
 
 /** Payments that are left out, and why the loan ends sooner than planned. */
-function endText(quote: Quote): string {
-  const { plannedPayments, payments, paymentsMade, saved, deal } = quote;
+function endText(quote: Quote, money: Money): string {
+  const { plannedPayments, payments, paymentsMade, saved } = quote;
   const without = payments - paymentsMade;
   const early = plannedPayments - payments;
   return [
     without > 0 ? `On ${without} of the dates nothing is paid.` : "",
     stepsText(quote),
-    saved ? `Extra payments save ${savedText(saved, deal.currency)}.` : "",
+    saved ? `Extra payments save ${savedText(saved, money)}.` : "",
     early > 0 && !saved ? `Rounding up ends the loan ${times(early)} early.` : "",
   ]
     .filter(Boolean)
@@ -151,7 +162,7 @@ type LiveProps = { text: string } & ({ find: DeskFind } | { go: FieldName });
 
 /** A figure of the sentence: pick it to find it, or to go where it is typed. */
 function Live(props: LiveProps) {
-  const { option, act } = useDesk();
+  const { option, act } = useOption();
   if ("go" in props) {
     return (
       <button
@@ -183,8 +194,8 @@ function times(count: number): string {
   return `${count} ${count === 1 ? "payment" : "payments"}`;
 }
 
-function savedText({ interest, payments }: NonNullable<Quote["saved"]>, currency: string): string {
-  return `${moneyText(interest, currency)}${payments > 0 ? ` and ${times(payments)}` : ""}`;
+function savedText({ interest, payments }: NonNullable<Quote["saved"]>, money: Money): string {
+  return `${money(interest)}${payments > 0 ? ` and ${times(payments)}` : ""}`;
 }
 
 function liveClass(found: boolean): string {
@@ -196,7 +207,8 @@ function liveClass(found: boolean): string {
 
 /** Why there is no answer, and the nearest figure that has one. */
 function NoAnswer() {
-  const { option, act } = useDesk();
+  const { option, act } = useOption();
+  const { notation, say } = useNotation();
   const { answer, lastGood, inputs } = option;
   if (answer.ok) return null;
   const { sentence, nearest } = answer.failure;
@@ -207,7 +219,7 @@ function NoAnswer() {
       data-testid="no-answer"
     >
       <span>
-        {sentence}{" "}
+        {say(sentence)}{" "}
         {!lastGood && !nearest && <span className="text-faint">The answer appears here as you type.</span>}
         {lastGood && <span className="text-faint"> The last answer is greyed below.</span>}
       </span>
@@ -219,7 +231,8 @@ function NoAnswer() {
             act({ type: "give", figure: nearest.figure as "payment" | "down", minor: nearest.minor })
           }
         >
-          Use {fieldOf(nearest.figure).label.toLowerCase()} {moneyText(nearest.minor, inputs.currency)}
+          Use {fieldOf(nearest.figure).label.toLowerCase()}{" "}
+          {moneyText(nearest.minor, inputs.currency, notation)}
         </button>
       )}
     </div>

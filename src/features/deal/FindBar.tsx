@@ -1,8 +1,9 @@
 import { Target } from "lucide-react";
 import { useState } from "react";
 import { type DealFile, knownWords } from "@/exchange/deal-file";
-import { useDesk } from "./desk/desk-context";
-import { type DeskFind, FOUND_NAMES, readField } from "./fields";
+import { type DeskFind, FOUND_NAMES } from "./fields";
+import { readTyped } from "./option";
+import { useNotation, useOption } from "./option/option-context";
 import { FieldError, FigureField } from "./parts/FigureField";
 import { WorkingButton } from "./parts/WorkingButton";
 
@@ -10,7 +11,7 @@ const DESK_FINDS: readonly DeskFind[] = ["payment", "price", "down"];
 
 /** Which figure is being found, from what, and the way to find another. */
 export function FindBar() {
-  const { find, from, structure } = useDesk().option.inputs;
+  const { find, from, structure } = useOption().option.inputs;
   const { working } = FOUND_NAMES[find];
   const name = foundName(find, structure);
   return (
@@ -32,7 +33,7 @@ function foundName(figure: DealFile["find"], { purpose }: DealFile["structure"])
 
 /** The other figures that the screen can find. */
 function FindOthers() {
-  const { option, act } = useDesk();
+  const { option, act } = useOption();
   return DESK_FINDS.filter(figure => figure !== option.inputs.find).map(figure => (
     <button key={figure} type="button" className="btn btn-sm" onClick={() => act({ type: "find", figure })}>
       Find {foundName(figure, option.inputs.structure)}
@@ -42,10 +43,11 @@ function FindOthers() {
 
 /** Where a deal file finds its figure from a result: which one. */
 function GivenResult({ from }: { from: NonNullable<DealFile["from"]> }) {
-  const { option } = useDesk();
+  const { option } = useOption();
+  const { say } = useNotation();
   return (
     <>
-      <span className="text-faint">{knownWords(from, option.inputs.currency)}</span>
+      <span className="text-faint">{say(knownWords(from, option.inputs.currency))}</span>
       <FindOthers />
     </>
   );
@@ -53,11 +55,12 @@ function GivenResult({ from }: { from: NonNullable<DealFile["from"]> }) {
 
 /** While the payment is found: say what it should be, then what has to move. */
 function AskForPayment() {
-  const { option, act } = useDesk();
+  const { option, act } = useOption();
+  const { say } = useNotation();
   const [wish, setWish] = useState("");
-  const reading = readField("payment", wish, option.inputs);
+  const reading = readTyped(option, "payment", wish);
   const payment = reading.ok ? reading.file.plan.payment : undefined;
-  const error = reading.ok ? undefined : reading.sentence;
+  const error = reading.ok ? undefined : say(reading.sentence);
   const find = (figure: DeskFind) => {
     if (error) return;
     act({ type: "find", figure, ...(payment !== undefined && { payment: String(payment) }) });
@@ -100,7 +103,7 @@ function AskForPayment() {
 
 /** While the price or the cash down is found: the payment it is found from. */
 function GivenPayment() {
-  const { option } = useDesk();
+  const { option } = useOption();
   return (
     <>
       <span className="text-faint">for a payment of</span>

@@ -1,22 +1,25 @@
 import { currencyDecimals } from "@/core";
+import type { Notation } from "@/exchange/notation";
 
+const NO_BREAK_SPACE = "\u00a0";
 const symbolFormats = new Map<string, Intl.NumberFormat>();
 
-/** Minor units with the currency's symbol: "$41,850.00". */
-export function moneyText(minor: number, currency: string): string {
+/** Minor units with the currency's symbol, where the place puts it: "$41,850.00", "41.850,00 €". */
+export function moneyText(minor: number, currency: string, { locale }: Notation): string {
   const decimals = currencyDecimals(currency) ?? 2;
-  let format = symbolFormats.get(currency);
+  let format = symbolFormats.get(`${locale} ${currency}`);
   if (!format) {
-    format = new Intl.NumberFormat("en-US", {
+    format = new Intl.NumberFormat(locale, {
       style: "currency",
       currency,
       currencyDisplay: "narrowSymbol",
       minimumFractionDigits: decimals,
       maximumFractionDigits: decimals,
     });
-    symbolFormats.set(currency, format);
+    symbolFormats.set(`${locale} ${currency}`, format);
   }
-  return format.format(minor / 10 ** decimals);
+  // Which space parts groups differs from one browser to the next.
+  return format.format(minor / 10 ** decimals).replace(/\s/g, NO_BREAK_SPACE);
 }
 
 /** The term of some payments in words: 130 two-weekly ones are "5 years", 70 monthly ones "5 years 10 months". */

@@ -2,7 +2,7 @@ import { useVirtualizer } from "@tanstack/react-virtual";
 import { BadgeCheck, Download } from "lucide-react";
 import { memo, useMemo, useRef } from "react";
 import { chargeColumn, type PaymentRow, type Quote } from "@/core";
-import { amountText, shortDate } from "@/exchange/text";
+import { amountIn, dateIn, type Notation } from "@/exchange/notation";
 import { saveFile } from "@/features/figures/save-file";
 
 const ROW_HEIGHT = 30;
@@ -12,6 +12,7 @@ const CHARGES = "Charges";
 
 type Props = {
   quote: Quote;
+  notation: Notation;
   /** Whether the table no longer follows from what is typed. */
   stale: boolean;
   /** The name of the file that the table is downloaded as. */
@@ -19,7 +20,8 @@ type Props = {
 };
 
 /** Every payment split into interest and principal, with the balance after it; only rows in view are drawn. */
-export const RepaymentTable = memo(function RepaymentTable({ quote, stale, fileName }: Props) {
+export const RepaymentTable = memo(function RepaymentTable(props: Props) {
+  const { quote, notation, stale, fileName } = props;
   const scroller = useRef<HTMLDivElement>(null);
   const rows = quote.schedule;
   const virtual = useVirtualizer({
@@ -32,7 +34,7 @@ export const RepaymentTable = memo(function RepaymentTable({ quote, stale, fileN
   const shown = virtual.getVirtualItems();
   const above = shown[0]?.start ?? 0;
   const below = virtual.getTotalSize() - (shown.at(-1)?.end ?? 0);
-  const money = (minor: number) => amountText(minor, quote.deal.currency);
+  const money = (minor: number) => amountIn(minor, quote.deal.currency, notation);
   const finding = quote.deal.find === "payment";
   const charges = useMemo(
     () => quote.charges && chargeColumn(quote.schedule, quote.charges.all),
@@ -50,7 +52,7 @@ export const RepaymentTable = memo(function RepaymentTable({ quote, stale, fileN
         <h2 id="repayment-title" className="font-semibold text-lg">
           Repayment
         </h2>
-        <ClosingProof quote={quote} />
+        <ClosingProof quote={quote} money={money} />
         <button
           type="button"
           className="btn btn-sm btn-ghost ml-auto"
@@ -59,6 +61,15 @@ export const RepaymentTable = memo(function RepaymentTable({ quote, stale, fileN
         >
           <Download size={15} aria-hidden="true" />
           CSV
+        </button>
+        <button
+          type="button"
+          className="btn btn-sm btn-ghost"
+          disabled={stale}
+          onClick={() => void downloadCsv(quote, fileName, notation)}
+        >
+          <Download size={15} aria-hidden="true" />
+          CSV for a spreadsheet
         </button>
       </div>
       {/* The keyboard scrolls a region only when it has the focus. */}
@@ -102,11 +113,18 @@ export const RepaymentTable = memo(function RepaymentTable({ quote, stale, fileN
             {above > 0 && <Spacer height={above} />}
             {shown.map(({ index }) =>
               index === 0 ? (
-                <OpeningRow key={0} quote={quote} money={money} hasCharges={charges !== undefined} />
+                <OpeningRow
+                  key={0}
+                  quote={quote}
+                  notation={notation}
+                  money={money}
+                  hasCharges={charges !== undefined}
+                />
               ) : (
                 <Row
                   key={index}
                   row={rows[index - 1] as PaymentRow}
+                  notation={notation}
                   money={money}
                   place={index}
                   remark={remarkOn(quote, index - 1)}
@@ -149,15 +167,20 @@ export const RepaymentTable = memo(function RepaymentTable({ quote, stale, fileN
   );
 });
 
-async function downloadCsv(quote: Quote, fileName: string): Promise<void> {
-  const { scheduleCsv } = await import("@/exchange/answers/schedule-csv");
-  saveFile(`${fileName} repayment.csv`, "text/csv;charset=utf-8", scheduleCsv(quote));
+/** With plain figures for programs, or as a spreadsheet of a place reads them. */
+async function downloadCsv(quote: Quote, fileName: string, notation?: Notation): Promise<void> {
+  const { scheduleCsv, spreadsheetCsv } = await import("@/exchange/answers/schedule-csv");
+  const text = notation ? spreadsheetCsv(quote, notation) : scheduleCsv(quote);
+  saveFile(
+    `${fileName} repayment${notation ? " for a spreadsheet" : ""}.csv`,
+    "text/csv;charset=utf-8",
+    text,
+  );
 }
 
 /** Adds the principal up again and says whether it comes to the loan amount. */
-function ClosingProof({ quote }: { quote: Quote }) {
+function ClosingProof({ quote, money }: { quote: Quote; money: (minor: number) => string }) {
   const principal = quote.schedule.reduce((sum, row) => sum + row.principal, 0);
-  const money = (minor: number) => amountText(minor, quote.deal.currency);
   if (principal !== quote.loanAmount) {
     return (
       <p className="text-error text-sm">
@@ -183,14 +206,19 @@ function Spacer({ height }: { height: number }) {
 
 const CELL = "h-[30px] border-base-300 border-t px-1 md:px-2";
 
-type OpeningProps = { quote: Quote; money: (minor: number) => string; hasCharges: boolean };
+type OpeningProps = Pick<Props, "quote" | "notation"> & {
+  money: (minor: number) => string;
+  hasCharges: boolean;
+};
 
-function OpeningRow({ quote, money, hasCharges }: OpeningProps) {
+function OpeningRow({ quote, notation, money, hasCharges }: OpeningProps) {
   const { startDate: start } = quote;
   return (
     <tr aria-rowindex={2}>
       <td className={`${CELL} pl-2 md:pl-4 text-left text-faint`}>0</td>
-      <td className={`${CELL} whitespace-nowrap text-left`}>{start === null ? "start" : shortDate(start)}</td>
+      <td className={`${CELL} whitespace-nowrap text-left`}>
+        {start === null ? "start" : dateIn(start, notation)}
+      </td>
       <td colSpan={3} className={`${CELL} text-faint`}>
         {quote.loanAmount === quote.amountFinanced ? "amount financed" : "loan amount"}
       </td>
@@ -202,6 +230,7 @@ function OpeningRow({ quote, money, hasCharges }: OpeningProps) {
 
 type RowProps = {
   row: PaymentRow;
+  notation: Notation;
   money: (minor: number) => string;
   /** The line's place in the table, from 1. */
   place: number;
@@ -210,12 +239,12 @@ type RowProps = {
   charge: number | undefined;
 };
 
-function Row({ row, money, place, remark, charge }: RowProps) {
+function Row({ row, notation, money, place, remark, charge }: RowProps) {
   return (
     <tr aria-rowindex={place + 2} className={remark.startsWith("last") ? "font-semibold" : ""}>
       <td className={`${CELL} pl-2 md:pl-4 text-left text-faint`}>{row.number}</td>
       <td className={`${CELL} whitespace-nowrap text-left leading-none md:leading-normal`}>
-        {row.date === null ? "" : shortDate(row.date)}
+        {row.date === null ? "" : dateIn(row.date, notation)}
         {/* On a phone there is no room beside the date. */}
         {remark && <span className="block text-faint text-xs md:ml-2 md:inline md:text-sm">{remark}</span>}
       </td>

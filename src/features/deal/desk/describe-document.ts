@@ -2,6 +2,7 @@ import { evaluate } from "@/core";
 import { chosenOption, type DealDocument } from "@/exchange/deal-document";
 import { readDeal, structureWords } from "@/exchange/deal-file";
 import { planTitle, planWords } from "@/exchange/deal-file/plan";
+import { LOCALE_NAMES } from "@/exchange/notation";
 import { amountText } from "@/exchange/text";
 import {
   type FieldName,
@@ -25,6 +26,7 @@ export function describeDocument(document: DealDocument): Record<string, string>
     "Vehicle or purpose": document.vehicle || "–",
     Status: STATUS_NAMES[document.status],
     Currency: currency,
+    "Figures as in": inputs.locale ? LOCALE_NAMES[inputs.locale] : "the house's place",
     ...described(STRUCTURE_FIELD_NAMES, view),
     ...Object.fromEntries(structureWords(inputs.structure, currency)),
     "Amount financed": view.quote ? amountText(view.quote.amountFinanced, currency) : "no answer",

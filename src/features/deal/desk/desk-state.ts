@@ -5,13 +5,21 @@ import {
   type DealHeading,
   headingOf,
 } from "@/exchange/deal-document";
+import { DEFAULT_LOCALE, type Locale } from "@/exchange/notation";
 import { type OptionAction, type OptionState, openOption, optionReducer } from "../option";
 
 /** An option of the deal, with its name and all that is on the screen of it. */
 export type DeskOption = { id: string; name: string; state: OptionState };
 
 /** A deal on the screen: its heading, its options, which is chosen and which is open. */
-export type DeskState = { heading: DealHeading; options: DeskOption[]; chosen: string; open: string };
+export type DeskState = {
+  heading: DealHeading;
+  options: DeskOption[];
+  chosen: string;
+  open: string;
+  /** How figures are written in deals that do not say it themselves. */
+  houseLocale: Locale;
+};
 
 export type DeskAction =
   | { type: "open"; document: DealDocument }
@@ -21,15 +29,15 @@ export type DeskAction =
   | { type: "option"; action: OptionAction };
 
 /** The desk as it opens on a deal. */
-export function openDesk(document: DealDocument): DeskState {
-  return deskWith(document, document.chosen, () => undefined);
+export function openDesk(document: DealDocument, houseLocale: Locale = DEFAULT_LOCALE): DeskState {
+  return deskWith(document, houseLocale, document.chosen, () => undefined);
 }
 
 /** The desk after something was done on it. */
 export function deskReducer(state: DeskState, action: DeskAction): DeskState {
   switch (action.type) {
     case "open":
-      return openDesk(action.document);
+      return openDesk(action.document, state.houseLocale);
     case "merged":
       return merged(state, action.change);
     case "heading":
@@ -66,24 +74,26 @@ export function openedOption({ options, open }: DeskState): OptionState {
 function merged(state: DeskState, change: DealChange): DeskState {
   const document = applyChange(deskDocument(state), change);
   const theirs = new Set(change.options?.map(({ id }) => id));
-  return deskWith(document, state.open, id =>
+  return deskWith(document, state.houseLocale, state.open, id =>
     theirs.has(id) ? undefined : state.options.find(option => option.id === id)?.state,
   );
 }
 
 function deskWith(
   document: DealDocument,
+  houseLocale: Locale,
   open: string,
   known: (id: string) => OptionState | undefined,
 ): DeskState {
   return {
     heading: headingOf(document),
+    houseLocale,
     chosen: document.chosen,
     open: document.options.some(({ id }) => id === open) ? open : document.chosen,
     options: document.options.map(({ id, name, inputs }) => ({
       id,
       name,
-      state: known(id) ?? openOption(inputs),
+      state: known(id) ?? openOption(inputs, houseLocale),
     })),
   };
 }

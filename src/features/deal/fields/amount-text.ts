@@ -13,6 +13,8 @@ import { bad, type Field, good } from "./field";
 
 /** "$", "€ ", "USD ": what may stand before an amount. */
 const LEADING_CURRENCY = /^(\p{Sc}|[A-Z]{3})\s*/u;
+/** "41,850.00 €": what may stand after it. */
+const TRAILING_CURRENCY = /\s*(\p{Sc}|[A-Z]{3})$/u;
 /** Thousands apart by commas or spaces. */
 const GROUPED = /^\d{1,3}([,\s]\d{3})+(\.\d*)?$/;
 
@@ -23,7 +25,7 @@ export function readAmount(text: string, currency: string): { amount: string } |
   if (/^[-−–(]/.test(text)) {
     return { sentence: "Leave the sign out: each line is added or taken off by itself." };
   }
-  const digits = text.replace(LEADING_CURRENCY, "");
+  const digits = text.replace(LEADING_CURRENCY, "").replace(TRAILING_CURRENCY, "");
   const plain = (GROUPED.test(digits) ? digits.replace(/[,\s]/g, "") : digits).replace(/^\./, "0.");
   const minor = parseAmount(plain, decimals);
   if (minor !== undefined) return { amount: formatAmount(minor, decimals) };

@@ -1,7 +1,7 @@
 import { isoDate, parseIsoDate } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
 import { readDate, shortDate } from "@/exchange/text";
-import { isDayFirst, localToday } from "@/features/figures/today";
+import { localToday } from "@/features/figures/today";
 
 /** Said where a text is no date. */
 export const NO_DATE = "Type a date such as 24 Nov, 24 Nov 2027 or +3 weeks, from 1900 to 2199.";
@@ -22,7 +22,7 @@ export function readContractDate(text: string): string | undefined {
 function readFrom(text: string, from: string | undefined, isAfter: boolean): string | undefined {
   const today = parseIsoDate(localToday()) ?? 0;
   const base = from === undefined ? today : (parseIsoDate(from) ?? today);
-  const day = readDate(text, { from: base, today, isAfter, isDayFirst: isDayFirst() });
+  const day = readDate(text, { from: base, today, isAfter });
   return day === undefined ? undefined : isoDate(day);
 }
 

@@ -5,8 +5,10 @@ export {
   fieldUnit,
   hasErrors,
   isStale,
+  notationIn,
   type OptionState,
   openOption,
+  readTyped,
   shownQuote,
 } from "./option-state";
 export { amountOf, shownTally, type Tally } from "./shown-tally";

@@ -1,5 +1,6 @@
 import { currencyDecimals, formatAmount } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
+import type { Locale } from "@/exchange/notation";
 import {
   type DeskFind,
   type DownKind,
@@ -7,10 +8,9 @@ import {
   giveFound,
   type ListName,
   type PlanListName,
-  readField,
   withOptional,
 } from "../fields";
-import { type OptionState, shownQuote, withInputs } from "./option-state";
+import { type OptionState, readTyped, shownQuote, withInputs } from "./option-state";
 import { amountOf, shownTally } from "./shown-tally";
 
 /** What can be done with one option on the screen. */
@@ -27,7 +27,9 @@ export type OptionAction =
       forget?: ListName;
     }
   /** The same for the plan. */
-  | { type: "plan"; change: (plan: DealFile["plan"]) => DealFile["plan"]; forget?: PlanListName };
+  | { type: "plan"; change: (plan: DealFile["plan"]) => DealFile["plan"]; forget?: PlanListName }
+  /** How figures are written in this deal; as in the house where none is named. */
+  | { type: "locale"; locale: Locale | undefined };
 
 /** The option after something was done with it. */
 export function optionReducer(state: OptionState, action: OptionAction): OptionState {
@@ -47,6 +49,8 @@ export function optionReducer(state: OptionState, action: OptionAction): OptionS
         ...state.inputs,
         structure: action.change(state.inputs.structure),
       });
+    case "locale":
+      return withInputs(forgotten(state, undefined), withOptional(state.inputs, "locale", action.locale));
     case "plan":
       return withInputs(forgotten(state, action.forget), {
         ...state.inputs,
@@ -75,7 +79,7 @@ const TWIN: Partial<Record<FieldName, FieldName>> = { payments: "years", years: 
 function typeIn(state: OptionState, field: FieldName, text: string): OptionState {
   const twin = TWIN[field] ?? field;
   const typed = { ...without(state.typed, twin), [field]: text };
-  const reading = readField(field, text, state.inputs);
+  const reading = readTyped(state, field, text);
   const errors = without(state.errors, field, twin);
   return reading.ok
     ? withInputs({ ...state, typed, errors }, reading.file)

@@ -1,11 +1,22 @@
 import { type Deal, evaluate, type Quote, type Result } from "@/core";
 import { type DealFile, readDeal } from "@/exchange/deal-file";
-import { type FieldName, fieldOf, isFoundIn, showField } from "../fields";
+import {
+  DEFAULT_LOCALE,
+  inNotation,
+  type Locale,
+  type Notation,
+  notationOf,
+  plainDate,
+  plainFigure,
+} from "@/exchange/notation";
+import { type FieldName, fieldOf, isFoundIn, type Reading, readField, showField } from "../fields";
 
 /** One option on the screen: all that is shown of it follows from this. */
 export type OptionState = {
   /** The last readable state of what was typed; this is what is saved. */
   inputs: DealFile;
+  /** The house's, for a deal that has none of its own. */
+  houseLocale: Locale;
   /** The inputs as the core reads them, once for each change. */
   deal: Result<Deal>;
   answer: Result<Quote>;
@@ -18,19 +29,34 @@ export type OptionState = {
 };
 
 /** An option as it opens. */
-export function openOption(inputs: DealFile): OptionState {
-  return withInputs({ lastGood: null, typed: {}, errors: {} }, inputs);
+export function openOption(inputs: DealFile, houseLocale: Locale = DEFAULT_LOCALE): OptionState {
+  return withInputs({ lastGood: null, typed: {}, errors: {}, houseLocale }, inputs);
 }
+
+/** How figures are typed and shown. */
+export function notationIn({ inputs, houseLocale }: Pick<OptionState, "inputs" | "houseLocale">): Notation {
+  return notationOf(inputs.locale ?? houseLocale);
+}
+
+/** Reads what was typed in a field, as people of the deal's place type it, into the deal. */
+export function readTyped(state: OptionState, field: FieldName, text: string): Reading {
+  const notation = notationIn(state);
+  const plain = { name: same, figure: plainFigure, date: plainDate }[fieldOf(field).type ?? "figure"];
+  return readField(field, plain(text.trim(), notation), state.inputs);
+}
+
+const same = (text: string) => text;
 
 /** An option with other inputs, read and answered. */
 export function withInputs(
-  state: Pick<OptionState, "lastGood" | "typed" | "errors">,
+  state: Pick<OptionState, "lastGood" | "typed" | "errors" | "houseLocale">,
   inputs: DealFile,
 ): OptionState {
   const deal = readDeal(inputs);
   const answer = deal.ok ? evaluate(deal.value) : deal;
-  const { typed, errors } = state;
-  return { inputs, deal, answer, lastGood: answer.ok ? answer.value : state.lastGood, typed, errors };
+  const { typed, errors, houseLocale } = state;
+  const lastGood = answer.ok ? answer.value : state.lastGood;
+  return { inputs, deal, answer, lastGood, typed, errors, houseLocale };
 }
 
 /** The answer that is shown: the present one, or the last that held. */
@@ -50,15 +76,19 @@ export function hasErrors(errors: OptionState["errors"]): boolean {
 
 /** What a field shows: what is being typed, or else its figure. */
 export function fieldText(state: OptionState, field: FieldName): string {
-  return state.typed[field] ?? showField(field, { ...state, quote: shownQuote(state) });
+  const typed = state.typed[field];
+  if (typed !== undefined) return typed;
+  const text = showField(field, { ...state, quote: shownQuote(state) });
+  return fieldOf(field).type === "name" ? text : inNotation(text, notationIn(state));
 }
 
 /** Why a field's figure cannot be read, or gives no answer. */
 export function fieldError(state: OptionState, field: FieldName): string | undefined {
   const { errors, answer } = state;
-  if (errors[field]) return errors[field];
+  const notation = notationIn(state);
+  if (errors[field]) return inNotation(errors[field], notation);
   if (answer.ok || answer.failure.figure !== field || isMissing(state, field)) return undefined;
-  return answer.failure.sentence;
+  return inNotation(answer.failure.sentence, notation);
 }
 
 /** A figure that was not typed yet is no mistake; the place of the answer asks for it. */

@@ -1,7 +1,7 @@
 import { memo } from "react";
-import { type Desk, useDesk } from "../desk/desk-context";
 import { type FieldName, fieldOf, isFoundIn } from "../fields";
 import { fieldError, fieldText, fieldUnit, isStale, shownQuote } from "../option";
+import { type OpenOption, useOption } from "../option/option-context";
 import { CalendarButton } from "./CalendarButton";
 
 /** The element id of a field, for labels and for going there from the sentence. */
@@ -19,7 +19,7 @@ type Props = {
 
 /** One figure to type. Answers move with every key; a figure that cannot be read says why right here. */
 export function FigureField({ field, hideLabel = false, shortLabel, errorElsewhere }: Props) {
-  const { option, act } = useDesk();
+  const { option, act } = useOption();
   const found = isFoundIn(field, option.inputs.find);
   return (
     <div className="min-w-0">
@@ -48,7 +48,7 @@ type InputProps = {
   found: boolean;
   stale: boolean;
   isWrong: boolean;
-  act: Desk["act"];
+  act: OpenOption["act"];
 };
 
 /** Drawn again only where something of it has changed: a key changes few of many fields. */
@@ -101,7 +101,7 @@ const FieldInput = memo(function FieldInput(props: InputProps) {
 
 /** Why a field's figure cannot be read, or gives no answer. */
 export function FieldError({ field }: { field: FieldName }) {
-  const { option } = useDesk();
+  const { option } = useOption();
   const error = fieldError(option, field);
   return error ? (
     <p id={`${fieldId(field)}-error`} className="mt-0.5 text-error text-sm leading-tight">

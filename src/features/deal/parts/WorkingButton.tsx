@@ -2,12 +2,12 @@ import { Calculator } from "lucide-react";
 import { useRef, useState } from "react";
 import type { Quote, WorkedFigure, WorkingStep } from "@/core";
 import { notify } from "@/features/notices/notify";
-import { useDesk } from "../desk/desk-context";
 import { shownQuote } from "../option";
+import { useNotation, useOption } from "../option/option-context";
 
 /** Opens the working of a figure: how it came about, with its numbers filled in. */
 export function WorkingButton({ figure, name }: { figure: WorkedFigure; name: string }) {
-  const { option } = useDesk();
+  const { option } = useOption();
   const dialog = useRef<HTMLDialogElement>(null);
   const [step, setStep] = useState<WorkingStep | null>(null);
   const quote = shownQuote(option);
@@ -64,6 +64,7 @@ async function workingOf(quote: Quote, figure: WorkedFigure): Promise<WorkingSte
 }
 
 function Step({ step, level }: { step: WorkingStep; level: number }) {
+  const { say } = useNotation();
   return (
     <section className={level > 0 ? "mt-3 border-base-300 border-l-2 pl-4" : ""}>
       <div className="flex items-baseline justify-between gap-4">
@@ -73,13 +74,13 @@ function Step({ step, level }: { step: WorkingStep; level: number }) {
           <h3 className="font-semibold">{step.name}</h3>
         )}
         <span className={`whitespace-nowrap font-semibold ${level === 0 ? "text-xl" : ""}`}>
-          {step.result}
+          {say(step.result)}
         </span>
       </div>
       <p className="text-faint">= {step.formula}</p>
-      <p>= {step.filled}</p>
-      {step.rounding && <p className="text-sm">{step.rounding}</p>}
-      {step.remark && <p className="mt-0.5 text-faint text-sm">{step.remark}</p>}
+      <p>= {say(step.filled)}</p>
+      {step.rounding && <p className="text-sm">{say(step.rounding)}</p>}
+      {step.remark && <p className="mt-0.5 text-faint text-sm">{say(step.remark)}</p>}
       {step.parts.map(part => (
         <Step key={part.name} step={part} level={level + 1} />
       ))}

@@ -2,8 +2,8 @@ import { lazy, memo, Suspense } from "react";
 import { FREQUENCIES, FREQUENCY_NAMES, type Frequency, parseIsoDate } from "@/core";
 import { planTitle } from "@/exchange/deal-file/plan";
 import { yearsText } from "@/features/figures/format";
-import { useDesk } from "../desk/desk-context";
 import { shownQuote } from "../option";
+import { useOption } from "../option/option-context";
 import { Choice } from "../parts/choices";
 import { FigureField } from "../parts/FigureField";
 import { ADDABLE_PARTS } from "./addable-parts";
@@ -25,7 +25,7 @@ const FREQUENCY_CHOICES = FREQUENCIES.map((frequency): [Frequency, string] => [
 
 /** How the deal is repaid: what every plan has, then the parts that this one has, and the way to add others. */
 export const PlanCard = memo(function PlanCard() {
-  const { option, act } = useDesk();
+  const { option, act } = useOption();
   const { plan } = option.inputs;
   const firstDate = shownQuote(option)?.firstDate ?? parseIsoDate(plan.signed ?? "") ?? null;
   return (
@@ -78,7 +78,7 @@ export const PlanCard = memo(function PlanCard() {
 
 /** The parts that this plan does not have yet. */
 function AddPart() {
-  const { option, act } = useDesk();
+  const { option, act } = useOption();
   const { plan } = option.inputs;
   return (
     <details className="mt-1.5 text-sm">
@@ -103,7 +103,7 @@ function AddPart() {
 
 /** Says how an odd first period is charged, and leads back to a regular one. */
 function FirstPaymentRemark() {
-  const { option, act } = useDesk();
+  const { option, act } = useOption();
   const quote = shownQuote(option);
   if (option.inputs.plan.firstPayment === undefined) return null;
   const span = quote?.oddFirstPeriod;

@@ -1,7 +1,7 @@
 import type { ReactNode } from "react";
 import type { DealFile } from "@/exchange/deal-file";
 import { COMPOUNDED } from "@/exchange/deal-file/plan";
-import { useDesk } from "../desk/desk-context";
+import { useOption } from "../option/option-context";
 import { Choice } from "../parts/choices";
 import { FigureField } from "../parts/FigureField";
 import { ADDABLE_PARTS, type AddablePart } from "./addable-parts";
@@ -23,7 +23,7 @@ const DAY_COUNTS: [NonNullable<PlanFile["dayCount"]>, string][] = [
 
 /** The parts that a plan has, each with its figures and the way to take it out. */
 export function PlanParts() {
-  const { option } = useDesk();
+  const { option } = useOption();
   const { plan } = option.inputs;
   return (
     <div className="mt-2 grid grid-cols-2 items-end gap-x-3 gap-y-1.5 border-base-300 border-t pt-1.5 md:grid-cols-4">
@@ -37,7 +37,7 @@ export function PlanParts() {
 }
 
 function PartOf({ part }: { part: AddablePart }) {
-  const { option, act } = useDesk();
+  const { option, act } = useOption();
   const { plan } = option.inputs;
   const change = (members: Partial<PlanFile>) =>
     act({ type: "plan", change: now => ({ ...now, ...members }) });
@@ -125,7 +125,7 @@ const FIELD_OF = {
 } as const;
 
 function Part({ part, isWide, children }: { part: AddablePart; isWide?: boolean; children: ReactNode }) {
-  const { act } = useDesk();
+  const { act } = useOption();
   return (
     <div className={isWide ? "col-span-full" : ""}>
       {children}
@@ -142,7 +142,7 @@ function Part({ part, isWide, children }: { part: AddablePart; isWide?: boolean;
 }
 
 function EarningChoice() {
-  const { option, act } = useDesk();
+  const { option, act } = useOption();
   return (
     <Choice
       label="Interest earned"

@@ -1,10 +1,10 @@
 import { useEffect, useRef } from "react";
 import { addMonths, isoDate, parseIsoDate, type Quote } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
-import { amountText, shortDate } from "@/exchange/text";
-import { useDesk } from "../desk/desk-context";
+import { amountIn, dateIn, type Notation } from "@/exchange/notation";
 import { type FieldName, type PlanListName, planRows, withPlanRows } from "../fields";
 import { shownQuote } from "../option";
+import { useNotation, useOption } from "../option/option-context";
 import { FigureField, fieldId } from "../parts/FigureField";
 
 type PlanFile = DealFile["plan"];
@@ -55,7 +55,8 @@ const TABLES: Record<PlanListName, TableOf> = {
 
 /** A small table that is edited in place: Enter adds a row, Delete in an empty field takes its row out. */
 export function PlanTable({ list }: { list: PlanListName }) {
-  const { option, act } = useDesk();
+  const { option, act } = useOption();
+  const { notation } = useNotation();
   const quote = shownQuote(option);
   const { plan } = option.inputs;
   const { title, columns, next, another } = TABLES[list];
@@ -123,7 +124,9 @@ export function PlanTable({ list }: { list: PlanListName }) {
                   <FigureField field={`${list}/${index}/${part}` as FieldName} hideLabel />
                 </td>
               ))}
-              {list === "steps" && <td className="px-2 text-right">{stepText(quote, row as Step)}</td>}
+              {list === "steps" && (
+                <td className="px-2 text-right">{stepText(quote, row as Step, notation)}</td>
+              )}
               <td className="px-1">
                 <button
                   type="button"
@@ -151,9 +154,9 @@ export function PlanTable({ list }: { list: PlanListName }) {
 type Step = NonNullable<PlanFile["steps"]>[number];
 
 /** What is paid from a step on, and from when. */
-function stepText(quote: Quote | null, { from }: Step): string {
+function stepText(quote: Quote | null, { from }: Step, notation: Notation): string {
   const row = quote?.schedule.find(({ number, kind }) => number === from && kind !== "extra");
   if (!quote || !row) return "–";
-  const date = row.date === null ? "" : `${shortDate(row.date)}: `;
-  return `${date}${amountText(row.payment, quote.deal.currency)}`;
+  const date = row.date === null ? "" : `${dateIn(row.date, notation)}: `;
+  return `${date}${amountIn(row.payment, quote.deal.currency, notation)}`;
 }

@@ -1,6 +1,6 @@
-import { useDesk } from "../desk/desk-context";
 import { type DownKind, downKind, isFoundIn } from "../fields";
 import { amountOf } from "../option";
+import { useOption } from "../option/option-context";
 import { TallyRow } from "./TallyRow";
 import { useStructure } from "./use-structure";
 
@@ -27,8 +27,8 @@ export function CashDownRow() {
 }
 
 function Remark() {
-  const { option, act } = useDesk();
-  const { tally, money } = useStructure();
+  const { option, act } = useOption();
+  const { tally, money, say } = useStructure();
   const { inputs } = option;
   const down = amountOf(tally, "down");
   const { price = 0 } = tally.reckoned ?? {};
@@ -36,7 +36,7 @@ function Remark() {
   const kind = downKind(inputs);
   const share = price > 0 ? ((down / price) * 100).toFixed(1) : "0.0";
   const whole = inputs.structure.purpose === undefined ? "price" : "amount asked for";
-  const said = kind === "amount" ? `${share} % of the ${whole}` : `${money(down)} in cash`;
+  const said = kind === "amount" ? say(`${share} % of the ${whole}`) : `${money(down)} in cash`;
   if (isFoundIn("down", inputs.find)) return said;
   return (
     <>

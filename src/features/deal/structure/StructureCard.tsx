@@ -1,6 +1,8 @@
 import { lazy, memo, Suspense, useState } from "react";
+import { LOCALE_NAMES, LOCALES, type Locale } from "@/exchange/notation";
 import { useDesk } from "../desk/desk-context";
 import { asPersonal, asVehicle, linesOf } from "../fields";
+import { useOption } from "../option/option-context";
 import { AddLine } from "./AddLine";
 import { CashDownRow } from "./CashDownRow";
 import { TallyFoot } from "./TallyFoot";
@@ -129,6 +131,27 @@ function withTaxIncluded({ taxes = [], rebates, ...structure }: Structure): Stru
   };
 }
 
+/** Where figures are written as in this deal. */
+function PlaceOfDeal() {
+  const { option, act } = useOption();
+  const { houseLocale, inputs } = option;
+  return (
+    <select
+      aria-label="Figures as in"
+      className="max-w-full cursor-pointer bg-base-100 text-primary underline"
+      value={inputs.locale ?? ""}
+      onChange={event => act({ type: "locale", locale: (event.target.value as Locale) || undefined })}
+    >
+      <option value="">figures as here: {LOCALE_NAMES[houseLocale]}</option>
+      {LOCALES.map(locale => (
+        <option key={locale} value={locale}>
+          figures as in {LOCALE_NAMES[locale]}
+        </option>
+      ))}
+    </select>
+  );
+}
+
 /** The way from a vehicle to a personal loan and back. */
 function KindOfDeal() {
   const { state } = useDesk();
@@ -144,7 +167,8 @@ function KindOfDeal() {
         onClick={() => change(now => (isPersonal ? asVehicle(now) : asPersonal(now, purpose)))}
       >
         make it {isPersonal ? "a vehicle" : "a personal loan"}
-      </button>
+      </button>{" "}
+      · <PlaceOfDeal />
     </p>
   );
 }

@@ -1,6 +1,6 @@
 import { lazy, Suspense } from "react";
-import { useDesk } from "../desk/desk-context";
 import { shownQuote } from "../option";
+import { useOption } from "../option/option-context";
 import { WorkingButton } from "../parts/WorkingButton";
 import { useStructure } from "./use-structure";
 
@@ -9,13 +9,14 @@ const AmountBar = lazy(() => import("./AmountBar").then(({ AmountBar: bar }) => 
 
 /** What the tally leads to: the loan amount, what of the finance charge is paid at the start, the amount financed. */
 export function TallyFoot() {
-  const { option } = useDesk();
-  const { tally, money } = useStructure();
+  const { option } = useOption();
+  const { tally, money, say } = useStructure();
   const { loanAmount, amountFinanced, reckoned, stale } = tally;
   const faded = stale ? "stale" : "";
   const isPrepaid = loanAmount !== undefined && loanAmount !== amountFinanced;
   const price = reckoned?.price ?? 0;
-  const share = loanAmount !== undefined && price > 0 ? `${((100 * loanAmount) / price).toFixed(1)} %` : null;
+  const share =
+    loanAmount !== undefined && price > 0 ? say(`${((100 * loanAmount) / price).toFixed(1)} %`) : null;
   const received = shownQuote(option)?.cashReceived;
   return (
     <div className="border-base-300 border-t px-4 pt-2 pb-3">

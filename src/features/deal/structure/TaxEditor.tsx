@@ -1,6 +1,6 @@
-import { useDesk } from "../desk/desk-context";
 import { type LineOf, linesOf } from "../fields";
 import { shownQuote } from "../option";
+import { useOption } from "../option/option-context";
 import { Check, Choice } from "../parts/choices";
 import { FigureField } from "../parts/FigureField";
 import { TaxWorking } from "./TaxWorking";
@@ -22,7 +22,7 @@ const ROUNDINGS = [
 
 /** What a tax is on, what is credited, how it is rounded and paid; and how it came about. */
 export function TaxEditor({ index }: { index: number }) {
-  const { option } = useDesk();
+  const { option } = useOption();
   const { structure, put } = useStructure();
   const tax = linesOf(structure, "taxes")[index];
   if (!tax) return null;

@@ -6,7 +6,7 @@ import { isOpenLine, type Opening, useStructure } from "./use-structure";
 
 /** Each tax with its rate and what it comes to; it opens to be changed and to show its working. */
 export function TaxLines({ opening }: { opening: Opening }) {
-  const { structure, tally, money, runningOf } = useStructure();
+  const { structure, tally, money, say, runningOf } = useStructure();
   const taxes = linesOf(structure, "taxes");
   const isIncluded = structure.taxIncluded ?? false;
   const runnings = runningOf("tax");
@@ -22,7 +22,7 @@ export function TaxLines({ opening }: { opening: Opening }) {
       running={isAdded(tax) ? (runnings[taxes.slice(0, index).filter(isAdded).length] ?? "") : "not in it"}
       remark={
         <LineButton list="taxes" index={index} name={tax.name} opening={opening}>
-          {tax.rate} %{isIncluded ? ", in the price" : ""}
+          {say(String(tax.rate))} %{isIncluded ? ", in the price" : ""}
           {tax.financed === false && !isIncluded ? ", paid at signing" : ""}: how
         </LineButton>
       }

@@ -4,7 +4,7 @@ import { useStructure } from "./use-structure";
 
 /** How a tax came about, line by line. */
 export function TaxWorking({ quote, index }: { quote: Quote; index: number }) {
-  const { tally, money } = useStructure();
+  const { tally, money, say } = useStructure();
   const working = taxWorking(quote, index);
   if (!working) return null;
   return (
@@ -16,7 +16,7 @@ export function TaxWorking({ quote, index }: { quote: Quote; index: number }) {
         <Line key={name} name={name} text={`${sign < 0 ? "− " : ""}${money(amount)}`} />
       ))}
       <Line name="taxed" text={money(working.base)} isSum />
-      <Line name={working.rule} text={money(working.amount)} isSum />
+      <Line name={say(working.rule)} text={money(working.amount)} isSum />
     </dl>
   );
 }

@@ -1,5 +1,5 @@
-import { useDesk } from "../desk/desk-context";
 import { type FieldName, linesOf } from "../fields";
+import { useOption } from "../option/option-context";
 import { LineButton } from "./LineButton";
 import { OpenEditor } from "./OpenEditor";
 import { TallyRow } from "./TallyRow";
@@ -13,7 +13,7 @@ export function TradeInLines({ opening }: { opening: Opening }) {
   const shown = tradeIns.length > 0 ? tradeIns : [{ name: undefined }];
   const isAlone = shown.length === 1;
   const [allowances, debts] = [runningOf("allowance"), runningOf("owed")];
-  const { deal } = useDesk().option;
+  const { deal } = useOption().option;
   /** By how much more is owed on a trade-in than it is worth; a found allowance is the shown answer's. */
   const shortfallText = (index: number) => {
     const tradeIn = deal.ok ? deal.value.structure.tradeIns[index] : undefined;

@@ -1,19 +1,22 @@
-import { amountText } from "@/exchange/text";
-import { useDesk } from "../desk/desk-context";
+import { amountIn } from "@/exchange/notation";
 import { type LineOf, type ListName, withLine, withNewLine, withoutLine } from "../fields";
 import { shownTally } from "../option";
+import { useNotation, useOption } from "../option/option-context";
 
 /** The structure on the screen, with the ways to change its lines. */
 export function useStructure() {
-  const { option, act } = useDesk();
+  const { option, act } = useOption();
+  const { notation, say } = useNotation();
   const { structure, currency } = option.inputs;
   const tally = shownTally(option);
-  const money = (minor: number | undefined) => (minor === undefined ? "–" : amountText(minor, currency));
+  const money = (minor: number | undefined) =>
+    minor === undefined ? "–" : amountIn(minor, currency, notation);
   return {
     inputs: option.inputs,
     structure,
     tally,
     money,
+    say,
     /** The subtotals after the lines of one kind. */
     runningOf: (figure: (typeof tally.lines)[number]["figure"]) =>
       tally.lines.filter(line => line.figure === figure).map(({ running }) => money(running)),

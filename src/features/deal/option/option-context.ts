@@ -1,0 +1,22 @@
+import { createContext, type Dispatch, useContext } from "react";
+import { inNotation, type Notation } from "@/exchange/notation";
+import type { OptionAction } from "./option-actions";
+import { notationIn, type OptionState } from "./option-state";
+
+/** An option on the screen, and what is done with it. */
+export type OpenOption = { option: OptionState; act: Dispatch<OptionAction> };
+
+export const OptionContext = createContext<OpenOption | null>(null);
+
+/** The option that fields and figures are of. */
+export function useOption(): OpenOption {
+  const open = useContext(OptionContext);
+  if (!open) throw new Error("useOption needs an OptionContext around it.");
+  return open;
+}
+
+/** How its figures are written, and how a text of the core is said with them. */
+export function useNotation(): { notation: Notation; say: (text: string) => string } {
+  const notation = notationIn(useOption().option);
+  return { notation, say: text => inNotation(text, notation) };
+}
