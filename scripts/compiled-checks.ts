@@ -9,6 +9,7 @@ import {
   ImportRequestSchema,
   NewDealRequestSchema,
   SaveRequestSchema,
+  SettingsRequestSchema,
 } from "@/server/requests/requests.schema";
 
 const CHECKS: Record<string, Record<string, object>> = {
@@ -17,6 +18,7 @@ const CHECKS: Record<string, Record<string, object>> = {
     saveRequest: SaveRequestSchema,
     newDealRequest: NewDealRequestSchema,
     importRequest: ImportRequestSchema,
+    settingsRequest: SettingsRequestSchema,
   },
 };
 

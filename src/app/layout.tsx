@@ -6,6 +6,9 @@ import { connection } from "next/server";
 import type { ReactNode } from "react";
 import { Notices } from "@/features/notices/Notices";
 import { Shell } from "@/features/shell/Shell";
+import { THEME_OF } from "@/features/shell/themes";
+import { openSettings } from "@/server/settings";
+import { serverStore } from "@/server/store";
 
 export const metadata: Metadata = {
   title: { default: "Deals · Kellux", template: "%s · Kellux" },
@@ -15,8 +18,9 @@ export const metadata: Metadata = {
 export default async function RootLayout({ children }: { children: ReactNode }) {
   // Each answer carries its own nonce, so no page can be made ahead of time.
   await connection();
+  const { settings } = await openSettings(await serverStore());
   return (
-    <html lang="en">
+    <html lang="en" data-theme={THEME_OF[settings.appearance]}>
       <body>
         <Shell>{children}</Shell>
         <Notices />

@@ -2,13 +2,16 @@ import { Register } from "@/features/register/Register";
 import type { RegisterAsked } from "@/server/contract";
 import { Refusal } from "@/server/refusal";
 import { readRegisterAsked, registerPage } from "@/server/register";
+import { openSettings } from "@/server/settings";
 import { serverStore } from "@/server/store";
 
 type Props = { searchParams: Promise<Record<string, string | string[] | undefined>> };
 
 export default async function RegisterPage({ searchParams }: Props) {
   const asked = askedBy(await searchParams);
-  return <Register page={await registerPage(await serverStore(), asked)} asked={asked} />;
+  const store = await serverStore();
+  const { settings } = await openSettings(store);
+  return <Register page={await registerPage(store, asked)} asked={asked} houseName={settings.houseName} />;
 }
 
 /** An address that was typed wrong opens the register as it always opens. */

@@ -14,6 +14,7 @@ import {
 } from "drizzle-orm/pg-core";
 import { DEAL_STATUSES } from "@/exchange/deal-document";
 import type { DealFile } from "@/exchange/deal-file";
+import type { Settings } from "@/exchange/settings";
 
 export const customers = pgTable("customers", {
   id: uuid().primaryKey().defaultRandom(),
@@ -122,4 +123,18 @@ export const registerLines = pgTable(
       .with({ fastupdate: false }),
     index("register_to_make").on(table.changedAt).where(sql`${table.madeBy} is null`),
   ],
+);
+
+/** What the house has settled for its deals: one row, once something is settled. */
+export const settings = pgTable(
+  "settings",
+  {
+    id: integer().primaryKey(),
+    /** All of it, checked against the settings' schema. */
+    file: json().$type<Settings>().notNull(),
+    /** Goes up by one at each save; a save names the version it was made from. */
+    version: integer().notNull(),
+    changedAt: timestamp({ withTimezone: true, mode: "date" }).notNull(),
+  },
+  table => [check("settings_one_row", sql`${table.id} = 1`)],
 );

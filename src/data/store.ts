@@ -3,6 +3,7 @@ import type { Database } from "./database";
 import { getDeal, hasDeals, insertDeals, setDeleted, updateDeal } from "./deals";
 import { dealsToMake, forgetFiguresOfOthers, keepFigures } from "./register-figures";
 import { findLines } from "./register-page";
+import { getSettings, keepSettings } from "./settings";
 import { customersLike, keepVehicles, vehiclesLike } from "./suggestions";
 
 /** Every piece of work that the database does, by name. */
@@ -13,9 +14,11 @@ const WORK = {
   findLines,
   forgetFiguresOfOthers,
   getDeal,
+  getSettings,
   hasDeals,
   insertDeals,
   keepFigures,
+  keepSettings,
   keepVehicles,
   setDeleted,
   updateDeal,

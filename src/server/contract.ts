@@ -1,6 +1,8 @@
 import type { RegisterSort } from "@/data/register-page";
 import type { StockVehicle } from "@/data/suggestions";
 import type { DealDocument, DealStatus } from "@/exchange/deal-document";
+import type { Locale } from "@/exchange/notation";
+import type { Settings } from "@/exchange/settings";
 
 export type { RegisterSort, StockVehicle };
 
@@ -53,6 +55,8 @@ export type RegisterAsked = {
 /** A page of the register. */
 export type RegisterPage = {
   rows: RegisterRow[];
+  /** How its figures are written. */
+  locale: Locale;
   /** How many deals hold what was searched for; where there are more, the most that are counted. */
   found: number;
   isMore: boolean;
@@ -61,6 +65,15 @@ export type RegisterPage = {
   pages: number;
   /** How many deals come before the first of this page. */
   skipped: number;
+};
+
+/** What the house has settled. */
+export type SettingsReply = {
+  settings: Settings;
+  /** Goes up by one at each save; 0 where nothing is settled yet. */
+  version: number;
+  /** ISO 8601 instant; null where nothing is settled yet. */
+  changedAt: string | null;
 };
 
 /** What every refused request answers. */

@@ -1,8 +1,10 @@
 import { REGISTER_SORTS, type RegisterSort } from "@/data/register-page";
 import type { Store } from "@/data/store";
 import { LONGEST_NAME } from "@/exchange/deal-document";
+import { notationOf, plainSearch } from "@/exchange/notation";
 import type { RegisterAsked, RegisterPage, RegisterRow } from "./contract";
 import { Refusal } from "./refusal";
+import { openSettings } from "./settings";
 
 /** So many deals stand on a page. */
 const PAGE = 25;
@@ -10,7 +12,9 @@ const PAGE = 25;
 /** A page of the register, in the order asked for: from the deals' lines alone, no deal is computed for it. */
 export async function registerPage(store: Store, asked: RegisterAsked): Promise<RegisterPage> {
   const skipped = (asked.page - 1) * PAGE;
-  const { lines, found, isMore } = await store.findLines({ ...asked, skip: skipped, most: PAGE });
+  const { locale } = (await openSettings(store)).settings;
+  const search = plainSearch(asked.search, notationOf(locale));
+  const { lines, found, isMore } = await store.findLines({ ...asked, search, skip: skipped, most: PAGE });
   const pages = Math.max(1, Math.ceil(found / PAGE));
   // A page that is gone with its deals is the last one.
   if (asked.page > pages) return registerPage(store, { ...asked, page: pages });
@@ -24,6 +28,7 @@ export async function registerPage(store: Store, asked: RegisterAsked): Promise<
         isMade: madeBy !== null,
       }),
     ),
+    locale,
     found,
     isMore,
     page: asked.page,

@@ -1,4 +1,5 @@
-import { scheduleCsv } from "@/exchange/answers/schedule-csv";
+import { scheduleCsv, spreadsheetCsv } from "@/exchange/answers/schedule-csv";
+import { notationOf } from "@/exchange/notation";
 import { date, dealWith, quoteOf } from "../core/deals";
 
 test("the table as CSV: CR LF, a heading, row 0, every payment, totals that agree", () => {
@@ -43,4 +44,16 @@ test("extras and a balloon have lines of their own, and the totals still agree",
     lines.slice(2, -2).reduce((total, line) => total + Math.round(Number(line.split(",")[column]) * 100), 0);
   const totals = (lines.at(-2) ?? "").split(",").map(Number);
   expect([2, 3, 4].map(sum)).toEqual([2, 3, 4].map(column => Math.round((totals[column] ?? 0) * 100)));
+});
+
+test("for a spreadsheet the table has the place's dates and decimal signs, and says that it is UTF-8", () => {
+  const quote = quoteOf(dealWith({ price: 100_000 }, { payments: 3, signed: date("2026-11-24") }));
+  expect(spreadsheetCsv(quote, notationOf("de-DE")).split("\r\n").slice(0, 3)).toEqual([
+    "\uFEFFNumber;Date;Payment;Interest;Principal;Balance;Kind",
+    "0;24.11.2026;0,00;0,00;0,00;1000,00;start",
+    "1;24.12.2026;336,67;5,00;331,67;668,33;payment",
+  ]);
+  expect(spreadsheetCsv(quote, notationOf("en-US")).split("\r\n")[2]).toBe(
+    "1,12/24/2026,336.67,5.00,331.67,668.33,payment",
+  );
 });

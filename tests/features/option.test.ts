@@ -1,8 +1,10 @@
 import { chosenOption } from "@/exchange/deal-document";
 import type { PaidBy } from "@/exchange/deal-file";
+import type { Locale } from "@/exchange/notation";
 import { newDealDocument } from "@/features/deal/desk/new-deal";
 import { paidMembers, withLine, withNewLine, withoutLine } from "@/features/deal/fields";
 import {
+  fieldError,
   fieldText,
   isStale,
   type OptionAction,
@@ -222,4 +224,45 @@ test("every rare part of a plan is added, answered and taken out again", () => {
     expect([name, answered.answer.ok]).toEqual([name, true]);
     expect(takeOut(added)).toEqual(plan);
   }
+});
+
+/** A deal of 20,000 at 6 % over 48 payments, written as in a place. */
+function placed(locale: Locale, ...actions: OptionAction[]): OptionState {
+  return [...actions].reduce(optionReducer, option(...PRICED, { type: "locale", locale }));
+}
+
+test("figures are typed and shown as at the deal's place, and kept plain", () => {
+  const german = placed(
+    "de-DE",
+    typed("price", "41.850,50"),
+    typed("yearlyRate", "6,49"),
+    typed("signed", "1.12.2026"),
+    { type: "left", field: "price" },
+    { type: "left", field: "signed" },
+  );
+  expect(german.inputs).toMatchObject({
+    locale: "de-DE",
+    structure: { price: "41850.50" },
+    plan: { yearlyRate: "6.49", signed: "2026-12-01" },
+  });
+  expect(fieldText(german, "price")).toBe("41.850,50");
+  expect(fieldText(german, "signed")).toBe("01.12.2026");
+  expect(fieldText(german, "firstPayment")).toBe("01.01.2027");
+  const indian = placed("en-IN", typed("price", "12,41,850"), { type: "left", field: "price" });
+  expect(fieldText(indian, "price")).toBe("12,41,850.00");
+  expect(fieldText(optionReducer(indian, { type: "locale", locale: "fr-CA" }), "price")).toBe(
+    "1\u00a0241\u00a0850,00",
+  );
+});
+
+test("what cannot be read is said back as it was typed, with an example of the place", () => {
+  const german = placed("de-DE", typed("price", "41.85,5.1"), typed("down", "12,345"));
+  expect(fieldError(german, "price")).toBe("“41.85,5.1” is not an amount; type one such as 41.850,00.");
+  expect(fieldError(german, "down")).toBe("USD has 2 decimals; “12,345” has more.");
+});
+
+test("a deal without a place of its own is written as in the house", () => {
+  const inputs = option(...PRICED).inputs;
+  expect(fieldText(openOption(inputs, "de-DE"), "price")).toBe("20.000,00");
+  expect(fieldText(openOption({ ...inputs, locale: "en-GB" }, "de-DE"), "price")).toBe("20,000.00");
 });

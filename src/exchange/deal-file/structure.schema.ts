@@ -10,7 +10,8 @@ import {
 } from "@/core";
 import { Amount, exact, OneOf, Percent } from "../schema";
 
-const LineName = Type.String({
+/** What a line is called. */
+export const LineName = Type.String({
   minLength: 1,
   maxLength: LONGEST_LINE_NAME,
   pattern: "^[^\\u0000-\\u001f\\u007f]*$",
@@ -19,7 +20,8 @@ const LineName = Type.String({
 
 const percent = (what: string) => Percent(`${what} from 0 to 100, such as "6.25"`, 100);
 
-const list = <Item extends Type.TSchema>(item: Item, maxItems: number, what: string) =>
+/** A list of at most so many. */
+export const list = <Item extends Type.TSchema>(item: Item, maxItems: number, what: string) =>
   Type.Array(item, { maxItems, description: `a list of at most ${maxItems} ${what}` });
 
 const CashDown = Type.Union(
@@ -36,7 +38,8 @@ const CashDown = Type.Union(
   },
 );
 
-const CHARGE = {
+/** What a fee and an extra have in common. */
+export const CHARGE = {
   name: LineName,
   amount: Type.Optional(Amount),
   percentOf: Type.Optional(OneOf("price", "loanAmount", "totalOfPayments")),
@@ -49,9 +52,10 @@ const CHARGE = {
 
 const Fee = exact({ ...CHARGE, keptBack: Type.Optional(Type.Boolean({ description: "true or false" })) });
 
-const Extra = exact({ ...CHARGE, cost: Type.Optional(Amount) });
+/** The members of an extra. */
+export const EXTRA = { ...CHARGE, cost: Type.Optional(Amount) };
 
-const Tax = exact({
+export const Tax = exact({
   name: LineName,
   rate: percent("a rate in percent"),
   on: Type.Array(OneOf("price", "fees", "extras"), {
@@ -88,7 +92,7 @@ export const StructureSchema = exact({
   taxIncluded: Type.Optional(Type.Boolean({ description: "true or false" })),
   taxes: Type.Optional(list(Tax, MOST_TAXES, "taxes")),
   fees: Type.Optional(list(Fee, MOST_FEES, "fees")),
-  extras: Type.Optional(list(Extra, MOST_EXTRAS, "extras")),
+  extras: Type.Optional(list(exact(EXTRA), MOST_EXTRAS, "extras")),
   rebates: Type.Optional(list(Rebate, MOST_REBATES, "rebates")),
   tradeIn: Type.Optional(exact({ allowance: Type.Optional(Amount), owed: Amount })),
   tradeIns: Type.Optional(list(TradeIn, MOST_TRADE_INS, "trade-ins")),

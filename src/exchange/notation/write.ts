@@ -73,7 +73,9 @@ export function spreadsheetDate(date: DayNumber, { numericDate }: Notation): str
 const ISO = String.raw`\d{4}-\d{2}-\d{2}`;
 const NAMED = String.raw`(\d{1,2}) ([A-Z][a-z]{2,8}) (\d{4})`;
 const NUMBER = String.raw`\d+(?:,\d{3})*(?:\.\d+)?`;
-const FIGURES = new RegExp(`\\b(?:(${ISO})|${NAMED})\\b|${NUMBER}`, "g");
+/** What was typed is said back as it was typed. */
+const QUOTED = "“[^”]*”";
+const FIGURES = new RegExp(`${QUOTED}|\\b(?:(${ISO})|${NAMED})\\b|${NUMBER}`, "g");
 
 /**
  * A text of the core or of a file's words, whose figures are written as "41,850.00" and whose dates are "24 Nov 2026" or
@@ -90,7 +92,7 @@ export function inNotation(text: string, notation: Notation): string {
         return date === undefined ? figure : dateIn(date, notation);
       }
       if (day !== undefined) return namedDate(figure, day, month ?? "", year ?? "", notation);
-      return /[.,]/.test(figure) ? decimalIn(figure.replaceAll(",", ""), notation) : figure;
+      return /^\d.*[.,]/.test(figure) ? decimalIn(figure.replaceAll(",", ""), notation) : figure;
     },
   );
 }

@@ -1,5 +1,6 @@
 import { DealFileSchema } from "../deal-file/deal-file.schema";
 import { QuestionFileSchema } from "../questions/questions.schema";
+import { SettingsSchema } from "../settings/settings.schema";
 
 const COMMON = "Amounts are decimal strings (numbers are accepted); rates are percent a year.";
 
@@ -11,6 +12,11 @@ export function publishedSchemas(): Record<string, string> {
       `One way to structure a loan, and what is asked about it. ${COMMON} The figure named by find is left out; ` +
         "plan.payment is given to find another from it, or a figure of the result in from.",
       DealFileSchema,
+    ),
+    "settings.schema.json": published(
+      "Kellux settings",
+      `What a house has settled once for its deals. ${COMMON}`,
+      SettingsSchema,
     ),
     "questions.schema.json": published(
       "Kellux questions",

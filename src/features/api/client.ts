@@ -1,5 +1,13 @@
 import type { DealChange, DealDocument } from "@/exchange/deal-document";
-import type { DealReply, RefusalReply, RegisterPage, SaveReply, StockVehicle } from "@/server/contract";
+import type { Settings } from "@/exchange/settings";
+import type {
+  DealReply,
+  RefusalReply,
+  RegisterPage,
+  SaveReply,
+  SettingsReply,
+  StockVehicle,
+} from "@/server/contract";
 
 /** What a request comes to: a value, a refusal with its sentence, a server that fails, or no server to ask. */
 export type Answer<Value> =
@@ -49,6 +57,9 @@ export const api = {
     ask<{ customers: string[] }>("GET", `/api/names?customer=${encodeURIComponent(text)}`),
   vehiclesLike: (text: string) =>
     ask<{ vehicles: StockVehicle[] }>("GET", `/api/names?vehicle=${encodeURIComponent(text)}`),
+  settings: () => ask<SettingsReply>("GET", "/api/settings"),
+  saveSettings: (version: number, settings: Settings) =>
+    ask<SettingsReply>("PUT", "/api/settings", { version, settings }),
   importFile: (fileName: string, text: string) =>
     ask<DealReply>("POST", "/api/deals/import", { fileName, text }),
 };

@@ -11,6 +11,7 @@ import {
   useSyncExternalStore,
 } from "react";
 import type { DealChange, DealDocument } from "@/exchange/deal-document";
+import type { Settings } from "@/exchange/settings";
 import { api } from "@/features/api/client";
 import { notify } from "@/features/notices/notify";
 import { RepaymentTable } from "@/features/repayment/RepaymentTable";
@@ -32,7 +33,7 @@ const ConflictDialog = lazy(() =>
   import("./ConflictDialog").then(({ ConflictDialog: dialog }) => ({ default: dialog })),
 );
 
-type Props = { deal: DealReply };
+type Props = { deal: DealReply /** What the house has settled for its deals. */; house: Settings };
 
 const never = () => () => {};
 
@@ -40,25 +41,31 @@ const never = () => () => {};
  * The deal screen, made in the browser alone: the server that serves everyone computes no deal, and a key before the page
  * is alive would be lost.
  */
-export function DealDesk({ deal }: Props) {
+export function DealDesk({ deal, house }: Props) {
   const isBrowser = useSyncExternalStore(
     never,
     () => true,
     () => false,
   );
-  return isBrowser ? <Desk deal={deal} /> : <p className="p-6 text-faint">Opening the deal …</p>;
+  return isBrowser ? (
+    <Desk deal={deal} house={house} />
+  ) : (
+    <p className="p-6 text-faint">Opening the deal …</p>
+  );
 }
 
 /** The structure and the plan beside the answer. */
-function Desk({ deal }: Props) {
-  const [state, dispatch] = useReducer(deskReducer, deal.document, openDesk);
+function Desk({ deal, house }: Props) {
+  const [state, dispatch] = useReducer(deskReducer, deal.document, document =>
+    openDesk(document, house.locale),
+  );
   const show = useCallback((document: DealDocument) => dispatch({ type: "open", document }), []);
   const merge = useCallback((change: DealChange) => dispatch({ type: "merged", change }), []);
   const document = useMemo(() => deskDocument(state), [state]);
   const saving = useAutosave(deal, document, { show, merge });
   const act: Dispatch<OptionAction> = useCallback(action => dispatch({ type: "option", action }), []);
   const option = openedOption(state);
-  const desk = useMemo(() => ({ state, dispatch }), [state]);
+  const desk = useMemo(() => ({ state, dispatch, house }), [state, house]);
   const open = useMemo(() => ({ option, act }), [option, act]);
   const quote = shownQuote(option);
   const isNew = deal.document.customer === "";

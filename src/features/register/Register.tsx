@@ -10,8 +10,10 @@ import { registerActions } from "./register-actions";
 import { useRegisterPage } from "./use-register-page";
 import { WaitingChanges } from "./WaitingChanges";
 
+type Props = { page: RegisterPage; asked: RegisterAsked; houseName: string };
+
 /** The app opens here: every deal, the way to a new one, and the way in for deal files. */
-export function Register({ page: initial, asked: opened }: { page: RegisterPage; asked: RegisterAsked }) {
+export function Register({ page: initial, asked: opened, houseName }: Props) {
   const { page, asked, show, reload } = useRegisterPage(initial, opened);
   const { newDeal, duplicate, remove, bringIn } = useMemo(() => registerActions(reload), [reload]);
   const sortBy = useCallback((sort: RegisterSort, descending: boolean) => show({ sort, descending }), [show]);
@@ -24,6 +26,7 @@ export function Register({ page: initial, asked: opened }: { page: RegisterPage;
       <WaitingChanges />
       <div className="mb-3 flex flex-wrap items-center gap-3">
         <h1 className="font-semibold text-2xl">Deals</h1>
+        {houseName && <p className="text-faint">{houseName}</p>}
         <label className="relative ml-auto min-w-48 grow basis-48 sm:max-w-xs">
           <span className="sr-only">Search the deals</span>
           <Search size={16} aria-hidden="true" className="absolute top-2.5 left-2.5 text-faint" />
@@ -54,6 +57,7 @@ export function Register({ page: initial, asked: opened }: { page: RegisterPage;
         {page.rows.length > 0 ? (
           <RegisterTable
             rows={page.rows}
+            locale={page.locale}
             sort={asked.sort}
             descending={asked.descending}
             onSort={sortBy}

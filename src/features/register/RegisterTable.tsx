@@ -1,7 +1,8 @@
 import { createColumnHelper, rowSortingFeature, tableFeatures, useTable } from "@tanstack/react-table";
 import { ArrowDown, ArrowUp, Copy, Trash2 } from "lucide-react";
-import { memo } from "react";
-import { amountText } from "@/exchange/text";
+import { createContext, memo, useContext } from "react";
+import { dayNumber } from "@/core";
+import { amountIn, DEFAULT_LOCALE, dateIn, inNotation, type Locale, notationOf } from "@/exchange/notation";
 import { STATUS_NAMES } from "@/features/deal/desk/status-names";
 import type { RegisterRow, RegisterSort } from "@/server/contract";
 
@@ -51,9 +52,12 @@ const columns = helper.columns([
   }),
   helper.accessor("changedAt", {
     header: "Last changed",
-    cell: ({ getValue }) => <time dateTime={getValue()}>{whenText(getValue())}</time>,
+    cell: ({ getValue }) => <When instant={getValue()} />,
   }),
 ]);
+
+/** Where figures are written as. */
+const LocaleContext = createContext<Locale>(DEFAULT_LOCALE);
 
 const NUMERIC = new Set(["payment", "amountFinanced"]);
 /** On a narrow screen the vehicle stands under the customer, and the rest waits on the deal screen. */
@@ -63,6 +67,7 @@ const columnStyle = (columnId: string) =>
 
 type Props = {
   rows: RegisterRow[];
+  locale: Locale;
   sort: RegisterSort;
   descending: boolean;
   onSort: (sort: RegisterSort, descending: boolean) => void;
@@ -72,7 +77,7 @@ type Props = {
 
 /** A page of the deals, sorted by any of its columns; typing in the search leaves it alone until the answer comes. */
 export const RegisterTable = memo(function RegisterTable(props: Props) {
-  const { rows, sort, descending, onSort, onDuplicate, onDelete } = props;
+  const { rows, locale, sort, descending, onSort, onDuplicate, onDelete } = props;
   const sorting = [{ id: sort as string, desc: descending }];
   const table = useTable({
     features,
@@ -88,68 +93,71 @@ export const RegisterTable = memo(function RegisterTable(props: Props) {
     enableSortingRemoval: false,
   });
   return (
-    <table className="w-full border-separate border-spacing-0">
-      <thead>
-        <tr>
-          {table.getFlatHeaders().map(header => {
-            const sorted = header.column.getIsSorted();
-            return (
-              <th
-                key={header.id}
-                scope="col"
-                aria-sort={sorted ? (sorted === "desc" ? "descending" : "ascending") : "none"}
-                className={`sticky top-0 z-10 bg-base-200 px-3 py-2 font-semibold ${columnStyle(header.id)}`}
-              >
-                <button
-                  type="button"
-                  className="inline-flex cursor-pointer items-center gap-1"
-                  onClick={header.column.getToggleSortingHandler()}
+    <LocaleContext value={locale}>
+      <table className="w-full border-separate border-spacing-0">
+        <thead>
+          <tr>
+            {table.getFlatHeaders().map(header => {
+              const sorted = header.column.getIsSorted();
+              return (
+                <th
+                  key={header.id}
+                  scope="col"
+                  aria-sort={sorted ? (sorted === "desc" ? "descending" : "ascending") : "none"}
+                  className={`sticky top-0 z-10 bg-base-200 px-3 py-2 font-semibold ${columnStyle(header.id)}`}
                 >
-                  <table.FlexRender header={header} />
-                  {sorted === "asc" && <ArrowUp size={14} aria-hidden="true" />}
-                  {sorted === "desc" && <ArrowDown size={14} aria-hidden="true" />}
-                </button>
-              </th>
-            );
-          })}
-          <th scope="col" className="sticky top-0 z-10 bg-base-200 px-3">
-            <span className="sr-only">Actions</span>
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {table.getRowModel().rows.map(row => (
-          <tr key={row.id} className="relative hover:bg-base-200">
-            {row.getAllCells().map(cell => (
-              <td
-                key={cell.id}
-                className={`border-base-300 border-t px-3 py-2 ${columnStyle(cell.column.id)}`}
-              >
-                <table.FlexRender cell={cell} />
-              </td>
-            ))}
-            <td className="whitespace-nowrap border-base-300 border-t px-2 text-right">
-              <RowButton
-                label={`Duplicate the deal of ${row.original.customer || "no name"}`}
-                onClick={() => void onDuplicate(row.original)}
-              >
-                <Copy size={16} aria-hidden="true" />
-              </RowButton>
-              <RowButton
-                label={`Delete the deal of ${row.original.customer || "no name"}`}
-                onClick={() => void onDelete(row.original)}
-              >
-                <Trash2 size={16} aria-hidden="true" />
-              </RowButton>
-            </td>
+                  <button
+                    type="button"
+                    className="inline-flex cursor-pointer items-center gap-1"
+                    onClick={header.column.getToggleSortingHandler()}
+                  >
+                    <table.FlexRender header={header} />
+                    {sorted === "asc" && <ArrowUp size={14} aria-hidden="true" />}
+                    {sorted === "desc" && <ArrowDown size={14} aria-hidden="true" />}
+                  </button>
+                </th>
+              );
+            })}
+            <th scope="col" className="sticky top-0 z-10 bg-base-200 px-3">
+              <span className="sr-only">Actions</span>
+            </th>
           </tr>
-        ))}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {table.getRowModel().rows.map(row => (
+            <tr key={row.id} className="relative hover:bg-base-200">
+              {row.getAllCells().map(cell => (
+                <td
+                  key={cell.id}
+                  className={`border-base-300 border-t px-3 py-2 ${columnStyle(cell.column.id)}`}
+                >
+                  <table.FlexRender cell={cell} />
+                </td>
+              ))}
+              <td className="whitespace-nowrap border-base-300 border-t px-2 text-right">
+                <RowButton
+                  label={`Duplicate the deal of ${row.original.customer || "no name"}`}
+                  onClick={() => void onDuplicate(row.original)}
+                >
+                  <Copy size={16} aria-hidden="true" />
+                </RowButton>
+                <RowButton
+                  label={`Delete the deal of ${row.original.customer || "no name"}`}
+                  onClick={() => void onDelete(row.original)}
+                >
+                  <Trash2 size={16} aria-hidden="true" />
+                </RowButton>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </LocaleContext>
   );
 });
 
 function Amount({ minor, row }: { minor: number | null; row: RegisterRow }) {
+  const notation = notationOf(useContext(LocaleContext));
   if (!row.isMade) {
     return (
       <span className="text-faint text-sm" title="The figures of this deal are being made.">
@@ -159,14 +167,17 @@ function Amount({ minor, row }: { minor: number | null; row: RegisterRow }) {
   }
   if (minor === null) {
     return (
-      <span className="text-sm text-warning" title={row.problem ?? undefined}>
+      <span
+        className="text-sm text-warning"
+        title={row.problem === null ? undefined : inNotation(row.problem, notation)}
+      >
         no answer
       </span>
     );
   }
   return (
     <span className="whitespace-nowrap">
-      {amountText(minor, row.currency)} <span className="text-faint text-xs">{row.currency}</span>
+      {amountIn(minor, row.currency, notation)} <span className="text-faint text-xs">{row.currency}</span>
     </span>
   );
 }
@@ -187,13 +198,15 @@ function RowButton({ label, onClick, children }: RowButtonProps) {
   );
 }
 
-/** An instant on the officer's own clock: "24 Nov 2026, 10:42". */
-function whenText(instant: string): string {
-  return new Date(instant).toLocaleString("en-GB", {
-    day: "numeric",
-    month: "short",
-    year: "numeric",
-    hour: "2-digit",
-    minute: "2-digit",
-  });
+/** An instant on the officer's own clock: "Nov 24, 2026, 10:42". */
+function When({ instant }: { instant: string }) {
+  const notation = notationOf(useContext(LocaleContext));
+  const at = new Date(instant);
+  const day = dayNumber(at.getFullYear(), at.getMonth() + 1, at.getDate());
+  const clock = at.toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" });
+  return (
+    <time dateTime={instant}>
+      {dateIn(day, notation)}, {clock}
+    </time>
+  );
 }

@@ -12,7 +12,10 @@ function sayWhyNot<Value>(answer: Exclude<Answer<Value>, { kind: "done" }>, what
 }
 
 async function newDeal(): Promise<void> {
-  const answer = await api.create(newDealDocument(localToday()));
+  // As they are now: the register may have been open for long.
+  const house = await api.settings();
+  if (house.kind !== "done") return sayWhyNot(house);
+  const answer = await api.create(newDealDocument(localToday(), house.value.settings));
   if (answer.kind === "done") location.assign(`/deals/${answer.value.id}`);
   else sayWhyNot(answer);
 }

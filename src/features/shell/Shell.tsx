@@ -1,4 +1,4 @@
-import { BookOpen } from "lucide-react";
+import { BookOpen, Settings2 } from "lucide-react";
 import type { ReactNode } from "react";
 
 /** The frame of every screen: the way to each place at the side, or on top of a narrow screen. */
@@ -22,6 +22,13 @@ export function Shell({ children }: { children: ReactNode }) {
         >
           <BookOpen size={20} aria-hidden="true" />
           Deals
+        </a>
+        <a
+          href="/settings"
+          className="flex items-center gap-1.5 rounded-field px-1.5 py-1.5 font-semibold text-primary text-xs max-md:ml-auto md:mt-auto md:flex-col md:gap-0.5"
+        >
+          <Settings2 size={20} aria-hidden="true" />
+          Settings
         </a>
       </nav>
       <main className="min-w-0 flex-1 md:overflow-auto">{children}</main>

@@ -4,3 +4,4 @@ import type { ValidateFunction } from "ajv";
 export const saveRequest: ValidateFunction;
 export const newDealRequest: ValidateFunction;
 export const importRequest: ValidateFunction;
+export const settingsRequest: ValidateFunction;

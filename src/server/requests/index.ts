@@ -1,2 +1,3 @@
 export { checkImportRequest, checkNewDealRequest, checkSaveRequest } from "./requests";
-export type { ImportRequest, NewDealRequest, SaveRequest } from "./requests.schema";
+export type { ImportRequest, NewDealRequest, SaveRequest, SettingsRequest } from "./requests.schema";
+export { checkSettingsRequest } from "./settings-request";

@@ -1,6 +1,7 @@
 import Type from "typebox";
 import { DealChangeSchema, DealDocumentSchema } from "@/exchange/deal-document/document.schema";
 import { exact } from "@/exchange/schema";
+import { SettingsSchema } from "@/exchange/settings/settings.schema";
 
 /** The body of a save: what was changed, and the version that it was made from. */
 export const SaveRequestSchema = exact({
@@ -26,6 +27,17 @@ export const ImportRequestSchema = exact({
   text: Type.String({ description: "the text of a deal file" }),
 });
 
+/** The body of a save of the settings: all of them, and the version that they were made from; 0 where there is none. */
+export const SettingsRequestSchema = exact({
+  version: Type.Integer({
+    minimum: 0,
+    maximum: 2_000_000_000,
+    description: "the number of a saved version, or 0",
+  }),
+  settings: SettingsSchema,
+});
+
 export type SaveRequest = Type.Static<typeof SaveRequestSchema>;
 export type NewDealRequest = Type.Static<typeof NewDealRequestSchema>;
 export type ImportRequest = Type.Static<typeof ImportRequestSchema>;
+export type SettingsRequest = Type.Static<typeof SettingsRequestSchema>;

@@ -4,6 +4,7 @@ import { cache } from "react";
 import { DealDesk } from "@/features/deal/DealDesk";
 import { findDeal } from "@/server/deals";
 import { isDealId } from "@/server/door";
+import { openSettings } from "@/server/settings";
 import { serverStore } from "@/server/store";
 
 type Props = { params: Promise<{ id: string }> };
@@ -21,5 +22,6 @@ const dealOf = cache(async (id: string) => (isDealId(id) ? findDeal(await server
 export default async function DealPage({ params }: Props) {
   const deal = await dealOf((await params).id);
   if (!deal) notFound();
-  return <DealDesk deal={deal} />;
+  const { settings } = await openSettings(await serverStore());
+  return <DealDesk deal={deal} house={settings} />;
 }

@@ -1,10 +1,13 @@
 import { createContext, type Dispatch, useContext } from "react";
+import type { Settings } from "@/exchange/settings";
 import type { DeskAction, DeskState } from "./desk-state";
 
 /** The deal on the screen and the ways to change it. */
 export type Desk = {
   state: DeskState;
   dispatch: Dispatch<DeskAction>;
+  /** What the house has settled for its deals. */
+  house: Settings;
 };
 
 export const DeskContext = createContext<Desk | null>(null);

@@ -1,24 +1,19 @@
 import { type DealDocument, documentOf } from "@/exchange/deal-document";
+import { DEFAULT_SETTINGS, newDealInputs, type Settings } from "@/exchange/settings";
 
 /**
  * A deal before anything is typed.
  *
  * @param today ISO 8601 date, which becomes the contract date
+ * @param settings what the house starts a deal with
  */
-export function newDealDocument(today: string): DealDocument {
+export function newDealDocument(today: string, settings: Settings = DEFAULT_SETTINGS): DealDocument {
   return documentOf(
     { customer: "", vehicle: "", status: "quoting" },
     {
       id: crypto.randomUUID(),
       name: "",
-      inputs: {
-        format: "kellux-deal",
-        version: 1,
-        currency: "USD",
-        structure: {},
-        plan: { kind: "loan", frequency: "monthly", rounding: "nearest", signed: today },
-        find: "payment",
-      },
+      inputs: newDealInputs(settings, today),
     },
   );
 }

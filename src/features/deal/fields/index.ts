@@ -24,6 +24,8 @@ export {
   withLine,
   withNewLine,
   withoutLine,
+  withTaxAdded,
+  withTaxIncluded,
 } from "./structure-lines";
 
 /** Every place on the deal screen where a figure is typed: one entry says all about it. */

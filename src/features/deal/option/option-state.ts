@@ -40,9 +40,11 @@ export function notationIn({ inputs, houseLocale }: Pick<OptionState, "inputs" |
 
 /** Reads what was typed in a field, as people of the deal's place type it, into the deal. */
 export function readTyped(state: OptionState, field: FieldName, text: string): Reading {
-  const notation = notationIn(state);
-  const plain = { name: same, figure: plainFigure, date: plainDate }[fieldOf(field).type ?? "figure"];
-  return readField(field, plain(text.trim(), notation), state.inputs);
+  const read = { name: same, figure: plainFigure, date: plainDate }[fieldOf(field).type ?? "figure"];
+  const plain = read(text.trim(), notationIn(state));
+  const reading = readField(field, plain, state.inputs);
+  if (reading.ok) return reading;
+  return { ok: false, sentence: reading.sentence.replace(`“${plain}”`, `“${text.trim()}”`) };
 }
 
 const same = (text: string) => text;

@@ -1,5 +1,5 @@
 import { lazy, memo, Suspense } from "react";
-import { FREQUENCIES, FREQUENCY_NAMES, type Frequency, parseIsoDate } from "@/core";
+import { FREQUENCY_NAMES, parseIsoDate } from "@/core";
 import { planTitle } from "@/exchange/deal-file/plan";
 import { yearsText } from "@/features/figures/format";
 import { shownQuote } from "../option";
@@ -7,21 +7,11 @@ import { useOption } from "../option/option-context";
 import { Choice } from "../parts/choices";
 import { FigureField } from "../parts/FigureField";
 import { ADDABLE_PARTS } from "./addable-parts";
+import { FREQUENCY_CHOICES, ROUNDINGS } from "./choices-of-plan";
 import { asKind, KINDS, kindOf, withFrequency } from "./kinds";
 
 // A plain loan has none of them: the screen starts without the code for them.
 const PlanParts = lazy(() => import("./PlanParts").then(({ PlanParts: parts }) => ({ default: parts })));
-
-const ROUNDINGS = [
-  ["nearest", "to the nearest"],
-  ["up", "up"],
-  ["down", "down"],
-] as const;
-
-const FREQUENCY_CHOICES = FREQUENCIES.map((frequency): [Frequency, string] => [
-  frequency,
-  FREQUENCY_NAMES[frequency].every,
-]);
 
 /** How the deal is repaid: what every plan has, then the parts that this one has, and the way to add others. */
 export const PlanCard = memo(function PlanCard() {

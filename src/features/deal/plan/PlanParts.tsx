@@ -5,6 +5,7 @@ import { useOption } from "../option/option-context";
 import { Choice } from "../parts/choices";
 import { FigureField } from "../parts/FigureField";
 import { ADDABLE_PARTS, type AddablePart } from "./addable-parts";
+import { DAY_COUNTS } from "./choices-of-plan";
 import { PlanTable } from "./PlanTable";
 import { SkippedMonths } from "./SkippedMonths";
 
@@ -13,13 +14,6 @@ type PlanFile = DealFile["plan"];
 const COMPOUNDINGS = (Object.entries(COMPOUNDED) as [NonNullable<PlanFile["compounding"]>, string][]).filter(
   ([compounding]) => compounding !== "payments",
 );
-
-const DAY_COUNTS: [NonNullable<PlanFile["dayCount"]>, string][] = [
-  ["30/360", "30/360"],
-  ["actual/365", "actual/365"],
-  ["actual/360", "actual/360"],
-  ["actual/actual", "actual/actual"],
-];
 
 /** The parts that a plan has, each with its figures and the way to take it out. */
 export function PlanParts() {

@@ -1,10 +1,17 @@
+import { lazy, Suspense, useState } from "react";
 import { MOST_EXTRAS, MOST_FEES, MOST_PAYOFFS, MOST_REBATES, MOST_TAXES, MOST_TRADE_INS } from "@/core";
+import type { Settings } from "@/exchange/settings";
+import { useDesk } from "../desk/desk-context";
 import { type LineOf, type ListName, linesOf } from "../fields";
+import type { UsualList } from "./UsualLines";
 import { type Opening, useStructure } from "./use-structure";
 
 type Addable = {
   [List in ListName]: { list: List; name: string; most: number; line: LineOf<List> };
 }[ListName];
+
+// Shown now and then: the screen starts without the code for it.
+const UsualLines = lazy(() => import("./UsualLines").then(({ UsualLines: lines }) => ({ default: lines })));
 
 const TAX: Addable = {
   list: "taxes",
@@ -30,41 +37,80 @@ const OF_A_PERSONAL_LOAN: readonly Addable[] = [
   { list: "payoffs", name: "debt paid off", most: MOST_PAYOFFS, line: { name: "Debt", amount: "0" } },
 ];
 
-/** The lines that a structure can have besides: one press adds one, open to be named and filled in. */
+/** The list of the house's settings from which lines of a list can be taken, where it has any. */
+const usualOf = (list: ListName, house: Settings): UsualList | undefined => {
+  if (list === "taxes") return house.taxProfiles?.length ? list : undefined;
+  return (list === "fees" || list === "extras") && house[list]?.length ? list : undefined;
+};
+
+/**
+ * The lines that a structure can have besides: one press adds one, open to be named and filled in; where the house has
+ * usual ones, it shows them first.
+ */
 export function AddLine({ opening }: { opening: Opening }) {
+  const { house } = useDesk();
   const { structure, add, change } = useStructure();
+  const [shown, setShown] = useState<UsualList | null>(null);
   const addable = structure.purpose === undefined ? OF_A_VEHICLE : OF_A_PERSONAL_LOAN;
+  // The first trade-in has its place without being added.
+  const nextIndex = (list: ListName) =>
+    Math.max(linesOf(structure, list).length, list === "tradeIns" ? 1 : 0);
+  const addOwn = ({ list, line }: Addable) => {
+    if (list === "tradeIns" && linesOf(structure, list).length === 0) add(list, line);
+    add(list, line);
+    opening.setOpen({ list, index: nextIndex(list) });
+  };
+  const shownLine = addable.find(({ list }) => list === shown);
   return (
-    <div className="mt-2 flex flex-wrap gap-x-3 gap-y-1 text-sm">
-      <span className="text-faint">Add a</span>
-      {addable.map(({ list, name, most, line }) => {
-        const { length } = linesOf(structure, list);
-        // The first trade-in has its place without being added.
-        const index = list === "tradeIns" ? Math.max(length, 1) : length;
-        return (
-          index < most && (
-            <AddButton
-              key={list}
-              name={name}
-              onClick={() => {
-                if (list === "tradeIns" && length === 0) add(list, { allowance: "0", owed: "0" });
-                add(list, line);
-                opening.setOpen({ list, index });
-              }}
-            />
-          )
-        );
-      })}
-      {structure.deposit === undefined && (
-        <AddButton name="deposit" onClick={() => change(now => ({ ...now, deposit: "0" }))} />
+    <>
+      <div className="mt-2 flex flex-wrap gap-x-3 gap-y-1 text-sm">
+        <span className="text-faint">Add a</span>
+        {addable
+          .filter(({ list, most }) => nextIndex(list) < most)
+          .map(each => {
+            const usual = usualOf(each.list, house);
+            return (
+              <AddButton
+                key={each.list}
+                name={each.name}
+                isOpen={usual && shown === usual}
+                onClick={() => (usual ? setShown(shown === usual ? null : usual) : addOwn(each))}
+              />
+            );
+          })}
+        {structure.deposit === undefined && (
+          <AddButton name="deposit" onClick={() => change(now => ({ ...now, deposit: "0" }))} />
+        )}
+      </div>
+      {shown && shownLine && (
+        <Suspense fallback={null}>
+          <UsualLines
+            list={shown}
+            house={house}
+            onAnother={() => addOwn(shownLine)}
+            onDone={() => setShown(null)}
+          />
+        </Suspense>
       )}
-    </div>
+    </>
   );
 }
 
-function AddButton({ name, onClick }: { name: string; onClick: () => void }) {
+type AddButtonProps = {
+  name: string;
+  /** Whether what can be added is shown, where there is a choice. */
+  isOpen?: boolean | undefined;
+  onClick: () => void;
+};
+
+function AddButton({ name, isOpen, onClick }: AddButtonProps) {
   return (
-    <button type="button" className="cursor-pointer font-semibold text-primary" onClick={onClick}>
+    <button
+      type="button"
+      aria-expanded={isOpen}
+      className="cursor-pointer font-semibold text-primary"
+      onClick={onClick}
+    >
       + {name}
     </button>
   );

@@ -1,7 +1,8 @@
 import { ChevronDown, ChevronRight } from "lucide-react";
 import { useState } from "react";
-import { PAID_WORDS, PERCENT_OF_WORDS, paidBy } from "@/exchange/deal-file";
-import { chargeBy, type LineOf, linesOf } from "../fields";
+import { paidBy } from "@/exchange/deal-file";
+import { linesOf } from "../fields";
+import { chargeWords } from "./charge-words";
 import { LineButton } from "./LineButton";
 import { OpenEditor } from "./OpenEditor";
 import { TallyRow } from "./TallyRow";
@@ -55,7 +56,7 @@ export function ChargeLines({ list, opening }: { list: "fees" | "extras"; openin
             running={paidBy(charge) === "financed" ? "" : "not in it"}
             remark={
               <LineButton list={list} index={index} name={charge.name} opening={opening}>
-                {qualities(charge, money(amounts[index]))}
+                {chargeWords(charge, money(amounts[index]))}
               </LineButton>
             }
           >
@@ -64,17 +65,4 @@ export function ChargeLines({ list, opening }: { list: "fees" | "extras"; openin
         ))}
     </>
   );
-}
-
-/** What a fee or an extra is, in a few words. */
-function qualities(charge: LineOf<"fees"> | LineOf<"extras">, amount: string): string {
-  const by = chargeBy(charge);
-  return [
-    by === "amount" ? "" : `${PERCENT_OF_WORDS[by]}: ${amount}`,
-    charge.taxable ? "taxed" : "",
-    PAID_WORDS[paidBy(charge)],
-    charge.financeCharge ? "counts as finance charge" : "",
-  ]
-    .filter(Boolean)
-    .join(" · ");
 }

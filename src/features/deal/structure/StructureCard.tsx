@@ -1,7 +1,7 @@
 import { lazy, memo, Suspense, useState } from "react";
 import { LOCALE_NAMES, LOCALES, type Locale } from "@/exchange/notation";
 import { useDesk } from "../desk/desk-context";
-import { asPersonal, asVehicle, linesOf } from "../fields";
+import { asPersonal, asVehicle, linesOf, withTaxAdded, withTaxIncluded } from "../fields";
 import { useOption } from "../option/option-context";
 import { AddLine } from "./AddLine";
 import { CashDownRow } from "./CashDownRow";
@@ -113,22 +113,6 @@ function TaxInPrice() {
       </button>
     </>
   );
-}
-
-type Structure = ReturnType<typeof useStructure>["structure"];
-
-function withTaxAdded({ taxIncluded: _, ...structure }: Structure): Structure {
-  return structure;
-}
-
-/** What is in the price has no credits and no caps. */
-function withTaxIncluded({ taxes = [], rebates, ...structure }: Structure): Structure {
-  return {
-    ...structure,
-    taxIncluded: true,
-    taxes: taxes.map(({ name, rate, on, rounding }) => ({ name, rate, on, ...(rounding && { rounding }) })),
-    ...(rebates && { rebates: rebates.map(({ name, amount }) => ({ name, amount })) }),
-  };
 }
 
 /** Where figures are written as in this deal. */

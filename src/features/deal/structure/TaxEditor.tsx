@@ -3,6 +3,7 @@ import { shownQuote } from "../option";
 import { useOption } from "../option/option-context";
 import { Check, Choice } from "../parts/choices";
 import { FigureField } from "../parts/FigureField";
+import { ROUNDINGS } from "../plan/choices-of-plan";
 import { TaxWorking } from "./TaxWorking";
 import { useStructure } from "./use-structure";
 
@@ -13,12 +14,6 @@ const ON: [On, string][] = [
   ["fees", "taxed fees"],
   ["extras", "taxed extras"],
 ];
-
-const ROUNDINGS = [
-  ["nearest", "to the nearest"],
-  ["up", "up"],
-  ["down", "down"],
-] as const;
 
 /** What a tax is on, what is credited, how it is rounded and paid; and how it came about. */
 export function TaxEditor({ index }: { index: number }) {

@@ -1,0 +1,53 @@
+// What Tarn & Hollow has settled for its deals.
+import type { Settings } from "@/exchange/settings";
+
+export const DEMO_SETTINGS: Settings = {
+  format: "kellux-settings",
+  version: 1,
+  houseName: "Tarn & Hollow",
+  currency: "USD",
+  locale: "en-US",
+  appearance: "system",
+  plan: { kind: "loan", yearlyRate: "6.49", payments: 60, frequency: "monthly", rounding: "nearest" },
+  taxProfiles: [
+    {
+      name: "Marrow Bay, new vehicle",
+      taxes: [{ name: "County tax", rate: "6.25", on: ["price", "fees", "extras"], tradeInCredit: true }],
+    },
+    {
+      name: "Marrow Bay, used vehicle",
+      taxes: [
+        { name: "County tax", rate: "6.25", on: ["price", "fees"], tradeInCredit: "8000.00" },
+        { name: "Harbour levy", rate: "0.4", on: ["price"], cap: "75.00" },
+      ],
+    },
+    {
+      name: "Across the sound",
+      taxes: [
+        { name: "Sound tax", rate: "5", on: ["price", "fees", "extras"], rebateCredit: true },
+        { name: "Town tax", rate: "1.75", on: ["price"], capOn: "25000.00", rounding: "up" },
+        { name: "Road fund", rate: "0.5", on: ["price"], financed: false },
+      ],
+    },
+    {
+      name: "Cargo bikes",
+      taxes: [{ name: "Bike tax", rate: "2", on: ["price"], rounding: "down" }],
+    },
+    {
+      name: "Tax in the price",
+      taxIncluded: true,
+      taxes: [{ name: "Sales tax", rate: "8.5", on: ["price", "fees", "extras"] }],
+    },
+  ],
+  fees: [
+    { name: "Documents", amount: "299.00", taxable: true },
+    { name: "Title and plates", amount: "148.50" },
+    { name: "Origination", percentOf: "loanAmount", percent: "1.5", financeCharge: true },
+    { name: "Account fee", amount: "2.50", with: "eachPayment", financeCharge: true },
+  ],
+  extras: [
+    { name: "Service contract, 5 years", amount: "1890.00", cost: "1040.00" },
+    { name: "Gap cover", amount: "640.00", cost: "310.00" },
+    { name: "Awning and tow bar", amount: "1275.00", cost: "820.00", taxable: true },
+  ],
+};

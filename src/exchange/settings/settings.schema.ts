@@ -1,0 +1,68 @@
+import Type from "typebox";
+import { MOST_EXTRAS, MOST_FEES, MOST_TAXES } from "@/core";
+import { PLAN_KINDS } from "../deal-file/plan/kinds";
+import { CHARGE, EXTRA, LineName, list, Tax } from "../deal-file/structure.schema";
+import { LOCALES } from "../notation";
+import {
+  Amount,
+  CompoundingWord,
+  Currency,
+  exact,
+  FrequencyWord,
+  OneOf,
+  Payments,
+  YearlyRate,
+} from "../schema";
+
+const MOST_TAX_PROFILES = 20;
+
+const LONGEST_HOUSE_NAME = 120;
+
+const InEveryDeal = Type.Optional(Type.Boolean({ description: "true or false" }));
+
+/** The plan that a new deal starts with. */
+const DefaultPlan = exact({
+  kind: OneOf(...PLAN_KINDS),
+  yearlyRate: Type.Optional(YearlyRate),
+  payments: Type.Optional(Payments),
+  frequency: FrequencyWord,
+  rounding: Type.Optional(OneOf("nearest", "up", "down")),
+  roundingStep: Type.Optional(Amount),
+  compounding: Type.Optional(CompoundingWord),
+  dayCount: Type.Optional(OneOf("equal", "30/360", "actual/365", "actual/360", "actual/actual")),
+});
+
+/** Taxes that go together, by a name. */
+const TaxProfile = exact({
+  name: LineName,
+  taxIncluded: Type.Optional(Type.Boolean({ description: "true or false" })),
+  taxes: Type.Array(Tax, {
+    minItems: 1,
+    maxItems: MOST_TAXES,
+    description: `a list of 1 to ${MOST_TAXES} taxes`,
+  }),
+  inEveryDeal: InEveryDeal,
+});
+
+/** What a house has settled once for its deals; a deal is made from it and does not change with it. */
+export const SettingsSchema = exact({
+  format: Type.Literal("kellux-settings", { description: '"kellux-settings"' }),
+  version: Type.Literal(1, { description: "1" }),
+  houseName: Type.String({
+    maxLength: LONGEST_HOUSE_NAME,
+    pattern: "^[^\\u0000-\\u001f\\u007f]*$",
+    description: `one line of at most ${LONGEST_HOUSE_NAME} characters`,
+  }),
+  currency: Currency,
+  locale: OneOf(...LOCALES),
+  appearance: OneOf("system", "light", "dark"),
+  plan: DefaultPlan,
+  taxProfiles: Type.Optional(list(TaxProfile, MOST_TAX_PROFILES, "tax profiles")),
+  fees: Type.Optional(list(exact({ ...CHARGE, inEveryDeal: InEveryDeal }), MOST_FEES, "fees")),
+  extras: Type.Optional(list(exact({ ...EXTRA, inEveryDeal: InEveryDeal }), MOST_EXTRAS, "extras")),
+});
+
+export type Settings = Type.Static<typeof SettingsSchema>;
+export type TaxProfileFile = NonNullable<Settings["taxProfiles"]>[number];
+export type UsualFee = NonNullable<Settings["fees"]>[number];
+export type UsualExtra = NonNullable<Settings["extras"]>[number];

@@ -1,0 +1,101 @@
+"use client";
+
+import { FileDown, FileUp } from "lucide-react";
+import { type Dispatch, useCallback, useEffect, useMemo, useReducer } from "react";
+import { useDropzone } from "react-dropzone";
+import { parseJson } from "@/exchange/deal-file/parse";
+import type { Settings } from "@/exchange/settings";
+import type { OptionAction } from "@/features/deal/option";
+import { OptionContext } from "@/features/deal/option/option-context";
+import { saveFile } from "@/features/figures/save-file";
+import { notify } from "@/features/notices/notify";
+import { THEME_OF } from "@/features/shell/themes";
+import type { SettingsReply } from "@/server/contract";
+import { DefaultPlan } from "./DefaultPlan";
+import { HouseCard } from "./HouseCard";
+import { SettingsStatusLine } from "./SettingsStatusLine";
+import { isUnreadable, openSettingsState, settingsOf, settingsReducer } from "./settings-state";
+import { TaxProfiles } from "./TaxProfiles";
+import { UsualCharges } from "./UsualCharges";
+import { useSettingsSave } from "./use-settings-save";
+
+/** What the house has settled once: new deals start from a copy of it. */
+export function SettingsScreen({ opened }: { opened: SettingsReply }) {
+  const [state, dispatch] = useReducer(settingsReducer, opened.settings, openSettingsState);
+  const show = useCallback((settings: Settings) => dispatch({ type: "open", settings }), []);
+  const settings = useMemo(() => settingsOf(state), [state]);
+  const saving = useSettingsSave(opened, settings, show);
+  const act: Dispatch<OptionAction> = useCallback(action => dispatch({ type: "usual", action }), []);
+  const usual = useMemo(() => ({ option: state.usual, act }), [state.usual, act]);
+  const theme = THEME_OF[state.house.appearance];
+  useEffect(() => {
+    const { documentElement } = document;
+    if (theme) documentElement.dataset.theme = theme;
+    else delete documentElement.dataset.theme;
+  }, [theme]);
+
+  const bringIn = async (files: readonly File[]) => {
+    const [file] = files;
+    if (!file) return;
+    const json = parseJson(await file.text());
+    if (json.ok) await saving.replaceBy(json.value);
+    else notify.error(`${file.name}: ${json.sentence}`);
+  };
+  const drop = useDropzone({
+    noClick: true,
+    noKeyboard: true,
+    multiple: false,
+    onDrop: files => void bringIn(files),
+  });
+
+  return (
+    <div
+      {...drop.getRootProps({ role: undefined })}
+      className="min-h-full p-4 md:px-6"
+      data-testid="settings"
+    >
+      <input {...drop.getInputProps({ "aria-label": "Settings file" })} />
+      <div className="mb-3 flex flex-wrap items-center gap-3">
+        <h1 className="font-semibold text-2xl">Settings</h1>
+        <SettingsStatusLine
+          status={saving.status}
+          unreadable={isUnreadable(state)}
+          onKeepMine={saving.keepMine}
+          onTakeTheirs={saving.takeTheirs}
+        />
+        <button type="button" className="btn btn-sm ml-auto h-8.5" onClick={drop.open}>
+          <FileUp size={16} aria-hidden="true" />
+          Bring in a settings file
+        </button>
+        <button
+          type="button"
+          className="btn btn-sm h-8.5"
+          onClick={() =>
+            saveFile("settings.json", "application/json", `${JSON.stringify(settings, null, 2)}\n`)
+          }
+        >
+          <FileDown size={16} aria-hidden="true" />
+          Settings file
+        </button>
+      </div>
+      <p className="mb-3 text-faint">
+        A new deal starts with a copy of what is settled here. A change moves no deal that is there already.
+      </p>
+      <div className="grid items-start gap-4 xl:grid-cols-2">
+        <div className="grid min-w-0 gap-4">
+          <HouseCard house={state.house} onChange={change => dispatch({ type: "house", change })} />
+          <OptionContext value={usual}>
+            <DefaultPlan />
+          </OptionContext>
+          <TaxProfiles profiles={state.profiles} dispatch={dispatch} />
+        </div>
+        <OptionContext value={usual}>
+          <div className="grid min-w-0 gap-4">
+            <UsualCharges list="fees" />
+            <UsualCharges list="extras" />
+          </div>
+        </OptionContext>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,149 @@
+import type { DealFile } from "@/exchange/deal-file";
+import type { Settings, TaxProfileFile } from "@/exchange/settings";
+import {
+  hasErrors,
+  type OptionAction,
+  type OptionState,
+  openOption,
+  optionReducer,
+} from "@/features/deal/option";
+import { withInputs } from "@/features/deal/option/option-state";
+
+/** What of the settings is typed as it is. */
+export type House = Pick<Settings, "houseName" | "currency" | "locale" | "appearance">;
+
+/** A tax profile on the screen: its taxes are lines of an option that has nothing else. */
+export type ProfileState = { key: number; name: string; inEveryDeal: boolean; option: OptionState };
+
+/** The settings on the screen: plan, fees and extras are those of an option that has nothing else. */
+export type SettingsState = {
+  house: House;
+  usual: OptionState;
+  profiles: readonly ProfileState[];
+  /** What tells the next profile from the others. */
+  nextKey: number;
+};
+
+export type SettingsAction =
+  | { type: "open"; settings: Settings }
+  | { type: "house"; change: Partial<House> }
+  | { type: "usual"; action: OptionAction }
+  | { type: "profile"; key: number; action: OptionAction }
+  | { type: "profileHeading"; key: number; change: { name?: string; inEveryDeal?: boolean } }
+  | { type: "addProfile" }
+  | { type: "dropProfile"; key: number };
+
+/** The settings as they open. */
+export function openSettingsState(settings: Settings): SettingsState {
+  const { houseName, currency, locale, appearance, fees, extras, taxProfiles = [] } = settings;
+  const empty = emptyDeal(settings);
+  return {
+    house: { houseName, currency, locale, appearance },
+    usual: openOption({ ...empty, structure: { ...(fees && { fees }), ...(extras && { extras }) } }, locale),
+    profiles: taxProfiles.map(({ name, inEveryDeal = false, taxes, taxIncluded }, key) => ({
+      key,
+      name,
+      inEveryDeal,
+      option: openOption({ ...empty, structure: { taxes, ...(taxIncluded && { taxIncluded }) } }, locale),
+    })),
+    nextKey: taxProfiles.length,
+  };
+}
+
+/** A deal of the house without lines and without dates. */
+function emptyDeal({ currency, plan }: Settings): DealFile {
+  return { format: "kellux-deal", version: 1, currency, structure: {}, plan, find: "payment" };
+}
+
+/** The settings after something was done with them. */
+export function settingsReducer(state: SettingsState, action: SettingsAction): SettingsState {
+  const eachProfile = (change: (profile: ProfileState) => ProfileState) => ({
+    ...state,
+    profiles: state.profiles.map(change),
+  });
+  switch (action.type) {
+    case "open":
+      return openSettingsState(action.settings);
+    case "house":
+      return withHouse(state, { ...state.house, ...action.change });
+    case "usual":
+      return { ...state, usual: optionReducer(state.usual, action.action) };
+    case "profile":
+      return eachProfile(profile =>
+        profile.key === action.key
+          ? { ...profile, option: optionReducer(profile.option, action.action) }
+          : profile,
+      );
+    case "profileHeading":
+      return eachProfile(profile => {
+        if (profile.key === action.key) return { ...profile, ...action.change };
+        // A deal begins with one profile.
+        return action.change.inEveryDeal ? { ...profile, inEveryDeal: false } : profile;
+      });
+    case "addProfile":
+      return { ...state, profiles: [...state.profiles, newProfile(state)], nextKey: state.nextKey + 1 };
+    case "dropProfile":
+      return { ...state, profiles: state.profiles.filter(({ key }) => key !== action.key) };
+  }
+}
+
+function newProfile({ usual, profiles, nextKey }: SettingsState): ProfileState {
+  const { inputs, houseLocale } = usual;
+  const structure: DealFile["structure"] = {
+    taxes: [{ name: "Sales tax", rate: "0", on: ["price", "fees", "extras"] }],
+  };
+  return {
+    key: nextKey,
+    name: `Taxes ${profiles.length + 1}`,
+    inEveryDeal: false,
+    option: openOption({ ...inputs, structure }, houseLocale),
+  };
+}
+
+/** Amounts are read and written anew where the currency or the place is another one. */
+function withHouse(state: SettingsState, house: House): SettingsState {
+  const { currency, locale } = house;
+  if (currency === state.house.currency && locale === state.house.locale) return { ...state, house };
+  const moved = (option: OptionState) =>
+    withInputs({ ...option, houseLocale: locale }, { ...option.inputs, currency });
+  return {
+    ...state,
+    house,
+    usual: moved(state.usual),
+    profiles: state.profiles.map(profile => ({ ...profile, option: moved(profile.option) })),
+  };
+}
+
+/** All settings, as they are kept and filed. */
+export function settingsOf({ house, usual, profiles }: SettingsState): Settings {
+  const { structure, plan } = usual.inputs;
+  const { kind, yearlyRate, payments, frequency, rounding, roundingStep, compounding, dayCount } = plan;
+  return {
+    format: "kellux-settings",
+    version: 1,
+    ...house,
+    plan: {
+      kind,
+      frequency,
+      ...(yearlyRate !== undefined && { yearlyRate }),
+      ...(payments !== undefined && { payments }),
+      ...(rounding && { rounding }),
+      ...(Number(roundingStep) > 0 && { roundingStep: roundingStep as string }),
+      ...(compounding && { compounding }),
+      ...(dayCount && { dayCount }),
+    },
+    ...(profiles.length > 0 && { taxProfiles: profiles.map(profileOf) }),
+    ...(structure.fees && { fees: structure.fees }),
+    ...(structure.extras && { extras: structure.extras }),
+  };
+}
+
+function profileOf({ name, inEveryDeal, option }: ProfileState): TaxProfileFile {
+  const { taxes = [], taxIncluded } = option.inputs.structure;
+  return { name, taxes, ...(taxIncluded && { taxIncluded }), ...(inEveryDeal && { inEveryDeal }) };
+}
+
+/** Whether something typed cannot be read. */
+export function isUnreadable({ usual, profiles }: SettingsState): boolean {
+  return [usual, ...profiles.map(({ option }) => option)].some(({ errors }) => hasErrors(errors));
+}

@@ -1,0 +1,33 @@
+import { type Checked, checked } from "@/exchange/checks";
+import { type DealFile, readDeal } from "@/exchange/deal-file";
+import { newDealInputs, type Settings, usualLine, withTaxProfile } from "@/exchange/settings";
+import { settingsRequest } from "./compiled";
+import type { SettingsRequest } from "./requests.schema";
+
+/** Any day: nothing of the settings hangs on one. */
+const SOME_DAY = "2026-11-24";
+
+/** The form of settings, and whether a deal can be made with each part of them. */
+export function checkSettingsRequest(value: unknown): Checked<SettingsRequest> {
+  const request = checked<SettingsRequest>(settingsRequest, value);
+  if (!request.ok) return request;
+  for (const inputs of dealsWith(request.value.settings)) {
+    const deal = readDeal(inputs);
+    if (!deal.ok) return { ok: false, sentence: deal.failure.sentence };
+  }
+  return request;
+}
+
+/** A deal with every usual fee and extra, then one with each tax profile. */
+function dealsWith(settings: Settings): DealFile[] {
+  const { fees, extras, taxProfiles = [], ...rest } = settings;
+  const plain = newDealInputs(rest, SOME_DAY);
+  const structure = {
+    ...(fees && { fees: fees.map(usualLine) }),
+    ...(extras && { extras: extras.map(usualLine) }),
+  };
+  return [structure, ...taxProfiles.map(profile => withTaxProfile({}, profile))].map(each => ({
+    ...plain,
+    structure: each,
+  }));
+}
