@@ -4,6 +4,9 @@ import { DealScreen, newDeal, openDeal, VAN } from "./officer";
 
 test("a new deal is quoted as it is typed, and is there again after a reload", async ({ page }) => {
   const deal = await newDeal(page);
+  // The rate and the term are the house's.
+  await expect(deal.noAnswer).toContainText("The price is missing.");
+  await deal.type({ "Yearly rate": "", "Number of payments": "" });
   await expect(deal.noAnswer).toContainText(
     "The price, the yearly rate and the number of payments are missing.",
   );
@@ -132,7 +135,7 @@ test("the table downloads as CSV and the deal as a file that can be dropped in a
   await deal.saved();
   const [csv] = await Promise.all([
     page.waitForEvent("download"),
-    page.getByRole("button", { name: "CSV" }).click(),
+    page.getByRole("button", { name: "CSV", exact: true }).click(),
   ]);
   expect(csv.suggestedFilename()).toBe("Orla Quillfeather repayment.csv");
   const lines = (await readFile(await csv.path(), "utf8")).split("\r\n");

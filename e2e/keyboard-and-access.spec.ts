@@ -45,6 +45,14 @@ for (const colorScheme of ["light", "dark"] as const) {
       await expectNoAxeFindings(page);
     });
 
+    test("the settings have none, with a profile and a fee open", async ({ page }) => {
+      await page.goto("/settings");
+      await expectNoAxeFindings(page);
+      await page.getByRole("button", { name: "Change Across the sound" }).click();
+      await page.getByRole("button", { name: "Change Origination" }).click();
+      await expectNoAxeFindings(page);
+    });
+
     test("the working has none", async ({ page }) => {
       await openDeal(page, "Maren Oakhollow", "Ostrel U2");
       await page.getByRole("button", { name: "Working of the total cost" }).click();

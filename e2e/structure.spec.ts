@@ -4,6 +4,9 @@ import { DealScreen, newDeal, openDeal } from "./officer";
 /** Adds a line and names it; its editor stays open. */
 async function addLine(page: Page, kind: string, name: string): Promise<void> {
   await page.getByRole("button", { name: `+ ${kind}`, exact: true }).click();
+  // What the house usually has is offered first.
+  if (["tax", "fee", "extra"].includes(kind))
+    await page.getByRole("button", { name: `+ another ${kind}` }).click();
   await page.getByLabel(/: name$/).fill(name);
 }
 
@@ -152,6 +155,10 @@ test("a fee is added, filled in and closed by the keyboard alone", async ({ page
   const deal = await newDeal(page);
   await deal.type({ Price: "20,000", "Yearly rate": "6", "Number of payments": "48" });
   await page.getByRole("button", { name: "+ fee" }).focus();
+  await page.keyboard.press("Enter");
+  // The house's usual fees come first, then another.
+  await expect(page.getByRole("button", { name: "+ Documents" })).toBeFocused();
+  for (let fee = 0; fee < 4; fee++) await page.keyboard.press("Tab");
   await page.keyboard.press("Enter");
   // The new line's name has the focus, all of it chosen.
   await expect(page.getByLabel("Fee 1: name")).toBeFocused();

@@ -84,6 +84,7 @@ test.each([
   ],
   ["ja-JP", "1,850 on 24 Nov 2026", "1,850 on 2026/11/24"],
   ["de-DE", "Service contract, 5 years; steps 3, 4 and 5", "Service contract, 5 years; steps 3, 4 and 5"],
+  ["de-DE", "“1,250.00” is not 41,850.00", "“1,250.00” is not 41.850,00"],
   ["en-US", "on 31 Nov 2026 or 2026-02-30", "on 31 Nov 2026 or 2026-02-30"],
 ] as const)("a text as in %s: %j", (locale, text, expected) => {
   expect(inNotation(text, notationOf(locale))).toBe(expected);

@@ -163,7 +163,11 @@ test.each<[string, unknown, string]>([
     },
     "T is in the price, so nothing can be credited on it",
   ],
-  ["more decimals than the currency has", { ...DEMO_SETTINGS, currency: "JPY" }, "JPY has 0 decimals"],
+  [
+    "more decimals than the currency has",
+    { ...DEMO_SETTINGS, currency: "JPY" },
+    "148.50; it must be an amount from 0 to 1,000,000,000 with at most 0 decimals.",
+  ],
   [
     "a profile without a tax",
     { ...DEMO_SETTINGS, taxProfiles: [{ name: "A", taxes: [] }] },

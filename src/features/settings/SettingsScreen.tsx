@@ -54,7 +54,7 @@ export function SettingsScreen({ opened }: { opened: SettingsReply }) {
       className="min-h-full p-4 md:px-6"
       data-testid="settings"
     >
-      <input {...drop.getInputProps({ "aria-label": "Settings file" })} />
+      <input {...drop.getInputProps({ "aria-label": "Settings file to bring in" })} />
       <div className="mb-3 flex flex-wrap items-center gap-3">
         <h1 className="font-semibold text-2xl">Settings</h1>
         <SettingsStatusLine

@@ -37,6 +37,9 @@ const OF_A_PERSONAL_LOAN: readonly Addable[] = [
   { list: "payoffs", name: "debt paid off", most: MOST_PAYOFFS, line: { name: "Debt", amount: "0" } },
 ];
 
+/** Where the focus goes back to when a choice is made. */
+const buttonId = (list: ListName) => `add-${list}`;
+
 /** The list of the house's settings from which lines of a list can be taken, where it has any. */
 const usualOf = (list: ListName, house: Settings): UsualList | undefined => {
   if (list === "taxes") return house.taxProfiles?.length ? list : undefined;
@@ -72,6 +75,7 @@ export function AddLine({ opening }: { opening: Opening }) {
             return (
               <AddButton
                 key={each.list}
+                id={buttonId(each.list)}
                 name={each.name}
                 isOpen={usual && shown === usual}
                 onClick={() => (usual ? setShown(shown === usual ? null : usual) : addOwn(each))}
@@ -88,7 +92,10 @@ export function AddLine({ opening }: { opening: Opening }) {
             list={shown}
             house={house}
             onAnother={() => addOwn(shownLine)}
-            onDone={() => setShown(null)}
+            onDone={() => {
+              setShown(null);
+              document.getElementById(buttonId(shown))?.focus();
+            }}
           />
         </Suspense>
       )}
@@ -97,15 +104,17 @@ export function AddLine({ opening }: { opening: Opening }) {
 }
 
 type AddButtonProps = {
+  id?: string;
   name: string;
   /** Whether what can be added is shown, where there is a choice. */
   isOpen?: boolean | undefined;
   onClick: () => void;
 };
 
-function AddButton({ name, isOpen, onClick }: AddButtonProps) {
+function AddButton({ id, name, isOpen, onClick }: AddButtonProps) {
   return (
     <button
+      id={id}
       type="button"
       aria-expanded={isOpen}
       className="cursor-pointer font-semibold text-primary"

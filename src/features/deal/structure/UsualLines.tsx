@@ -1,3 +1,4 @@
+import { useEffect, useRef } from "react";
 import { PERCENT_OF_WORDS } from "@/exchange/deal-file";
 import { type Settings, usualLine, withTaxProfile } from "@/exchange/settings";
 import { typedAmountText } from "@/exchange/text";
@@ -20,9 +21,14 @@ const ANOTHER = { taxes: "another tax", fees: "another fee", extras: "another ex
 /** What the house usually has, to be copied into the deal, or a line of another kind. */
 export function UsualLines({ list, house, onAnother, onDone }: Props) {
   const { add, change } = useStructure();
+  const panel = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    panel.current?.querySelector("button")?.focus();
+  }, []);
   return (
     // biome-ignore lint/a11y/useSemanticElements: a fieldset would stand apart from the words around it.
     <div
+      ref={panel}
       role="group"
       aria-label={NAMES[list]}
       className="mt-1.5 rounded-field bg-base-200 p-2 text-sm"
