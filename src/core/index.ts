@@ -19,6 +19,7 @@ export {
 } from "./after";
 export * from "./calendar";
 export { type Deal, FOUND_FIGURES, type FoundFigure, type Known, type KnownFigure } from "./deal";
+export { isPlain, plainAnswer } from "./find";
 export { type Decimal, parseDecimal } from "./interest";
 export * from "./limits";
 export {
@@ -30,7 +31,7 @@ export {
   readCurrency,
 } from "./money";
 export { firstPaymentDate, type LoanPlan, type PaymentRow } from "./plans/loan";
-export { evaluate, type Quote, type Saved, type Summary, summarize } from "./quote";
+export { type Answering, evaluate, type Quote, quoteBy, type Saved, type Summary, summarize } from "./quote";
 export { convertRate, type NominalCompounding, type RateKind } from "./rates";
 export { type Failure, type Figure, failure, type Result, success } from "./result";
 export {

@@ -3,7 +3,16 @@ import type { DealFile } from "@/exchange/deal-file";
 import { knownWords } from "@/exchange/deal-file";
 import { planTitle, planWords } from "@/exchange/deal-file/plan";
 import { describeDocument } from "@/features/deal/desk/describe-document";
-import { fieldText, openOption, optionReducer, shownQuote, shownTally } from "@/features/deal/option";
+import {
+  fieldText,
+  loadRest,
+  openOption,
+  optionReducer,
+  shownQuote,
+  shownTally,
+} from "@/features/deal/option";
+
+beforeAll(loadRest);
 
 type Change = {
   structure?: DealFile["structure"];

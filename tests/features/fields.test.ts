@@ -7,11 +7,13 @@ import {
   type FieldName,
   isFoundIn,
   PLAN_FIELD_NAMES,
-  PLAN_PART_FIELD_NAMES,
   readField,
   STRUCTURE_FIELD_NAMES,
 } from "@/features/deal/fields";
-import { fieldText, openOption } from "@/features/deal/option";
+import { PLAN_PART_FIELD_NAMES } from "@/features/deal/fields/plan-part-fields";
+import { fieldText, loadRest, openOption } from "@/features/deal/option";
+
+beforeAll(loadRest);
 
 const EMPTY = chosenOption(newDealDocument("2026-11-24")).inputs;
 

@@ -7,6 +7,7 @@ import {
   fieldError,
   fieldText,
   isStale,
+  loadRest,
   type OptionAction,
   type OptionState,
   openOption,
@@ -16,6 +17,8 @@ import {
 } from "@/features/deal/option";
 import { ADDABLE_PARTS } from "@/features/deal/plan/addable-parts";
 import { asKind, withFrequency } from "@/features/deal/plan/kinds";
+
+beforeAll(loadRest);
 
 const typed = (field: Extract<OptionAction, { type: "typed" }>["field"], text: string): OptionAction => ({
   type: "typed",

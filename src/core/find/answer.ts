@@ -1,20 +1,11 @@
-import { type Deal, missingFigures, type Priced, price, withoutPayment } from "../deal";
-import { type PaymentRow, readTerms, solvable, type Terms } from "../plans/loan";
+import { type Deal, missingFigures, withoutPayment } from "../deal";
+import { type PaymentRow, solvable } from "../plans/loan";
 import { type Result, success } from "../result";
 import { contradiction } from "./contradiction";
+import { type Answer, isPlain, plainAnswer, pricedAnswer } from "./plain-answer";
 import { priceFromAmount } from "./price-from-amount";
 import { search } from "./search";
 import { termFromEndDate } from "./term-from-end-date";
-
-/** A deal with its figure found and everything about it priced. */
-export type Answer = {
-  /** The deal with the figure filled in, which asks for its payment. */
-  filled: Deal;
-  terms: Terms;
-  priced: Priced;
-  /** A plain sentence where the answer wants explaining. */
-  note?: string;
-};
 
 /**
  * Finds a deal's figure and prices the deal with it.
@@ -28,6 +19,7 @@ export type Answer = {
  * @returns the answer, or a failure with the reason and the nearest figure that works
  */
 export function answer(deal: Deal, rows?: PaymentRow[]): Result<Answer> {
+  if (isPlain(deal)) return plainAnswer(deal, rows);
   const contradicted = contradiction(deal);
   if (contradicted) return contradicted;
   const priceKnown = priceFromAmount(deal);
@@ -36,26 +28,12 @@ export function answer(deal: Deal, rows?: PaymentRow[]): Result<Answer> {
   if (missing) return { ok: false, failure: missing };
   const timed = termFromEndDate(priceKnown.value);
   if (!timed.ok) return timed;
-  if (timed.value.find === "payment" && timed.value.from === undefined) {
-    return priced(withoutPayment(timed.value), solvable, rows);
-  }
+  if (isPlain(timed.value)) return pricedAnswer(withoutPayment(timed.value), solvable, rows);
   const found = search(timed.value);
   if (!found.ok) return found;
   const { filled, noteOn } = found.value;
-  const answered = priced(filled, success, rows);
+  const answered = pricedAnswer(filled, success, rows);
   if (!answered.ok) return answered;
   const note = noteOn(answered.value.priced);
   return success({ ...answered.value, ...(note && { note }) });
-}
-
-function priced(
-  filled: Deal,
-  check: (terms: Terms) => Result<Terms>,
-  rows: PaymentRow[] | undefined,
-): Result<Answer> {
-  const read = readTerms(filled);
-  const terms = read.ok ? check(read.value) : read;
-  if (!terms.ok) return terms;
-  const answered = price(filled, terms.value, rows);
-  return answered.ok ? success({ filled, terms: terms.value, priced: answered.value }) : answered;
 }

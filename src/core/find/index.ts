@@ -1,2 +1,3 @@
-export { type Answer, answer } from "./answer";
+export { answer } from "./answer";
 export { MEASURES } from "./measure";
+export { type Answer, isPlain, plainAnswer } from "./plain-answer";

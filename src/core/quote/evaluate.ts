@@ -33,8 +33,19 @@ import type { Quote, Saved, Summary } from "./quote";
  * quote.ok && quote.value.payment // 68397
  */
 export function evaluate(deal: Deal): Result<Quote> {
+  return quoteBy(answer, deal);
+}
+
+/** Answers a deal, with the repayment table. */
+export type Answering = (deal: Deal, rows?: PaymentRow[]) => Result<Answer>;
+
+/**
+ * The same as {@link evaluate}, with the search for figures handed in: a screen that starts with a deal that asks for its
+ * payment needs no more than {@link plainAnswer}.
+ */
+export function quoteBy(answering: Answering, deal: Deal): Result<Quote> {
   const schedule: PaymentRow[] = [];
-  const found = answer(deal, schedule);
+  const found = answering(deal, schedule);
   if (!found.ok) return found;
   const quote: Quote = Object.assign(summaryOf(deal, found.value), { schedule });
   const { terms, priced } = found.value;

@@ -10,7 +10,7 @@ import {
   useReducer,
   useSyncExternalStore,
 } from "react";
-import type { DealChange, DealDocument } from "@/exchange/deal-document";
+import type { DealChange, DealDocument, DealOption } from "@/exchange/deal-document";
 import type { Settings } from "@/exchange/settings";
 import { api } from "@/features/api/client";
 import { notify } from "@/features/notices/notify";
@@ -23,8 +23,9 @@ import { DealSentence } from "./DealSentence";
 import { DeletedNotice } from "./DeletedNotice";
 import { DeskContext } from "./desk/desk-context";
 import { deskDocument, deskReducer, openDesk, openedOption } from "./desk/desk-state";
-import { isStale, notationIn, type OptionAction, shownQuote } from "./option";
+import { isStale, needsRest, notationIn, type OptionAction, shownQuote } from "./option";
 import { OptionContext } from "./option/option-context";
+import { useRest, whenRestIsLoaded } from "./option/use-rest";
 import { PlanCard } from "./plan/PlanCard";
 import { StructureCard } from "./structure/StructureCard";
 
@@ -47,23 +48,40 @@ export function DealDesk({ deal, house }: Props) {
     () => true,
     () => false,
   );
-  return isBrowser ? (
+  const isReady = useRest(isBrowser && deal.document.options.some(({ inputs }) => needsRest(inputs)));
+  return isBrowser && isReady ? (
     <Desk deal={deal} house={house} />
   ) : (
     <p className="p-6 text-faint">Opening the deal …</p>
   );
 }
 
+/** What can be done with what the screen starts with. */
+const PLAIN_ACTIONS = new Set<OptionAction["type"]>(["typed", "left", "give", "downKind", "locale"]);
+
+const withRest = (options: readonly DealOption[] | undefined, go: () => void) =>
+  options?.some(({ inputs }) => needsRest(inputs)) ? whenRestIsLoaded(go) : go();
+
 /** The structure and the plan beside the answer. */
 function Desk({ deal, house }: Props) {
   const [state, dispatch] = useReducer(deskReducer, deal.document, document =>
     openDesk(document, house.locale),
   );
-  const show = useCallback((document: DealDocument) => dispatch({ type: "open", document }), []);
-  const merge = useCallback((change: DealChange) => dispatch({ type: "merged", change }), []);
+  const show = useCallback(
+    (document: DealDocument) => withRest(document.options, () => dispatch({ type: "open", document })),
+    [],
+  );
+  const merge = useCallback(
+    (change: DealChange) => withRest(change.options, () => dispatch({ type: "merged", change })),
+    [],
+  );
   const document = useMemo(() => deskDocument(state), [state]);
   const saving = useAutosave(deal, document, { show, merge });
-  const act: Dispatch<OptionAction> = useCallback(action => dispatch({ type: "option", action }), []);
+  const act: Dispatch<OptionAction> = useCallback(action => {
+    const go = () => dispatch({ type: "option", action });
+    if (PLAIN_ACTIONS.has(action.type)) go();
+    else whenRestIsLoaded(go);
+  }, []);
   const option = openedOption(state);
   const desk = useMemo(() => ({ state, dispatch, house }), [state, house]);
   const open = useMemo(() => ({ option, act }), [option, act]);

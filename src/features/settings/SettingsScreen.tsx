@@ -5,8 +5,9 @@ import { type Dispatch, useCallback, useEffect, useMemo, useReducer } from "reac
 import { useDropzone } from "react-dropzone";
 import { parseJson } from "@/exchange/deal-file/parse";
 import type { Settings } from "@/exchange/settings";
-import type { OptionAction } from "@/features/deal/option";
+import { type OptionAction, provideRest } from "@/features/deal/option";
 import { OptionContext } from "@/features/deal/option/option-context";
+import * as rest from "@/features/deal/option/rest-of-desk";
 import { saveFile } from "@/features/figures/save-file";
 import { notify } from "@/features/notices/notify";
 import { THEME_OF } from "@/features/shell/themes";
@@ -18,6 +19,9 @@ import { isUnreadable, openSettingsState, settingsOf, settingsReducer } from "./
 import { TaxProfiles } from "./TaxProfiles";
 import { UsualCharges } from "./UsualCharges";
 import { useSettingsSave } from "./use-settings-save";
+
+// Usual fees and taxes have the fields of lines.
+provideRest(rest);
 
 /** What the house has settled once: new deals start from a copy of it. */
 export function SettingsScreen({ opened }: { opened: SettingsReply }) {

@@ -1,4 +1,4 @@
-import { evaluate } from "@/core";
+import { quoteBy } from "@/core";
 import { chosenOption, type DealDocument } from "@/exchange/deal-document";
 import { readDeal, structureWords } from "@/exchange/deal-file";
 import { planTitle, planWords } from "@/exchange/deal-file/plan";
@@ -12,13 +12,14 @@ import {
   PLAN_FIELD_NAMES,
   STRUCTURE_FIELD_NAMES,
 } from "../fields";
+import { answeringOf } from "../option/rest";
 import { STATUS_NAMES } from "./status-names";
 
 /** A deal's figures by name, typed and found, for setting two versions side by side. */
 export function describeDocument(document: DealDocument): Record<string, string> {
   const { inputs } = chosenOption(document);
   const deal = readDeal(inputs);
-  const answer = deal.ok ? evaluate(deal.value) : deal;
+  const answer = deal.ok ? quoteBy(answeringOf(deal.value), deal.value) : deal;
   const view: FieldView = { inputs, deal, quote: answer.ok ? answer.value : null };
   const { plan, currency } = inputs;
   return {

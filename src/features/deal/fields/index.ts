@@ -1,16 +1,17 @@
 import type { FoundFigure } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
 import type { Field, FieldView, Reading } from "./field";
-import { type LineFieldName, lineField } from "./line-fields";
+import type { LineFieldName } from "./line-fields";
 import { PLAN_FIELDS } from "./plan-fields";
-import { type PlanLineFieldName, planLineField } from "./plan-lines";
-import { PLAN_PART_FIELDS } from "./plan-part-fields";
+import type { PlanLineFieldName } from "./plan-lines";
+import type { PlanPartFieldName } from "./plan-part-fields";
+import type { RareFieldName } from "./rare-fields";
 import { STRUCTURE_FIELDS } from "./structure-fields";
 
 export { type DeskFind, type FieldView, type Reading, withOptional } from "./field";
-export { FOUND_NAMES, giveFound } from "./found-figures";
-export { type LineFieldName, lineName } from "./line-fields";
-export { type PlanListName, planRows, withPlanRows } from "./plan-lines";
+export { FOUND_NAMES } from "./found-figures";
+export type { LineFieldName } from "./line-fields";
+export { type PlanListName, planRows, withPlanRows } from "./plan-rows";
 export { type DownKind, downKind, isPercentDown } from "./structure-fields";
 export {
   asPersonal,
@@ -28,31 +29,29 @@ export {
   withTaxIncluded,
 } from "./structure-lines";
 
-/** Every place on the deal screen where a figure is typed: one entry says all about it. */
-const FIELDS = { ...STRUCTURE_FIELDS, ...PLAN_FIELDS, ...PLAN_PART_FIELDS };
+/** The fields that every deal has, by name. */
+const FIELDS = { ...STRUCTURE_FIELDS, ...PLAN_FIELDS };
 
-export type FieldName = keyof typeof FIELDS | LineFieldName | PlanLineFieldName;
+export type FieldName = keyof typeof FIELDS | PlanPartFieldName | LineFieldName | PlanLineFieldName;
 
-/** The fields of the structure, in the order of its lines, those of the plan, and those of its rare parts. */
+/** The fields of the structure, in the order of its lines, and those of the plan. */
 export const STRUCTURE_FIELD_NAMES = Object.keys(STRUCTURE_FIELDS) as (keyof typeof STRUCTURE_FIELDS)[];
 export const PLAN_FIELD_NAMES = Object.keys(PLAN_FIELDS) as (keyof typeof PLAN_FIELDS)[];
-export const PLAN_PART_FIELD_NAMES = Object.keys(PLAN_PART_FIELDS) as (keyof typeof PLAN_PART_FIELDS)[];
 
-const isPlanLine = (name: FieldName): name is PlanLineFieldName =>
-  name.startsWith("steps/") || name.startsWith("once/") || name.startsWith("datedPayments/");
+/** The fields that a plain deal does not have, once they are loaded. */
+let rareFieldOf: ((name: RareFieldName) => Field) | undefined;
 
-/** All about a field. */
-export function fieldOf(name: FieldName): Field {
-  if (name in FIELDS) return FIELDS[name as keyof typeof FIELDS];
-  const known = LINE_FIELDS.get(name);
-  if (known) return known;
-  const field = isPlanLine(name) ? planLineField(name) : lineField(name as LineFieldName);
-  LINE_FIELDS.set(name, field);
-  return field;
+/** Takes the fields that a plain deal does not have: the screen starts without the code for them. */
+export function provideRareFields(fieldOfName: (name: RareFieldName) => Field): void {
+  rareFieldOf = fieldOfName;
 }
 
-/** The fields of lines that were asked for, by name. */
-const LINE_FIELDS = new Map<FieldName, Field>();
+/** All about a field: one entry says it. */
+export function fieldOf(name: FieldName): Field {
+  if (name in FIELDS) return FIELDS[name as keyof typeof FIELDS];
+  if (!rareFieldOf) throw new Error(`The field ${name} is not loaded.`);
+  return rareFieldOf(name as RareFieldName);
+}
 
 /**
  * Reads what was typed in a field into the deal.

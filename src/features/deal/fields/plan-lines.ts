@@ -2,38 +2,11 @@ import { HIGHEST_STEP_PERCENT, MOST_PAYMENTS, wholeText } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
 import { readAmount, typedAmount } from "./amount-text";
 import { NO_DATE, readTypedDate, typedDate } from "./date-text";
-import { bad, type Field, good, type Reading, withOptional } from "./field";
-
-type PlanFile = DealFile["plan"];
-
-/** The lists of a plan: steps, extras on a date, and payments that are listed one by one. */
-export type PlanLists = {
-  steps: NonNullable<PlanFile["steps"]>[number];
-  once: NonNullable<NonNullable<PlanFile["extra"]>["once"]>[number];
-  datedPayments: NonNullable<PlanFile["datedPayments"]>[number];
-};
-export type PlanListName = keyof PlanLists;
+import { bad, type Field, good, type Reading } from "./field";
+import { type PlanListName, type PlanLists, planRows, withPlanRows } from "./plan-rows";
 
 /** A field of one row of a list of the plan: "steps/0/from". */
 export type PlanLineFieldName = `${PlanListName}/${number}/${string}`;
-
-/** The rows of a list. */
-export function planRows<List extends PlanListName>(plan: PlanFile, list: List): readonly PlanLists[List][] {
-  const rows = { steps: plan.steps, once: plan.extra?.once, datedPayments: plan.datedPayments }[list];
-  return (rows ?? []) as unknown as readonly PlanLists[List][];
-}
-
-/** The plan with other rows in a list; without the list where none are left. */
-export function withPlanRows<List extends PlanListName>(
-  plan: PlanFile,
-  list: List,
-  rows: readonly PlanLists[List][],
-): PlanFile {
-  const value = rows.length > 0 ? [...rows] : undefined;
-  if (list !== "once") return withOptional(plan, list as "steps", value as PlanFile["steps"]);
-  const extra = withOptional(plan.extra ?? {}, "once", value as NonNullable<PlanFile["extra"]>["once"]);
-  return withOptional(plan, "extra", Object.keys(extra).length > 0 ? extra : undefined);
-}
 
 function withRow<List extends PlanListName>(
   file: DealFile,

@@ -7,7 +7,7 @@ import { bad, type Field, good, type Reading, withOptional } from "./field";
 type PlanFile = DealFile["plan"];
 
 /** A part of the plan whose figure is typed in one field. */
-type PlanPartName =
+export type PlanPartFieldName =
   | "balloon"
   | "interestOnly"
   | "deferred"
@@ -59,7 +59,7 @@ function countOfPart(
 }
 
 /** The fields of the plan's rare parts. */
-export const PLAN_PART_FIELDS: Record<PlanPartName, Field> = {
+export const PLAN_PART_FIELDS: Record<PlanPartFieldName, Field> = {
   balloon: {
     label: "Balloon",
     foundAs: ["balloon"],
@@ -155,3 +155,5 @@ function readBalloon(text: string, file: DealFile): Reading {
   const read = readAmount(text, file.currency);
   return "amount" in read ? put(file, "balloon", { amount: read.amount }) : bad(read.sentence);
 }
+
+export const PLAN_PART_FIELD_NAMES = Object.keys(PLAN_PART_FIELDS) as PlanPartFieldName[];

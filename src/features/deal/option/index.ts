@@ -11,4 +11,5 @@ export {
   readTyped,
   shownQuote,
 } from "./option-state";
+export { hasRareParts, isRestLoaded, loadRest, needsRest, provideRest } from "./rest";
 export { amountOf, shownTally, type Tally } from "./shown-tally";

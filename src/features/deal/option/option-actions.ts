@@ -5,12 +5,12 @@ import {
   type DeskFind,
   type DownKind,
   type FieldName,
-  giveFound,
   type ListName,
   type PlanListName,
   withOptional,
 } from "../fields";
 import { type OptionState, readTyped, shownQuote, withInputs } from "./option-state";
+import { loadedRest } from "./rest";
 import { amountOf, shownTally } from "./shown-tally";
 
 /** What can be done with one option on the screen. */
@@ -91,7 +91,7 @@ function find(state: OptionState, figure: DeskFind, payment?: string): OptionSta
   const { inputs } = state;
   if (figure === inputs.find && payment === undefined) return state;
   const quote = shownQuote(state);
-  const given = giveFound(inputs, quote);
+  const given = loadedRest().giveFound(inputs, quote);
   const known = quote ? amountText(inputs, quote.payment) : undefined;
   const asked = payment ?? inputs.plan.payment ?? known;
   const { price, down, ...structure } = given.structure;

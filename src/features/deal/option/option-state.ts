@@ -1,4 +1,4 @@
-import { type Deal, evaluate, type Quote, type Result } from "@/core";
+import { type Deal, type Quote, quoteBy, type Result } from "@/core";
 import { type DealFile, readDeal } from "@/exchange/deal-file";
 import {
   DEFAULT_LOCALE,
@@ -10,6 +10,7 @@ import {
   plainFigure,
 } from "@/exchange/notation";
 import { type FieldName, fieldOf, isFoundIn, type Reading, readField, showField } from "../fields";
+import { answeringOf } from "./rest";
 
 /** One option on the screen: all that is shown of it follows from this. */
 export type OptionState = {
@@ -55,7 +56,7 @@ export function withInputs(
   inputs: DealFile,
 ): OptionState {
   const deal = readDeal(inputs);
-  const answer = deal.ok ? evaluate(deal.value) : deal;
+  const answer = deal.ok ? quoteBy(answeringOf(deal.value), deal.value) : deal;
   const { typed, errors, houseLocale } = state;
   const lastGood = answer.ok ? answer.value : state.lastGood;
   return { inputs, deal, answer, lastGood, typed, errors, houseLocale };

@@ -1,16 +1,16 @@
-import { lazy, memo, Suspense } from "react";
+import { lazy, memo, Suspense, useState } from "react";
 import { FREQUENCY_NAMES, parseIsoDate } from "@/core";
 import { planTitle } from "@/exchange/deal-file/plan";
 import { yearsText } from "@/features/figures/format";
-import { shownQuote } from "../option";
+import { hasRareParts, shownQuote } from "../option";
 import { useOption } from "../option/option-context";
 import { Choice } from "../parts/choices";
 import { FigureField } from "../parts/FigureField";
-import { ADDABLE_PARTS } from "./addable-parts";
 import { FREQUENCY_CHOICES, ROUNDINGS } from "./choices-of-plan";
 import { asKind, KINDS, kindOf, withFrequency } from "./kinds";
 
 // A plain loan has none of them: the screen starts without the code for them.
+const PartsToAdd = lazy(() => import("./PartsToAdd").then(({ PartsToAdd: parts }) => ({ default: parts })));
 const PlanParts = lazy(() => import("./PlanParts").then(({ PlanParts: parts }) => ({ default: parts })));
 
 /** How the deal is repaid: what every plan has, then the parts that this one has, and the way to add others. */
@@ -56,7 +56,7 @@ export const PlanCard = memo(function PlanCard() {
         />
       </div>
       <FirstPaymentRemark />
-      {(plan.datedPayments || ADDABLE_PARTS.some(({ has }) => has(plan))) && (
+      {hasRareParts(plan) && (
         <Suspense fallback={<p className="text-faint text-sm">Opening …</p>}>
           <PlanParts />
         </Suspense>
@@ -66,27 +66,19 @@ export const PlanCard = memo(function PlanCard() {
   );
 });
 
-/** The parts that this plan does not have yet. */
+/** The way to the parts that this plan does not have yet. */
 function AddPart() {
-  const { option, act } = useOption();
-  const { plan } = option.inputs;
+  const [isOpen, setOpen] = useState(false);
   return (
-    <details className="mt-1.5 text-sm">
+    <details className="mt-1.5 text-sm" onToggle={event => setOpen(event.currentTarget.open)}>
       <summary className="cursor-pointer font-semibold text-primary">
         More: balloon, start, steps, skipped months, extras, compounding, counting of time, rounding
       </summary>
-      <div className="mt-1 flex flex-wrap gap-x-3 gap-y-0.5">
-        {ADDABLE_PARTS.filter(({ has }) => !has(plan)).map(({ name, add }) => (
-          <button
-            key={name}
-            type="button"
-            className="cursor-pointer font-semibold text-primary"
-            onClick={() => act({ type: "plan", change: add })}
-          >
-            + {name}
-          </button>
-        ))}
-      </div>
+      {isOpen && (
+        <Suspense fallback={null}>
+          <PartsToAdd />
+        </Suspense>
+      )}
     </details>
   );
 }

@@ -1,4 +1,4 @@
-import { stack, stackOffsetExpand } from "d3-shape";
+import { cumsum } from "d3-array";
 import type { TallyLine } from "@/core";
 import { useStructure } from "./use-structure";
 
@@ -21,10 +21,7 @@ export function AmountBar({ lines, stale }: { lines: readonly TallyLine[]; stale
   );
   const total = sums.reduce((sum, each) => sum + each, 0);
   if (total === 0) return null;
-  const record = Object.fromEntries(PARTS.map(({ name }, index) => [name, sums[index] ?? 0]));
-  const segments = stack<Record<string, number>>()
-    .keys(PARTS.map(({ name }) => name))
-    .offset(stackOffsetExpand)([record]);
+  const ends = cumsum(sums);
   const words = PARTS.map(({ name }, index) => `${name} ${money(sums[index])}`).filter(
     (_, index) => (sums[index] ?? 0) > 0,
   );
@@ -36,17 +33,12 @@ export function AmountBar({ lines, stale }: { lines: readonly TallyLine[]; stale
       preserveAspectRatio="none"
       className={`mt-1.5 block h-2 w-full rounded-field ${stale ? "stale" : ""}`}
     >
-      {segments.map((segment, index) => {
-        const [from, to] = segment[0] ?? [0, 0];
+      {PARTS.map(({ name, colour }, index) => {
+        const sum = sums[index] ?? 0;
+        const from = (ends[index] ?? 0) - sum;
         return (
-          <rect
-            key={segment.key}
-            x={from * WIDTH}
-            width={(to - from) * WIDTH}
-            height={8}
-            fill={PARTS[index]?.colour}
-          >
-            <title>{`${segment.key} ${money(sums[index])}`}</title>
+          <rect key={name} x={(from / total) * WIDTH} width={(sum / total) * WIDTH} height={8} fill={colour}>
+            <title>{`${name} ${money(sum)}`}</title>
           </rect>
         );
       })}

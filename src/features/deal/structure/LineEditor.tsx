@@ -1,5 +1,6 @@
 import { useEffect } from "react";
-import { type FieldName, type ListName, lineName } from "../fields";
+import type { FieldName, ListName } from "../fields";
+import { lineName } from "../fields/line-fields";
 import { Check } from "../parts/choices";
 import { FigureField, fieldId } from "../parts/FigureField";
 import { ChargeEditor } from "./ChargeEditor";
