@@ -27,11 +27,6 @@ export function amountIn(minor: number, currency: string, notation: Notation): s
   return (minor < 0 ? "−" : "") + decimalIn(plain, notation);
 }
 
-/** Minor units without groups, as a spreadsheet of the place reads them. */
-export function spreadsheetAmount(minor: number, decimals: number, { decimal }: Notation): string {
-  return formatAmount(minor, decimals).replace(".", decimal);
-}
-
 const two = (part: number) => String(part).padStart(2, "0");
 
 /** A civil date for a column: "Nov 24, 2026" in the United States, "24.11.2026" in Germany. */
@@ -61,13 +56,6 @@ function writtenDate(
     case "2026/11/24":
       return `${year}/${two(month)}/${two(day)}`;
   }
-}
-
-/** A civil date as a spreadsheet of the place reads it. */
-export function spreadsheetDate(date: DayNumber, { numericDate }: Notation): string {
-  const { year, month, day } = civilDate(date);
-  const parts: Record<string, string> = { "2026": String(year), "11": two(month), "24": two(day) };
-  return numericDate.replace(/\d+/g, part => parts[part] ?? "");
 }
 
 const ISO = String.raw`\d{4}-\d{2}-\d{2}`;

@@ -1,5 +1,7 @@
 import { useEffect, useRef } from "react";
 import type { DealDocument } from "@/exchange/deal-document";
+import { api } from "@/features/api/client";
+import { notify } from "@/features/notices/notify";
 import type { DealReply } from "@/server/contract";
 import { describeDocument } from "./desk/describe-document";
 import { useNotation } from "./option/option-context";
@@ -9,11 +11,22 @@ type Props = {
   theirs: DealReply;
   onKeepMine: () => void;
   onTakeTheirs: () => void;
-  onKeepBoth: () => void;
 };
 
 /** Two versions of one deal side by side: nothing is lost before the officer has chosen. */
-export function ConflictDialog({ mine, theirs, onKeepMine, onTakeTheirs, onKeepBoth }: Props) {
+export function ConflictDialog({ mine, theirs, onKeepMine, onTakeTheirs }: Props) {
+  const keepBoth = async () => {
+    const copy = await api.create(mine);
+    if (copy.kind !== "done") {
+      const reason = copy.kind === "refused" ? copy.sentence : "The server is away.";
+      notify.error(`Your version is not a deal of its own yet. ${reason} Nothing is lost; try again.`);
+      return;
+    }
+    onTakeTheirs();
+    notify("Your version is now a deal of its own.", {
+      action: { label: "Open it", onClick: () => location.assign(`/deals/${copy.value.id}`) },
+    });
+  };
   const dialog = useRef<HTMLDialogElement>(null);
   const heading = useRef<HTMLHeadingElement>(null);
   const open = () => {
@@ -44,7 +57,7 @@ export function ConflictDialog({ mine, theirs, onKeepMine, onTakeTheirs, onKeepB
           </p>
           <Differences mine={mine} theirs={theirs.document} />
           <div className="mt-4 flex flex-wrap gap-2">
-            <button type="button" className="btn btn-primary btn-sm" onClick={onKeepBoth}>
+            <button type="button" className="btn btn-primary btn-sm" onClick={() => void keepBoth()}>
               Keep both: mine becomes a deal of its own
             </button>
             <button type="button" className="btn btn-sm" onClick={onKeepMine}>

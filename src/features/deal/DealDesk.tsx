@@ -12,15 +12,12 @@ import {
 } from "react";
 import type { DealChange, DealDocument, DealOption } from "@/exchange/deal-document";
 import type { Settings } from "@/exchange/settings";
-import { api } from "@/features/api/client";
-import { notify } from "@/features/notices/notify";
 import { RepaymentTable } from "@/features/repayment/RepaymentTable";
 import { useAutosave } from "@/features/saving/use-autosave";
 import type { DealReply } from "@/server/contract";
 import { CostFigures } from "./CostFigures";
 import { CUSTOMER_FIELD, DealHeader } from "./DealHeader";
 import { DealSentence } from "./DealSentence";
-import { DeletedNotice } from "./DeletedNotice";
 import { DeskContext } from "./desk/desk-context";
 import { deskDocument, deskReducer, openDesk, openedOption } from "./desk/desk-state";
 import { isStale, needsRest, notationIn, type OptionAction, shownQuote } from "./option";
@@ -29,7 +26,10 @@ import { useRest, whenRestIsLoaded } from "./option/use-rest";
 import { PlanCard } from "./plan/PlanCard";
 import { StructureCard } from "./structure/StructureCard";
 
-// Two people seldom change the same: the screen starts without the code for it.
+// Two people seldom change the same, or delete it: the screen starts without the code for it.
+const DeletedNotice = lazy(() =>
+  import("./DeletedNotice").then(({ DeletedNotice: notice }) => ({ default: notice })),
+);
 const ConflictDialog = lazy(() =>
   import("./ConflictDialog").then(({ ConflictDialog: dialog }) => ({ default: dialog })),
 );
@@ -92,19 +92,6 @@ function Desk({ deal, house }: Props) {
   }, [isNew]);
   const { status } = saving;
 
-  const keepBoth = async (theirs: DealReply) => {
-    const copy = await api.create(document);
-    if (copy.kind !== "done") {
-      const reason = copy.kind === "refused" ? copy.sentence : "The server is away.";
-      notify.error(`Your version is not a deal of its own yet. ${reason} Nothing is lost; try again.`);
-      return;
-    }
-    saving.settleOn(theirs);
-    notify("Your version is now a deal of its own.", {
-      action: { label: "Open it", onClick: () => location.assign(`/deals/${copy.value.id}`) },
-    });
-  };
-
   return (
     <DeskContext value={desk}>
       <OptionContext value={open}>
@@ -117,11 +104,14 @@ function Desk({ deal, house }: Props) {
                 theirs={status.theirs}
                 onKeepMine={() => saving.continueFrom(status.theirs)}
                 onTakeTheirs={() => saving.settleOn(status.theirs)}
-                onKeepBoth={() => void keepBoth(status.theirs)}
               />
             </Suspense>
           )}
-          {status.kind === "deleted" && <DeletedNotice id={deal.id} onBack={saving.continueFrom} />}
+          {status.kind === "deleted" && (
+            <Suspense fallback={<p className="text-error">This deal was deleted.</p>}>
+              <DeletedNotice id={deal.id} onBack={saving.continueFrom} />
+            </Suspense>
+          )}
           <div className="flex min-h-0 flex-1 flex-col gap-4 lg:flex-row">
             <div className="card-paper flex shrink-0 flex-col max-lg:order-[-1] lg:max-h-full lg:w-[27rem] lg:self-start">
               <StructureCard />
