@@ -5,19 +5,23 @@ import type { DealFile } from "@/exchange/deal-file";
 import { dealOf, structures } from "./random-structures";
 
 /** For each find. */
-const FINDS = Math.ceil(Number(process.env.KELLUX_RUNS ?? 5_000) / 3);
+const FINDS = Math.ceil(Number(process.env.KELLUX_RUNS ?? 5_000) / 8);
 /** Costs rise and fall: so many numbers past the answer are looked at. */
 const PAST = 12;
 
 type Finding = {
-  find: "price" | "down" | "allowance";
+  find: Exclude<DealFile["find"], "payment" | "lump">;
   /** The file without the figure, and with it. */
   leaveOut: (file: DealFile) => DealFile;
-  put: (file: DealFile, minor: number) => DealFile;
+  put: (file: DealFile, whole: number) => DealFile;
   of: (quote: Quote) => number;
-  known: readonly KnownFigure[];
-  /** Whether the known figure rises with it. */
-  rises: boolean;
+  /** What it is found from: figures that rise with it, and those that fall. */
+  rising: readonly KnownFigure[];
+  falling: readonly KnownFigure[];
+  /** By how many cents what is asked for may differ from what the structure comes to. */
+  spread?: number;
+  /** By how much the next number differs that is looked at, where one further changes nothing. */
+  step?: number;
 };
 
 const withStructure = (file: DealFile, change: Partial<DealFile["structure"]>): DealFile => {
@@ -29,13 +33,11 @@ const withAllowance = (file: DealFile, allowance: string | undefined) => {
   const [first, ...others] = file.structure.tradeIns ?? [];
   return withStructure(file, { tradeIns: [{ ...first, allowance }, ...others] });
 };
-const KNOWN: readonly KnownFigure[] = [
-  "loanAmount",
-  "amountFinanced",
-  "payment",
-  "totalCost",
-  "financeCharge",
-];
+const withPlan = (file: DealFile, change: Partial<DealFile["plan"]>): DealFile =>
+  JSON.parse(JSON.stringify({ ...file, plan: { ...file.plan, ...change } }));
+const COSTS: readonly KnownFigure[] = ["totalCost", "financeCharge"];
+const KNOWN: readonly KnownFigure[] = ["loanAmount", "amountFinanced", "payment", ...COSTS];
+const RATE_SCALE = 10 ** 8;
 
 const FINDINGS: Finding[] = [
   {
@@ -43,76 +45,141 @@ const FINDINGS: Finding[] = [
     leaveOut: file => withStructure(file, { price: undefined }),
     put: (file, minor) => withStructure(file, { price: text(minor) }),
     of: ({ price }) => price,
-    known: [...KNOWN, "cashReceived"],
-    rises: true,
+    rising: [...KNOWN, "cashReceived"],
+    falling: [],
   },
   {
     find: "down",
     leaveOut: file => withStructure(file, { down: undefined }),
     put: (file, minor) => withStructure(file, { down: { amount: text(minor) } }),
     of: ({ down }) => down,
-    known: KNOWN,
-    rises: false,
+    rising: ["dueAtSigning"],
+    falling: KNOWN,
+  },
+  {
+    find: "downPercent",
+    leaveOut: file => withStructure(file, { down: undefined }),
+    put: (file, hundredths) => withStructure(file, { down: { percent: String(hundredths / 100) } }),
+    of: ({ filled: { structure } }) =>
+      structure.down && "percent" in structure.down ? Math.round(Number(structure.down.percent) * 100) : -1,
+    rising: ["dueAtSigning"],
+    falling: KNOWN,
+    spread: 4_000,
   },
   {
     find: "allowance",
     leaveOut: file => withAllowance(file, undefined),
     put: (file, minor) => withAllowance(file, text(minor)),
     of: ({ allowance }) => allowance,
-    known: KNOWN,
-    rises: false,
+    rising: [],
+    falling: KNOWN,
+  },
+  {
+    find: "yearlyRate",
+    leaveOut: file => withPlan(file, { yearlyRate: undefined }),
+    put: (file, whole) => withPlan(file, { yearlyRate: (whole / RATE_SCALE).toFixed(8) }),
+    of: ({ yearlyRate }) => Math.round(Number(yearlyRate) * RATE_SCALE),
+    rising: ["payment", ...COSTS],
+    falling: [],
+    step: RATE_SCALE / 1_000,
+  },
+  {
+    find: "payments",
+    leaveOut: file => withPlan(file, { payments: undefined }),
+    put: (file, payments) => withPlan(file, { payments }),
+    of: ({ plannedPayments }) => plannedPayments,
+    rising: COSTS,
+    falling: ["payment"],
+  },
+  {
+    find: "balloon",
+    leaveOut: file => file,
+    put: (file, minor) => withPlan(file, { balloon: { amount: text(minor) } }),
+    of: ({ agreedBalloon }) => agreedBalloon,
+    rising: COSTS,
+    falling: ["payment"],
+    spread: 4_000,
+  },
+  {
+    find: "extra",
+    leaveOut: file => file,
+    put: (file, minor) => withPlan(file, { extra: { each: text(minor) } }),
+    of: ({ extraEach }) => extraEach,
+    rising: [],
+    falling: COSTS,
+    spread: 4_000,
   },
 ];
 
 const isCost = (known: KnownFigure) => known === "totalCost" || known === "financeCharge";
 
-test.each(FINDINGS)(
-  "the $find found through a structure is the last on the right side",
-  ({ find, leaveOut, put, of, known: knowns, rises }) => {
-    let found = 0;
-    fc.assert(
-      fc.property(
-        structures,
-        fc.constantFrom(...knowns),
-        fc.integer({ min: -40, max: 40 }),
-        (file, known, cents) => {
-          if (!canBeFound(file, find, known)) return;
-          const start = summarize(dealOf(withDown(file, find)));
-          if (!start.ok) return;
-          const asked = measureOf(start.value as Quote, known) + cents;
-          const from =
-            known === "payment"
-              ? { plan: { ...file.plan, payment: text(asked) } }
-              : { from: { [known]: text(asked) } as DealFile["from"] };
-          if (asked <= 0) return;
-          const open = { ...leaveOut(withDown(file, find)), ...from, find } as DealFile;
-          const answer = summarize(dealOf(open));
-          if (!answer.ok) return;
-          found += 1;
-          const value = of(answer.value as Quote);
-          const at = (minor: number) => {
-            if (minor < 0) return Number.POSITIVE_INFINITY;
-            const quote = summarize(dealOf({ ...put(withDown(file, find), minor), find: "payment" }));
-            return quote.ok ? measureOf(quote.value as Quote, known) : undefined;
-          };
-          const own = at(value);
-          if (known !== "payment" || own !== undefined)
-            expect([known, own, (own ?? 0) <= asked]).toEqual([known, own, true]);
-          const beyond = Array.from(
-            { length: isCost(known) ? PAST : 1 },
-            (_, k) => value + (rises ? 1 + k : -1 - k),
-          );
-          const better = beyond.filter(
-            minor => minor >= 0 && (at(minor) ?? Number.POSITIVE_INFINITY) <= asked,
-          );
-          expect([known, value, better]).toEqual([known, value, []]);
-        },
-      ),
-      { numRuns: FINDS },
-    );
-    expect(found).toBeGreaterThan(FINDS / 3);
-  },
-);
+test.each(FINDINGS)("the $find found through a structure is the last on the right side", finding => {
+  const { find, leaveOut, of, rising, falling, spread = 40 } = finding;
+  let found = 0;
+  fc.assert(
+    fc.property(
+      structures,
+      fc.constantFrom(...rising, ...falling),
+      fc.integer({ min: -spread, max: spread }),
+      (drawn, known, cents) => {
+        if (!canBeFound(drawn, find, known)) return;
+        const file = withDown(drawn, find);
+        const start = summarize(dealOf(file));
+        const asked = start.ok ? measureOf(start.value as Quote, known) + cents : 0;
+        if (asked <= 0) return;
+        const answer = summarize(
+          dealOf({ ...leaveOut(file), ...askedFrom(leaveOut(file), known, asked), find }),
+        );
+        if (!answer.ok) return;
+        found += 1;
+        expectLast(finding, file, known, asked, of(answer.value as Quote));
+      },
+    ),
+    { numRuns: FINDS },
+  );
+  expect(found).toBeGreaterThan(FINDS / 3);
+});
+
+/** What a figure is found from, as a file says it. */
+function askedFrom({ plan }: DealFile, known: KnownFigure, asked: number): Partial<DealFile> {
+  return known === "payment"
+    ? { plan: { ...plan, payment: text(asked) } }
+    : { from: { [known]: text(asked) } as DealFile["from"] };
+}
+
+/** That a number comes to no more than was asked for, and the numbers past it do. */
+function expectLast(
+  finding: Finding,
+  file: DealFile,
+  known: KnownFigure,
+  asked: number,
+  value: number,
+): void {
+  const { find, put, rising, step } = finding;
+  const at = (whole: number) => {
+    if (whole < 0 || (whole === 0 && find === "payments")) return undefined;
+    const quote = summarize(dealOf({ ...put(file, whole), find: "payment" }));
+    return quote.ok ? measureOf(quote.value as Quote, known) : undefined;
+  };
+  const own = at(value);
+  if (known !== "payment" || own !== undefined)
+    expect([known, own, (own ?? 0) <= asked]).toEqual([known, own, true]);
+  if (find === "yearlyRate" && isCost(known)) {
+    // With each hundred-millionth of a percent other rows round up: what it comes to is near, and no more can be said.
+    expect([own, asked - (own ?? 0) <= 2 * (file.plan.payments ?? 0) + 2]).toEqual([own, true]);
+    return;
+  }
+  const onwards = (rising.includes(known) ? 1 : -1) * (step ?? 1);
+  const past = Array.from({ length: isCost(known) || step ? PAST : 1 }, (_, k) => value + onwards * (1 + k));
+  // Balloons of all that is owed, beyond the last that can be agreed, come and go by the cent.
+  const end = find === "balloon" ? past.findIndex(whole => at(whole) === undefined) : -1;
+  const better = past.slice(0, end < 0 ? undefined : end).filter(whole => {
+    const measure = at(whole) ?? Number.POSITIVE_INFINITY;
+    // Of rates that come to the same the roundest is found.
+    return measure <= asked && (step === undefined || measure > (own ?? 0));
+  });
+  expect([known, value, better]).toEqual([known, value, []]);
+}
 
 /** Only a personal loan pays cash out, and only a vehicle has a trade-in. */
 function canBeFound({ structure }: DealFile, find: Finding["find"], known: KnownFigure): boolean {
@@ -124,7 +191,9 @@ function canBeFound({ structure }: DealFile, find: Finding["find"], known: Known
 function withDown(file: DealFile, find: Finding["find"]): DealFile {
   const { down } = file.structure;
   const isFromDue = down !== undefined && "dueAtSigning" in down;
-  return find === "down" || isFromDue ? withStructure(file, { down: { amount: "100.00" } }) : file;
+  return find === "down" || find === "downPercent" || isFromDue
+    ? withStructure(file, { down: { amount: "100.00" } })
+    : file;
 }
 
 function measureOf(quote: Quote, known: KnownFigure): number {
