@@ -68,7 +68,7 @@ const NO_CHARGES: ChargesWithPayments = { first: 0, last: 0, each: 0 };
  */
 export function chargesWithPayments(
   structure: Structure,
-  { fees, extras }: Reckoned,
+  { fees, extras }: Pick<Reckoned, "fees" | "extras">,
   counts: (charge: Charge) => boolean = () => true,
 ): ChargesWithPayments {
   const charges = chargesOf(structure);

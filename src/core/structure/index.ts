@@ -1,5 +1,5 @@
-export { isDownFromDue } from "./cash-down";
-export { chargesOf, fallsWithPayments } from "./charges";
+export { cashDown, isDownFromDue } from "./cash-down";
+export { chargeAmounts, chargesOf, fallsWithPayments, sumOfCharges } from "./charges";
 export {
   type ChargesWithPayments,
   chargesWithPayments,

@@ -1,0 +1,187 @@
+import { percentOf, readPercent } from "../../interest";
+import { lastWhole } from "../../solve";
+import {
+  type Charge,
+  type ChargesWithPayments,
+  cashDown,
+  chargeAmounts,
+  chargesWithPayments,
+  isDownFromDue,
+  type Structure,
+  sumOfCharges,
+} from "../../structure";
+import { basePayment } from "./base-payment";
+import type { Lease, LeasePlan } from "./lease";
+import { type OnceTax, onceTaxes, paymentTax } from "./lease-taxes";
+import type { LeaseTerms } from "./terms";
+
+/** What a lease comes to before its table: all in minor units. */
+export type Capitalized = {
+  price: number;
+  fees: readonly number[];
+  extras: readonly number[];
+  taxes: readonly OnceTax[];
+  residual: number;
+  /** What trade-ins are worth beyond what is owed on them; below zero where they are worth less. */
+  equity: number;
+  rebates: number;
+  deposit: number;
+  /** Below zero where a sum due at signing does not pay for what else is due that day: the rest is capitalised. */
+  cash: number;
+  gross: number;
+  reduction: number;
+  /** The adjusted capitalized cost. */
+  cost: number;
+  /** A payment before tax, and the tax of each; undefined where it would be below zero. */
+  base: number | undefined;
+  tax: number;
+  securityDeposit: number;
+  withPayments: ChargesWithPayments;
+};
+
+const STEPS_TO_SETTLE = 5_000;
+/** How many times what is capitalised else a cost can be. */
+const MOST_TIMES = 20;
+
+/**
+ * What a lease of which everything but the payment is given comes to: percents of the cost, of all payments, and a
+ * capitalised tax on the sum of payments are solved together, the least that fits.
+ *
+ * @param lease its price, cash and residual are there
+ * @param terms its plan, read
+ * @returns the amounts; an infinite cost where what is reckoned from it comes to almost all of it, or more
+ */
+export function capitalize(lease: Lease, terms: LeaseTerms): Capitalized {
+  const { down } = lease.structure;
+  if (!isDownFromDue(down)) return settled(lease, terms, null);
+  return fromDueAtSigning(lease, terms, down.dueAtSigning);
+}
+
+/** Every line rises with what the cost is held to be: from below, each step leads up to the least that fits. */
+function settled(lease: Lease, terms: LeaseTerms, cash: number | null): Capitalized {
+  let found = reckon(lease, terms, 0, cash);
+  const most = MOST_TIMES * (Math.abs(found.cost) + 100);
+  for (let step = 0; step < STEPS_TO_SETTLE; step++) {
+    const next = reckon(lease, terms, found.cost, cash);
+    if (next.cost === found.cost) return next;
+    if (next.cost > most) break;
+    found = next;
+  }
+  return { ...found, cost: Number.POSITIVE_INFINITY };
+}
+
+/** What the lines come to where those that are reckoned from the cost are reckoned from an assumed one. */
+function reckon(lease: Lease, terms: LeaseTerms, assumed: number, givenCash: number | null): Capitalized {
+  const { structure, plan, listPrice } = lease;
+  const price = structure.price ?? 0;
+  const residual = residualOf(plan, price, listPrice);
+  const assumedBase = Math.max(assumed > 0 ? (basePayment(terms, assumed, residual) ?? 0) : 0, 0);
+  const sumOfPayments = assumedBase * (terms.isAtOnce ? 1 : terms.payments);
+  const loan = { loanAmount: assumed, totalOfPayments: sumOfPayments };
+  const fees = chargeAmounts(structure.fees, price, loan);
+  const extras = chargeAmounts(structure.extras, price, loan);
+  const equity = equityOf(structure);
+  let rebates = 0;
+  for (const { amount } of structure.rebates ?? []) rebates += amount;
+  const { acquisitionFee } = plan;
+  const capitalised = sumOfCharges(structure, { fees, extras }, isCapitalised);
+  const acquired = acquisitionFee?.isFinanced ? acquisitionFee.amount : 0;
+  const cash = givenCash ?? cashDown(structure.down, price, price + capitalised + acquired);
+  const taxes = onceTaxes(plan.taxes, structure, {
+    price,
+    fees,
+    extras,
+    acquisition: acquisitionFee?.isTaxable ? acquisitionFee.amount : 0,
+    cash,
+    rebates,
+    equity: Math.max(equity, 0),
+    sumOfPayments,
+  });
+  let taxed = 0;
+  for (const { amount, isFinanced } of taxes) if (isFinanced) taxed += amount;
+  const deposit = structure.deposit ?? 0;
+  const gross = price + capitalised + acquired + taxed + Math.max(-equity, 0) + Math.max(-cash, 0);
+  const reduction = Math.max(equity, 0) + rebates + deposit + Math.max(cash, 0);
+  const cost = gross - reduction;
+  const base = cost > 0 ? basePayment(terms, cost, residual) : undefined;
+  const tax = paymentTax(plan.taxes, base ?? 0);
+  return {
+    price,
+    fees,
+    extras,
+    taxes,
+    residual,
+    equity,
+    rebates,
+    deposit,
+    cash,
+    gross,
+    reduction,
+    cost,
+    base,
+    tax,
+    securityDeposit: securityOf(plan, (base ?? 0) + tax),
+    withPayments: chargesWithPayments(structure, { fees, extras }),
+  };
+}
+
+const isCapitalised = ({ paid }: Charge) => paid === "financed";
+
+/** The residual in minor units; a percent is rounded half up. */
+export function residualOf({ residual }: LeasePlan, price: number, listPrice: number | null): number {
+  if (residual === null) return 0;
+  if ("amount" in residual) return residual.amount;
+  return percentOf(residual.of === "price" ? price : (listPrice ?? 0), readPercent(residual.percent));
+}
+
+/** What all trade-ins are worth beyond what is owed on them, in minor units. */
+function equityOf({ tradeIns }: Structure): number {
+  let equity = 0;
+  for (const { allowance, owed } of tradeIns) equity += (allowance ?? 0) - owed;
+  return equity;
+}
+
+function securityOf({ securityDeposit }: LeasePlan, payment: number): number {
+  if (securityDeposit === undefined) return 0;
+  if ("amount" in securityDeposit) return securityDeposit.amount;
+  const { roundedUpTo } = securityDeposit;
+  return roundedUpTo > 0 ? Math.ceil(payment / roundedUpTo) * roundedUpTo : payment;
+}
+
+/** What is due at signing besides the cash, in minor units. */
+export function dueBesidesCash(lease: Lease, terms: LeaseTerms, found: Capitalized): number {
+  const { structure, plan } = lease;
+  const { acquisitionFee } = plan;
+  let due = sumOfCharges(structure, found, ({ paid }) => paid === "atSigning") + found.securityDeposit;
+  if (acquisitionFee && !acquisitionFee.isFinanced) due += acquisitionFee.amount;
+  for (const { amount, isFinanced } of found.taxes) if (!isFinanced) due += amount;
+  return due + paidAtSigning(terms, found);
+}
+
+/** The payments that fall at signing, with tax and what falls with them. */
+export function paidAtSigning(terms: LeaseTerms, { base = 0, tax, withPayments }: Capitalized): number {
+  const count = terms.isAtOnce ? 1 : terms.atSigning;
+  if (count === 0) return 0;
+  const { first, last, each } = withPayments;
+  return count * (base + tax + each) + first + (terms.isAtOnce ? last : 0);
+}
+
+const MOST_JUMPS = 16;
+
+/** The lease with the largest cash with which no more is due at signing than is given; below zero, it is capitalised. */
+function fromDueAtSigning(lease: Lease, terms: LeaseTerms, due: number): Capitalized {
+  const withCash = (cash: number) => settled(lease, terms, cash);
+  const besides = (cash: number) => dueBesidesCash(lease, terms, withCash(cash));
+  const over = (cash: number) => cash + besides(cash) - due;
+  const none = withCash(0);
+  const low = -(Math.abs(none.cost) + due + dueBesidesCash(lease, terms, none)) * 2;
+  let held = lastWhole(over, low, due, due - dueBesidesCash(lease, terms, none));
+  // A payment that is rounded to a step falls by it as the cash rises, and more cash fits again.
+  for (let jump = 0; jump < MOST_JUMPS; jump++) {
+    const same = besides(held + 1);
+    const next = 1 + lastWhole(cash => same - besides(cash), held + 1, due, held + 2);
+    if (next > due || over(next) > 0) break;
+    held = lastWhole(over, next, due, next);
+  }
+  return withCash(held);
+}
