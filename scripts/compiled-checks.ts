@@ -4,6 +4,7 @@ import { Ajv } from "ajv";
 import standalone from "ajv/dist/standalone";
 import { build } from "esbuild";
 import { DealFileSchema } from "@/exchange/deal-file/deal-file.schema";
+import { LeaseFileSchema } from "@/exchange/lease-file/lease-file.schema";
 import { QuestionFileSchema } from "@/exchange/questions/questions.schema";
 import {
   ImportRequestSchema,
@@ -13,7 +14,11 @@ import {
 } from "@/server/requests/requests.schema";
 
 const CHECKS: Record<string, Record<string, object>> = {
-  "src/exchange/checks/compiled.js": { dealFile: DealFileSchema, questionFile: QuestionFileSchema },
+  "src/exchange/checks/compiled.js": {
+    dealFile: DealFileSchema,
+    leaseFile: LeaseFileSchema,
+    questionFile: QuestionFileSchema,
+  },
   "src/server/requests/compiled.js": {
     saveRequest: SaveRequestSchema,
     newDealRequest: NewDealRequestSchema,

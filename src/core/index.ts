@@ -30,6 +30,18 @@ export {
   type Rounding,
   readCurrency,
 } from "./money";
+export {
+  endLeaseEarly,
+  evaluateLease,
+  excessDistance,
+  LEASE_FIGURES,
+  type Lease,
+  type LeaseFigure,
+  type LeasePlan,
+  type LeaseQuote,
+  type LeaseRow,
+  type LeaseTax,
+} from "./plans/lease";
 export { firstPaymentDate, type LoanPlan, type PaymentRow } from "./plans/loan";
 export { type Answering, evaluate, type Quote, quoteBy, type Saved, type Summary, summarize } from "./quote";
 export { convertRate, type NominalCompounding, type RateKind } from "./rates";

@@ -1,14 +1,13 @@
 import { type Deal, type FoundFigure, knownFigure, type Priced } from "../deal";
 import { MOST_ROWS_TRIED } from "../limits";
 import { failure, type Result, success } from "../result";
-import { type WithinBudget, withinBudget } from "../solve";
-import { FINDERS, type Finder } from "./finders";
+import { roundest, type WithinBudget, withinBudget } from "../solve";
+import { FINDERS, type Finder, RATE_DECIMALS } from "./finders";
 import { firstGuess } from "./guess";
 import { lastOverPayments } from "./last-over-payments";
 import { cheapest, lastPriced, priced } from "./last-priced";
 import { MEASURES, type MeasureName } from "./measure";
 import { noAnswer, notDepending } from "./no-answer";
-import { roundestRate } from "./roundest-rate";
 import { makeTrial, type Trial } from "./trial";
 
 /** A deal with the figure filled in that was searched for, and what to say about it once it is priced. */
@@ -47,7 +46,7 @@ export function search(deal: Deal): Result<Searched> {
       : noAnswer.beyond(finder, known, deal, trial.value, best);
   }
   if (rises && last === high) return noAnswer.unbounded(finder, known, asked, trial.value, high);
-  const whole = figure === "yearlyRate" ? roundestRate(last, measure) : last;
+  const whole = figure === "yearlyRate" ? roundest(last, RATE_DECIMALS, measure) : last;
   const { from: _from, ...given } = finder.fill(deal, whole);
   const leastIsEnough = !rises && whole === low && finder.noneNeeded !== undefined;
   const payment = known === "payment" && !leastIsEnough ? asked : null;

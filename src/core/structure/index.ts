@@ -1,5 +1,5 @@
 export { cashDown, isDownFromDue } from "./cash-down";
-export { chargeAmounts, chargesOf, fallsWithPayments, sumOfCharges } from "./charges";
+export { chargeAmounts, chargesOf, eachCharge, fallsWithPayments, sumOfCharges } from "./charges";
 export {
   type ChargesWithPayments,
   chargesWithPayments,

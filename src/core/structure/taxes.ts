@@ -76,7 +76,10 @@ export function taxedTerms(
 }
 
 /** What trade-ins take off what a tax is reckoned on. */
-export function creditedAllowance({ tradeInCredit }: Pick<Tax, "tradeInCredit">, { tradeIns }: Structure): number {
+export function creditedAllowance(
+  { tradeInCredit }: Pick<Tax, "tradeInCredit">,
+  { tradeIns }: Structure,
+): number {
   if (tradeInCredit === false) return 0;
   let allowances = 0;
   for (const { allowance } of tradeIns) allowances += allowance ?? 0;
@@ -84,7 +87,10 @@ export function creditedAllowance({ tradeInCredit }: Pick<Tax, "tradeInCredit">,
 }
 
 /** What rebates take off what a tax is reckoned on. */
-export function creditedRebates({ rebateCredit }: Pick<Tax, "rebateCredit">, { rebates = [] }: Structure): number {
+export function creditedRebates(
+  { rebateCredit }: Pick<Tax, "rebateCredit">,
+  { rebates = [] }: Structure,
+): number {
   let credited = 0;
   for (const { amount, isBeforeTax } of rebates) if (isBeforeTax || rebateCredit) credited += amount;
   return credited;

@@ -1,16 +1,19 @@
-import { evaluate, summarize } from "@/core";
+import { evaluate, evaluateLease, summarize } from "@/core";
 import { checked } from "../checks";
 import { questionFile } from "../checks/compiled";
 import type { DealFile } from "../deal-file";
 import { readDeal } from "../deal-file";
 import { checkDealFile, parseJson } from "../deal-file/parse";
+import { type LeaseFile, readLease } from "../lease-file";
+import { checkLeaseFile, isLeaseFile } from "../lease-file/parse";
 import { answerFreeQuestions, answerQuestions } from "../questions";
 import type { QuestionFile } from "../questions/questions.schema";
+import { answerLeaseQuestion, leaseJson } from "./lease-json";
 import { type QuoteJson, quoteJson } from "./quote-json";
 
 /** What a file comes to, or one plain sentence. */
 export type PricedFile =
-  | { ok: true; answer: QuoteJson | { answers: object[] } }
+  | { ok: true; answer: QuoteJson | { answers: object[] } | object }
   | { ok: false; sentence: string };
 
 /**
@@ -25,6 +28,10 @@ export function priceFile(text: string, withSchedule: boolean): PricedFile {
   if (isQuestionFile(json.value)) {
     const file = checked<QuestionFile>(questionFile, json.value);
     return file.ok ? answered(file.value) : file;
+  }
+  if (isLeaseFile(json.value)) {
+    const lease = checkLeaseFile(json.value);
+    return lease.ok ? pricedLease(lease.value, withSchedule) : lease;
   }
   const file = checkDealFile(json.value);
   return file.ok ? priced(file.value, withSchedule) : file;
@@ -65,4 +72,18 @@ function priced(file: DealFile, withSchedule: boolean): PricedFile {
       ...(file.ask && { answers: answers.value }),
     },
   };
+}
+
+function pricedLease(file: LeaseFile, withSchedule: boolean): PricedFile {
+  const lease = readLease(file);
+  const quote = lease.ok ? evaluateLease(lease.value) : lease;
+  if (!quote.ok) return { ok: false, sentence: quote.failure.sentence };
+  const answers: object[] = [];
+  for (const question of file.ask ?? []) {
+    const answer = answerLeaseQuestion(question, quote.value);
+    if (!answer.ok) return { ok: false, sentence: answer.failure.sentence };
+    answers.push(answer.value);
+  }
+  const { schedule, ...json } = leaseJson(quote.value) as { schedule: object[] };
+  return { ok: true, answer: { ...json, ...(withSchedule && { schedule }), ...(file.ask && { answers }) } };
 }

@@ -2,4 +2,5 @@
 import type { ValidateFunction } from "ajv";
 
 export const dealFile: ValidateFunction;
+export const leaseFile: ValidateFunction;
 export const questionFile: ValidateFunction;

@@ -89,6 +89,8 @@ const TradeIn = exact({
 /** The lines from the price to the amount financed. */
 export const StructureSchema = exact({
   price: Type.Optional(Amount),
+  /** What the maker asks for it, of which a residual can be a percent. */
+  listPrice: Type.Optional(Amount),
   taxIncluded: Type.Optional(Type.Boolean({ description: "true or false" })),
   taxes: Type.Optional(list(Tax, MOST_TAXES, "taxes")),
   fees: Type.Optional(list(Fee, MOST_FEES, "fees")),

@@ -1,4 +1,5 @@
 import { DealFileSchema } from "../deal-file/deal-file.schema";
+import { LeaseFileSchema } from "../lease-file/lease-file.schema";
 import { QuestionFileSchema } from "../questions/questions.schema";
 import { SettingsSchema } from "../settings/settings.schema";
 
@@ -12,6 +13,12 @@ export function publishedSchemas(): Record<string, string> {
       `One way to structure a loan, and what is asked about it. ${COMMON} The figure named by find is left out; ` +
         "plan.payment is given to find another from it, or a figure of the result in from.",
       DealFileSchema,
+    ),
+    "lease.schema.json": published(
+      "Kellux deal file of a lease",
+      `One way to structure a lease, and what is asked about it. ${COMMON} The figure named by find is left out; ` +
+        "plan.payment, with tax, is given to find another from it, or a figure of the result in from.",
+      LeaseFileSchema,
     ),
     "settings.schema.json": published(
       "Kellux settings",

@@ -28,11 +28,7 @@ const ONCE = ["price", "fees", "extras", "reduction", "sumOfPayments"] as const;
  *
  * @example onceTaxes([countyTaxOnReduction], structure, { ...nothing, cash: 200000 })[0]?.amount // 12500
  */
-export function onceTaxes(
-  taxes: readonly LeaseTax[],
-  structure: Structure,
-  bases: LeaseBases,
-): OnceTax[] {
+export function onceTaxes(taxes: readonly LeaseTax[], structure: Structure, bases: LeaseBases): OnceTax[] {
   return taxes
     .filter(({ on }) => ONCE.some(part => on.includes(part)))
     .map(tax => {
@@ -72,7 +68,8 @@ function onLines(tax: LeaseTax, structure: Structure, bases: LeaseBases): number
 function onReduction(tax: LeaseTax, structure: Structure, { cash, rebates, equity }: LeaseBases): number {
   if (!tax.on.includes("reduction")) return 0;
   const { tradeInCredit } = tax;
-  const credited = tradeInCredit === true ? equity : tradeInCredit === false ? 0 : Math.min(equity, tradeInCredit);
+  const credited =
+    tradeInCredit === true ? equity : tradeInCredit === false ? 0 : Math.min(equity, tradeInCredit);
   return Math.max(cash, 0) + rebates - creditedRebates(tax, structure) + equity - credited;
 }
 

@@ -36,14 +36,7 @@ export type Residual = { amount: number } | { percent: string; of: "listPrice" |
 export type ResidualDue = "lastPayment" | "onePeriodAfter" | "end";
 
 /** What a lease's tax is reckoned on. */
-export type LeaseTaxed =
-  | "payment"
-  | "sumOfPayments"
-  | "price"
-  | "reduction"
-  | "fees"
-  | "extras"
-  | "purchase";
+export type LeaseTaxed = "payment" | "sumOfPayments" | "price" | "reduction" | "fees" | "extras" | "purchase";
 
 /** A tax of a lease; amounts in minor units. */
 export type LeaseTax = {

@@ -1,0 +1,66 @@
+import { periodsPerYear } from "../../calendar";
+import { roundFraction } from "../../money";
+import { failure, type Result, success } from "../../result";
+import type { LeaseQuote } from "./lease-quote";
+import { purchaseTax } from "./lease-taxes";
+
+/** What ending a lease early comes to, in minor units. */
+export type EarlyEnd = {
+  /** After how many payments. */
+  after: number;
+  /** What the vehicle then still stands for in the lessor's table. */
+  balance: number;
+  paymentsLeft: number;
+  costToBuy: number;
+  /** The balance with the price for buying and its tax; and with the fee for ending early, less what the vehicle brings. */
+  costToReturn: number;
+};
+
+/**
+ * Ending a lease after some payments: the balance of the table, and with it what it costs to buy the vehicle or to hand
+ * it back. Payments that are due are taken for paid.
+ *
+ * @param quote an answered lease
+ * @param after how many payments were made
+ * @param value what the vehicle brings when it is handed back, in minor units; nothing where it is left out
+ * @returns the costs, or a failure where there are not so many payments
+ * @example endLeaseEarly(vanLeaseQuote, 24).value.paymentsLeft // 12
+ */
+export function endLeaseEarly(quote: LeaseQuote, after: number, value = 0): Result<EarlyEnd> {
+  const { schedule, filled } = quote;
+  const row = schedule.findLast(({ number, kind }) => number === after && kind !== "closing");
+  const last = schedule.filter(({ kind }) => kind !== "closing").length;
+  if (!row)
+    return failure(
+      "payments",
+      `The lease has ${last} payments; it can end early after 1 to ${last} of them.`,
+    );
+  const { earlyFee, purchaseFee, taxes } = filled.plan;
+  const price = row.balance + purchaseFee;
+  return success({
+    after,
+    balance: row.balance,
+    paymentsLeft: last - after,
+    costToBuy: price + purchaseTax(taxes, price),
+    costToReturn: row.balance + earlyFee - value,
+  });
+}
+
+/**
+ * What is expected to be driven beyond the allowance over the whole term, at its price.
+ *
+ * @param quote an answered lease
+ * @returns minor units, 0 where nothing is beyond, or a failure where the lease says no distance
+ * @example excessDistance(vanLeaseQuote).value // 198000
+ */
+export function excessDistance({ filled, decimals }: LeaseQuote): Result<number> {
+  const { distance, payments, frequency } = filled.plan;
+  if (!distance || distance.expected === null)
+    return failure("distance", "The lease says no distance, or none that is expected; type both.");
+  const beyond = Math.max(distance.expected - distance.perYear, 0);
+  const [whole = "0", fraction = ""] = distance.beyond.split(".");
+  const price = BigInt(whole + fraction) * 10n ** BigInt(decimals);
+  const numerator = BigInt(beyond) * BigInt(payments ?? 0) * price;
+  const denominator = 10n ** BigInt(fraction.length) * BigInt(periodsPerYear(frequency));
+  return success(roundFraction({ numerator, denominator }, "nearest"));
+}

@@ -1,0 +1,112 @@
+import { groupedAmount, readCurrency } from "../../money";
+import { failure, type Result, success } from "../../result";
+import { paymentParts } from "./base-payment";
+import type { Capitalized } from "./capitalize";
+import { findLease } from "./find-lease";
+import { implicitRate } from "./implicit-rate";
+import type { Lease } from "./lease";
+import { leaseDueItems, leaseLines } from "./lease-lines";
+import type { LeaseQuote } from "./lease-quote";
+import { purchaseTax } from "./lease-taxes";
+import { type PricedLease, priceLease } from "./price-lease";
+import { missingLeaseFigures } from "./problems";
+import { leaseTable } from "./table";
+import type { LeaseTerms } from "./terms";
+
+/**
+ * Answers a lease: finds its figure, then the lessor's table and what it all costs.
+ *
+ * @param lease money in minor units, money factor and rates as typed, dates as day numbers
+ * @returns the quote, or a failure with the figure to blame and a plain sentence
+ * @example evaluateLease(vanLease).value.basePayment // 73548
+ */
+export function evaluateLease(lease: Lease): Result<LeaseQuote> {
+  const decimals = readCurrency(lease.currency);
+  if (!decimals.ok) return decimals;
+  const missing = missingLeaseFigures(lease);
+  if (missing) return { ok: false, failure: missing };
+  const filled = findLease(lease);
+  if (!filled.ok) return filled;
+  const priced = priceLease(filled.value);
+  if (!priced.ok) return priced;
+  return quoteOf(lease, filled.value, priced.value, decimals.value);
+}
+
+function quoteOf(
+  lease: Lease,
+  filled: Lease,
+  { terms, found, base, spent: spentOf }: PricedLease,
+  decimals: number,
+): Result<LeaseQuote> {
+  const { structure, plan } = filled;
+  const { cost, residual, tax, cash } = found;
+  const rows = terms.isAtOnce ? 1 : terms.payments;
+  const implicit = implicitRate(terms, cost, base, residual);
+  if (!implicit) return nothingBearsRent(terms, found, base, decimals);
+  const rate = "rate" in terms.by ? terms.by.rate : implicit;
+  const { perYear } = terms;
+  const depreciation = cost - residual;
+  const items = leaseDueItems(structure, plan, terms, found);
+  const total = items.reduce((sum, { amount }) => sum + amount, 0);
+  const payment = base + tax;
+  const spent = spentOf(filled);
+  const tradedIn = Math.max(found.equity, 0);
+  const atPurchase = purchaseTax(plan.taxes, residual + plan.purchaseFee);
+  const yearlyRate =
+    "factor" in terms.by
+      ? (terms.by.factor.digits / terms.by.factor.scale) * PERCENT_OF_FACTOR
+      : Number(plan.yearlyRate);
+  const { base: _base, ...capitalized } = found;
+  return success({
+    ...capitalized,
+    kind: "lease",
+    lease,
+    filled,
+    decimals,
+    lines: leaseLines(structure, plan, found),
+    payments: terms.payments,
+    basePayment: base,
+    parts: paymentParts(terms, cost, residual, base),
+    payment,
+    depreciation,
+    rentCharge: rows * base - depreciation,
+    moneyFactor: Math.round((yearlyRate / PERCENT_OF_FACTOR) * FACTOR_SCALE) / FACTOR_SCALE,
+    yearlyRate,
+    implicitYearlyRate: implicit.value * perYear * 100,
+    dueAtSigning: { items, total },
+    totalOfPayments: spent + tradedIn + found.rebates + plan.dispositionFee,
+    totalIfReturned: spent + found.equity + plan.dispositionFee,
+    totalIfBought: spent + found.equity + residual + plan.purchaseFee + atPurchase,
+    purchaseTax: atPurchase,
+    schedule: leaseTable(terms, { cost, residual, base, tax, rate }),
+    startDate: plan.signed,
+    firstDate: terms.dateOf(terms.atSigning > 0 ? 0 : 1),
+    finalDate: terms.dateOf(terms.residualAt),
+    ...noteOf(cash, decimals),
+  });
+}
+
+/** A yearly percent is so many times a monthly factor: 12 months, of half the sum of cost and residual, in percent. */
+const PERCENT_OF_FACTOR = 2400;
+const FACTOR_SCALE = 10 ** 8;
+
+function noteOf(cash: number, decimals: number): { note?: string } {
+  if (cash >= 0) return {};
+  const amount = groupedAmount(-cash, decimals);
+  return {
+    note: `What is due at signing does not pay for everything that falls due that day: ${amount} of it is capitalised.`,
+  };
+}
+
+function nothingBearsRent(
+  { isAtOnce, atSigning }: LeaseTerms,
+  { cost }: Capitalized,
+  base: number,
+  decimals: number,
+): Result<never> {
+  const paid = groupedAmount(base * (isAtOnce ? 1 : atSigning), decimals);
+  return failure(
+    "inAdvance",
+    `The ${paid} paid at signing cover the adjusted capitalized cost of ${groupedAmount(cost, decimals)}, so that nothing is left to bear rent.`,
+  );
+}

@@ -1,0 +1,243 @@
+import { HIGHEST_YEARLY_RATE, LARGEST_AMOUNT, MOST_PAYMENTS } from "../../limits";
+import { currencyDecimals } from "../../money";
+import { type Failure, type Result, success } from "../../result";
+import { lastWhole, roundest } from "../../solve";
+import { isDownFromDue, type TradeIn } from "../../structure";
+import { dueBesidesCash } from "./capitalize";
+import type { Lease, LeaseFigure, LeaseKnown } from "./lease";
+import { purchaseTax } from "./lease-taxes";
+import { noLeaseAnswer } from "./no-lease-answer";
+import type { PricedLease } from "./price-lease";
+import { priceLease } from "./price-lease";
+
+type Searched = Exclude<LeaseFigure, "payment" | "payments">;
+
+/** Places of a rate, or a money factor, that is found. */
+const PLACES = 8;
+const SCALE = 10 ** PLACES;
+const HIGHEST_FACTOR = Math.floor((HIGHEST_YEARLY_RATE / 2400) * SCALE);
+const HUNDREDTHS = 100;
+/** A residual of more than ten times the price is a slip. */
+const HIGHEST_RESIDUAL_PERCENT = 1000 * HUNDREDTHS;
+
+/** The lease with a whole number for the figure that is searched for: minor units, or places of a percent or a factor. */
+const FILL: Record<Searched, (lease: Lease, whole: number) => Lease> = {
+  price: (lease, price) => ({ ...lease, structure: { ...lease.structure, price } }),
+  down: (lease, amount) => ({ ...lease, structure: { ...lease.structure, down: { amount } } }),
+  allowance: (lease, allowance) => ({
+    ...lease,
+    structure: { ...lease.structure, tradeIns: withAllowance(lease.structure.tradeIns, allowance) },
+  }),
+  residual: (lease, amount) => withPlan(lease, { residual: { amount } }),
+  residualPercent: (lease, hundredths) =>
+    withPlan(lease, { residual: { percent: decimalText(hundredths, 2), of: percentOfWhat(lease) } }),
+  moneyFactor: (lease, whole) => withPlan(lease, { moneyFactor: decimalText(whole, PLACES) }),
+  yearlyRate: (lease, whole) => withPlan(lease, { yearlyRate: decimalText(whole, PLACES) }),
+};
+
+function withPlan(lease: Lease, change: Partial<Lease["plan"]>): Lease {
+  return { ...lease, plan: { ...lease.plan, ...change } };
+}
+
+/** A percent that is found is of the list price where there is one. */
+const percentOfWhat = ({ listPrice }: Lease) => (listPrice === null ? "price" : "listPrice");
+
+function withAllowance(tradeIns: readonly TradeIn[], allowance: number): readonly TradeIn[] {
+  if (tradeIns.length === 0) return [{ allowance, owed: 0 }];
+  const open = Math.max(
+    tradeIns.findIndex(each => each.allowance === null),
+    0,
+  );
+  return tradeIns.map((each, index) => (index === open ? { ...each, allowance } : each));
+}
+
+function decimalText(whole: number, places: number): string {
+  return (whole / 10 ** places).toFixed(places).replace(/\.?0+$/, "");
+}
+
+const MEASURES: Record<LeaseKnown, (lease: Lease, priced: PricedLease) => number> = {
+  payment: (_, { base, found }) => base + found.tax,
+  basePayment: (_, { base }) => base,
+  dueAtSigning: (lease, { terms, found }) => dueBesidesCash(lease, terms, found) + Math.max(found.cash, 0),
+  totalIfReturned: (lease, priced) => totalOf(lease, priced) + lease.plan.dispositionFee,
+  totalIfBought: (lease, priced) => {
+    const { plan } = lease;
+    const price = priced.found.residual + plan.purchaseFee;
+    return totalOf(lease, priced) + price + purchaseTax(plan.taxes, price);
+  },
+};
+
+/** What leaves the customer's pocket, whatever becomes of the vehicle. */
+function totalOf(lease: Lease, priced: PricedLease): number {
+  return priced.spent(lease) + priced.found.equity;
+}
+
+/**
+ * A lease with its figure filled in, from its payment or from a figure of the result.
+ *
+ * Amounts are whole, and the last on the right side of the figure that they are found from; a rate and a factor are the
+ * roundest that give the same; a number of payments is the fewest at or under a payment, the most that a total allows.
+ *
+ * @param lease nothing else of it is missing
+ * @returns the lease that asks for its payment, or a failure with the reason
+ */
+export function findLease(lease: Lease): Result<Lease> {
+  const { find, from, plan } = lease;
+  if (find === "payment") return success(lease);
+  const known = from?.figure ?? "payment";
+  const asked = from?.value ?? plan.payment ?? 0;
+  const contradicted = contradiction(lease);
+  if (contradicted) return { ok: false, failure: contradicted };
+  const measure = (candidate: Lease) => {
+    const priced = priceLease({ ...candidate, find: "payment" });
+    return priced.ok ? MEASURES[known](candidate, priced.value) : undefined;
+  };
+  const found =
+    find === "payments" ? findTerm(lease, known, asked, measure) : search(lease, find, known, asked, measure);
+  if (!found.ok) return found;
+  const { from: _, ...rest } = found.value;
+  return success({ ...rest, find: "payment" });
+}
+
+type Measure = (candidate: Lease) => number | undefined;
+
+function contradiction({ find, structure, from, plan }: Lease): Failure | undefined {
+  if (from && plan.payment !== null)
+    return {
+      figure: "payment",
+      sentence: "The payment is given, and so is another figure to find from; leave one out.",
+    };
+  if (find === "down" && isDownFromDue(structure.down))
+    return { figure: "down", sentence: "The cash follows from the sum due at signing; find another figure." };
+  return undefined;
+}
+
+/** Every number of payments is looked at: a payment can rise with the term where the residual is above the cost. */
+function findTerm(lease: Lease, known: LeaseKnown, asked: number, measure: Measure): Result<Lease> {
+  const isTotal = known === "totalIfReturned" || known === "totalIfBought";
+  let best: Lease | undefined;
+  let nearest = Number.POSITIVE_INFINITY;
+  for (let payments = Math.max(lease.plan.inAdvance + 1, 1); payments <= MOST_PAYMENTS; payments++) {
+    const candidate = withPlan(lease, { payments });
+    const at = measure(candidate);
+    if (at === undefined) continue;
+    nearest = Math.min(nearest, at);
+    if (at > asked) continue;
+    best = candidate;
+    if (!isTotal) break;
+  }
+  return best ? success(best) : noLeaseAnswer(lease, known, asked, nearest);
+}
+
+/** What is looked for rises with the figure, or falls; within a payment that stays the same a total goes its own way. */
+function search(
+  lease: Lease,
+  find: Searched,
+  known: LeaseKnown,
+  asked: number,
+  measure: Measure,
+): Result<Lease> {
+  const high = highest(find, lease);
+  const sign = risesWith(find, known, lease) ? 1 : -1;
+  const [from, to] = sign > 0 ? [0, high] : [-high, 0];
+  const at = (x: number) => measure(FILL[find](lease, sign * x));
+  const paymentAt = (x: number) => {
+    const priced = priceLease({ ...FILL[find](lease, sign * x), find: "payment" });
+    return priced.ok ? priced.value.base + priced.value.found.tax : Number.NEGATIVE_INFINITY;
+  };
+  // What cannot be is before the range where more would be needed, and beyond it where less.
+  const difference = (x: number) => (at(x) ?? Number.NEGATIVE_INFINITY) - asked;
+  const first = lastWhole(difference, from, to, 0);
+  const width = lease.plan.payments ?? 1;
+  const last = hasTeeth(find, known) ? lastOfTeeth(paymentAt, at, { first, from, to, width, asked }) : first;
+  const reached = last < from ? undefined : at(last);
+  if (reached === undefined || reached > asked) {
+    const valid = 1 + lastWhole(x => (at(x) === undefined ? -1 : 1), from, to, last + 1);
+    return noLeaseAnswer(lease, known, asked, valid > to ? Number.POSITIVE_INFINITY : (at(valid) ?? 0));
+  }
+  const isRate = find === "moneyFactor" || find === "yearlyRate";
+  const whole = isRate ? roundest(last, PLACES, x => at(x) ?? -1) : sign * last;
+  return success(FILL[find](lease, whole));
+}
+
+function highest(find: Searched, { currency }: Lease): number {
+  switch (find) {
+    case "moneyFactor":
+      return HIGHEST_FACTOR;
+    case "yearlyRate":
+      return HIGHEST_YEARLY_RATE * SCALE;
+    case "residualPercent":
+      return HIGHEST_RESIDUAL_PERCENT;
+    default:
+      return LARGEST_AMOUNT * 10 ** (currencyDecimals(currency) ?? 2);
+  }
+}
+
+/** Whether a known figure rises with the one that is found. */
+function risesWith(find: Searched, known: LeaseKnown, { plan }: Lease): boolean {
+  switch (find) {
+    case "price":
+    case "moneyFactor":
+    case "yearlyRate":
+      return true;
+    case "down":
+      return known === "dueAtSigning";
+    case "allowance":
+      return false;
+    case "residual":
+    case "residualPercent": {
+      if (known === "totalIfBought") return true;
+      if (plan.reckoning === "levelYield") return false;
+      // A residual lowers the depreciation of a payment, and raises its rent.
+      return Number(plan.moneyFactor) * (plan.payments ?? 0) > 1;
+    }
+  }
+}
+
+/** Where a figure counts in a total besides the payments, which move against it cent by cent. */
+function hasTeeth(find: Searched, known: LeaseKnown): boolean {
+  if (find === "down" || find === "allowance")
+    return known === "totalIfReturned" || known === "totalIfBought";
+  return (find === "residual" || find === "residualPercent") && known === "totalIfBought";
+}
+
+/** Roundings of a tax can put the lowest of some stretches out of order. */
+const STRETCHES_LOOKED_PAST = 8;
+
+/**
+ * The last number on the right side of a total that goes up and down as the payment moves by its step: of each stretch of
+ * numbers with the same payment the lowest end is looked at.
+ */
+function lastOfTeeth(
+  paymentAt: (x: number) => number,
+  at: (x: number) => number | undefined,
+  {
+    first,
+    from,
+    to,
+    width,
+    asked,
+  }: { first: number; from: number; to: number; width: number; asked: number },
+): number {
+  const endsOf = (x: number) => {
+    const payment = paymentAt(x);
+    const start = 1 + lastWhole(each => (paymentAt(each) < payment ? -1 : 1), from, x, x - width);
+    const end = lastWhole(each => (paymentAt(each) <= payment ? -1 : 1), x, to, x + width);
+    return { start, end };
+  };
+  const isRight = (x: number) => (at(x) ?? Number.NEGATIVE_INFINITY) <= asked;
+  const lowestIsRight = (x: number) => {
+    if (at(x) === undefined) return true;
+    const { start, end } = endsOf(x);
+    return isRight(start) || isRight(end);
+  };
+  let held = lastWhole(x => (lowestIsRight(x) ? -1 : 1), from, to, first);
+  let x = held;
+  for (let stretch = 0; stretch <= STRETCHES_LOOKED_PAST && x >= from && x <= to; stretch++) {
+    const { start, end } = endsOf(x);
+    if (isRight(end)) held = end;
+    else if (isRight(start)) held = lastWhole(each => (isRight(each) ? -1 : 1), start, end, start);
+    x = end + 1;
+  }
+  return held;
+}

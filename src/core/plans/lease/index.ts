@@ -1,0 +1,18 @@
+export { type EarlyEnd, endLeaseEarly, excessDistance } from "./after-lease";
+export { evaluateLease } from "./evaluate-lease";
+export {
+  type Distance,
+  LEASE_FIGURES,
+  LEASE_KNOWN,
+  type Lease,
+  type LeaseFigure,
+  type LeaseKnown,
+  type LeasePlan,
+  type LeaseTax,
+  type LeaseTaxed,
+  type Residual,
+  type ResidualDue,
+  type SecurityDeposit,
+} from "./lease";
+export type { LeaseDueItem, LeaseLine, LeaseQuote } from "./lease-quote";
+export type { LeaseRow } from "./table";
