@@ -174,8 +174,11 @@ function fromDueAtSigning(lease: Lease, terms: LeaseTerms, due: number): Capital
   const besides = (cash: number) => dueBesidesCash(lease, terms, withCash(cash));
   const over = (cash: number) => cash + besides(cash) - due;
   const none = withCash(0);
-  const low = -(Math.abs(none.cost) + due + dueBesidesCash(lease, terms, none)) * 2;
+  // What is capitalised raises the payments at signing that it is to pay for.
+  const low = -MOST_TIMES * (Math.abs(none.cost) + 100);
+  if (none.cost === Number.POSITIVE_INFINITY) return none;
   let held = lastWhole(over, low, due, due - dueBesidesCash(lease, terms, none));
+  if (held < low) return { ...none, cost: Number.POSITIVE_INFINITY };
   // A payment that is rounded to a step falls by it as the cash rises, and more cash fits again.
   for (let jump = 0; jump < MOST_JUMPS; jump++) {
     const same = besides(held + 1);

@@ -6,7 +6,7 @@ import { isDownFromDue, type TradeIn } from "../../structure";
 import { dueBesidesCash } from "./capitalize";
 import type { Lease, LeaseFigure, LeaseKnown } from "./lease";
 import { purchaseTax } from "./lease-taxes";
-import { noLeaseAnswer } from "./no-lease-answer";
+import { noLeaseAnswer, notDepending } from "./no-lease-answer";
 import type { PricedLease } from "./price-lease";
 import { priceLease } from "./price-lease";
 
@@ -58,7 +58,7 @@ function decimalText(whole: number, places: number): string {
 const MEASURES: Record<LeaseKnown, (lease: Lease, priced: PricedLease) => number> = {
   payment: (_, { base, found }) => base + found.tax,
   basePayment: (_, { base }) => base,
-  dueAtSigning: (lease, { terms, found }) => dueBesidesCash(lease, terms, found) + Math.max(found.cash, 0),
+  dueAtSigning: (lease, { terms, found }) => dueBesidesCash(lease, terms, found) + found.cash,
   totalIfReturned: (lease, priced) => totalOf(lease, priced) + lease.plan.dispositionFee,
   totalIfBought: (lease, priced) => {
     const { plan } = lease;
@@ -155,6 +155,7 @@ function search(
     const valid = 1 + lastWhole(x => (at(x) === undefined ? -1 : 1), from, to, last + 1);
     return noLeaseAnswer(lease, known, asked, valid > to ? Number.POSITIVE_INFINITY : (at(valid) ?? 0));
   }
+  if (sign > 0 && last === to) return notDepending(lease, known);
   const isRate = find === "moneyFactor" || find === "yearlyRate";
   const whole = isRate ? roundest(last, PLACES, x => at(x) ?? -1) : sign * last;
   return success(FILL[find](lease, whole));
@@ -201,8 +202,9 @@ function hasTeeth(find: Searched, known: LeaseKnown): boolean {
   return (find === "residual" || find === "residualPercent") && known === "totalIfBought";
 }
 
-/** Roundings of a tax can put the lowest of some stretches out of order. */
+/** Roundings of taxes and fees can put the lowest of some stretches out of order: so many are looked at past the last. */
 const STRETCHES_LOOKED_PAST = 8;
+const NUMBERS_LOOKED_PAST = 64;
 
 /**
  * The last number on the right side of a total that goes up and down as the payment moves by its step: of each stretch of
@@ -233,10 +235,15 @@ function lastOfTeeth(
   };
   let held = lastWhole(x => (lowestIsRight(x) ? -1 : 1), from, to, first);
   let x = held;
-  for (let stretch = 0; stretch <= STRETCHES_LOOKED_PAST && x >= from && x <= to; stretch++) {
+  let past = 0;
+  while (x >= from && x <= to && (past <= STRETCHES_LOOKED_PAST || x - held <= NUMBERS_LOOKED_PAST)) {
     const { start, end } = endsOf(x);
-    if (isRight(end)) held = end;
-    else if (isRight(start)) held = lastWhole(each => (isRight(each) ? -1 : 1), start, end, start);
+    past += 1;
+    if (isRight(end)) [held, past] = [end, 0];
+    else if (isRight(start)) {
+      const last = lastWhole(each => (isRight(each) ? -1 : 1), start, end, start);
+      if (last > held) [held, past] = [last, 0];
+    }
     x = end + 1;
   }
   return held;

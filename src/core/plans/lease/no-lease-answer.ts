@@ -37,3 +37,11 @@ export function noLeaseAnswer(
     ? failure(known, `${sentence}; the least is ${money(nearest)}.`, { figure: "payment", minor: nearest })
     : failure(known, `${sentence}; the least is ${money(nearest)}.`);
 }
+
+/** Where even the largest figure comes to no more than is asked for. */
+export function notDepending({ find }: Lease, known: LeaseKnown): Result<never> {
+  return failure(
+    known,
+    `Even the largest ${LEASE_NAMES[find]} comes to no more than the ${LEASE_NAMES[known]} asked for.`,
+  );
+}

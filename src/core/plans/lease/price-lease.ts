@@ -12,7 +12,10 @@ export type PricedLease = {
   found: Capitalized;
   /** A payment before tax. */
   base: number;
-  /** All payments with tax, what is paid at signing beside them but for the refundable deposit, a deposit paid before. */
+  /**
+   * All payments with tax, what is paid at signing beside them but for the refundable deposit, a deposit paid before; less
+   * what of them is capitalised.
+   */
   spent: (lease: Lease) => number;
 };
 
@@ -37,5 +40,5 @@ function spentOn(lease: Lease, terms: LeaseTerms, found: Capitalized, base: numb
   const rows = terms.isAtOnce ? 1 : terms.payments;
   const paid = rows * (base + found.tax) + totalWithPayments(found.withPayments, rows);
   const besides = dueBesidesCash(lease, terms, found) - paidAtSigning(terms, found) - found.securityDeposit;
-  return paid + besides + Math.max(found.cash, 0) + found.deposit;
+  return paid + besides + found.cash + found.deposit;
 }

@@ -65,6 +65,13 @@ export function capitalizedProblem(
   decimals: number,
 ): Result<never> | undefined {
   const money = (minor: number) => groupedAmount(minor, decimals);
+  const { down } = structure;
+  if (cost === Number.POSITIVE_INFINITY && isDownFromDue(down)) {
+    return failure(
+      "dueAtSigning",
+      `The ${money(down.dueAtSigning)} due at signing do not pay for the payments of that day, however much of them is capitalised; give more, or fewer payments in advance.`,
+    );
+  }
   if (cost === Number.POSITIVE_INFINITY) {
     return failure(
       "fees",
@@ -73,7 +80,7 @@ export function capitalizedProblem(
   }
   if (cost <= 0) {
     return failure(
-      isDownFromDue(structure.down) ? "dueAtSigning" : "down",
+      isDownFromDue(down) ? "dueAtSigning" : "down",
       `Nothing is left to lease: what is taken off, ${money(reduction)}, covers the ${money(gross)} that are capitalised.`,
     );
   }

@@ -1,0 +1,193 @@
+// Every find of a lease, there and back, through random leases.
+import fc from "fast-check";
+import { evaluateLease, type LeaseQuote } from "@/core";
+import type { LeaseFile } from "@/exchange/lease-file";
+import { leaseOf, leases } from "./random-leases";
+
+type Known = "payment" | "basePayment" | "dueAtSigning" | "totalIfReturned" | "totalIfBought";
+
+/** For each find. */
+const FINDS = Math.ceil(Number(process.env.KELLUX_RUNS ?? 8_000) / 8);
+const KNOWN: readonly Known[] = [
+  "payment",
+  "basePayment",
+  "dueAtSigning",
+  "totalIfReturned",
+  "totalIfBought",
+];
+/** So many numbers past the answer are looked at. */
+const PAST = 40;
+const SCALE = 10 ** 8;
+const LARGEST = 10 ** 11;
+
+type Finding = {
+  find: Exclude<LeaseFile["find"], "payment">;
+  /** The file with the figure, and without it. */
+  put: (file: LeaseFile, whole: number | undefined) => LeaseFile;
+  of: (quote: LeaseQuote) => number;
+  /** By how much the next number differs that is looked at. */
+  step: number;
+};
+
+const text = (minor: number | undefined) => (minor === undefined ? undefined : (minor / 100).toFixed(2));
+const withStructure = (file: LeaseFile, change: Partial<LeaseFile["structure"]>): LeaseFile => ({
+  ...file,
+  structure: { ...file.structure, ...change },
+});
+const withPlan = (file: LeaseFile, change: Partial<LeaseFile["plan"]>): LeaseFile => ({
+  ...file,
+  plan: { ...file.plan, ...change },
+});
+const of100 = (whole: number | undefined) => (whole === undefined ? undefined : String(whole / 100));
+
+const FINDINGS: Finding[] = [
+  {
+    find: "price",
+    put: (file, minor) => withStructure(file, { price: text(minor) }),
+    of: ({ price }) => price,
+    step: 1,
+  },
+  {
+    find: "down",
+    put: (file, minor) =>
+      withStructure(file, { down: minor === undefined ? undefined : { amount: (minor / 100).toFixed(2) } }),
+    of: ({ cash }) => cash,
+    step: 1,
+  },
+  {
+    find: "allowance",
+    put: (file, minor) => {
+      const [first, ...others] = file.structure.tradeIns ?? [];
+      return withStructure(file, { tradeIns: [{ ...first, allowance: text(minor) }, ...others] });
+    },
+    of: ({ filled }) => filled.structure.tradeIns[0]?.allowance ?? 0,
+    step: 1,
+  },
+  {
+    find: "residual",
+    put: (file, minor) =>
+      withPlan(file, { residual: minor === undefined ? undefined : { amount: (minor / 100).toFixed(2) } }),
+    of: ({ residual }) => residual,
+    step: 1,
+  },
+  {
+    find: "residualPercent",
+    put: (file, hundredths) =>
+      withPlan(file, {
+        residual: hundredths === undefined ? undefined : { percent: of100(hundredths) ?? "0" },
+      }),
+    of: ({ filled: { plan } }) =>
+      plan.residual && "percent" in plan.residual ? Math.round(Number(plan.residual.percent) * 100) : -1,
+    step: 1,
+  },
+  {
+    find: "moneyFactor",
+    put: (file, whole) =>
+      withPlan(file, { moneyFactor: whole === undefined ? undefined : (whole / SCALE).toFixed(8) }),
+    of: ({ filled }) => Math.round(Number(filled.plan.moneyFactor) * SCALE),
+    step: 1,
+  },
+  {
+    find: "yearlyRate",
+    put: (file, whole) =>
+      withPlan(file, { yearlyRate: whole === undefined ? undefined : (whole / SCALE).toFixed(8) }),
+    of: ({ filled }) => Math.round(Number(filled.plan.yearlyRate) * SCALE),
+    step: SCALE / 1_000,
+  },
+  {
+    find: "payments",
+    put: (file, payments) => withPlan(file, { payments }),
+    of: ({ payments }) => payments,
+    step: 1,
+  },
+];
+
+test.each(FINDINGS)("the $find found of a lease is the last on the right side", finding => {
+  const { find, put, of } = finding;
+  let found = 0;
+  fc.assert(
+    fc.property(
+      leases,
+      fc.constantFrom(...KNOWN),
+      fc.integer({ min: -3_000, max: 3_000 }),
+      (file, known, cents) => {
+        if (!canBeFound(file, find)) return;
+        const start = evaluateLease(leaseOf(file));
+        const asked = start.ok ? measureOf(start.value, known) + cents : 0;
+        if (asked <= 0) return;
+        const open = put(file, undefined);
+        const from =
+          known === "payment"
+            ? withPlan(open, { payment: text(asked) })
+            : { ...open, from: { [known]: text(asked) } as LeaseFile["from"] };
+        const answer = evaluateLease(leaseOf({ ...from, find } as LeaseFile));
+        if (!answer.ok) return;
+        found += 1;
+        expectLast(finding, file, known, asked, of(answer.value));
+      },
+    ),
+    { numRuns: FINDS },
+  );
+  expect(found).toBeGreaterThan(FINDS / 12);
+});
+
+/** A figure is found where the file has it as an amount, and the plan is reckoned by it. */
+function canBeFound({ structure, plan }: LeaseFile, find: Finding["find"]): boolean {
+  const { down } = structure;
+  if (find === "down" && down && !("amount" in down)) return false;
+  if (find === "allowance" && !structure.tradeIns?.length) return false;
+  if (find === "moneyFactor") return plan.reckoning === "moneyFactor";
+  if (find === "yearlyRate") return plan.reckoning === "levelYield";
+  return find !== "payments" || plan.inAdvance !== plan.payments;
+}
+
+/** That a number comes to no more than was asked for, and that no number shortly past it does. */
+function expectLast(
+  { find, put, step }: Finding,
+  file: LeaseFile,
+  known: Known,
+  asked: number,
+  value: number,
+): void {
+  const at = (whole: number) => {
+    if (whole < 0 || whole > LARGEST || (find === "payments" && (whole < 1 || whole > 1200)))
+      return undefined;
+    const quote = evaluateLease(leaseOf(put(file, whole)));
+    return quote.ok ? measureOf(quote.value, known) : undefined;
+  };
+  const own = at(value) ?? 0;
+  expect([known, own <= asked]).toEqual([known, true]);
+  const isRate = find === "yearlyRate" || find === "moneyFactor";
+  const onwards = (isRightward(find, known, file) ? 1 : -1) * step;
+  const past = Array.from({ length: PAST }, (_, k) => value + onwards * (1 + k));
+  const better = past.filter(whole => {
+    const measure = at(whole) ?? Number.POSITIVE_INFINITY;
+    return measure <= asked && (!isRate || measure > own);
+  });
+  expect([known, value, better]).toEqual([known, value, []]);
+}
+
+/** Whether more of a figure is what is looked for: as long as the known one rises with it. */
+function isRightward(find: Finding["find"], known: Known, { plan }: LeaseFile): boolean {
+  const isTotal = known === "totalIfReturned" || known === "totalIfBought";
+  switch (find) {
+    case "price":
+    case "moneyFactor":
+    case "yearlyRate":
+      return true;
+    case "down":
+      return known === "dueAtSigning";
+    case "allowance":
+      return false;
+    case "payments":
+      return isTotal;
+    default: {
+      if (known === "totalIfBought") return true;
+      return plan.reckoning === "moneyFactor" && Number(plan.moneyFactor) * (plan.payments ?? 0) > 1;
+    }
+  }
+}
+
+function measureOf(quote: LeaseQuote, known: Known): number {
+  return known === "dueAtSigning" ? quote.dueAtSigning.total : quote[known];
+}
