@@ -4,6 +4,9 @@ import { addMonths, type DayNumber, parseIsoDate } from "@/core/calendar";
 import { lend } from "@/core/deal";
 import { rationalRate } from "@/core/interest";
 import { groupedAmount } from "@/core/money";
+import { evaluateLease, type Lease } from "@/core/plans/lease";
+import { implicitRate } from "@/core/plans/lease/implicit-rate";
+import { leaseTerms } from "@/core/plans/lease/terms";
 import { loanOf, readTerms } from "@/core/plans/loan";
 import type { Result } from "@/core/result";
 import type { Charge } from "@/core/structure";
@@ -32,6 +35,34 @@ const origination: Charge = {
   isFinanceCharge: true,
 };
 
+/** A van leased over 36 months, one payment at signing, down to 18,240.00 at the end. */
+const vanLease: Lease = {
+  currency: "USD",
+  structure: { price: 4_000_000, tradeIns: [], down: { amount: 0 } },
+  listPrice: null,
+  plan: {
+    kind: "lease",
+    reckoning: "moneyFactor",
+    moneyFactor: "0.00225",
+    yearlyRate: null,
+    payments: 36,
+    frequency: "monthly",
+    rounding: "nearest",
+    signed: null,
+    payment: null,
+    inAdvance: 1,
+    residual: { amount: 1_824_000 },
+    residualDue: "end",
+    taxes: [],
+    distance: { perYear: 12_000, unit: "mi", beyond: "0.22", expected: 15_000 },
+    earlyFee: 0,
+    dispositionFee: 0,
+    purchaseFee: 0,
+  },
+  find: "payment",
+};
+const moneyFactorTerms = leaseTerms(vanLease.plan);
+
 export const FIGURES: Record<string, unknown> = {
   deal,
   origination,
@@ -50,6 +81,29 @@ export const FIGURES: Record<string, unknown> = {
       pay: { kind: "level", weight: rationalWeight(1n, 1n), raises: [] },
     },
   ],
+  vanLease,
+  vanLeaseQuote: value(evaluateLease(vanLease)),
+  moneyFactorTerms,
+  implicit: implicitRate(moneyFactorTerms, 4_000_000, 73_548, 1_824_000),
+  nothingTaxed: {
+    price: 0,
+    fees: [],
+    extras: [],
+    acquisition: 0,
+    cash: 0,
+    rebates: 0,
+    equity: 0,
+    sumOfPayments: 0,
+  },
+  countyTax: {
+    name: "County tax",
+    rate: "6.25",
+    on: ["reduction"],
+    tradeInCredit: false,
+    rebateCredit: false,
+    rounding: "nearest",
+    isFinanced: true,
+  },
   day,
   monthly: (count: number, first: string, amount: number) =>
     Array.from({ length: count }, (_, month) => ({ date: addMonths(day(first), month), amount })),

@@ -26,7 +26,7 @@ const ONCE = ["price", "fees", "extras", "reduction", "sumOfPayments"] as const;
  * The taxes that are reckoned once, each rounded on its sum; a tax on nothing but payments or the purchase is not among
  * them.
  *
- * @example onceTaxes([countyTaxOnReduction], structure, { ...nothing, cash: 200000 })[0]?.amount // 12500
+ * @example onceTaxes([countyTax], structure, { ...nothingTaxed, cash: 200000 })[0].amount // 12500
  */
 export function onceTaxes(taxes: readonly LeaseTax[], structure: Structure, bases: LeaseBases): OnceTax[] {
   return taxes

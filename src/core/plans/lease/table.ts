@@ -23,7 +23,7 @@ export type LeaseRow = {
  *
  * @param terms the plan
  * @param lease what it comes to, in minor units, and the rate of a period that its balance bears
- * @example leaseTable(moneyFactorTerms, { cost: 4000000, residual: 1824000, base: 73548, tax: 0, rate }).at(1)?.rent // 17753
+ * @example leaseTable(moneyFactorTerms, { cost: 4000000, residual: 1824000, base: 73548, tax: 0, rate: implicit })[1].rent // 17753
  */
 export function leaseTable(
   terms: LeaseTerms,

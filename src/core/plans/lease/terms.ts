@@ -24,7 +24,7 @@ export type LeaseTerms = {
 /**
  * Reads a plan of which the number of payments and the money factor or the rate are there.
  *
- * @example leaseTerms({ ...plan, payments: 36, inAdvance: 1, residualDue: "end" }).residualAt // 36
+ * @example leaseTerms(vanLease.plan).residualAt // 36
  */
 export function leaseTerms(plan: LeasePlan): LeaseTerms {
   const payments = plan.payments ?? 0;
