@@ -87,6 +87,36 @@ const STRUCTURED = {
   ask: [{ ask: "working", figure: "totalCost" }],
 };
 
+/** A lease with everything that one can have. */
+const LEASED = {
+  ...STRUCTURED,
+  structure: { ...STRUCTURED.structure, listPrice: "21000", tradeIns: [{ allowance: "500", owed: "100" }] },
+  plan: {
+    kind: "lease",
+    reckoning: "moneyFactor",
+    moneyFactor: "0.00225",
+    payments: 36,
+    frequency: "monthly",
+    rounding: "nearest",
+    roundingStep: "0.05",
+    signed: "2026-11-24",
+    inAdvance: 1,
+    residual: { percent: "43.6", of: "listPrice" },
+    residualDue: "end",
+    acquisitionFee: { amount: "595", financed: true, taxable: true },
+    securityDeposit: { roundedUpTo: "50" },
+    taxes: [
+      { name: "County tax", rate: "6.25", on: ["payment", "reduction"], tradeInCredit: "400" },
+      { name: "Levy", rate: "1", on: ["sumOfPayments"], capOn: "9000", cap: "50", financed: false },
+    ],
+    distance: { perYear: 12000, unit: "mi", beyond: "0.22", expected: 15000 },
+    earlyFee: "0",
+    dispositionFee: "395",
+    purchaseFee: "300",
+  },
+  ask: [{ ask: "endEarly", after: 24, value: "9000" }, { ask: "excessDistance" }],
+};
+
 const odd = fc.oneof(
   fc.constantFrom<unknown>(
     null,
@@ -162,9 +192,22 @@ const OTHER_LINES = [
   ["plan", "timing"],
 ];
 
+/** What a lease can have besides, or instead. */
+const OTHER_OF_A_LEASE = [
+  ["find"],
+  ["from"],
+  ["from", "basePayment"],
+  ["from", "totalIfBought"],
+  ["plan", "payment"],
+  ["plan", "yearlyRate"],
+  ["plan", "balloon"],
+  ["structure", "purpose"],
+];
+
 const BASES = [
   { file: WHOLE, places: [...paths(WHOLE), ...OTHER_PLACES] },
   { file: STRUCTURED, places: [...paths(STRUCTURED), ...OTHER_LINES] },
+  { file: LEASED, places: [...paths(LEASED), ...OTHER_OF_A_LEASE] },
 ];
 
 function put(file: unknown, path: (string | number)[], value: unknown, remove: boolean): void {

@@ -167,6 +167,7 @@ export function paidAtSigning(terms: LeaseTerms, { base = 0, tax, withPayments }
 }
 
 const MOST_JUMPS = 16;
+const PROBE = 100_000;
 
 /** The lease with the largest cash with which no more is due at signing than is given; below zero, it is capitalised. */
 function fromDueAtSigning(lease: Lease, terms: LeaseTerms, due: number): Capitalized {
@@ -177,7 +178,10 @@ function fromDueAtSigning(lease: Lease, terms: LeaseTerms, due: number): Capital
   // What is capitalised raises the payments at signing that it is to pay for.
   const low = -MOST_TIMES * (Math.abs(none.cost) + 100);
   if (none.cost === Number.POSITIVE_INFINITY) return none;
-  let held = lastWhole(over, low, due, due - dueBesidesCash(lease, terms, none));
+  // Next to a straight line: two places lead near the cash.
+  const [atNone, atAll] = [over(0), over(due + PROBE)];
+  const guess = (-atNone * (due + PROBE)) / (atAll - atNone);
+  let held = lastWhole(over, low, due, Number.isFinite(guess) ? guess : 0);
   if (held < low) return { ...none, cost: Number.POSITIVE_INFINITY };
   // A payment that is rounded to a step falls by it as the cash rises, and more cash fits again.
   for (let jump = 0; jump < MOST_JUMPS; jump++) {

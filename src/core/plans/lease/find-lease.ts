@@ -117,7 +117,7 @@ function findTerm(lease: Lease, known: LeaseKnown, asked: number, measure: Measu
   const isTotal = known === "totalIfReturned" || known === "totalIfBought";
   let best: Lease | undefined;
   let nearest = Number.POSITIVE_INFINITY;
-  for (let payments = Math.max(lease.plan.inAdvance + 1, 1); payments <= MOST_PAYMENTS; payments++) {
+  for (let payments = Math.max(lease.plan.inAdvance, 1); payments <= MOST_PAYMENTS; payments++) {
     const candidate = withPlan(lease, { payments });
     const at = measure(candidate);
     if (at === undefined) continue;
@@ -141,9 +141,11 @@ function search(
   const sign = risesWith(find, known, lease) ? 1 : -1;
   const [from, to] = sign > 0 ? [0, high] : [-high, 0];
   const at = (x: number) => measure(FILL[find](lease, sign * x));
+  // The payment as it rises with x.
+  const paymentRises = sign > 0 === risesWith(find, "payment", lease) ? 1 : -1;
   const paymentAt = (x: number) => {
     const priced = priceLease({ ...FILL[find](lease, sign * x), find: "payment" });
-    return priced.ok ? priced.value.base + priced.value.found.tax : Number.NEGATIVE_INFINITY;
+    return priced.ok ? paymentRises * (priced.value.base + priced.value.found.tax) : Number.NEGATIVE_INFINITY;
   };
   // What cannot be is before the range where more would be needed, and beyond it where less.
   const difference = (x: number) => (at(x) ?? Number.NEGATIVE_INFINITY) - asked;
@@ -195,8 +197,9 @@ function risesWith(find: Searched, known: LeaseKnown, { plan }: Lease): boolean 
   }
 }
 
-/** Where a figure counts in a total besides the payments, which move against it cent by cent. */
+/** Where a figure counts besides the payments, which move against it by their step. */
 function hasTeeth(find: Searched, known: LeaseKnown): boolean {
+  if (find === "down" && known === "dueAtSigning") return true;
   if (find === "down" || find === "allowance")
     return known === "totalIfReturned" || known === "totalIfBought";
   return (find === "residual" || find === "residualPercent") && known === "totalIfBought";
@@ -205,6 +208,7 @@ function hasTeeth(find: Searched, known: LeaseKnown): boolean {
 /** Roundings of taxes and fees can put the lowest of some stretches out of order: so many are looked at past the last. */
 const STRETCHES_LOOKED_PAST = 8;
 const NUMBERS_LOOKED_PAST = 64;
+const MOST_STRETCHES = 256;
 
 /**
  * The last number on the right side of a total that goes up and down as the payment moves by its step: of each stretch of
@@ -236,7 +240,8 @@ function lastOfTeeth(
   let held = lastWhole(x => (lowestIsRight(x) ? -1 : 1), from, to, first);
   let x = held;
   let past = 0;
-  while (x >= from && x <= to && (past <= STRETCHES_LOOKED_PAST || x - held <= NUMBERS_LOOKED_PAST)) {
+  const isNear = () => past <= STRETCHES_LOOKED_PAST || x - held <= NUMBERS_LOOKED_PAST;
+  for (let stretch = 0; stretch < MOST_STRETCHES && x >= from && x <= to && isNear(); stretch++) {
     const { start, end } = endsOf(x);
     past += 1;
     if (isRight(end)) [held, past] = [end, 0];

@@ -22,12 +22,19 @@ export function implicitRate(
   const { isAtOnce, atSigning, later, residualAt } = terms;
   const advance = cost - base * (isAtOnce ? 1 : atSigning);
   if (advance <= 0 || (later === 0 && residual === 0)) return undefined;
-  const guess = (base * later + residual - advance) / (advance * (later + residualAt + 1)) || 0;
   const payments = stretchesOf(later, base, residualAt, residual);
-  const rate = rateOfStream({ advance, payments, firstPeriods: 1, firstPart: 0 }, "simple", guess);
+  const rate = rateOfStream({ advance, payments, firstPeriods: 1, firstPart: 0 }, "simple", guessOf(terms));
   if (rate === undefined) return undefined;
   return remembered(rate, () => preciseRate(rate, advance, base, later, residual, residualAt));
 }
+
+/** The rate that the lease is reckoned by is near, but for what is paid in advance. */
+function guessOf({ by, perYear }: LeaseTerms): number {
+  return "rate" in by ? by.rate.value : (PER_FACTOR * by.factor.digits) / by.factor.scale / perYear;
+}
+
+/** A factor of a month is half of its rate: on average half of what is lost is still to be paid for. */
+const PER_FACTOR = 24;
 
 /** The payments after signing, with the residual at its place. */
 function stretchesOf(later: number, base: number, residualAt: number, residual: number): Stretch[] {
