@@ -92,6 +92,7 @@ test("hostile and malformed bodies get a 4xx with a sentence on every route, and
     ["PUT", `/api/deals/${id}`],
     ["PUT", `/api/deals/${NOBODY}`],
     ["PUT", "/api/deals/not-an-id"],
+    ["PUT", "/api/settings"],
   ];
   for (const [method, path] of routes) {
     for (const [name, data, type = "application/json"] of HOSTILE) {
@@ -128,6 +129,32 @@ test("wrong deals get a 4xx with a sentence that names the figure, and change no
     }
   }
   expect(await everything(request)).toBe(before);
+});
+
+test("settings that a deal could not be made with get a 4xx with the reason, and change nothing", async ({
+  request,
+}) => {
+  const asked = async () => (await request.get("/api/settings")).json();
+  const before = await asked();
+  const { version, settings } = before;
+  const wrong: [object, string][] = [
+    [{ ...settings, currency: "QQQ" }, "QQQ is not a known currency"],
+    [{ ...settings, locale: "de" }, 'settings.locale is "de"'],
+    [{ ...settings, fees: [{ name: "Fee" }] }, "Fee must have an amount, or a percent"],
+    [{ ...settings, plan: { ...settings.plan, yearlyRate: "1001" } }, "yearly"],
+    [{ ...settings, houseName: "a\u0000b" }, "settings.houseName is"],
+    [{ ...settings, taxProfiles: "none" }, "settings.taxProfiles is"],
+  ];
+  for (const [each, sentence] of wrong) {
+    const response = await request.put("/api/settings", { data: { version, settings: each } });
+    expect(response.status()).toBe(422);
+    expect((await response.json()).error).toContain(sentence);
+  }
+  for (const late of [-1, version + 7, 1e20]) {
+    const response = await request.put("/api/settings", { data: { version: late, settings } });
+    expect([409, 422]).toContain(response.status());
+  }
+  expect(await asked()).toEqual(before);
 });
 
 test("versions that are no versions, and deals that are not there", async ({ request }) => {

@@ -73,7 +73,15 @@ export {
   type TimeValueAnswer,
 } from "./time-value";
 export { CORE_VERSION } from "./version";
-export { WORKED_FIGURES, type WorkedFigure, type WorkingStep, working } from "./working";
+export {
+  leaseWorking,
+  WORKED_FIGURES,
+  WORKED_LEASE_FIGURES,
+  type WorkedFigure,
+  type WorkedLeaseFigure,
+  type WorkingStep,
+  working,
+} from "./working";
 export {
   annualPercentageRate,
   effectiveAnnualRate,

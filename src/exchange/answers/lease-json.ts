@@ -6,6 +6,7 @@ import {
   isoDate,
   type LeaseQuote,
   type LeaseRow,
+  leaseWorking,
   type Result,
   success,
 } from "@/core";
@@ -98,6 +99,7 @@ export function answerLeaseQuestion(question: LeaseQuestion, quote: LeaseQuote):
     const excess = excessDistance(quote);
     return excess.ok ? success({ excessDistance: money(excess.value) }) : excess;
   }
+  if (question.ask === "working") return success({ working: leaseWorking(quote, question.figure) });
   const read = fileReader(quote.lease.currency);
   const value = read.amount("payoff", "value", question.value) ?? 0;
   const wrong = read.failure();

@@ -1,5 +1,11 @@
 import Type from "typebox";
-import { HIGHEST_BALLOON_PERCENT, LEASE_FIGURES, MOST_PAYMENTS, MOST_TAXES } from "@/core";
+import {
+  HIGHEST_BALLOON_PERCENT,
+  LEASE_FIGURES,
+  MOST_PAYMENTS,
+  MOST_TAXES,
+  WORKED_LEASE_FIGURES,
+} from "@/core";
 import { LineName, list, StructureSchema } from "../deal-file/structure.schema";
 import { LOCALES } from "../notation";
 import {
@@ -118,9 +124,11 @@ const Question = Type.Union(
       value: Type.Optional(Amount),
     }),
     exact({ ask: Type.Literal("excessDistance") }),
+    exact({ ask: Type.Literal("working"), figure: OneOf(...WORKED_LEASE_FIGURES) }),
   ],
   {
-    description: '{ "ask": "endEarly", "after": …, "value": … } or { "ask": "excessDistance" }',
+    description:
+      '{ "ask": "endEarly", "after": …, "value": … } { "ask": "excessDistance" } or { "ask": "working", "figure": … }',
   },
 );
 

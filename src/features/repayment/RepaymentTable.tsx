@@ -46,7 +46,7 @@ export const RepaymentTable = memo(function RepaymentTable(props: Props) {
   return (
     <section
       aria-labelledby="repayment-title"
-      className="card-paper flex h-[28rem] contain-content flex-col overflow-hidden lg:h-auto lg:min-h-52 lg:flex-1"
+      className="card-paper flex h-[28rem] contain-content flex-col overflow-hidden lg:h-auto lg:min-h-60 lg:flex-1"
     >
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1 px-4 py-2">
         <h2 id="repayment-title" className="font-semibold text-lg">
