@@ -32,6 +32,9 @@ export async function benchCore({ coreWork, TERMS }: typeof Subject): Promise<vo
   say("finding a price from a payment to a 360-row table", toTable("find price"));
   say("finding a price from a finance charge to a 360-row table", toTable("find price from cost"));
   say("360 rows by days, yearly compounding, to a 360-row table", toTable("quote by days"));
+  say("whole lease, 360 rows, to a bare floating-point loop", ratio(took("lease 360") / took("loop 360")));
+  say("finding a residual from a total to a 360-row table", toTable("find residual"));
+  say("a lease from a fixed sum at signing to a 360-row table", toTable("lease from a sum"));
   say("APR and effective rate of 360 payments to a 360-row table", toTable("yearly rates"));
 }
 

@@ -1,6 +1,6 @@
 // The work that is measured, bundled with the sources of one tree: of this one, or of a commit it is compared with.
 
-import type { Deal, Quote } from "@/core";
+import type { Deal, Lease, Quote } from "@/core";
 import * as core from "@/core";
 import * as annuity from "@/core/annuity";
 import { floatPayment, floatTable } from "./float-loop";
@@ -48,6 +48,44 @@ const DAILY: Deal = {
   plan: { ...loan(360).plan, dayCount: "actual/365", compounding: "yearly" },
 };
 
+function lease(change: Partial<Lease["plan"]> = {}, rest: Partial<Lease> = {}): Lease {
+  return {
+    currency: "USD",
+    structure: loan(360).structure,
+    listPrice: null,
+    plan: {
+      kind: "lease",
+      reckoning: "moneyFactor",
+      moneyFactor: "0.00225",
+      yearlyRate: null,
+      payments: 360,
+      frequency: "monthly",
+      rounding: "nearest",
+      signed: loan(360).plan.signed,
+      payment: null,
+      inAdvance: 1,
+      residual: { amount: 1_000_000 },
+      residualDue: "end",
+      taxes: [],
+      earlyFee: 0,
+      dispositionFee: 0,
+      purchaseFee: 0,
+      ...change,
+    },
+    find: "payment",
+    ...rest,
+  };
+}
+
+const WANTED_RESIDUAL = lease(
+  { payments: 36, residual: null },
+  { find: "residual", from: { figure: "totalIfBought", value: 4_700_000 } },
+);
+const WANTED_CASH = lease(
+  { payments: 36 },
+  { structure: { ...loan(36).structure, down: { dueAtSigning: 300_000 } } },
+);
+
 function answered(deal: Deal): Quote {
   const quote = core.evaluate(deal);
   if (!quote.ok) throw new Error(quote.failure.sentence);
@@ -94,6 +132,9 @@ export function coreWork(): Record<string, () => unknown> {
     "find price from cost": () => core.summarize(WANTED_COST),
     "quote by days": () => core.evaluate(DAILY),
     "yearly rates": () => core.costOfCredit(quoted),
+    "lease 360": () => core.evaluateLease(lease()),
+    "find residual": () => core.evaluateLease(WANTED_RESIDUAL),
+    "lease from a sum": () => core.evaluateLease(WANTED_CASH),
   };
   for (const payments of TERMS) {
     work[`table ${payments}`] = () => core.evaluate(next(payments));

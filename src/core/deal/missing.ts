@@ -1,4 +1,4 @@
-import type { Failure, Figure } from "../result";
+import { type Failure, missing, type Wanted } from "../result";
 import type { Deal } from "./deal";
 import { knownFigure } from "./known";
 
@@ -13,20 +13,14 @@ export function missingFigures(deal: Deal): Failure | undefined {
   const isWhole = structure.price !== null && structure.down !== null && plan.yearlyRate !== null;
   if (isWhole && plan.payments !== null && find === "payment" && !deal.from) return undefined;
   const downFound = find === "down" || find === "downPercent";
-  const wanted: [Figure, string, boolean][] = [
+  const wanted: Wanted[] = [
     ["price", "the price", structure.price === null && find !== "price"],
     ["down", "the cash down", structure.down === null && !downFound],
     ["yearlyRate", "the yearly rate", plan.yearlyRate === null && find !== "yearlyRate"],
     ["payments", "the number of payments", plan.payments === null && !termFollows(deal)],
     ["payment", "the payment", plan.payment === null && knownFigure(deal) === "payment"],
   ];
-  const missing = wanted.filter(([, , isMissing]) => isMissing);
-  const [first] = missing;
-  if (!first) return undefined;
-  const names = missing.map(([, name]) => name);
-  const list = names.length === 1 ? names[0] : `${names.slice(0, -1).join(", ")} and ${names.at(-1)}`;
-  const sentence = `${list} ${names.length === 1 ? "is" : "are"} missing.`;
-  return { figure: first[0], sentence: sentence.charAt(0).toUpperCase() + sentence.slice(1) };
+  return missing(wanted);
 }
 
 /** Whether the number of payments follows from something else. */

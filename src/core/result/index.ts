@@ -1,2 +1,3 @@
 export type { Figure } from "./figure";
+export { missing, type Wanted } from "./missing";
 export { type Failure, failure, type Result, success } from "./result";

@@ -1,14 +1,4 @@
-import type {
-  CashDown,
-  Charge,
-  ChargePaid,
-  FoundFigure,
-  Personal,
-  Rebate,
-  Structure,
-  Tax,
-  TradeIn,
-} from "@/core";
+import type { CashDown, Charge, ChargePaid, FoundFigure, Personal, Rebate, Structure, TradeIn } from "@/core";
 import type { Reader } from "../reading";
 import { type PaidBy, paidBy } from "./paid-by";
 import type { ExtraFile, FeeFile, RebateFile, StructureFile, TaxFile, TradeInFile } from "./structure.schema";
@@ -62,12 +52,16 @@ function readDown(down: StructureFile["down"], read: Reader): CashDown {
   return { amount: read.amount("down", "cash down", down?.amount) ?? 0 };
 }
 
-function readTax(tax: TaxFile, read: Reader): Tax {
+/** What a tax of a structure and one of a lease have in common. */
+type AnyTaxFile = Omit<TaxFile, "on"> & { on: readonly string[] };
+
+/** Reads a tax, whatever it is on. */
+export function readTax<File extends AnyTaxFile>(tax: File, read: Reader) {
   const { name, rate, on, tradeInCredit = false, rebateCredit = false, rounding, capOn, cap, financed } = tax;
   return {
     name,
     rate: String(rate),
-    on,
+    on: on as File["on"],
     tradeInCredit:
       typeof tradeInCredit === "boolean"
         ? tradeInCredit

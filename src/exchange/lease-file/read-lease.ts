@@ -1,5 +1,5 @@
-import { type Lease, type LeasePlan, type LeaseTax, type Result, readCurrency, success } from "@/core";
-import { readStructure, tradeInsOf } from "../deal-file/structure";
+import { type Lease, type LeasePlan, type Result, readCurrency, success } from "@/core";
+import { readStructure, readTax, tradeInsOf } from "../deal-file/structure";
 import { fileReader, type Reader } from "../reading";
 import type { LeaseFile } from "./lease-file.schema";
 
@@ -104,7 +104,7 @@ function readLeasePlan(plan: PlanFile, read: Reader): LeasePlan {
       },
     }),
     ...(securityDeposit && { securityDeposit: readSecurity(securityDeposit, read) }),
-    taxes: (plan.taxes ?? []).map(tax => readLeaseTax(tax, read)),
+    taxes: (plan.taxes ?? []).map(tax => readTax(tax, read)),
     ...(distance && {
       distance: {
         perYear: distance.perYear,
@@ -134,24 +134,6 @@ function readSecurity(deposit: NonNullable<PlanFile["securityDeposit"]>, read: R
     : {
         roundedUpTo: read.amount("securityDeposit", "step of the security deposit", deposit.roundedUpTo) ?? 0,
       };
-}
-
-function readLeaseTax(tax: NonNullable<PlanFile["taxes"]>[number], read: Reader): LeaseTax {
-  const { name, rate, on, tradeInCredit = false, rebateCredit = false, capOn, cap } = tax;
-  return {
-    name,
-    rate: String(rate),
-    on,
-    tradeInCredit:
-      typeof tradeInCredit === "boolean"
-        ? tradeInCredit
-        : (read.amount("taxes", `most credited by ${name}`, tradeInCredit) ?? 0),
-    rebateCredit,
-    rounding: tax.rounding ?? "nearest",
-    ...(capOn !== undefined && { capOn: read.amount("taxes", `most taxed by ${name}`, capOn) ?? 0 }),
-    ...(cap !== undefined && { cap: read.amount("taxes", `most ${name}`, cap) ?? 0 }),
-    isFinanced: tax.financed ?? true,
-  };
 }
 
 function readKnown(from: NonNullable<LeaseFile["from"]>, read: Reader): NonNullable<Lease["from"]> {

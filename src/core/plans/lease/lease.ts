@@ -1,6 +1,6 @@
 import type { DayNumber, Frequency } from "../../calendar";
 import type { Rounding } from "../../money";
-import type { Structure } from "../../structure";
+import type { Structure, Tax } from "../../structure";
 
 /** The figures that a lease can ask for. */
 export const LEASE_FIGURES = [
@@ -38,21 +38,8 @@ export type ResidualDue = "lastPayment" | "onePeriodAfter" | "end";
 /** What a lease's tax is reckoned on. */
 export type LeaseTaxed = "payment" | "sumOfPayments" | "price" | "reduction" | "fees" | "extras" | "purchase";
 
-/** A tax of a lease; amounts in minor units. */
-export type LeaseTax = {
-  name: string;
-  /** Percent, as typed. */
-  rate: string;
-  on: readonly LeaseTaxed[];
-  /** Whether trade-in allowances lower what is taxed: wholly, or up to so many minor units. */
-  tradeInCredit: boolean | number;
-  rebateCredit: boolean;
-  rounding: Rounding;
-  capOn?: number;
-  cap?: number;
-  /** Whether what is reckoned once is capitalised, or paid at signing. */
-  isFinanced: boolean;
-};
+/** A tax of a lease; what is reckoned once of it is capitalised where it is financed. */
+export type LeaseTax = Omit<Tax, "on"> & { on: readonly LeaseTaxed[] };
 
 /** Held against what the customer may come to owe, and given back: an amount, or the payment rounded up to a step. */
 export type SecurityDeposit = { amount: number } | { roundedUpTo: number };

@@ -1,5 +1,5 @@
 import { groupedAmount } from "../../money";
-import { type Failure, type Figure, failure, type Result } from "../../result";
+import { type Failure, failure, missing, type Result, type Wanted } from "../../result";
 import { isDownFromDue, percentProblem } from "../../structure";
 import type { Capitalized } from "./capitalize";
 import type { Lease, LeaseFigure } from "./lease";
@@ -9,7 +9,7 @@ export function missingLeaseFigures({ structure, listPrice, plan, find, from }: 
   const isFound = (...figures: LeaseFigure[]) => figures.includes(find);
   const needsList = plan.residual && "percent" in plan.residual && plan.residual.of === "listPrice";
   const byFactor = plan.reckoning === "moneyFactor";
-  const wanted: [Figure, string, boolean][] = [
+  const wanted: Wanted[] = [
     ["price", "the price", structure.price === null && !isFound("price")],
     ["listPrice", "the list price", Boolean(needsList) && listPrice === null],
     ["down", "the cash down", structure.down === null && !isFound("down")],
@@ -19,13 +19,7 @@ export function missingLeaseFigures({ structure, listPrice, plan, find, from }: 
     ["residual", "the residual", plan.residual === null && !isFound("residual", "residualPercent")],
     ["payment", "the payment", plan.payment === null && from === undefined && find !== "payment"],
   ];
-  const missing = wanted.filter(([, , isMissing]) => isMissing);
-  const [first] = missing;
-  if (!first) return undefined;
-  const names = missing.map(([, name]) => name);
-  const list = names.length === 1 ? names[0] : `${names.slice(0, -1).join(", ")} and ${names.at(-1)}`;
-  const sentence = `${list} ${names.length === 1 ? "is" : "are"} missing.`;
-  return { figure: first[0], sentence: sentence.charAt(0).toUpperCase() + sentence.slice(1) };
+  return missing(wanted);
 }
 
 /** Why a lease cannot be as it was given; undefined where it can. */
