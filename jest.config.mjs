@@ -22,4 +22,6 @@ export default {
   },
   modulePathIgnorePatterns: ["<rootDir>/.next/"],
   testTimeout: 600_000,
+  // Every core: what is left is small, and a machine of two would run one test file after another.
+  maxWorkers: "100%",
 };
