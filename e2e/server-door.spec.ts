@@ -141,7 +141,7 @@ test("settings that a deal could not be made with get a 4xx with the reason, and
     [{ ...settings, currency: "QQQ" }, "QQQ is not a known currency"],
     [{ ...settings, locale: "de" }, 'settings.locale is "de"'],
     [{ ...settings, fees: [{ name: "Fee" }] }, "Fee must have an amount, or a percent"],
-    [{ ...settings, plan: { ...settings.plan, yearlyRate: "1001" } }, "yearly"],
+    [{ ...settings, plan: { ...settings.plan, yearlyRate: "1001" } }, "The yearly rate 1001 % is too high"],
     [{ ...settings, houseName: "a\u0000b" }, "settings.houseName is"],
     [{ ...settings, taxProfiles: "none" }, "settings.taxProfiles is"],
   ];

@@ -1,3 +1,4 @@
+import { summarize } from "@/core";
 import { type Checked, checked } from "@/exchange/checks";
 import { type DealFile, readDeal } from "@/exchange/deal-file";
 import { newDealInputs, type Settings, usualLine, withTaxProfile } from "@/exchange/settings";
@@ -6,6 +7,8 @@ import type { SettingsRequest } from "./requests.schema";
 
 /** Any day: nothing of the settings hangs on one. */
 const SOME_DAY = "2026-11-24";
+/** Far above any usual fee. */
+const SOME_PRICE = "1000000";
 
 /** The form of settings, and whether a deal can be made with each part of them. */
 export function checkSettingsRequest(value: unknown): Checked<SettingsRequest> {
@@ -13,7 +16,8 @@ export function checkSettingsRequest(value: unknown): Checked<SettingsRequest> {
   if (!request.ok) return request;
   for (const inputs of dealsWith(request.value.settings)) {
     const deal = readDeal(inputs);
-    if (!deal.ok) return { ok: false, sentence: deal.failure.sentence };
+    const answer = deal.ok ? summarize(deal.value) : deal;
+    if (!answer.ok) return { ok: false, sentence: answer.failure.sentence };
   }
   return request;
 }
@@ -28,6 +32,7 @@ function dealsWith(settings: Settings): DealFile[] {
   };
   return [structure, ...taxProfiles.map(profile => withTaxProfile({}, profile))].map(each => ({
     ...plain,
-    structure: each,
+    structure: { ...each, price: SOME_PRICE },
+    plan: { yearlyRate: "0", payments: 12, ...plain.plan },
   }));
 }
