@@ -7,8 +7,7 @@ import type { ReactNode } from "react";
 import { Notices } from "@/features/notices/Notices";
 import { Shell } from "@/features/shell/Shell";
 import { THEME_OF } from "@/features/shell/themes";
-import { openSettings } from "@/server/settings";
-import { serverStore } from "@/server/store";
+import { houseSettings } from "./house";
 
 export const metadata: Metadata = {
   title: { default: "Deals · Kellux", template: "%s · Kellux" },
@@ -18,7 +17,7 @@ export const metadata: Metadata = {
 export default async function RootLayout({ children }: { children: ReactNode }) {
   // Each answer carries its own nonce, so no page can be made ahead of time.
   await connection();
-  const { settings } = await openSettings(await serverStore());
+  const { settings } = await houseSettings();
   return (
     <html lang="en" data-theme={THEME_OF[settings.appearance]}>
       <body>

@@ -2,15 +2,15 @@ import { Register } from "@/features/register/Register";
 import type { RegisterAsked } from "@/server/contract";
 import { Refusal } from "@/server/refusal";
 import { readRegisterAsked, registerPage } from "@/server/register";
-import { openSettings } from "@/server/settings";
 import { serverStore } from "@/server/store";
+import { houseSettings } from "./house";
 
 type Props = { searchParams: Promise<Record<string, string | string[] | undefined>> };
 
 export default async function RegisterPage({ searchParams }: Props) {
   const asked = askedBy(await searchParams);
   const store = await serverStore();
-  const { settings } = await openSettings(store);
+  const { settings } = await houseSettings();
   return <Register page={await registerPage(store, asked)} asked={asked} houseName={settings.houseName} />;
 }
 

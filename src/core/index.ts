@@ -35,6 +35,7 @@ export {
   evaluateLease,
   excessDistance,
   LEASE_FIGURES,
+  LEASE_RATE_NOTICE,
   type Lease,
   type LeaseFigure,
   type LeasePlan,

@@ -1,10 +1,9 @@
 import type { Metadata } from "next";
 import { SettingsScreen } from "@/features/settings/SettingsScreen";
-import { openSettings } from "@/server/settings";
-import { serverStore } from "@/server/store";
+import { houseSettings } from "../house";
 
 export const metadata: Metadata = { title: "Settings" };
 
 export default async function SettingsPage() {
-  return <SettingsScreen opened={await openSettings(await serverStore())} />;
+  return <SettingsScreen opened={await houseSettings()} />;
 }

@@ -1,5 +1,5 @@
 import { FREQUENCY_NAMES, periodsPerYear } from "../calendar";
-import type { LeaseQuote } from "../plans/lease";
+import { LEASE_RATE_NOTICE, type LeaseQuote } from "../plans/lease";
 import { sumText, type Term, totalWithPayments } from "../structure";
 import { asGiven, moneyWriter, type WorkingStep } from "./step";
 
@@ -151,13 +151,10 @@ function explainYearlyRate(quote: LeaseQuote): WorkingStep {
     formula: "money factor × 2,400",
     filled: `${plan.moneyFactor} × 2,400`,
     result: `${Number(quote.yearlyRate.toFixed(PLACES))} %`,
-    remark: NOT_THE_COST,
+    remark: LEASE_RATE_NOTICE,
     parts: [],
   };
 }
-
-/** What has to stand beside a percent of a lease. */
-const NOT_THE_COST = "This percentage may not measure the overall cost of financing this lease.";
 
 function explainImplicitRate(quote: LeaseQuote): WorkingStep {
   const money = moneyWriter(quote);
@@ -171,7 +168,7 @@ function explainImplicitRate(quote: LeaseQuote): WorkingStep {
     filled: `${money(cost)} against ${rows} × ${money(basePayment)}, ${atSigning} of them at signing, and ${money(residual)}`,
     result: `${quote.implicitYearlyRate.toFixed(4)} %`,
     rounding: `a year, compounded ${FREQUENCY_NAMES[frequency].every}`,
-    remark: NOT_THE_COST,
+    remark: LEASE_RATE_NOTICE,
     source: "12 CFR 1013.4(s)",
     parts: [],
   };

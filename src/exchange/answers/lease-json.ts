@@ -4,6 +4,7 @@ import {
   excessDistance,
   formatAmount,
   isoDate,
+  LEASE_RATE_NOTICE,
   type LeaseQuote,
   type LeaseRow,
   leaseWorking,
@@ -13,9 +14,6 @@ import {
 import type { LeaseQuestion } from "../lease-file";
 import { fileReader } from "../reading";
 import { factorText, rateText } from "../text";
-
-/** What has to stand wherever a percent of a lease is shown to a customer: 12 CFR 1013.4(s). */
-export const LEASE_RATE_NOTICE = "This percentage may not measure the overall cost of financing this lease.";
 
 /** Writes a lease's quote for programs: money and rates as decimal strings, dates as ISO 8601. */
 export function leaseJson(quote: LeaseQuote): object {

@@ -9,12 +9,10 @@ import { checkLeaseFile, isLeaseFile } from "../lease-file/parse";
 import { answerFreeQuestions, answerQuestions } from "../questions";
 import type { QuestionFile } from "../questions/questions.schema";
 import { answerLeaseQuestion, leaseJson } from "./lease-json";
-import { type QuoteJson, quoteJson } from "./quote-json";
+import { quoteJson } from "./quote-json";
 
 /** What a file comes to, or one plain sentence. */
-export type PricedFile =
-  | { ok: true; answer: QuoteJson | { answers: object[] } | object }
-  | { ok: false; sentence: string };
+export type PricedFile = { ok: true; answer: object } | { ok: false; sentence: string };
 
 /**
  * Prices the text of a deal file and answers what it asks, or answers a file of questions without a deal.

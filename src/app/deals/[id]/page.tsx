@@ -4,8 +4,8 @@ import { cache } from "react";
 import { DealDesk } from "@/features/deal/DealDesk";
 import { findDeal } from "@/server/deals";
 import { isDealId } from "@/server/door";
-import { openSettings } from "@/server/settings";
 import { serverStore } from "@/server/store";
+import { houseSettings } from "../../house";
 
 type Props = { params: Promise<{ id: string }> };
 
@@ -22,6 +22,6 @@ const dealOf = cache(async (id: string) => (isDealId(id) ? findDeal(await server
 export default async function DealPage({ params }: Props) {
   const deal = await dealOf((await params).id);
   if (!deal) notFound();
-  const { settings } = await openSettings(await serverStore());
+  const { settings } = await houseSettings();
   return <DealDesk deal={deal} house={settings} />;
 }

@@ -11,8 +11,9 @@ export type EarlyEnd = {
   /** What the vehicle then still stands for in the lessor's table. */
   balance: number;
   paymentsLeft: number;
+  /** The balance, the fee for buying and the tax on both. */
   costToBuy: number;
-  /** The balance with the price for buying and its tax; and with the fee for ending early, less what the vehicle brings. */
+  /** The balance and the fee for ending early, less what the vehicle brings; below zero where it brings more. */
   costToReturn: number;
 };
 

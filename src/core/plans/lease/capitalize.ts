@@ -128,7 +128,7 @@ function reckon(lease: Lease, terms: LeaseTerms, assumed: number, givenCash: num
 const isCapitalised = ({ paid }: Charge) => paid === "financed";
 
 /** The residual in minor units; a percent is rounded half up. */
-export function residualOf({ residual }: LeasePlan, price: number, listPrice: number | null): number {
+function residualOf({ residual }: LeasePlan, price: number, listPrice: number | null): number {
   if (residual === null) return 0;
   if ("amount" in residual) return residual.amount;
   return percentOf(residual.of === "price" ? price : (listPrice ?? 0), readPercent(residual.percent));

@@ -7,8 +7,7 @@ import { dueBesidesCash } from "./capitalize";
 import type { Lease, LeaseFigure, LeaseKnown } from "./lease";
 import { purchaseTax } from "./lease-taxes";
 import { noLeaseAnswer, notDepending } from "./no-lease-answer";
-import type { PricedLease } from "./price-lease";
-import { priceLease } from "./price-lease";
+import { type PricedLease, priceLease } from "./price-lease";
 
 type Searched = Exclude<LeaseFigure, "payment" | "payments">;
 

@@ -4,6 +4,7 @@ export {
   type Distance,
   LEASE_FIGURES,
   LEASE_KNOWN,
+  LEASE_RATE_NOTICE,
   type Lease,
   type LeaseFigure,
   type LeaseKnown,

@@ -2,6 +2,9 @@ import type { DayNumber, Frequency } from "../../calendar";
 import type { Rounding } from "../../money";
 import type { Structure, Tax } from "../../structure";
 
+/** What has to stand wherever a percent of a lease is shown to a customer: 12 CFR 1013.4(s). */
+export const LEASE_RATE_NOTICE = "This percentage may not measure the overall cost of financing this lease.";
+
 /** The figures that a lease can ask for. */
 export const LEASE_FIGURES = [
   "payment",
