@@ -2,7 +2,6 @@ import { percentOf, readPercent } from "../../interest";
 import { lastWhole } from "../../solve";
 import {
   type Charge,
-  type ChargesWithPayments,
   cashDown,
   chargeAmounts,
   chargesWithPayments,
@@ -11,33 +10,11 @@ import {
   sumOfCharges,
 } from "../../structure";
 import { basePayment } from "./base-payment";
+import type { Capitalized } from "./capitalized";
 import type { Lease, LeasePlan } from "./lease";
-import { type OnceTax, onceTaxes, paymentTax } from "./lease-taxes";
+import { dueBesidesCash } from "./lease-due";
+import { onceTaxes, paymentTax } from "./lease-taxes";
 import type { LeaseTerms } from "./terms";
-
-/** What a lease comes to before its table: all in minor units. */
-export type Capitalized = {
-  price: number;
-  fees: readonly number[];
-  extras: readonly number[];
-  taxes: readonly OnceTax[];
-  residual: number;
-  /** What trade-ins are worth beyond what is owed on them; below zero where they are worth less. */
-  equity: number;
-  rebates: number;
-  deposit: number;
-  /** Below zero where a sum due at signing does not pay for what else is due that day: the rest is capitalised. */
-  cash: number;
-  gross: number;
-  reduction: number;
-  /** The adjusted capitalized cost. */
-  cost: number;
-  /** A payment before tax, and the tax of each; undefined where it would be below zero. */
-  base: number | undefined;
-  tax: number;
-  securityDeposit: number;
-  withPayments: ChargesWithPayments;
-};
 
 const STEPS_TO_SETTLE = 5_000;
 /** How many times what is capitalised else a cost can be. */
@@ -146,24 +123,6 @@ function securityOf({ securityDeposit }: LeasePlan, payment: number): number {
   if ("amount" in securityDeposit) return securityDeposit.amount;
   const { roundedUpTo } = securityDeposit;
   return roundedUpTo > 0 ? Math.ceil(payment / roundedUpTo) * roundedUpTo : payment;
-}
-
-/** What is due at signing besides the cash, in minor units. */
-export function dueBesidesCash(lease: Lease, terms: LeaseTerms, found: Capitalized): number {
-  const { structure, plan } = lease;
-  const { acquisitionFee } = plan;
-  let due = sumOfCharges(structure, found, ({ paid }) => paid === "atSigning") + found.securityDeposit;
-  if (acquisitionFee && !acquisitionFee.isFinanced) due += acquisitionFee.amount;
-  for (const { amount, isFinanced } of found.taxes) if (!isFinanced) due += amount;
-  return due + paidAtSigning(terms, found);
-}
-
-/** The payments that fall at signing, with tax and what falls with them. */
-export function paidAtSigning(terms: LeaseTerms, { base = 0, tax, withPayments }: Capitalized): number {
-  const count = terms.isAtOnce ? 1 : terms.atSigning;
-  if (count === 0) return 0;
-  const { first, last, each } = withPayments;
-  return count * (base + tax + each) + first + (terms.isAtOnce ? last : 0);
 }
 
 const MOST_JUMPS = 16;

@@ -1,11 +1,12 @@
 import { groupedAmount, readCurrency } from "../../money";
 import { failure, type Result, success } from "../../result";
 import { paymentParts } from "./base-payment";
-import type { Capitalized } from "./capitalize";
+import type { Capitalized } from "./capitalized";
 import { findLease } from "./find-lease";
 import { implicitRate } from "./implicit-rate";
 import type { Lease } from "./lease";
-import { leaseDueItems, leaseLines } from "./lease-lines";
+import { leaseDueItems } from "./lease-due";
+import { leaseLines } from "./lease-lines";
 import type { LeaseQuote } from "./lease-quote";
 import { purchaseTax } from "./lease-taxes";
 import { type PricedLease, priceLease } from "./price-lease";
@@ -46,7 +47,7 @@ function quoteOf(
   const rate = "rate" in terms.by ? terms.by.rate : implicit;
   const { perYear } = terms;
   const depreciation = cost - residual;
-  const items = leaseDueItems(structure, plan, terms, found);
+  const items = leaseDueItems(filled, terms, found);
   const total = items.reduce((sum, { amount }) => sum + amount, 0);
   const payment = base + tax;
   const spent = spentOf(filled);

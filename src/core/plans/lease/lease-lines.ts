@@ -1,8 +1,7 @@
 import { eachCharge, type Structure } from "../../structure";
-import { type Capitalized, paidAtSigning } from "./capitalize";
+import type { Capitalized } from "./capitalized";
 import type { LeasePlan } from "./lease";
-import type { LeaseDueItem, LeaseLine } from "./lease-quote";
-import type { LeaseTerms } from "./terms";
+import type { LeaseLine } from "./lease-quote";
 
 /**
  * The tally from the agreed price to the adjusted capitalized cost: what is capitalised, then what lowers it.
@@ -32,34 +31,3 @@ export function leaseLines(structure: Structure, plan: LeasePlan, found: Capital
 }
 
 const isFinanced = ({ paid }: { paid: string }) => paid === "financed";
-const isAtSigning = ({ paid }: { paid: string }) => paid === "atSigning";
-
-/** What is paid on the day of signing (12 CFR 1013.4(b)), less trade-ins and rebates, which are no money of that day. */
-export function leaseDueItems(
-  structure: Structure,
-  plan: LeasePlan,
-  terms: LeaseTerms,
-  found: Capitalized,
-): LeaseDueItem[] {
-  const items: LeaseDueItem[] = [];
-  const take = (figure: LeaseDueItem["figure"], name: string, amount: number) => {
-    if (amount > 0) items.push({ figure, name, amount });
-  };
-  const count = terms.isAtOnce ? 1 : terms.atSigning;
-  if (found.cash < 0) items.push({ figure: "down", name: "capitalised instead", amount: found.cash });
-  take("down", "cash down", found.cash);
-  take("payment", nameOfPayments(terms, count), paidAtSigning(terms, found));
-  take("securityDeposit", "security deposit", found.securityDeposit);
-  if (plan.acquisitionFee && !plan.acquisitionFee.isFinanced)
-    take("acquisitionFee", "acquisition fee", plan.acquisitionFee.amount);
-  for (const { name, amount, isFinanced: isIn } of found.taxes) if (!isIn) take("tax", name, amount);
-  eachCharge(structure.fees, found.fees, isAtSigning, (name, amount) => take("fee", name, amount));
-  eachCharge(structure.extras, found.extras, isAtSigning, (name, amount) => take("extra", name, amount));
-  return items;
-}
-
-function nameOfPayments({ isAtOnce }: LeaseTerms, count: number): string {
-  if (isAtOnce) return "all payments";
-  if (count === 1) return "first payment";
-  return count === 2 ? "first and last payment" : `first and last ${count - 1} payments`;
-}

@@ -1,5 +1,5 @@
 import type { DayNumber } from "../../calendar";
-import type { Capitalized } from "./capitalize";
+import type { Capitalized } from "./capitalized";
 import type { Lease } from "./lease";
 import type { LeaseRow } from "./table";
 

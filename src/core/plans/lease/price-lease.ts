@@ -1,8 +1,10 @@
 import { currencyDecimals } from "../../money";
 import { type Result, success } from "../../result";
 import { totalWithPayments } from "../../structure";
-import { type Capitalized, capitalize, dueBesidesCash, paidAtSigning } from "./capitalize";
+import { capitalize } from "./capitalize";
+import type { Capitalized } from "./capitalized";
 import type { Lease } from "./lease";
+import { dueBesidesCash, paidAtSigning } from "./lease-due";
 import { capitalizedProblem, leaseProblem } from "./problems";
 import { type LeaseTerms, leaseTerms } from "./terms";
 

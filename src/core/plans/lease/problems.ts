@@ -1,7 +1,7 @@
 import { groupedAmount } from "../../money";
 import { type Failure, failure, missing, type Result, type Wanted } from "../../result";
 import { isDownFromDue, percentProblem } from "../../structure";
-import type { Capitalized } from "./capitalize";
+import type { Capitalized } from "./capitalized";
 import type { Lease, LeaseFigure } from "./lease";
 
 /** What was not given yet, in one sentence that names it all. */
