@@ -1,6 +1,7 @@
 // The demo scenario: Tarn & Hollow, a made-up dealer in the made-up town of Marrow Bay, and its lending desk.
 import { type DealHeading, documentOf } from "@/exchange/deal-document";
-import type { DealFile } from "@/exchange/deal-file";
+import type { DealFile, DealInputs } from "@/exchange/deal-file";
+import { LEASES } from "./leases";
 import { MORE_DEALS } from "./more-deals";
 
 export const DEMO_VEHICLES = [
@@ -28,9 +29,11 @@ export const DEMO_VEHICLES = [
   currency: "USD",
 }));
 
+/** Whose deal it is, for what, how it stands, and when it was changed. */
+export type DemoHeading = DealHeading & { changed: string };
+
 /** A deal of the scenario. */
-export type DemoDeal = DealHeading & {
-  changed: string;
+export type DemoDeal = DemoHeading & {
   structure: DealFile["structure"];
   plan: Partial<DealFile["plan"]>;
   find?: DealFile["find"];
@@ -201,16 +204,25 @@ const deals: DemoDeal[] = [
 /** The same ids each time, so that the demo is the same data wherever it is loaded. */
 const optionId = (place: number) => `00000000-0000-4000-8000-${String(place + 1).padStart(12, "0")}`;
 
-export const DEMO_DEALS = [...deals, ...MORE_DEALS].map(
-  ({ customer, vehicle, status, changed, structure, plan, find = "payment" }, place) => {
-    const inputs: DealFile = {
-      format: "kellux-deal",
-      version: 1,
-      currency: "USD",
-      structure,
-      plan: { kind: "loan", frequency: "monthly", ...plan },
-      find,
-    };
+const FILE = { format: "kellux-deal", version: 1, currency: "USD" } as const;
+
+const loans = [...deals, ...MORE_DEALS].map(({ structure, plan, find = "payment", ...heading }) => ({
+  heading,
+  inputs: {
+    ...FILE,
+    structure,
+    plan: { kind: "loan", frequency: "monthly", ...plan },
+    find,
+  } satisfies DealInputs,
+}));
+
+const leases = LEASES.map(({ structure, plan, ...heading }) => ({
+  heading,
+  inputs: { ...FILE, structure, plan: { kind: "lease", ...plan }, find: "payment" } satisfies DealInputs,
+}));
+
+export const DEMO_DEALS = [...loans, ...leases].map(
+  ({ heading: { customer, vehicle, status, changed }, inputs }, place) => {
     const document = documentOf({ customer, vehicle, status }, { id: optionId(place), name: "", inputs });
     return { ...document, changedAt: new Date(changed) };
   },

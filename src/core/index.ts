@@ -4,6 +4,7 @@ export {
   type CostOfCredit,
   chargeColumn,
   costOfCredit,
+  leaseEffectiveRate,
   type Payoff,
   type PerThousand,
   paymentPerThousand,
@@ -35,13 +36,18 @@ export {
   evaluateLease,
   excessDistance,
   LEASE_FIGURES,
+  LEASE_KNOWN,
   LEASE_RATE_NOTICE,
   type Lease,
+  type LeaseDueItem,
   type LeaseFigure,
+  type LeaseKnown,
+  type LeaseLine,
   type LeasePlan,
   type LeaseQuote,
   type LeaseRow,
   type LeaseTax,
+  leaseTally,
 } from "./plans/lease";
 export { firstPaymentDate, type LoanPlan, type PaymentRow } from "./plans/loan";
 export { type Answering, evaluate, type Quote, quoteBy, type Saved, type Summary, summarize } from "./quote";

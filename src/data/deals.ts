@@ -9,7 +9,7 @@ import {
   orderOf,
   upToDate,
 } from "@/exchange/deal-document";
-import { checkDealFile } from "@/exchange/deal-file/parse";
+import { checkDealInputs } from "@/exchange/deal-file/parse";
 import type { Database } from "./database";
 import { type Merged, merge, type VersionedDeal } from "./merge";
 import { customerNamed, dropIfUnused, vehicleCalled } from "./names";
@@ -271,7 +271,7 @@ async function headingColumns(database: Database, heading: DealHeading) {
 }
 
 function guarded(option: DealOption): DealOption {
-  const checked = checkDealFile(option.inputs);
+  const checked = checkDealInputs(option.inputs);
   if (!checked.ok) throw new Error(`Inputs that must not be kept: ${checked.sentence}`);
   return { ...option, inputs: checked.value };
 }

@@ -13,7 +13,7 @@ import {
   uuid,
 } from "drizzle-orm/pg-core";
 import { DEAL_STATUSES } from "@/exchange/deal-document";
-import type { DealFile } from "@/exchange/deal-file";
+import type { DealInputs } from "@/exchange/deal-file";
 import type { Settings } from "@/exchange/settings";
 
 export const customers = pgTable("customers", {
@@ -72,7 +72,7 @@ export const options = pgTable(
     /** Empty where it has no name of its own. */
     name: text().notNull().default(""),
     /** What the officer typed, checked against the deal file's schema. What follows from it is computed. */
-    inputs: json().$type<DealFile>().notNull(),
+    inputs: json().$type<DealInputs>().notNull(),
     /** The deal's version at which this option last changed. */
     version: integer().notNull().default(1),
   },

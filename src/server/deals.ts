@@ -9,7 +9,7 @@ import {
   LONGEST_NAME,
   upToDate,
 } from "@/exchange/deal-document";
-import { readDeal } from "@/exchange/deal-file";
+import { readInputs } from "@/exchange/deal-file";
 import { tooLargeSentence } from "@/exchange/deal-file/largest";
 import { parseDealFile } from "@/exchange/deal-file/parse";
 import type { DealReply, SaveReply } from "./contract";
@@ -59,7 +59,7 @@ export async function importDeal(store: Store, { fileName, text }: ImportRequest
   const file = parseDealFile(text);
   await rest();
   if (!file.ok) throw new Refusal(422, file.sentence);
-  const deal = readDeal(file.value);
+  const deal = readInputs(file.value);
   if (!deal.ok) throw new Refusal(422, deal.failure.sentence);
   await rest();
   const customer = fileName

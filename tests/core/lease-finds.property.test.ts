@@ -54,7 +54,7 @@ const FINDINGS: Finding[] = [
     find: "down",
     put: (file, minor) =>
       withStructure(file, { down: minor === undefined ? undefined : { amount: (minor / 100).toFixed(2) } }),
-    of: ({ cash }) => cash,
+    of: ({ down }) => down,
     step: 1,
   },
   {

@@ -14,7 +14,7 @@ const KINDS: [string, (file: LeaseFile, quote: LeaseQuote) => boolean][] = [
   ["by money factor", ({ plan }) => plan.reckoning === "moneyFactor"],
   ["by level yield", ({ plan }) => plan.reckoning === "levelYield"],
   ["all at once", ({ plan }) => plan.inAdvance === plan.payments],
-  ["more cash due than is paid", (_, { cash }) => cash < 0],
+  ["more cash due than is paid", (_, { down }) => down < 0],
   ["negative equity", (_, { equity }) => equity < 0],
   ["a residual above the price", (_, { residual, price }) => residual > price],
   ["no rent", ({ plan }) => Number(plan.moneyFactor) === 0],
@@ -49,7 +49,7 @@ test("every figure of a lease, and every row of its table, is right to the cent"
 });
 
 function expectExact(file: LeaseFile, quote: LeaseQuote): void {
-  const { cost, cash, schedule } = quote;
+  const { cost, down: cash, schedule } = quote;
   const exact = exactLease(file, cost, cash);
   expect({
     cost,

@@ -1,8 +1,9 @@
 // Random leases of every kind, as deal files.
 import fc from "fast-check";
 import type { Lease } from "@/core";
+import { checkDealInputs } from "@/exchange/deal-file/parse";
 import { type LeaseFile, readLease } from "@/exchange/lease-file";
-import { checkLeaseFile } from "@/exchange/lease-file/parse";
+import { leaseInputs } from "../loan-inputs";
 import { structures } from "./random-structures";
 
 const money = (most: number) => fc.integer({ min: 0, max: most }).map(minor => (minor / 100).toFixed(2));
@@ -99,9 +100,9 @@ export const leases: fc.Arbitrary<LeaseFile> = fc
 
 /** The lease that a file comes to. */
 export function leaseOf(file: LeaseFile): Lease {
-  const checked = checkLeaseFile(JSON.parse(JSON.stringify(file)));
+  const checked = checkDealInputs(JSON.parse(JSON.stringify(file)));
   if (!checked.ok) throw new Error(checked.sentence);
-  const lease = readLease(checked.value);
+  const lease = readLease(leaseInputs(checked.value));
   if (!lease.ok) throw new Error(lease.failure.sentence);
   return lease.value;
 }

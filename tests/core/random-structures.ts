@@ -2,7 +2,8 @@
 import fc from "fast-check";
 import type { Deal } from "@/core";
 import { type DealFile, readDeal } from "@/exchange/deal-file";
-import { checkDealFile } from "@/exchange/deal-file/parse";
+import { checkDealInputs } from "@/exchange/deal-file/parse";
+import { loanInputs } from "../loan-inputs";
 
 type Structure = DealFile["structure"];
 
@@ -134,9 +135,9 @@ export const structures: fc.Arbitrary<DealFile> = fc
 
 /** The deal that a file comes to. */
 export function dealOf(file: DealFile): Deal {
-  const checked = checkDealFile(file);
+  const checked = checkDealInputs(file);
   if (!checked.ok) throw new Error(checked.sentence);
-  const deal = readDeal(checked.value);
+  const deal = readDeal(loanInputs(checked.value));
   if (!deal.ok) throw new Error(deal.failure.sentence);
   return deal.value;
 }

@@ -2,7 +2,7 @@
 import { chargeColumn, evaluate, type Quote, working } from "@/core";
 import { priceFile } from "@/exchange/answers/price-file";
 import { type DealFile, readDeal } from "@/exchange/deal-file";
-import { checkDealFile } from "@/exchange/deal-file/parse";
+import { checkDealInputs } from "@/exchange/deal-file/parse";
 
 type Structure = DealFile["structure"];
 
@@ -251,6 +251,6 @@ test.each<[string, object]>([
   ["rebates", { rebates: Array.from({ length: 11 }, () => ({ name: "Rebate", amount: "1" })) }],
   ["tradeIns", { tradeIns: Array.from({ length: 4 }, () => ({ allowance: "1" })) }],
 ])("there can be only so many %s", (list, structure) => {
-  const checked = checkDealFile(fileOf({ price: "1", ...structure } as Structure));
+  const checked = checkDealInputs(fileOf({ price: "1", ...structure } as Structure));
   expect(checked).toMatchObject({ ok: false, sentence: expect.stringContaining(`structure.${list}`) });
 });

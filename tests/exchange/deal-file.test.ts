@@ -5,9 +5,11 @@ import { Ajv2020 } from "ajv/dist/2020";
 import { DEMO_DEALS } from "#demo/scenario";
 import { evaluate } from "@/core";
 import { chosenOption } from "@/exchange/deal-document";
-import { type DealFile, readDeal } from "@/exchange/deal-file";
+import { type DealFile, isLeaseInputs, readDeal, readInputs } from "@/exchange/deal-file";
 import { parseDealFile } from "@/exchange/deal-file/parse";
 import { publishedSchemas } from "@/exchange/published/schemas";
+import { figuresOf } from "@/server/figures/figures-of";
+import { loanInputs } from "../loan-inputs";
 
 const EXAMPLE: DealFile = {
   format: "kellux-deal",
@@ -39,7 +41,7 @@ const withPlan = (plan: object) => ({ ...EXAMPLE, plan: { ...EXAMPLE.plan, ...pl
 function sentenceFor(file: unknown): string {
   const parsed = parseDealFile(JSON.stringify(file));
   if (!parsed.ok) return parsed.sentence;
-  const deal = readDeal(parsed.value);
+  const deal = readInputs(parsed.value);
   if (deal.ok) throw new Error("The file reads well.");
   return deal.failure.sentence;
 }
@@ -47,7 +49,7 @@ function sentenceFor(file: unknown): string {
 function payment(file: unknown): number {
   const parsed = parseDealFile(JSON.stringify(file));
   if (!parsed.ok) throw new Error(parsed.sentence);
-  const deal = readDeal(parsed.value);
+  const deal = readDeal(loanInputs(parsed.value));
   const quote = deal.ok ? evaluate(deal.value) : deal;
   if (!quote.ok) throw new Error(quote.failure.sentence);
   return quote.value.payment;
@@ -78,7 +80,7 @@ test.each<[string, unknown]>([
     "The price is 1.005; it must be an amount from 0 to 1,000,000,000 with at most 2 decimals.",
     withStructure({ price: "1.005" }),
   ],
-  ['plan.kind is "lease"; it must be "loan", "flatRate" or "equalPrincipal".', withPlan({ kind: "lease" })],
+  ['plan.kind is "rental"; it must be "loan", "flatRate", "equalPrincipal" or "lease".', withPlan({ kind: "rental" })],
   [
     "plan.payments is 72.5; it must be a whole number of payments from 1 to 1200.",
     withPlan({ payments: 72.5 }),
@@ -109,10 +111,13 @@ test("the published schemas are the ones the app checks by, and take every demo 
   for (const [name, text] of Object.entries(publishedSchemas())) {
     expect(readFileSync(`schemas/${name}`, "utf8")).toBe(text);
   }
-  const published = readFileSync("schemas/deal.schema.json", "utf8");
-  const validate = new Ajv2020({ strict: false }).compile(JSON.parse(published));
+  const published = (name: string) =>
+    new Ajv2020({ strict: false }).compile(JSON.parse(readFileSync(`schemas/${name}.schema.json`, "utf8")));
+  const [validate, validateLease] = [published("deal"), published("lease")];
   for (const deal of DEMO_DEALS) {
-    expect(validate(JSON.parse(JSON.stringify(chosenOption(deal).inputs)))).toBe(true);
+    const { inputs } = chosenOption(deal);
+    const file = JSON.parse(JSON.stringify(inputs));
+    expect([validate(file), validateLease(file)]).toEqual([!isLeaseInputs(inputs), isLeaseInputs(inputs)]);
   }
   expect(validate({ ...EXAMPLE, find: "residual" })).toBe(false);
 });
@@ -132,12 +137,17 @@ test("the compiled checks are the ones that the schemas give", async () => {
 });
 
 test("the demo shows what it is meant to show", () => {
-  const quotes = DEMO_DEALS.map(kept => {
-    const deal = readDeal(chosenOption(kept).inputs);
-    return deal.ok ? evaluate(deal.value) : deal;
-  });
+  const inputs = DEMO_DEALS.map(kept => chosenOption(kept).inputs);
+  const quotes = inputs
+    .filter(each => !isLeaseInputs(each))
+    .map(each => {
+      const deal = readDeal(loanInputs(each));
+      return deal.ok ? evaluate(deal.value) : deal;
+    });
+  const leases = inputs.filter(isLeaseInputs).map(each => figuresOf(each).problem);
+  expect(leases).toEqual([null, null, null, null]);
   expect(quotes.filter(quote => !quote.ok)).toHaveLength(1);
-  expect(new Set(DEMO_DEALS.map(deal => deal.customer)).size).toBe(26);
+  expect(new Set(DEMO_DEALS.map(deal => deal.customer)).size).toBe(30);
   expect(quotes.some(quote => quote.ok && quote.value.payments === 120)).toBe(true);
   expect(quotes.some(quote => quote.ok && quote.value.financeCharge === 0)).toBe(true);
 });

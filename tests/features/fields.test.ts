@@ -12,10 +12,11 @@ import {
 } from "@/features/deal/fields";
 import { PLAN_PART_FIELD_NAMES } from "@/features/deal/fields/plan-part-fields";
 import { fieldText, loadRest, openOption } from "@/features/deal/option";
+import { loanInputs } from "../loan-inputs";
 
 beforeAll(loadRest);
 
-const EMPTY = chosenOption(newDealDocument("2026-11-24")).inputs;
+const EMPTY = loanInputs(chosenOption(newDealDocument("2026-11-24")).inputs);
 
 function read(field: FieldName, text: string, file = EMPTY) {
   const reading = readField(field, text, file);
@@ -78,7 +79,7 @@ test.each([
 test("clearing a field takes its figure out", () => {
   const reading = readField("price", "41,850", EMPTY);
   if (!reading.ok) throw new Error(reading.sentence);
-  expect(read("price", "", reading.file)).not.toHaveProperty("price");
+  expect(read("price", "", loanInputs(reading.file))).not.toHaveProperty("price");
 });
 
 /** Files as they come from anywhere: amounts as numbers or text, figures missing, every frequency. */
@@ -168,7 +169,7 @@ test("reading what a field shows changes nothing: not the deal, and not what it 
       // Nothing typed on a trade-in is 0, and may stand as 0.
       if (shown === "") expect(again).toMatch(/^$|^0(\.0+)?$/);
       else expect(again).toBe(shown);
-      expect(outcome(reading.file)).toEqual(outcome(file));
+      expect(outcome(loanInputs(reading.file))).toEqual(outcome(file));
     }),
     { numRuns: 1000 },
   );

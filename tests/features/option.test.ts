@@ -1,15 +1,16 @@
 import { chosenOption } from "@/exchange/deal-document";
-import type { PaidBy } from "@/exchange/deal-file";
+import type { PaidBy } from "@/exchange/deal-file/structure";
 import type { Locale } from "@/exchange/notation";
 import { newDealDocument } from "@/features/deal/desk/new-deal";
 import { paidMembers, withLine, withNewLine, withoutLine } from "@/features/deal/fields";
 import {
+  type ChangeWithinKind,
   fieldError,
   fieldText,
   isStale,
+  type LoanState,
   loadRest,
   type OptionAction,
-  type OptionState,
   openOption,
   optionReducer,
   shownQuote,
@@ -17,22 +18,26 @@ import {
 } from "@/features/deal/option";
 import { ADDABLE_PARTS } from "@/features/deal/plan/addable-parts";
 import { asKind, withFrequency } from "@/features/deal/plan/kinds";
+import { loanInputs } from "../loan-inputs";
 
 beforeAll(loadRest);
 
-const typed = (field: Extract<OptionAction, { type: "typed" }>["field"], text: string): OptionAction => ({
+const typed = (field: Extract<OptionAction, { type: "typed" }>["field"], text: string): ChangeWithinKind => ({
   type: "typed",
   field,
   text,
 });
 
 /** An option with which some things were done in turn. */
-function option(...actions: OptionAction[]): OptionState {
-  return actions.reduce(optionReducer, openOption(chosenOption(newDealDocument("2026-11-24")).inputs));
+function option(...actions: ChangeWithinKind[]): LoanState {
+  return actions.reduce<LoanState>(
+    (state, action) => optionReducer(state, action),
+    openOption(loanInputs(chosenOption(newDealDocument("2026-11-24")).inputs)),
+  );
 }
 
 const PRICED = [typed("price", "20,000"), typed("yearlyRate", "6"), typed("payments", "48")];
-const FOUND_PRICE: OptionAction = { type: "find", figure: "price", payment: "400.00" };
+const FOUND_PRICE: ChangeWithinKind = { type: "find", figure: "price", payment: "400.00" };
 
 test("the answer follows every key; a new deal says what is missing", () => {
   const start = option();
@@ -148,7 +153,7 @@ test("the first payment is a month after the contract until it is typed, and aga
 });
 
 test("a line taken out takes what was being typed in its list along; other lines keep theirs", () => {
-  const add = (name: string): OptionAction => ({
+  const add = (name: string): ChangeWithinKind => ({
     type: "structure",
     change: now => withNewLine(now, "fees", { name, amount: "10" }),
   });
@@ -230,8 +235,8 @@ test("every rare part of a plan is added, answered and taken out again", () => {
 });
 
 /** A deal of 20,000 at 6 % over 48 payments, written as in a place. */
-function placed(locale: Locale, ...actions: OptionAction[]): OptionState {
-  return [...actions].reduce(optionReducer, option(...PRICED, { type: "locale", locale }));
+function placed(locale: Locale, ...actions: ChangeWithinKind[]): LoanState {
+  return option(...PRICED, { type: "locale", locale }, ...actions);
 }
 
 test("figures are typed and shown as at the deal's place, and kept plain", () => {

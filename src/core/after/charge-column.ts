@@ -1,5 +1,7 @@
-import type { PaymentRow } from "../plans/loan";
 import type { ChargesWithPayments } from "../structure";
+
+/** A line of a loan's or a lease's table. */
+type PaidLine = { kind: string; payment: number };
 
 /**
  * What falls with each line of a repayment table: with the first, the last or each payment on which something is paid.
@@ -11,10 +13,10 @@ import type { ChargesWithPayments } from "../structure";
  * @example chargeColumn(quote.schedule, { first: 1000, last: 0, each: 500 }).slice(0, 3) // [1500, 500, 500]
  */
 export function chargeColumn(
-  rows: readonly PaymentRow[],
+  rows: readonly PaidLine[],
   { first, last, each }: ChargesWithPayments,
 ): number[] {
-  const isPaid = ({ kind, payment }: PaymentRow) => payment > 0 && kind !== "extra" && kind !== "balloon";
+  const isPaid = ({ kind, payment }: PaidLine) => payment > 0 && kind !== "extra" && kind !== "balloon";
   const from = rows.findIndex(isPaid);
   const to = rows.findLastIndex(isPaid);
   return rows.map((row, index) =>

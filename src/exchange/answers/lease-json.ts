@@ -62,18 +62,13 @@ export function leaseJson(quote: LeaseQuote): object {
     totalIfBought: money(quote.totalIfBought),
     totalCost: money(quote.totalIfReturned),
     price: money(quote.price),
-    down: money(quote.cash),
-    allowance: lease.find === "allowance" ? money(foundAllowance(quote)) : undefined,
+    down: money(quote.down),
+    allowance: lease.find === "allowance" ? money(quote.allowance) : undefined,
     firstDate: dateText(quote.firstDate),
     finalDate: dateText(quote.finalDate),
     note: quote.note,
     schedule: quote.schedule.map(row => rowJson(row, money)),
   };
-}
-
-function foundAllowance({ lease, filled }: LeaseQuote): number {
-  const open = lease.structure.tradeIns.findIndex(({ allowance }) => allowance === null);
-  return filled.structure.tradeIns[Math.max(open, 0)]?.allowance ?? 0;
 }
 
 function rowJson(row: LeaseRow, money: (minor: number) => string): object {

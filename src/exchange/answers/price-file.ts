@@ -2,10 +2,9 @@ import { evaluate, evaluateLease, summarize } from "@/core";
 import { checked } from "../checks";
 import { questionFile } from "../checks/compiled";
 import type { DealFile } from "../deal-file";
-import { readDeal } from "../deal-file";
-import { checkDealFile, parseJson } from "../deal-file/parse";
+import { isLeaseInputs, readDeal } from "../deal-file";
+import { checkDealInputs, parseJson } from "../deal-file/parse";
 import { type LeaseFile, readLease } from "../lease-file";
-import { checkLeaseFile, isLeaseFile } from "../lease-file/parse";
 import { answerFreeQuestions, answerQuestions } from "../questions";
 import type { QuestionFile } from "../questions/questions.schema";
 import { answerLeaseQuestion, leaseJson } from "./lease-json";
@@ -27,12 +26,9 @@ export function priceFile(text: string, withSchedule: boolean): PricedFile {
     const file = checked<QuestionFile>(questionFile, json.value);
     return file.ok ? answered(file.value) : file;
   }
-  if (isLeaseFile(json.value)) {
-    const lease = checkLeaseFile(json.value);
-    return lease.ok ? pricedLease(lease.value, withSchedule) : lease;
-  }
-  const file = checkDealFile(json.value);
-  return file.ok ? priced(file.value, withSchedule) : file;
+  const file = checkDealInputs(json.value);
+  if (!file.ok) return file;
+  return isLeaseInputs(file.value) ? pricedLease(file.value, withSchedule) : priced(file.value, withSchedule);
 }
 
 function isQuestionFile(value: unknown): boolean {

@@ -1,10 +1,10 @@
-import type { DealFile } from "../deal-file";
+import type { DealInputs } from "../deal-file";
 import { CHOSEN_OPTION } from "./changes";
 import type { DealDocument, DealHeading } from "./document.schema";
 import { documentOf } from "./parts";
 
 /** A deal's document as it was before a deal had options: one set of inputs. */
-type WithInputs = DealHeading & { inputs: DealFile };
+type WithInputs = DealHeading & { inputs: DealInputs };
 
 /**
  * Brings a deal's document up to date, wherever it was kept: in the database, in a file, among the changes that a
@@ -20,7 +20,10 @@ type WithInputs = DealHeading & { inputs: DealFile };
 export function upToDate(stored: unknown, optionId: string = CHOSEN_OPTION): unknown {
   if (!isObject(stored)) return stored;
   if (stored.format === "kellux-deal") {
-    return fromInputs({ customer: "", vehicle: "", status: "quoting", inputs: stored as DealFile }, optionId);
+    return fromInputs(
+      { customer: "", vehicle: "", status: "quoting", inputs: stored as DealInputs },
+      optionId,
+    );
   }
   return "inputs" in stored && !("options" in stored) ? fromInputs(stored as WithInputs, optionId) : stored;
 }

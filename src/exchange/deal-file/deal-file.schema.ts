@@ -1,30 +1,23 @@
 import Type from "typebox";
-import { FOUND_FIGURES } from "@/core";
+import { FOUND_FIGURES, LEASE_FIGURES } from "@/core";
+import { LeaseKnownSchema, LeasePlanSchema } from "../lease-file/lease-plan.schema";
+import { LeaseQuestionsSchema } from "../lease-file/lease-questions.schema";
 import { LOCALES } from "../notation";
-import { MOST_QUESTIONS, QuestionSchema } from "../questions/questions.schema";
-import { Amount, AskedPayments, Currency, exact, IsoDate, OneOf } from "../schema";
+import { QuestionsSchema } from "../questions/questions.schema";
+import { Currency, exact, OneOf } from "../schema";
+import { LoanKnownSchema } from "./plan/known.schema";
 import { PlanSchema } from "./plan/plan.schema";
-import { StructureSchema } from "./structure.schema";
+import { StructureSchema } from "./structure/structure.schema";
 
-/** A figure of the result that another is found from, in place of the plan's payment. */
-const Known = Type.Union(
-  [
-    exact({ totalCost: Amount }),
-    exact({ financeCharge: Amount }),
-    exact({ loanAmount: Amount }),
-    exact({ amountFinanced: Amount }),
-    exact({ dueAtSigning: Amount }),
-    exact({ cashReceived: Amount }),
-    exact({ endDate: IsoDate }),
-    exact({ payments: AskedPayments }),
-  ],
-  {
-    description:
-      'one of { "totalCost" }, { "financeCharge" }, { "loanAmount" }, { "amountFinanced" }, { "dueAtSigning" }, { "cashReceived" }, { "endDate" } or { "payments" }',
-  },
-);
+/** The lease that a loan was before its kind was changed, for coming back to; its structure is the loan's. */
+const KeptLease = exact({
+  plan: LeasePlanSchema,
+  find: OneOf(...LEASE_FIGURES),
+  from: Type.Optional(LeaseKnownSchema),
+  ask: Type.Optional(LeaseQuestionsSchema),
+});
 
-/** The deal file: the one source of its static type, its published JSON Schema and every check of it. */
+/** The deal file of a loan: the one source of its static type, its published JSON Schema and every check of it. */
 export const DealFileSchema = exact({
   format: Type.Literal("kellux-deal", { description: '"kellux-deal"' }),
   version: Type.Literal(1, { description: "1" }),
@@ -33,17 +26,13 @@ export const DealFileSchema = exact({
   structure: StructureSchema,
   plan: PlanSchema,
   find: OneOf(...FOUND_FIGURES),
-  from: Type.Optional(Known),
-  ask: Type.Optional(
-    Type.Array(QuestionSchema, {
-      maxItems: MOST_QUESTIONS,
-      description: `a list of at most ${MOST_QUESTIONS} questions`,
-    }),
-  ),
+  from: Type.Optional(LoanKnownSchema),
+  ask: Type.Optional(QuestionsSchema),
+  kept: Type.Optional(KeptLease),
 });
 
 /**
- * What the officer typed, as it is filed, sent and kept. Figures that were not typed yet, and the one being
+ * What the officer typed of a loan, as it is filed, sent and kept. Figures that were not typed yet, and the one being
  * found, are left out.
  */
 export type DealFile = Type.Static<typeof DealFileSchema>;

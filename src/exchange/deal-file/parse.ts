@@ -1,14 +1,23 @@
 import { type Checked, checked } from "../checks";
-import { dealFile } from "../checks/compiled";
-import type { DealFile } from "./deal-file.schema";
+import { dealFile, leaseFile } from "../checks/compiled";
+import type { DealInputs } from "./inputs";
 
 /**
- * Checks unknown data against the deal file's schema.
+ * Checks unknown data against the deal file's schema, that of a lease where its plan says so.
  *
  * @param place where it stands in what was given, such as "/document/inputs"; left out where it is all of it
  */
-export const checkDealFile = (value: unknown, place?: string): Checked<DealFile> =>
-  checked<DealFile>(dealFile, value, place);
+export const checkDealInputs = (value: unknown, place?: string): Checked<DealInputs> =>
+  checked<DealInputs>(isLeaseFile(value) ? leaseFile : dealFile, value, place);
+
+/** Whether data, whatever it is, says that its plan is a lease. */
+function isLeaseFile(value: unknown): boolean {
+  return memberOf(memberOf(value, "plan"), "kind") === "lease";
+}
+
+function memberOf(value: unknown, name: string): unknown {
+  return typeof value === "object" && value !== null ? (value as Record<string, unknown>)[name] : undefined;
+}
 
 const BYTE_ORDER_MARK = 0xfeff;
 
@@ -27,7 +36,7 @@ export function parseJson(text: string): Checked<unknown> {
  *
  * @returns the file, or one sentence with what is wrong
  */
-export function parseDealFile(text: string): Checked<DealFile> {
+export function parseDealFile(text: string): Checked<DealInputs> {
   const json = parseJson(text);
-  return json.ok ? checkDealFile(json.value) : json;
+  return json.ok ? checkDealInputs(json.value) : json;
 }

@@ -131,11 +131,17 @@ const OF_A_DEAL = [
 ] as const;
 
 /** What may be asked along with a deal. */
-export const QuestionSchema = tagged(
+const QuestionSchema = tagged(
   "ask",
   [...OF_A_DEAL, ...FREE],
   'a question: "ask" is "payoff", "totals", "totalsByYear", "affordability", "perThousand", "working", "timeValue", "rate" or "apr"',
 );
+
+/** What a file asks about its loan. */
+export const QuestionsSchema = Type.Array(QuestionSchema, {
+  maxItems: MOST_QUESTIONS,
+  description: `a list of at most ${MOST_QUESTIONS} questions`,
+});
 
 /** What may be asked without a deal. */
 const FreeQuestionSchema = tagged(

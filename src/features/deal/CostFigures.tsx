@@ -1,9 +1,9 @@
 import { memo } from "react";
 import { costOfCredit, type Quote, type WorkedFigure } from "@/core";
 import { amountText } from "@/exchange/text";
-import { isStale, shownQuote } from "./option";
-import { useNotation, useOption } from "./option/option-context";
-import { WorkingButton } from "./parts/WorkingButton";
+import { CostCard, CostCards } from "./answer/CostCard";
+import { shownQuote } from "./option";
+import { useLoan, useNotation } from "./option/option-context";
 
 type Cost = {
   figure: WorkedFigure;
@@ -99,36 +99,19 @@ function includedInTotalCost({ filled: { structure }, charges, dueAtSigning, dow
   return `${parts.join(" + ")}${tradeIns.some(({ owed }) => owed > 0) ? " − owed on it" : ""}`;
 }
 
-/** A name within a sentence: an abbreviation stays as it is. */
-const nameInSentence = (name: string) => (name === name.toUpperCase() ? name : name.toLowerCase());
-
 /** What the deal really costs, each figure with what it includes and its working. */
 export const CostFigures = memo(function CostFigures() {
-  const { option } = useOption();
-  const { notation, say } = useNotation();
+  const { option } = useLoan();
+  const { usesEffectiveRate } = useNotation().notation;
   const quote = shownQuote(option);
   if (!quote) return null;
-  const { usesEffectiveRate } = notation;
-  const columns = usesEffectiveRate ? "xl:grid-cols-5" : "xl:grid-cols-4";
   return (
-    <section aria-label="What it costs" className={`grid shrink-0 grid-cols-2 gap-3 ${columns}`}>
+    <CostCards columns={usesEffectiveRate ? 5 : 4}>
       {COSTS.filter(({ isEffectiveRate }) => usesEffectiveRate || !isEffectiveRate).map(
         ({ figure, name, text, includes }) => (
-          <div key={figure} className="card-paper px-3 py-1.5">
-            <div className="flex items-center justify-between">
-              <h3 className="font-normal font-sans text-faint text-sm">{name}</h3>
-              <WorkingButton figure={figure} name={nameInSentence(name)} />
-            </div>
-            <output
-              className={`block font-semibold font-serif text-xl ${isStale(option) ? "stale" : ""}`}
-              data-testid={figure}
-            >
-              {say(text(quote))}
-            </output>
-            <p className="text-faint text-sm leading-tight">{say(includes(quote))}</p>
-          </div>
+          <CostCard key={figure} figure={figure} name={name} text={text(quote)} includes={includes(quote)} />
         ),
       )}
-    </section>
+    </CostCards>
   );
 });

@@ -3,6 +3,7 @@
 import {
   type Dispatch,
   lazy,
+  type ReactNode,
   Suspense,
   useCallback,
   useEffect,
@@ -20,9 +21,9 @@ import { CUSTOMER_FIELD, DealHeader } from "./DealHeader";
 import { DealSentence } from "./DealSentence";
 import { DeskContext } from "./desk/desk-context";
 import { deskDocument, deskReducer, openDesk, openedOption } from "./desk/desk-state";
-import { isStale, needsRest, notationIn, type OptionAction, shownQuote } from "./option";
+import { isStale, type LoanState, notationIn, type OptionAction, shownQuote } from "./option";
 import { OptionContext } from "./option/option-context";
-import { useRest, whenRestIsLoaded } from "./option/use-rest";
+import { useRest, whenLeaseIsLoaded, whenLoaded, whenRestIsLoaded } from "./option/use-rest";
 import { PlanCard } from "./plan/PlanCard";
 import { StructureCard } from "./structure/StructureCard";
 
@@ -32,6 +33,18 @@ const DeletedNotice = lazy(() =>
 );
 const ConflictDialog = lazy(() =>
   import("./ConflictDialog").then(({ ConflictDialog: dialog }) => ({ default: dialog })),
+);
+
+// A loan does not need it.
+const LeaseStructure = lazy(() =>
+  import("./lease/LeaseDesk").then(({ LeaseStructure: structure }) => ({ default: structure })),
+);
+const LeaseAnswer = lazy(() =>
+  import("./lease/LeaseDesk").then(({ LeaseAnswer: answer }) => ({ default: answer })),
+);
+
+const opened = (part: ReactNode) => (
+  <Suspense fallback={<p className="p-4 text-faint">Opening …</p>}>{part}</Suspense>
 );
 
 type Props = { deal: DealReply /** What the house has settled for its deals. */; house: Settings };
@@ -48,7 +61,9 @@ export function DealDesk({ deal, house }: Props) {
     () => true,
     () => false,
   );
-  const isReady = useRest(isBrowser && deal.document.options.some(({ inputs }) => needsRest(inputs)));
+  const { options } = deal.document;
+  const opening = useMemo(() => (isBrowser ? options.map(({ inputs }) => inputs) : []), [isBrowser, options]);
+  const isReady = useRest(opening);
   return isBrowser && isReady ? (
     <Desk deal={deal} house={house} />
   ) : (
@@ -60,7 +75,30 @@ export function DealDesk({ deal, house }: Props) {
 const PLAIN_ACTIONS = new Set<OptionAction["type"]>(["typed", "left", "give", "downKind", "locale"]);
 
 const withRest = (options: readonly DealOption[] | undefined, go: () => void) =>
-  options?.some(({ inputs }) => needsRest(inputs)) ? whenRestIsLoaded(go) : go();
+  whenLoaded(
+    (options ?? []).map(({ inputs }) => inputs),
+    go,
+  );
+
+/** The answer of a loan, its plan and its table. */
+function LoanAnswer({ option, fileName }: { option: LoanState; fileName: string }) {
+  const quote = shownQuote(option);
+  return (
+    <>
+      <DealSentence />
+      <CostFigures />
+      <PlanCard />
+      {quote && (
+        <RepaymentTable
+          quote={quote}
+          notation={notationIn(option)}
+          stale={isStale(option)}
+          fileName={fileName}
+        />
+      )}
+    </>
+  );
+}
 
 /** The structure and the plan beside the answer. */
 function Desk({ deal, house }: Props) {
@@ -80,12 +118,13 @@ function Desk({ deal, house }: Props) {
   const act: Dispatch<OptionAction> = useCallback(action => {
     const go = () => dispatch({ type: "option", action });
     if (PLAIN_ACTIONS.has(action.type)) go();
+    else if (action.type === "kind") whenLeaseIsLoaded(go);
     else whenRestIsLoaded(go);
   }, []);
   const option = openedOption(state);
   const desk = useMemo(() => ({ state, dispatch, house }), [state, house]);
   const open = useMemo(() => ({ option, act }), [option, act]);
-  const quote = shownQuote(option);
+  const fileName = document.customer || "New deal";
   const isNew = deal.document.customer === "";
   useEffect(() => {
     if (isNew) window.document.getElementById(CUSTOMER_FIELD)?.focus();
@@ -114,19 +153,13 @@ function Desk({ deal, house }: Props) {
           )}
           <div className="flex min-h-0 flex-1 flex-col gap-4 lg:flex-row">
             <div className="card-paper flex shrink-0 flex-col max-lg:order-[-1] lg:max-h-full lg:w-[27rem] lg:self-start">
-              <StructureCard />
+              {option.kind === "lease" ? opened(<LeaseStructure />) : <StructureCard />}
             </div>
             <div className="flex min-h-0 min-w-0 flex-1 flex-col gap-3 max-lg:contents lg:overflow-auto">
-              <DealSentence />
-              <CostFigures />
-              <PlanCard />
-              {quote && (
-                <RepaymentTable
-                  quote={quote}
-                  notation={notationIn(option)}
-                  stale={isStale(option)}
-                  fileName={document.customer || "New deal"}
-                />
+              {option.kind === "lease" ? (
+                opened(<LeaseAnswer fileName={fileName} />)
+              ) : (
+                <LoanAnswer option={option} fileName={fileName} />
               )}
             </div>
           </div>

@@ -2,42 +2,16 @@ import { memo } from "react";
 import { FREQUENCY_NAMES, type Quote } from "@/core";
 import { longDateIn } from "@/exchange/notation";
 import { moneyText } from "@/features/figures/format";
+import { LiveFigure } from "./answer/LiveFigure";
+import { SentenceCard } from "./answer/SentenceCard";
 import { FindBar } from "./FindBar";
-import { type DeskFind, type FieldName, fieldOf, isFoundIn } from "./fields";
-import { isStale, shownQuote } from "./option";
-import { useNotation, useOption } from "./option/option-context";
-import { fieldId } from "./parts/FigureField";
+import { shownQuote } from "./option";
+import { useLoan, useNotation } from "./option/option-context";
 
-/**
- * The answer in one plain sentence, made of live figures. On a narrow screen it comes first, and stays while the figures
- * under it are changed.
- */
+/** The answer of a loan in one plain sentence. */
 export const DealSentence = memo(function DealSentence() {
-  const { option } = useOption();
-  const { say } = useNotation();
-  const quote = shownQuote(option);
-  return (
-    <section
-      aria-label="The deal in a sentence"
-      className="max-lg:contents lg:card-paper lg:shrink-0 lg:px-5 lg:py-3"
-    >
-      <div className="max-lg:card-paper max-lg:sticky max-lg:top-0 max-lg:z-20 max-lg:order-[-3] max-lg:max-h-[45dvh] max-lg:overflow-auto max-lg:px-4 max-lg:py-2 max-lg:shadow-md">
-        <NoAnswer />
-        {quote && (
-          <p
-            className={`font-serif text-[1.05rem] leading-snug lg:text-[1.25rem] lg:leading-[1.5] ${isStale(option) ? "stale" : ""}`}
-            data-testid="sentence"
-          >
-            <Sentence quote={quote} />
-          </p>
-        )}
-        {quote?.note && option.answer.ok && <p className="mt-1 text-faint">{say(quote.note)}</p>}
-      </div>
-      <div className="max-lg:card-paper max-lg:order-[-2] max-lg:px-4 max-lg:py-2 lg:mt-2">
-        <FindBar />
-      </div>
-    </section>
-  );
+  const quote = shownQuote(useLoan().option);
+  return <SentenceCard findBar={<FindBar />}>{quote && <Sentence quote={quote} />}</SentenceCard>;
 });
 
 type Money = (minor: number) => string;
@@ -56,19 +30,30 @@ function Sentence({ quote }: { quote: Quote }) {
     <>
       <Purchase quote={quote} /> <strong className="font-semibold">{money(quote.loanAmount)}</strong>
       {quote.cashReceived !== undefined && `, of which ${money(quote.cashReceived)} is paid out,`}{" "}
-      <Term quote={quote} /> <Live find="payment" text={money(single ? quote.finalPayment : quote.payment)} />
-      {(quote.charges?.all.each ?? 0) > 0 && ` with charges of ${money(quote.charges?.all.each ?? 0)}`}
-      {quote.extraEach > 0 && ` and ${money(quote.extraEach)} extra each time`},{" "}
+      <Term quote={quote} />{" "}
+      <LiveFigure
+        find="payment"
+        name="Payment"
+        text={money(single ? quote.finalPayment : quote.payment)}
+        after={besideText(quote, money) ? "" : ","}
+      />
+      {besideText(quote, money)}{" "}
       {quote.firstDate !== null && (
         <>
           {single ? "on" : "the first on"}{" "}
-          <Live go="firstPayment" text={longDateIn(quote.firstDate, notation)} />,{" "}
+          <LiveFigure field="firstPayment" text={longDateIn(quote.firstDate, notation)} after="," />{" "}
         </>
       )}
-      at <Live go="yearlyRate" text={say(`${quote.yearlyRate} %`)} />
-      {quote.trueYearlyRate !== undefined &&
-        say(` flat, a true yearly rate of ${quote.trueYearlyRate.toFixed(2)} %`)}
-      . It costs <strong className="font-semibold">{money(quote.financeCharge)}</strong> to finance
+      at{" "}
+      {quote.trueYearlyRate === undefined ? (
+        <LiveFigure field="yearlyRate" text={say(`${quote.yearlyRate} %`)} after="." />
+      ) : (
+        <>
+          <LiveFigure field="yearlyRate" text={say(`${quote.yearlyRate} %`)} />
+          {say(` flat, a true yearly rate of ${quote.trueYearlyRate.toFixed(2)} %.`)}
+        </>
+      )}{" "}
+      It costs <strong className="font-semibold">{money(quote.financeCharge)}</strong> to finance
       {single ? "" : `; the last payment is ${money(quote.finalPayment)}`}
       {quote.balloon > 0 && `, and ${money(quote.balloon)} is left to pay at the end`}.{" "}
       {endText(quote, money)}
@@ -76,12 +61,22 @@ function Sentence({ quote }: { quote: Quote }) {
   );
 }
 
+/** What is paid with each payment, where anything is. */
+function besideText({ charges, extraEach }: Quote, money: Money): string {
+  const each = charges?.all.each ?? 0;
+  const parts = [
+    each > 0 ? ` with charges of ${money(each)}` : "",
+    extraEach > 0 ? ` and ${money(extraEach)} extra each time` : "",
+  ].join("");
+  return parts && `${parts},`;
+}
+
 /** What the money is for: a vehicle at a price, or the purpose of a personal loan. */
 function Purchase({ quote }: { quote: Quote }) {
   const money = useMoney(quote);
   const { personal } = quote.filled.structure;
-  const price = <Live find="price" text={money(quote.price)} />;
-  const down = <Live find="down" text={money(quote.down)} />;
+  const price = <LiveFigure find="price" name="Price" text={money(quote.price)} />;
+  const down = <LiveFigure find="down" field="down" name="Cash down" text={money(quote.down)} />;
   if (!personal) {
     return (
       <>
@@ -104,14 +99,14 @@ function Term({ quote }: { quote: Quote }) {
   if (payments === 1) {
     return (
       <>
-        with <Live go="payments" text="one" /> payment of
+        with <LiveFigure field="payments" text="one" /> payment of
       </>
     );
   }
   const adjective = isListed ? "listed" : FREQUENCY_NAMES[filled.plan.frequency].adjective;
   return (
     <>
-      over <Live go="payments" text={`${payments} ${adjective}`} /> payments{leadText(quote)}
+      over <LiveFigure field="payments" text={`${payments} ${adjective}`} /> payments{leadText(quote)}
     </>
   );
 }
@@ -158,83 +153,10 @@ function stepsText({ filled: { plan } }: Quote): string {
 
 const MOST_STEPS_SAID = 3;
 
-type LiveProps = { text: string } & ({ find: DeskFind } | { go: FieldName });
-
-/** A figure of the sentence: pick it to find it, or to go where it is typed. */
-function Live(props: LiveProps) {
-  const { option, act } = useOption();
-  if ("go" in props) {
-    return (
-      <button
-        type="button"
-        className={liveClass(isFoundIn(props.go, option.inputs.find))}
-        title="Change this figure"
-        onClick={() => document.getElementById(fieldId(props.go))?.focus()}
-      >
-        {props.text}
-      </button>
-    );
-  }
-  const found = isFoundIn(props.find, option.inputs.find);
-  const name = fieldOf(props.find).label;
-  return (
-    <button
-      type="button"
-      aria-pressed={found}
-      title={found ? `${name}: being found` : `Find this ${name.toLowerCase()}`}
-      className={liveClass(found)}
-      onClick={() => act({ type: "find", figure: props.find })}
-    >
-      {props.text}
-    </button>
-  );
-}
-
 function times(count: number): string {
   return `${count} ${count === 1 ? "payment" : "payments"}`;
 }
 
 function savedText({ interest, payments }: NonNullable<Quote["saved"]>, money: Money): string {
   return `${money(interest)}${payments > 0 ? ` and ${times(payments)}` : ""}`;
-}
-
-function liveClass(found: boolean): string {
-  const style = found
-    ? "found px-1.5"
-    : "rounded-sm underline decoration-1 decoration-dotted underline-offset-4";
-  return `cursor-pointer font-semibold ${style}`;
-}
-
-/** Why there is no answer, and the nearest figure that has one. */
-function NoAnswer() {
-  const { option, act } = useOption();
-  const { notation, say } = useNotation();
-  const { answer, lastGood, inputs } = option;
-  if (answer.ok) return null;
-  const { sentence, nearest } = answer.failure;
-  return (
-    <div
-      role="alert"
-      className="mb-2 flex flex-wrap items-center gap-x-3 gap-y-1 text-lg"
-      data-testid="no-answer"
-    >
-      <span>
-        {say(sentence)}{" "}
-        {!lastGood && !nearest && <span className="text-faint">The answer appears here as you type.</span>}
-        {lastGood && <span className="text-faint"> The last answer is greyed below.</span>}
-      </span>
-      {nearest && (nearest.figure === "payment" || nearest.figure === "down") && (
-        <button
-          type="button"
-          className="btn btn-primary btn-sm"
-          onClick={() =>
-            act({ type: "give", figure: nearest.figure as "payment" | "down", minor: nearest.minor })
-          }
-        >
-          Use {fieldOf(nearest.figure).label.toLowerCase()}{" "}
-          {moneyText(nearest.minor, inputs.currency, notation)}
-        </button>
-      )}
-    </div>
-  );
 }

@@ -1,17 +1,17 @@
 import { Target } from "lucide-react";
 import { useState } from "react";
 import { type DealFile, knownWords } from "@/exchange/deal-file";
-import { type DeskFind, FOUND_NAMES } from "./fields";
+import { FOUND_NAMES, type LoanFind } from "./fields";
 import { readTyped } from "./option";
-import { useNotation, useOption } from "./option/option-context";
+import { useLoan, useNotation } from "./option/option-context";
 import { FieldError, FigureField } from "./parts/FigureField";
 import { WorkingButton } from "./parts/WorkingButton";
 
-const DESK_FINDS: readonly DeskFind[] = ["payment", "price", "down"];
+const DESK_FINDS: readonly LoanFind[] = ["payment", "price", "down"];
 
 /** Which figure is being found, from what, and the way to find another. */
 export function FindBar() {
-  const { find, from, structure } = useOption().option.inputs;
+  const { find, from, structure } = useLoan().option.inputs;
   const { working } = FOUND_NAMES[find];
   const name = foundName(find, structure);
   return (
@@ -33,7 +33,7 @@ function foundName(figure: DealFile["find"], { purpose }: DealFile["structure"])
 
 /** The other figures that the screen can find. */
 function FindOthers() {
-  const { option, act } = useOption();
+  const { option, act } = useLoan();
   return DESK_FINDS.filter(figure => figure !== option.inputs.find).map(figure => (
     <button key={figure} type="button" className="btn btn-sm" onClick={() => act({ type: "find", figure })}>
       Find {foundName(figure, option.inputs.structure)}
@@ -43,7 +43,7 @@ function FindOthers() {
 
 /** Where a deal file finds its figure from a result: which one. */
 function GivenResult({ from }: { from: NonNullable<DealFile["from"]> }) {
-  const { option } = useOption();
+  const { option } = useLoan();
   const { say } = useNotation();
   return (
     <>
@@ -55,13 +55,13 @@ function GivenResult({ from }: { from: NonNullable<DealFile["from"]> }) {
 
 /** While the payment is found: say what it should be, then what has to move. */
 function AskForPayment() {
-  const { option, act } = useOption();
+  const { option, act } = useLoan();
   const { say } = useNotation();
   const [wish, setWish] = useState("");
   const reading = readTyped(option, "payment", wish);
   const payment = reading.ok ? reading.file.plan.payment : undefined;
   const error = reading.ok ? undefined : say(reading.sentence);
-  const find = (figure: DeskFind) => {
+  const find = (figure: LoanFind) => {
     if (error) return;
     act({ type: "find", figure, ...(payment !== undefined && { payment: String(payment) }) });
   };
@@ -103,7 +103,7 @@ function AskForPayment() {
 
 /** While the price or the cash down is found: the payment it is found from. */
 function GivenPayment() {
-  const { option } = useOption();
+  const { option } = useLoan();
   return (
     <>
       <span className="text-faint">for a payment of</span>

@@ -2,8 +2,8 @@ import type { DealFile } from "@/exchange/deal-file";
 import type { Settings, TaxProfileFile } from "@/exchange/settings";
 import {
   hasErrors,
+  type LoanState,
   type OptionAction,
-  type OptionState,
   openOption,
   optionReducer,
 } from "@/features/deal/option";
@@ -13,12 +13,12 @@ import { withInputs } from "@/features/deal/option/option-state";
 export type House = Pick<Settings, "houseName" | "currency" | "locale" | "appearance">;
 
 /** A tax profile on the screen: its taxes are lines of an option that has nothing else. */
-export type ProfileState = { key: number; name: string; inEveryDeal: boolean; option: OptionState };
+export type ProfileState = { key: number; name: string; inEveryDeal: boolean; option: LoanState };
 
 /** The settings on the screen: plan, fees and extras are those of an option that has nothing else. */
 export type SettingsState = {
   house: House;
-  usual: OptionState;
+  usual: LoanState;
   profiles: readonly ProfileState[];
   /** What tells the next profile from the others. */
   nextKey: number;
@@ -67,11 +67,11 @@ export function settingsReducer(state: SettingsState, action: SettingsAction): S
     case "house":
       return withHouse(state, { ...state.house, ...action.change });
     case "usual":
-      return { ...state, usual: optionReducer(state.usual, action.action) };
+      return { ...state, usual: loanAfter(state.usual, action.action) };
     case "profile":
       return eachProfile(profile =>
         profile.key === action.key
-          ? { ...profile, option: optionReducer(profile.option, action.action) }
+          ? { ...profile, option: loanAfter(profile.option, action.action) }
           : profile,
       );
     case "profileHeading":
@@ -85,6 +85,12 @@ export function settingsReducer(state: SettingsState, action: SettingsAction): S
     case "dropProfile":
       return { ...state, profiles: state.profiles.filter(({ key }) => key !== action.key) };
   }
+}
+
+/** The deal that settings are typed in is a loan, whatever is done with it. */
+function loanAfter(state: LoanState, action: OptionAction): LoanState {
+  const next = optionReducer(state, action);
+  return next.kind === "loan" ? next : state;
 }
 
 function newProfile({ usual, profiles, nextKey }: SettingsState): ProfileState {
@@ -104,7 +110,7 @@ function newProfile({ usual, profiles, nextKey }: SettingsState): ProfileState {
 function withHouse(state: SettingsState, house: House): SettingsState {
   const { currency, locale } = house;
   if (currency === state.house.currency && locale === state.house.locale) return { ...state, house };
-  const moved = (option: OptionState) =>
+  const moved = (option: LoanState) =>
     withInputs({ ...option, houseLocale: locale }, { ...option.inputs, currency });
   return {
     ...state,

@@ -1,16 +1,32 @@
-import { FREQUENCY_NAMES, summarize } from "@/core";
+import { evaluateLease, FREQUENCY_NAMES, type Result, summarize } from "@/core";
 import type { KeptFigures } from "@/data/register-figures";
-import { type DealFile, readDeal } from "@/exchange/deal-file";
+import { type DealInputs, isLeaseInputs, readDeal } from "@/exchange/deal-file";
+import { readLease } from "@/exchange/lease-file";
 
 /** What the register shows of an option, as the core answers it. */
-export function figuresOf(inputs: DealFile): KeptFigures {
+export function figuresOf(inputs: DealInputs): KeptFigures {
   const { currency, plan } = inputs;
-  const paid = plan.datedPayments ? "listed" : FREQUENCY_NAMES[plan.frequency].adjective;
+  const isListed = plan.kind !== "lease" && plan.datedPayments !== undefined;
+  const paid = isListed ? "listed" : FREQUENCY_NAMES[plan.frequency].adjective;
+  const figures = answered(inputs);
+  if (!figures.ok) {
+    return { currency, payment: null, paid, amountFinanced: null, problem: figures.failure.sentence };
+  }
+  const { payment, amountFinanced } = figures.value;
+  return { currency, payment, paid, amountFinanced, problem: null };
+}
+
+/** The payment, and what is financed: of a lease its adjusted capitalized cost. */
+function answered(inputs: DealInputs): Result<{ payment: number; amountFinanced: number }> {
+  if (isLeaseInputs(inputs)) {
+    const lease = readLease(inputs);
+    const quote = lease.ok ? evaluateLease(lease.value) : lease;
+    if (!quote.ok) return quote;
+    return { ok: true, value: { payment: quote.value.payment, amountFinanced: quote.value.cost } };
+  }
   const deal = readDeal(inputs);
   const quote = deal.ok ? summarize(deal.value) : deal;
-  if (!quote.ok) {
-    return { currency, payment: null, paid, amountFinanced: null, problem: quote.failure.sentence };
-  }
+  if (!quote.ok) return quote;
   const { payment, amountFinanced } = quote.value;
-  return { currency, payment, paid, amountFinanced, problem: null };
+  return { ok: true, value: { payment, amountFinanced } };
 }

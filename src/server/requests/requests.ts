@@ -8,8 +8,8 @@ import {
   orderOf,
   upToDate,
 } from "@/exchange/deal-document";
-import { readDeal } from "@/exchange/deal-file";
-import { checkDealFile } from "@/exchange/deal-file/parse";
+import { readInputs } from "@/exchange/deal-file";
+import { checkDealInputs } from "@/exchange/deal-file/parse";
 import { importRequest, newDealRequest, saveRequest } from "./compiled";
 import type { ImportRequest, NewDealRequest, SaveRequest } from "./requests.schema";
 
@@ -78,9 +78,9 @@ function withReadableFigures<Value>(
   place: string,
 ): Checked<Value> {
   for (const [index, { inputs }] of options.entries()) {
-    const file = checkDealFile(inputs, `${place}/options/${index}/inputs`);
+    const file = checkDealInputs(inputs, `${place}/options/${index}/inputs`);
     if (!file.ok) return file;
-    const deal = readDeal(file.value);
+    const deal = readInputs(file.value);
     if (!deal.ok) return { ok: false, sentence: deal.failure.sentence };
   }
   return request;

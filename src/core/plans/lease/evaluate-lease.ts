@@ -8,7 +8,7 @@ import type { Lease } from "./lease";
 import { leaseDueItems } from "./lease-due";
 import { leaseLines } from "./lease-lines";
 import type { LeaseQuote } from "./lease-quote";
-import { purchaseTax } from "./lease-taxes";
+import { paymentTax, purchaseTax } from "./lease-taxes";
 import { type PricedLease, priceLease } from "./price-lease";
 import { missingLeaseFigures } from "./problems";
 import { leaseTable } from "./table";
@@ -57,7 +57,7 @@ function quoteOf(
     "factor" in terms.by
       ? (terms.by.factor.digits / terms.by.factor.scale) * PERCENT_OF_FACTOR
       : Number(plan.yearlyRate);
-  const { base: _base, ...capitalized } = found;
+  const { base: _base, cash: _cash, ...capitalized } = found;
   return success({
     ...capitalized,
     kind: "lease",
@@ -65,10 +65,13 @@ function quoteOf(
     filled,
     decimals,
     lines: leaseLines(structure, plan, found),
+    down: cash,
+    allowance: allowanceOf(lease, filled),
     payments: terms.payments,
     basePayment: base,
     parts: paymentParts(terms, cost, residual, base),
     payment,
+    paymentTaxes: plan.taxes.map(each => paymentTax([each], base)),
     depreciation,
     rentCharge: rows * base - depreciation,
     moneyFactor: Math.round((yearlyRate / PERCENT_OF_FACTOR) * FACTOR_SCALE) / FACTOR_SCALE,
@@ -85,6 +88,12 @@ function quoteOf(
     finalDate: terms.dateOf(terms.residualAt),
     ...noteOf(cash, decimals),
   });
+}
+
+/** The allowance for the first trade-in, or for the one that was found, in minor units. */
+function allowanceOf(lease: Lease, filled: Lease): number {
+  const open = lease.structure.tradeIns.findIndex(({ allowance }) => allowance === null);
+  return filled.structure.tradeIns[Math.max(open, 0)]?.allowance ?? 0;
 }
 
 /** A yearly percent is so many times a monthly factor: 12 months, of half the sum of cost and residual, in percent. */

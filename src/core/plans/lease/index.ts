@@ -16,4 +16,5 @@ export {
   type SecurityDeposit,
 } from "./lease";
 export type { LeaseDueItem, LeaseLine, LeaseQuote } from "./lease-quote";
+export { type LeaseTally, leaseTally } from "./lease-tally";
 export type { LeaseRow } from "./table";

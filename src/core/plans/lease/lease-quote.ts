@@ -20,18 +20,23 @@ export type LeaseLine = {
 };
 
 /** The answer of a lease. Money in minor units, rates in percent a year. */
-export type LeaseQuote = Omit<Capitalized, "base"> & {
+export type LeaseQuote = Omit<Capitalized, "base" | "cash"> & {
   kind: "lease";
   lease: Lease;
   /** With the figure filled in. */
   filled: Lease;
   decimals: number;
   lines: readonly LeaseLine[];
+  /** The cash, and the allowance for the first trade-in, or for the one that was found. */
+  down: number;
+  allowance: number;
   payments: number;
   /** Each before tax, its shown parts, and with tax. */
   basePayment: number;
   parts: { depreciation: number; rent: number };
   payment: number;
+  /** What of each payment falls to each tax of the plan. */
+  paymentTaxes: readonly number[];
   /** For the whole term (12 CFR 1013.4(f)). */
   depreciation: number;
   rentCharge: number;

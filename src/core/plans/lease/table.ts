@@ -6,6 +6,8 @@ import type { LeaseTerms } from "./terms";
 export type LeaseRow = {
   /** From 1; the closing row, on which nothing is paid, has the number of the last payment. */
   number: number;
+  /** How many periods after signing. */
+  period: number;
   date: DayNumber | null;
   kind: "atSigning" | "payment" | "closing";
   /** With tax. */
@@ -39,6 +41,7 @@ export function leaseTable(
     balance -= depreciation;
     rows.push({
       number: isPaid ? rows.length + 1 : rows.length,
+      period,
       date: dateOf(period),
       kind,
       payment: isPaid ? base + tax : 0,

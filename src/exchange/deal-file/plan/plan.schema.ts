@@ -14,7 +14,11 @@ import { TimeMembers } from "./time.schema";
 
 /** How a loan is repaid: its rate, its term and its dates, then the members of every part. */
 export const PlanSchema = exact({
-  kind: OneOf(...PLAN_KINDS),
+  kind: Type.Unsafe<(typeof PLAN_KINDS)[number]>({
+    enum: PLAN_KINDS,
+    // A lease has a schema of its own.
+    description: '"loan", "flatRate", "equalPrincipal" or "lease"',
+  }),
   yearlyRate: Type.Optional(YearlyRate),
   payments: Type.Optional(Payments),
   frequency: FrequencyWord,

@@ -7,9 +7,9 @@ import {
   parseDecimal,
   wholeText,
 } from "@/core";
-import type { DealFile } from "@/exchange/deal-file";
+import type { DealInputs } from "@/exchange/deal-file";
 import { typedAmountText } from "@/exchange/text";
-import { bad, type Field, good } from "./field";
+import { bad, good, type Reading } from "./field";
 
 /** "$", "€ ", "USD ": what may stand before an amount. */
 const LEADING_CURRENCY = /^(\p{Sc}|[A-Z]{3})\s*/u;
@@ -38,7 +38,9 @@ export function readAmount(text: string, currency: string): { amount: string } |
 }
 
 /** Reads an amount and puts it into the deal; nothing typed puts in nothing. */
-export function amountReader(put: (file: DealFile, amount: string | undefined) => DealFile): Field["read"] {
+export function amountReader<File extends DealInputs>(
+  put: (file: File, amount: string | undefined) => File,
+): (text: string, file: File) => Reading<File> {
   return (text, file) => {
     if (text === "") return good(put(file, undefined));
     const read = readAmount(text, file.currency);
@@ -53,11 +55,14 @@ export function readPercent(text: string): string | undefined {
 }
 
 /** A found amount in its field; nothing while there is none. */
-export function foundAmount({ currency }: DealFile, minor: number | undefined): string {
+export function foundAmount({ currency }: Pick<DealInputs, "currency">, minor: number | undefined): string {
   return minor === undefined ? "" : groupedAmount(minor, currencyDecimals(currency) ?? 2);
 }
 
 /** A typed amount in its field; nothing where none was typed. */
-export function typedAmount({ currency }: DealFile, amount: string | number | undefined): string {
+export function typedAmount(
+  { currency }: Pick<DealInputs, "currency">,
+  amount: string | number | undefined,
+): string {
   return amount === undefined ? "" : typedAmountText(amount, currency);
 }

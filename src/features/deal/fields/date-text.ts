@@ -1,5 +1,5 @@
 import { isoDate, parseIsoDate } from "@/core";
-import type { DealFile } from "@/exchange/deal-file";
+import type { DealInputs } from "@/exchange/deal-file";
 import { readDate, shortDate } from "@/exchange/text";
 import { localToday } from "@/features/figures/today";
 
@@ -10,7 +10,7 @@ export const NO_DATE = "Type a date such as 24 Nov, 24 Nov 2027 or +3 weeks, fro
  * A date as people type it, as ISO 8601; undefined where it is none. Steps count from the contract date, and a date
  * without a year is the next one after it.
  */
-export function readTypedDate(text: string, { plan }: DealFile): string | undefined {
+export function readTypedDate(text: string, { plan }: Pick<DealInputs, "plan">): string | undefined {
   return readFrom(text, plan.signed, true);
 }
 

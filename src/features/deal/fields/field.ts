@@ -1,45 +1,83 @@
-import type { Deal, FoundFigure, Quote, Result } from "@/core";
-import type { DealFile } from "@/exchange/deal-file";
+import type { Deal, Figure, FoundFigure, Lease, LeaseFigure, LeaseQuote, Quote, Result } from "@/core";
+import type { DealFile, DealInputs } from "@/exchange/deal-file";
+import type { LeaseFile } from "@/exchange/lease-file";
 
 /** What typing comes to: the deal with the figure in it, or one sentence for the place where it was typed. */
-export type Reading = { ok: true; file: DealFile } | { ok: false; sentence: string };
+export type Reading<File = DealInputs> = { ok: true; file: File } | { ok: false; sentence: string };
 
-/** What a field shows its figure from. */
-export type FieldView = {
-  inputs: DealFile;
-  /** The same, read by the core's terms. */
-  deal: Result<Deal>;
+/** What a field shows its figure from: what was typed, the same read by the core's terms, and the answer shown. */
+type ViewOf<Kind, File, Read, Answer> = {
+  kind: Kind;
+  inputs: File;
+  deal: Result<Read>;
   /** The present answer, or the last that held. */
-  quote: Quote | null;
+  quote: Answer | null;
 };
+export type LoanView = ViewOf<"loan", DealFile, Deal, Quote>;
+export type LeaseView = ViewOf<"lease", LeaseFile, Lease, LeaseQuote>;
+export type FieldView = LoanView | LeaseView;
 
-/** What can be found on the screen itself; a deal file can ask for more. */
-export type DeskFind = Extract<FoundFigure, "payment" | "price" | "down">;
+/** What can be found on the screen itself of a loan; a deal file can ask for more. */
+export type LoanFind = Extract<FoundFigure, "payment" | "price" | "down">;
+/** What can be found on the screen. */
+export type DeskFind = LoanFind | LeaseFigure;
 
 /** A place on the deal screen where a figure is typed. */
-export type Field = {
+type FieldOf<File, View> = {
   label: string;
   /** A date is picked; a name is words; all else is a figure typed as text. */
   type?: "date" | "name";
   /** Set where the figure can be found on the screen instead of given. */
   finds?: DeskFind;
   /** What is being found where the field shows a found figure. */
-  foundAs?: readonly FoundFigure[];
+  foundAs?: readonly (FoundFigure | LeaseFigure)[];
+  /** What a failure of the core calls its figure, where that is not its name. */
+  figure?: (inputs: File) => Figure;
   /** Shown after the figure, as the percent sign is. */
-  unit?: (inputs: DealFile) => string | undefined;
+  unit?: (inputs: File) => string | undefined;
   /** The deal with what was typed, trimmed, in it; nothing typed takes the figure out. */
-  read: (text: string, file: DealFile) => Reading;
+  read: (text: string, file: File) => Reading<File>;
   /** The figure as it stands in the field; reading it again changes nothing. */
-  show: (view: FieldView) => string;
+  show: (view: View) => string;
   /** The figure as it is set beside another version's. Left out where `show` says it, null where another field does. */
-  say?: ((view: FieldView) => string) | null;
+  say?: ((view: View) => string) | null;
 };
+export type Field = FieldOf<DealInputs, FieldView>;
+export type LoanField = FieldOf<DealFile, LoanView>;
+export type LeaseField = FieldOf<LeaseFile, LeaseView>;
+
+/** A field that only loans have, as one of any deal: a lease has nothing in it. */
+export function ofLoan({ unit, read, show, say, figure: _, ...rest }: LoanField): Field {
+  return {
+    ...rest,
+    ...(unit && { unit: inputs => (inputs.plan.kind === "lease" ? undefined : unit(inputs as DealFile)) }),
+    read: (text, file) => (file.plan.kind === "lease" ? good(file) : read(text, file as DealFile)),
+    show: view => (view.kind === "loan" ? show(view) : ""),
+    ...(say !== undefined && { say: say && (view => (view.kind === "loan" ? say(view) : "")) }),
+  };
+}
+
+/**
+ * A field that only leases have, as one of any deal: a loan has nothing in it.
+ *
+ * @param named what a failure of the core calls its figure, where the field does not say
+ */
+export function ofLease({ unit, read, show, say, figure, ...rest }: LeaseField, named: Figure): Field {
+  return {
+    ...rest,
+    figure: inputs => (figure && inputs.plan.kind === "lease" ? figure(inputs as LeaseFile) : named),
+    ...(unit && { unit: inputs => (inputs.plan.kind === "lease" ? unit(inputs as LeaseFile) : undefined) }),
+    read: (text, file) => (file.plan.kind === "lease" ? read(text, file as LeaseFile) : good(file)),
+    show: view => (view.kind === "lease" ? show(view) : ""),
+    ...(say !== undefined && { say: say && (view => (view.kind === "lease" ? say(view) : "")) }),
+  };
+}
 
 /** A reading of a text that cannot be read. */
-export const bad = (sentence: string): Reading => ({ ok: false, sentence });
+export const bad = (sentence: string): Reading<never> => ({ ok: false, sentence });
 
 /** A reading of a text that was read. */
-export const good = (file: DealFile): Reading => ({ ok: true, file });
+export const good = <File>(file: File): Reading<File> => ({ ok: true, file });
 
 /** An object with a member, or without it where its value is undefined. */
 export function withOptional<Part extends object, Key extends keyof Part>(

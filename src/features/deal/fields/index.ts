@@ -1,14 +1,19 @@
-import type { FoundFigure } from "@/core";
-import type { DealFile } from "@/exchange/deal-file";
-import type { Field, FieldView, Reading } from "./field";
-import type { LineFieldName } from "./line-fields";
+import type { FoundFigure, LeaseFigure } from "@/core";
+import type { DealInputs } from "@/exchange/deal-file";
+import { type Field, type FieldView, ofLoan, type Reading } from "./field";
 import { PLAN_FIELDS } from "./plan-fields";
-import type { PlanLineFieldName } from "./plan-lines";
-import type { PlanPartFieldName } from "./plan-part-fields";
 import type { RareFieldName } from "./rare-fields";
 import { STRUCTURE_FIELDS } from "./structure-fields";
 
-export { type DeskFind, type FieldView, type Reading, withOptional } from "./field";
+export {
+  type DeskFind,
+  type FieldView,
+  type LeaseView,
+  type LoanFind,
+  type LoanView,
+  type Reading,
+  withOptional,
+} from "./field";
 export { FOUND_NAMES } from "./found-figures";
 export type { LineFieldName } from "./line-fields";
 export { type PlanListName, planRows, withPlanRows } from "./plan-rows";
@@ -30,9 +35,17 @@ export {
 } from "./structure-lines";
 
 /** The fields that every deal has, by name. */
-const FIELDS = { ...STRUCTURE_FIELDS, ...PLAN_FIELDS };
+const FIELDS: Record<keyof typeof STRUCTURE_FIELDS | keyof typeof PLAN_FIELDS, Field> = {
+  ...STRUCTURE_FIELDS,
+  yearlyRate: ofLoan(PLAN_FIELDS.yearlyRate),
+  payments: ofLoan(PLAN_FIELDS.payments),
+  years: ofLoan(PLAN_FIELDS.years),
+  payment: ofLoan(PLAN_FIELDS.payment),
+  signed: ofLoan(PLAN_FIELDS.signed),
+  firstPayment: ofLoan(PLAN_FIELDS.firstPayment),
+};
 
-export type FieldName = keyof typeof FIELDS | PlanPartFieldName | LineFieldName | PlanLineFieldName;
+export type FieldName = keyof typeof FIELDS | RareFieldName;
 
 /** The fields of the structure, in the order of its lines, and those of the plan. */
 export const STRUCTURE_FIELD_NAMES = Object.keys(STRUCTURE_FIELDS) as (keyof typeof STRUCTURE_FIELDS)[];
@@ -60,7 +73,7 @@ export function fieldOf(name: FieldName): Field {
  * @param text what was typed; nothing takes the figure out
  * @param file the deal so far
  */
-export function readField(name: FieldName, text: string, file: DealFile): Reading {
+export function readField(name: FieldName, text: string, file: DealInputs): Reading {
   return fieldOf(name).read(text.trim(), file);
 }
 
@@ -70,6 +83,6 @@ export function showField(name: FieldName, view: FieldView): string {
 }
 
 /** Whether what a field shows is the figure being found. */
-export function isFoundIn(name: FieldName, find: FoundFigure): boolean {
+export function isFoundIn(name: FieldName, find: FoundFigure | LeaseFigure): boolean {
   return fieldOf(name).foundAs?.includes(find) ?? false;
 }

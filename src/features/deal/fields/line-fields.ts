@@ -1,14 +1,20 @@
 import { LONGEST_LINE_NAME } from "@/core";
-import type { DealFile } from "@/exchange/deal-file";
+import { type DealInputs, isLeaseInputs } from "@/exchange/deal-file";
+import type { LeaseTaxFile } from "@/exchange/lease-file";
 import { readAmount, readPercent, typedAmount } from "./amount-text";
 import { bad, type Field, good } from "./field";
+import { withLeaseTax } from "./lease-taxes";
 import { type ListName, linesOf, withLine } from "./structure-lines";
 
 /** A field of one line of a list: "fees/0/amount". */
-export type LineFieldName = `${ListName}/${number}/${string}`;
+export type LineFieldName = `${AnyList}/${number}/${string}`;
+
+/** The lists of a structure, and the taxes of a lease. */
+type AnyList = ListName | "leaseTaxes";
 
 /** What a line is called that has no name of its own. */
-const KIND: Record<ListName, string> = {
+const KIND: Record<AnyList, string> = {
+  leaseTaxes: "Tax",
   taxes: "Tax",
   fees: "Fee",
   extras: "Extra",
@@ -18,19 +24,26 @@ const KIND: Record<ListName, string> = {
 };
 
 /** Which figure a failure of the core blames for what a list holds. */
-type Place = { list: ListName; index: number };
+type Place = { list: AnyList; index: number };
 type Line = Record<string, string | number | boolean | undefined>;
 
-const lineAt = ({ structure }: DealFile, { list, index }: Place) =>
-  linesOf(structure, list)[index] as Line | undefined;
+function lineAt(file: DealInputs, { list, index }: Place): Line | undefined {
+  const lines = list === "leaseTaxes" ? leaseTaxes(file) : linesOf(file.structure, list);
+  return lines[index] as Line | undefined;
+}
 
-const put = (file: DealFile, { list, index }: Place, change: Line): DealFile => ({
-  ...file,
-  structure: withLine(file.structure, list, index, change as never),
-});
+function put(file: DealInputs, { list, index }: Place, change: Line): DealInputs {
+  if (list !== "leaseTaxes")
+    return { ...file, structure: withLine(file.structure, list, index, change as never) };
+  return isLeaseInputs(file)
+    ? { ...file, plan: withLeaseTax(file.plan, index, change as Partial<LeaseTaxFile>) }
+    : file;
+}
+
+const leaseTaxes = (file: DealInputs) => (isLeaseInputs(file) ? (file.plan.taxes ?? []) : []);
 
 /** What a line is called on the screen: by its name, or by its kind and place. */
-export function lineName(file: DealFile, list: ListName, index: number): string {
+export function lineName(file: DealInputs, list: AnyList, index: number): string {
   const name = lineAt(file, { list, index })?.name;
   return typeof name === "string" ? name : `${KIND[list]} ${index + 1}`;
 }
@@ -65,7 +78,7 @@ function percentField(place: Place, key: string, label: string): Field {
 function chargeField(place: Place, label: string): Field {
   const amount = amountField(place, "amount", label, true);
   const percent = percentField(place, "percent", label);
-  const isPercent = (file: DealFile) => lineAt(file, place)?.percentOf !== undefined;
+  const isPercent = (file: DealInputs) => lineAt(file, place)?.percentOf !== undefined;
   return {
     label,
     unit: inputs => (isPercent(inputs) ? "%" : undefined),
@@ -93,7 +106,7 @@ function nameField(place: Place, label: string, isNeeded: boolean): Field {
 
 /** The field of a line. */
 export function lineField(name: LineFieldName): Field {
-  const [list, index, part] = name.split("/") as [ListName, string, string];
+  const [list, index, part] = name.split("/") as [AnyList, string, string];
   const place = { list, index: Number(index) };
   const kind = `${KIND[list]} ${place.index + 1}`;
   switch (part) {

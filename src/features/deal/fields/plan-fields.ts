@@ -13,7 +13,7 @@ import { longDate } from "@/exchange/text";
 import { termText } from "@/features/figures/format";
 import { amountReader, foundAmount, readPercent, typedAmount } from "./amount-text";
 import { NO_DATE, readContractDate, readTypedDate, typedDate } from "./date-text";
-import { bad, type Field, type FieldView, good, type Reading, withOptional } from "./field";
+import { bad, good, type LoanField, type LoanView, type Reading, withOptional } from "./field";
 import { termReader, yearsFieldText } from "./term-text";
 
 /** The fields of the plan. */
@@ -52,7 +52,10 @@ export const PLAN_FIELDS = {
     label: "Payment",
     finds: "payment",
     foundAs: ["payment"],
-    read: amountReader((file, payment) => ({ ...file, plan: withOptional(file.plan, "payment", payment) })),
+    read: amountReader<DealFile>((file, payment) => ({
+      ...file,
+      plan: withOptional(file.plan, "payment", payment),
+    })),
     show: ({ inputs, quote }) =>
       inputs.find === "payment"
         ? foundAmount(inputs, quote?.payment)
@@ -80,7 +83,7 @@ export const PLAN_FIELDS = {
     show: ({ inputs, deal }) => typedDate(inputs.plan.firstPayment ?? followingDate(deal)),
     say: ({ inputs }) => dateText(inputs.plan.firstPayment) || "one period after the contract",
   },
-} satisfies Record<string, Field>;
+} satisfies Record<string, LoanField>;
 
 /** The first payment date where none is typed, as ISO 8601; undefined without a contract date. */
 function followingDate(deal: Result<Deal>): string | undefined {
@@ -88,7 +91,7 @@ function followingDate(deal: Result<Deal>): string | undefined {
   return date === null ? undefined : isoDate(date);
 }
 
-function readRate(text: string, file: DealFile): Reading {
+function readRate(text: string, file: DealFile): Reading<DealFile> {
   const put = (yearlyRate: string | undefined) =>
     good({ ...file, plan: withOptional(file.plan, "yearlyRate", yearlyRate) });
   if (text === "") return put(undefined);
@@ -106,7 +109,7 @@ function putDate(
   field: "signed" | "firstPayment",
   text: string,
   date: string | undefined,
-): Reading {
+): Reading<DealFile> {
   if (text !== "" && date === undefined) return bad(NO_DATE);
   return good({ ...file, plan: withOptional(file.plan, field, date) });
 }
@@ -116,12 +119,12 @@ function dateText(iso: string | undefined): string {
   return day === undefined ? "" : longDate(day);
 }
 
-function shownRate({ inputs, quote }: FieldView): string {
+function shownRate({ inputs, quote }: LoanView): string {
   return String((inputs.find === "yearlyRate" ? quote?.yearlyRate : inputs.plan.yearlyRate) ?? "");
 }
 
 /** The planned number of payments: typed, or following from what was found. */
-function shownPayments({ inputs: { find, from, plan }, quote }: FieldView): number | undefined {
+function shownPayments({ inputs: { find, from, plan }, quote }: LoanView): number | undefined {
   const follows = find === "payments" || from !== undefined;
   return plan.payments ?? (follows && !plan.datedPayments ? quote?.plannedPayments : undefined);
 }

@@ -2,7 +2,7 @@ import { HIGHEST_STEP_PERCENT, MOST_PAYMENTS, wholeText } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
 import { readAmount, typedAmount } from "./amount-text";
 import { NO_DATE, readTypedDate, typedDate } from "./date-text";
-import { bad, type Field, good, type Reading } from "./field";
+import { bad, good, type LoanField, type Reading } from "./field";
 import { type PlanListName, type PlanLists, planRows, withPlanRows } from "./plan-rows";
 
 /** A field of one row of a list of the plan: "steps/0/from". */
@@ -13,20 +13,20 @@ function withRow<List extends PlanListName>(
   list: List,
   index: number,
   row: PlanLists[List],
-): Reading {
+): Reading<DealFile> {
   const rows = planRows(file.plan, list).map((each, k) => (k === index ? row : each));
   return good({ ...file, plan: withPlanRows(file.plan, list, rows) });
 }
 
 /** The field of a row. */
-export function planLineField(name: PlanLineFieldName): Field {
+export function planLineField(name: PlanLineFieldName): LoanField {
   const [list, place, part] = name.split("/") as [PlanListName, string, string];
   const index = Number(place);
   if (list === "steps") return part === "from" ? stepFrom(index) : stepChange(index);
   return part === "date" ? dateOfRow(list, index) : amountOfRow(list, index);
 }
 
-function stepFrom(index: number): Field {
+function stepFrom(index: number): LoanField {
   return {
     label: `Step ${index + 1}: from payment`,
     read: (text, file) => {
@@ -45,7 +45,7 @@ function stepFrom(index: number): Field {
 const PERCENT = /^([+−-]?)\s*(\d{1,4}(?:\.\d{1,8})?)\s*%$/;
 
 /** What a step changes the payment to, or by: "700", "+5 %", "-2.5%". */
-function stepChange(index: number): Field {
+function stepChange(index: number): LoanField {
   return {
     label: `Step ${index + 1}: changes to, or by`,
     read: (text, file) => {
@@ -81,7 +81,7 @@ function readChange(text: string, currency: string): { amount: string } | { perc
 
 const ROW_NAMES = { once: "Extra", datedPayments: "Payment" };
 
-function dateOfRow(list: "once" | "datedPayments", index: number): Field {
+function dateOfRow(list: "once" | "datedPayments", index: number): LoanField {
   return {
     label: `${ROW_NAMES[list]} ${index + 1}: date`,
     type: "date",
@@ -95,7 +95,7 @@ function dateOfRow(list: "once" | "datedPayments", index: number): Field {
 }
 
 /** An amount; a listed payment without one is what the others leave. */
-function amountOfRow(list: "once" | "datedPayments", index: number): Field {
+function amountOfRow(list: "once" | "datedPayments", index: number): LoanField {
   return {
     label: `${ROW_NAMES[list]} ${index + 1}: amount`,
     read: (text, file) => {

@@ -2,7 +2,7 @@ import { HIGHEST_BALLOON_PERCENT, MOST_PAYMENTS, wholeText } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
 import { foundAmount, readAmount, readPercent, typedAmount } from "./amount-text";
 import { NO_DATE, readTypedDate, typedDate } from "./date-text";
-import { bad, type Field, good, type Reading, withOptional } from "./field";
+import { bad, good, type LoanField, type Reading, withOptional } from "./field";
 
 type PlanFile = DealFile["plan"];
 
@@ -18,16 +18,16 @@ export type PlanPartFieldName =
   | "yearlyExtraFrom"
   | "twiceMonthlyDays";
 
-const withPlan = (file: DealFile, plan: PlanFile): Reading => good({ ...file, plan });
-const put = <Key extends keyof PlanFile>(file: DealFile, key: Key, value: PlanFile[Key]): Reading =>
+const withPlan = (file: DealFile, plan: PlanFile): Reading<DealFile> => good({ ...file, plan });
+const put = <Key extends keyof PlanFile>(file: DealFile, key: Key, value: PlanFile[Key]): Reading<DealFile> =>
   withPlan(file, withOptional(file.plan, key, value));
 
 /** Reads an amount of a part that is there; cleared, the part stays with 0. */
 function amountOfPart(
   label: string,
   of: (plan: PlanFile) => string | number | undefined,
-  putAmount: (file: DealFile, amount: string) => Reading,
-): Field {
+  putAmount: (file: DealFile, amount: string) => Reading<DealFile>,
+): LoanField {
   return {
     label,
     read: (text, file) => {
@@ -43,8 +43,8 @@ function amountOfPart(
 function countOfPart(
   label: string,
   of: (plan: PlanFile) => number | undefined,
-  putCount: (file: DealFile, count: number) => Reading,
-): Field {
+  putCount: (file: DealFile, count: number) => Reading<DealFile>,
+): LoanField {
   return {
     label,
     read: (text, file) => {
@@ -59,7 +59,7 @@ function countOfPart(
 }
 
 /** The fields of the plan's rare parts. */
-export const PLAN_PART_FIELDS: Record<PlanPartFieldName, Field> = {
+export const PLAN_PART_FIELDS: Record<PlanPartFieldName, LoanField> = {
   balloon: {
     label: "Balloon",
     foundAs: ["balloon"],
@@ -129,7 +129,7 @@ export const PLAN_PART_FIELDS: Record<PlanPartFieldName, Field> = {
 const TWO_DAYS = /^(\d{1,2})\D+(\d{1,2})$/;
 
 /** The two days of payments twice a month; without them they follow from the first date. */
-function readTwoDays(text: string, file: DealFile): Reading {
+function readTwoDays(text: string, file: DealFile): Reading<DealFile> {
   if (text === "") return put(file, "twiceMonthlyDays", undefined);
   const [, first, second] = TWO_DAYS.exec(text) ?? [];
   const days = [Number(first), Number(second)];
@@ -139,7 +139,7 @@ function readTwoDays(text: string, file: DealFile): Reading {
 }
 
 /** A balloon is typed as an amount or a percent of the price; a percent sign makes it a percent wherever it is typed. */
-function readBalloon(text: string, file: DealFile): Reading {
+function readBalloon(text: string, file: DealFile): Reading<DealFile> {
   const { balloon } = file.plan;
   const isPercent = balloon !== undefined && "percent" in balloon;
   if (text === "") {

@@ -1,5 +1,6 @@
 import { LONGEST_LINE_NAME } from "@/core";
-import type { DealFile } from "@/exchange/deal-file";
+import type { DealInputs } from "@/exchange/deal-file";
+import type { StructureFile } from "@/exchange/deal-file/structure";
 import { amountReader, foundAmount, readAmount, readPercent, typedAmount } from "./amount-text";
 import { bad, type Field, good, type Reading, withOptional } from "./field";
 import { linesOf, withLine } from "./structure-lines";
@@ -76,16 +77,20 @@ export const STRUCTURE_FIELDS: Record<StructureFieldName, Field> = {
   },
 };
 
-function withStructure<Key extends keyof DealFile["structure"]>(
-  file: DealFile,
+function withStructure<Key extends keyof StructureFile>(
+  file: DealInputs,
   key: Key,
-  value: DealFile["structure"][Key],
-): DealFile {
+  value: StructureFile[Key],
+): DealInputs {
   return { ...file, structure: withOptional(file.structure, key, value) };
 }
 
 /** The first trade-in changed. A structure without a list of them keeps its one outside, as in files of before. */
-function withFirstTradeIn(file: DealFile, part: "allowance" | "owed", amount: string | undefined): DealFile {
+function withFirstTradeIn(
+  file: DealInputs,
+  part: "allowance" | "owed",
+  amount: string | undefined,
+): DealInputs {
   const { structure } = file;
   const change = { [part]: amount ?? "0" };
   if (structure.tradeIns) return { ...file, structure: withLine(structure, "tradeIns", 0, change) };
@@ -98,17 +103,17 @@ function withFirstTradeIn(file: DealFile, part: "allowance" | "owed", amount: st
   });
 }
 
-function isDownFound({ find }: DealFile): boolean {
+function isDownFound({ find }: DealInputs): boolean {
   return find === "down" || find === "downPercent";
 }
 
 /** Whether the cash down is given as a percent. */
-export function isPercentDown(inputs: DealFile): boolean {
+export function isPercentDown(inputs: DealInputs): boolean {
   const { down } = inputs.structure;
   return !isDownFound(inputs) && down !== undefined && "percent" in down;
 }
 
-function downText(inputs: DealFile): string {
+function downText(inputs: DealInputs): string {
   const { down } = inputs.structure;
   if (down === undefined) return "";
   if ("percent" in down) return String(down.percent);
@@ -119,15 +124,15 @@ function downText(inputs: DealFile): string {
 export type DownKind = "amount" | "percent" | "percentOfTotal" | "dueAtSigning";
 
 /** How the cash down is given; an amount where there is none. */
-export function downKind({ structure: { down } }: DealFile): DownKind {
+export function downKind({ structure: { down } }: DealInputs): DownKind {
   if (down === undefined || "amount" in down) return "amount";
   if ("dueAtSigning" in down) return "dueAtSigning";
   return down.of === "total" ? "percentOfTotal" : "percent";
 }
 
 /** Cash down is typed as an amount or a percent; a percent sign makes it a percent wherever it is typed. */
-function readDown(text: string, file: DealFile): Reading {
-  const put = (down: DealFile["structure"]["down"]) => good(withStructure(file, "down", down));
+function readDown(text: string, file: DealInputs): Reading {
+  const put = (down: StructureFile["down"]) => good(withStructure(file, "down", down));
   const kind = downKind(file);
   const of = kind === "percentOfTotal" ? { of: "total" as const } : {};
   const isPercent = kind === "percent" || kind === "percentOfTotal";

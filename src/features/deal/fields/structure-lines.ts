@@ -1,6 +1,4 @@
-import { type DealFile, type PaidBy, tradeInsOf } from "@/exchange/deal-file";
-
-type StructureFile = DealFile["structure"];
+import { type PaidBy, type StructureFile, tradeInsOf } from "@/exchange/deal-file/structure";
 
 /** The lists of a structure's lines. */
 export type Lists = Required<
@@ -61,7 +59,8 @@ export function withoutLine(structure: StructureFile, list: ListName, index: num
   );
 }
 
-function definedOnly(line: object): object {
+/** An object without the members that are undefined. */
+export function definedOnly(line: object): object {
   return Object.fromEntries(Object.entries(line).filter(([, value]) => value !== undefined));
 }
 

@@ -1,14 +1,17 @@
 import { FREQUENCY_NAMES, MOST_PAYMENTS, periodsPerYear, wholeText } from "@/core";
-import type { DealFile } from "@/exchange/deal-file";
-import { bad, type Field, good, withOptional } from "./field";
+import type { DealInputs } from "@/exchange/deal-file";
+import { bad, good, type Reading } from "./field";
 
 /** Reads a term: "72", "6 y", "5.5 years", "5 y 10 m". A bare number counts in the field's own unit. */
-export function termReader(bareUnit: "payments" | "years"): Field["read"] {
+export function termReader(
+  bareUnit: "payments" | "years",
+): <File extends DealInputs>(text: string, file: File) => Reading<File> {
   return (text, file) => {
-    if (text === "") return good({ ...file, plan: withOptional(file.plan, "payments", undefined) });
+    const { payments: _, ...plan } = file.plan;
+    if (text === "") return good({ ...file, plan });
     const payments = termInPayments(text, bareUnit, periodsPerYear(file.plan.frequency));
     const problem = termProblem(text, payments, bareUnit, file);
-    return problem ? bad(problem) : good({ ...file, plan: withOptional(file.plan, "payments", payments) });
+    return problem ? bad(problem) : good({ ...file, plan: { ...plan, payments } });
   };
 }
 
@@ -16,7 +19,7 @@ function termProblem(
   text: string,
   payments: number | undefined,
   bareUnit: "payments" | "years",
-  { plan: { frequency } }: DealFile,
+  { plan: { frequency } }: DealInputs,
 ): string | undefined {
   if (payments === undefined) {
     const example = bareUnit === "years" ? "6, 5.5 or 5 y 10 m" : "72, or 6 y for years";

@@ -1,16 +1,26 @@
-import { currencyDecimals, formatAmount } from "@/core";
-import type { DealFile } from "@/exchange/deal-file";
+import { currencyDecimals, formatAmount, type LeaseFigure, type LeaseKnown } from "@/core";
+import type { DealFile, DealInputs } from "@/exchange/deal-file";
+import type { StructureFile } from "@/exchange/deal-file/structure";
+import type { LeasePlanFile } from "@/exchange/lease-file";
 import type { Locale } from "@/exchange/notation";
 import {
   type DeskFind,
   type DownKind,
   type FieldName,
   type ListName,
+  type LoanFind,
   type PlanListName,
   withOptional,
 } from "../fields";
-import { type OptionState, readTyped, shownQuote, withInputs } from "./option-state";
-import { loadedRest } from "./rest";
+import {
+  type LeaseState,
+  type LoanState,
+  type OptionState,
+  readTyped,
+  shownQuote,
+  withInputs,
+} from "./option-state";
+import { loadedLease, loadedRest } from "./rest";
 import { amountOf, shownTally } from "./shown-tally";
 
 /** What can be done with one option on the screen. */
@@ -23,15 +33,26 @@ export type OptionAction =
   /** Lines of the structure added, taken out or changed otherwise than by typing; `forget` where places have moved. */
   | {
       type: "structure";
-      change: (structure: DealFile["structure"]) => DealFile["structure"];
+      change: (structure: StructureFile) => StructureFile;
       forget?: ListName;
     }
   /** The same for the plan. */
   | { type: "plan"; change: (plan: DealFile["plan"]) => DealFile["plan"]; forget?: PlanListName }
+  /** The same for the plan of a lease. */
+  | { type: "lease"; change: (plan: LeasePlanFile) => LeasePlanFile; forget?: "leaseTaxes" }
+  /** What of a lease's answer its figure is found from. */
+  | { type: "known"; figure: LeaseKnown }
+  | { type: "kind"; kind: OptionState["kind"] }
   /** How figures are written in this deal; as in the house where none is named. */
   | { type: "locale"; locale: Locale | undefined };
 
+/** What leaves the kind of a deal as it is. */
+export type ChangeWithinKind = Exclude<OptionAction, { type: "kind" }>;
+
 /** The option after something was done with it. */
+export function optionReducer(state: LoanState, action: ChangeWithinKind): LoanState;
+export function optionReducer(state: LeaseState, action: ChangeWithinKind): LeaseState;
+export function optionReducer(state: OptionState, action: OptionAction): OptionState;
 export function optionReducer(state: OptionState, action: OptionAction): OptionState {
   switch (action.type) {
     case "typed":
@@ -39,7 +60,9 @@ export function optionReducer(state: OptionState, action: OptionAction): OptionS
     case "left":
       return state.errors[action.field] ? state : { ...state, typed: without(state.typed, action.field) };
     case "find":
-      return find(state, action.figure, action.payment);
+      return state.kind === "lease"
+        ? findInLease(state, action.figure, action.payment)
+        : find(state, action.figure as LoanFind, action.payment);
     case "give":
       return give(state, action.figure, action.minor);
     case "downKind":
@@ -52,10 +75,24 @@ export function optionReducer(state: OptionState, action: OptionAction): OptionS
     case "locale":
       return withInputs(forgotten(state, undefined), withOptional(state.inputs, "locale", action.locale));
     case "plan":
+      if (state.kind !== "loan") return state;
       return withInputs(forgotten(state, action.forget), {
         ...state.inputs,
         plan: action.change(state.inputs.plan),
       });
+    case "lease":
+      if (state.kind !== "lease") return state;
+      return withInputs(forgotten(state, action.forget), {
+        ...state.inputs,
+        plan: action.change(state.inputs.plan),
+      });
+    case "known": {
+      if (state.kind !== "lease") return state;
+      const inputs = loadedLease().fromKnown(state.inputs, shownQuote(state), action.figure);
+      return withInputs(cleared(state, "lease/known"), inputs);
+    }
+    case "kind":
+      return ofKind(state, action.kind);
   }
 }
 
@@ -74,7 +111,12 @@ function cleared(state: OptionState, field: FieldName): OptionState {
 }
 
 /** The term is typed in two places; typing in one clears the other. */
-const TWIN: Partial<Record<FieldName, FieldName>> = { payments: "years", years: "payments" };
+const TWIN: Partial<Record<FieldName, FieldName>> = {
+  payments: "years",
+  years: "payments",
+  "lease/payments": "lease/years",
+  "lease/years": "lease/payments",
+};
 
 function typeIn(state: OptionState, field: FieldName, text: string): OptionState {
   const twin = TWIN[field] ?? field;
@@ -87,7 +129,7 @@ function typeIn(state: OptionState, field: FieldName, text: string): OptionState
 }
 
 /** Takes another figure as the one to find; what was found until now stays as a given figure. */
-function find(state: OptionState, figure: DeskFind, payment?: string): OptionState {
+function find(state: LoanState, figure: LoanFind, payment?: string): OptionState {
   const { inputs } = state;
   if (figure === inputs.find && payment === undefined) return state;
   const quote = shownQuote(state);
@@ -109,12 +151,34 @@ function find(state: OptionState, figure: DeskFind, payment?: string): OptionSta
   return withInputs(cleared(state, figure), next);
 }
 
+function findInLease(state: LeaseState, figure: DeskFind, payment?: string): OptionState {
+  const inputs = loadedLease().findInLease(state.inputs, shownQuote(state), figure as LeaseFigure, payment);
+  return withInputs(forgotten(state, undefined), inputs);
+}
+
+/** The deal as a loan or as a lease; what is being typed and cannot be read is forgotten with its fields. */
+function ofKind(state: OptionState, kind: OptionState["kind"]): OptionState {
+  if (state.kind === kind) return state;
+  const inputs =
+    state.kind === "loan"
+      ? loadedLease().asLease(state.inputs, shownQuote(state))
+      : loadedLease().asLoan(state.inputs, shownQuote(state));
+  return withInputs({ ...state, typed: {}, errors: {} }, inputs);
+}
+
 function give(state: OptionState, figure: "payment" | "down", minor: number): OptionState {
   const { inputs } = state;
   const amount = amountText(inputs, minor);
-  return figure === "payment"
-    ? withInputs(cleared(state, figure), { ...inputs, plan: { ...inputs.plan, payment: amount } })
-    : withInputs(cleared(state, figure), { ...inputs, structure: { ...inputs.structure, down: { amount } } });
+  if (figure === "down")
+    return withInputs(cleared(state, figure), {
+      ...inputs,
+      structure: { ...inputs.structure, down: { amount } },
+    });
+  const field = state.kind === "lease" ? "lease/known" : "payment";
+  return withInputs(cleared(state, field), {
+    ...inputs,
+    plan: { ...inputs.plan, payment: amount },
+  } as DealInputs);
 }
 
 /** Says the same cash down another way; a percent keeps two decimals. */
@@ -136,7 +200,10 @@ function changeDownKind(state: OptionState, kind: DownKind): OptionState {
  * The option without what was typed and could be read, which stands in its field anyway and may be another figure now,
  * and without what was being typed in a list whose lines have other places.
  */
-function forgotten(state: OptionState, list: ListName | PlanListName | undefined): OptionState {
+function forgotten(
+  state: OptionState,
+  list: ListName | PlanListName | "leaseTaxes" | undefined,
+): OptionState {
   const { typed, errors } = state;
   const isKept = (field: string) => list === undefined || !field.startsWith(`${list}/`);
   const keep = <Value>(record: Partial<Record<string, Value>>) =>
@@ -144,6 +211,6 @@ function forgotten(state: OptionState, list: ListName | PlanListName | undefined
   return { ...state, typed: keep(typed), errors: keep(errors) };
 }
 
-function amountText({ currency }: DealFile, minor: number): string {
+function amountText({ currency }: DealInputs, minor: number): string {
   return formatAmount(minor, currencyDecimals(currency) ?? 2);
 }

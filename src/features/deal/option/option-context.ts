@@ -1,10 +1,10 @@
 import { createContext, type Dispatch, useContext } from "react";
 import { inNotation, type Notation } from "@/exchange/notation";
 import type { OptionAction } from "./option-actions";
-import { notationIn, type OptionState } from "./option-state";
+import { type LeaseState, type LoanState, notationIn, type OptionState } from "./option-state";
 
 /** An option on the screen, and what is done with it. */
-export type OpenOption = { option: OptionState; act: Dispatch<OptionAction> };
+export type OpenOption<State = OptionState> = { option: State; act: Dispatch<OptionAction> };
 
 export const OptionContext = createContext<OpenOption | null>(null);
 
@@ -13,6 +13,20 @@ export function useOption(): OpenOption {
   const open = useContext(OptionContext);
   if (!open) throw new Error("useOption needs an OptionContext around it.");
   return open;
+}
+
+/** The option, which is a loan. */
+export function useLoan(): OpenOption<LoanState> {
+  const { option, act } = useOption();
+  if (option.kind !== "loan") throw new Error("useLoan needs a loan.");
+  return { option, act };
+}
+
+/** The option, which is a lease. */
+export function useLease(): OpenOption<LeaseState> {
+  const { option, act } = useOption();
+  if (option.kind !== "lease") throw new Error("useLease needs a lease.");
+  return { option, act };
 }
 
 /** How its figures are written, and how a text of the core is said with them. */

@@ -1,5 +1,6 @@
-import { type Deal, type Quote, quoteBy, type Result } from "@/core";
-import { type DealFile, readDeal } from "@/exchange/deal-file";
+import { type Deal, type Lease, type LeaseQuote, type Quote, quoteBy, type Result } from "@/core";
+import { type DealFile, type DealInputs, isLeaseInputs, readDeal } from "@/exchange/deal-file";
+import type { LeaseFile } from "@/exchange/lease-file";
 import {
   DEFAULT_LOCALE,
   inNotation,
@@ -9,28 +10,48 @@ import {
   plainDate,
   plainFigure,
 } from "@/exchange/notation";
-import { type FieldName, fieldOf, isFoundIn, type Reading, readField, showField } from "../fields";
-import { answeringOf } from "./rest";
+import {
+  type FieldName,
+  type FieldView,
+  fieldOf,
+  isFoundIn,
+  type Reading,
+  readField,
+  showField,
+} from "../fields";
+import { answeringOf, loadedLease } from "./rest";
 
-/** One option on the screen: all that is shown of it follows from this. */
-export type OptionState = {
-  /** The last readable state of what was typed; this is what is saved. */
-  inputs: DealFile;
+/** What of an option does not hang on its kind. */
+type Typing = {
   /** The house's, for a deal that has none of its own. */
   houseLocale: Locale;
-  /** The inputs as the core reads them, once for each change. */
-  deal: Result<Deal>;
-  answer: Result<Quote>;
-  /** The newest answer that held, shown greyed while there is none. */
-  lastGood: Quote | null;
   /** The text of fields that are being typed in, or cannot be read. */
   typed: Partial<Record<FieldName, string>>;
   /** Why a field's text cannot be read. */
   errors: Partial<Record<FieldName, string>>;
 };
 
+/** What was typed, and what follows from it. */
+type Answered<Kind, File, Read, Answer> = Typing & {
+  kind: Kind;
+  /** The last readable state of what was typed; this is what is saved. */
+  inputs: File;
+  /** The inputs as the core reads them, once for each change. */
+  deal: Result<Read>;
+  answer: Result<Answer>;
+  /** The newest answer that held, shown greyed while there is none. */
+  lastGood: Answer | null;
+};
+export type LoanState = Answered<"loan", DealFile, Deal, Quote>;
+export type LeaseState = Answered<"lease", LeaseFile, Lease, LeaseQuote>;
+
+/** One option on the screen: all that is shown of it follows from this. */
+export type OptionState = LoanState | LeaseState;
+
 /** An option as it opens. */
-export function openOption(inputs: DealFile, houseLocale: Locale = DEFAULT_LOCALE): OptionState {
+export function openOption(inputs: DealFile, houseLocale?: Locale): LoanState;
+export function openOption(inputs: DealInputs, houseLocale?: Locale): OptionState;
+export function openOption(inputs: DealInputs, houseLocale: Locale = DEFAULT_LOCALE): OptionState {
   return withInputs({ lastGood: null, typed: {}, errors: {}, houseLocale }, inputs);
 }
 
@@ -52,18 +73,34 @@ const same = (text: string) => text;
 
 /** An option with other inputs, read and answered. */
 export function withInputs(
-  state: Pick<OptionState, "lastGood" | "typed" | "errors" | "houseLocale">,
+  state: Typing & { lastGood: Quote | LeaseQuote | null },
   inputs: DealFile,
+): LoanState;
+export function withInputs(
+  state: Typing & { lastGood: Quote | LeaseQuote | null },
+  inputs: DealInputs,
+): OptionState;
+export function withInputs(
+  { typed, errors, houseLocale, lastGood }: Typing & { lastGood: Quote | LeaseQuote | null },
+  inputs: DealInputs,
 ): OptionState {
+  const typing = { typed, errors, houseLocale };
+  if (isLeaseInputs(inputs)) {
+    const { deal, answer } = loadedLease().answerLease(inputs);
+    const held = lastGood?.kind === "lease" ? lastGood : null;
+    return { ...typing, kind: "lease", inputs, deal, answer, lastGood: answer.ok ? answer.value : held };
+  }
   const deal = readDeal(inputs);
   const answer = deal.ok ? quoteBy(answeringOf(deal.value), deal.value) : deal;
-  const { typed, errors, houseLocale } = state;
-  const lastGood = answer.ok ? answer.value : state.lastGood;
-  return { inputs, deal, answer, lastGood, typed, errors, houseLocale };
+  const held = lastGood?.kind === "lease" ? null : lastGood;
+  return { ...typing, kind: "loan", inputs, deal, answer, lastGood: answer.ok ? answer.value : held };
 }
 
 /** The answer that is shown: the present one, or the last that held. */
-export function shownQuote({ answer, lastGood }: OptionState): Quote | null {
+export function shownQuote(state: LoanState): Quote | null;
+export function shownQuote(state: LeaseState): LeaseQuote | null;
+export function shownQuote(state: OptionState): Quote | LeaseQuote | null;
+export function shownQuote({ answer, lastGood }: OptionState): Quote | LeaseQuote | null {
   return answer.ok ? answer.value : lastGood;
 }
 
@@ -81,7 +118,7 @@ export function hasErrors(errors: OptionState["errors"]): boolean {
 export function fieldText(state: OptionState, field: FieldName): string {
   const typed = state.typed[field];
   if (typed !== undefined) return typed;
-  const text = showField(field, { ...state, quote: shownQuote(state) });
+  const text = showField(field, { ...state, quote: shownQuote(state) } as FieldView);
   return fieldOf(field).type === "name" ? text : inNotation(text, notationIn(state));
 }
 
@@ -90,7 +127,8 @@ export function fieldError(state: OptionState, field: FieldName): string | undef
   const { errors, answer } = state;
   const notation = notationIn(state);
   if (errors[field]) return inNotation(errors[field], notation);
-  if (answer.ok || answer.failure.figure !== field || isMissing(state, field)) return undefined;
+  const isBlamed = !answer.ok && (fieldOf(field).figure?.(state.inputs) ?? field) === answer.failure.figure;
+  if (!isBlamed || isMissing(state, field)) return undefined;
   return inNotation(answer.failure.sentence, notation);
 }
 

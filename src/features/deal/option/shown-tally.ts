@@ -1,12 +1,21 @@
-import { prepaidCharges, type Reckoned, type StructureFigure, settle, type TallyLine, tally } from "@/core";
+import {
+  type LeaseLine,
+  prepaidCharges,
+  type Reckoned,
+  type StructureFigure,
+  settle,
+  type TallyLine,
+  tally,
+} from "@/core";
 import { hasErrors, isStale, type OptionState, shownQuote } from "./option-state";
+import { loadedLease } from "./rest";
 
 /** The running tally as it is shown, and what it leads to; money in minor units. */
 export type Tally = {
   /** Empty while the price is missing. */
-  lines: readonly TallyLine[];
+  lines: readonly (TallyLine | LeaseLine)[];
   /** What fees, extras and taxes come to. */
-  reckoned: Reckoned | null;
+  reckoned: Pick<Reckoned, "price" | "total" | "fees" | "extras" | "taxes"> | null;
   loanAmount: number | undefined;
   amountFinanced: number | undefined;
   /** What is due at signing, once there is an answer. */
@@ -28,6 +37,13 @@ const NOTHING = {
  * none yet it is there before the rate and the term are typed, unless a line of it is being found.
  */
 export function shownTally(state: OptionState): Tally {
+  if (state.kind === "lease") {
+    const { tallyOfDraft, tallyOfLease } = loadedLease();
+    const draft = state.answer.ok ? undefined : tallyOfDraft(state.deal);
+    if (draft) return { ...draft, stale: hasErrors(state.errors) };
+    const quote = shownQuote(state);
+    return { ...(quote ? tallyOfLease(quote) : NOTHING), stale: isStale(state) };
+  }
   const { deal, answer, errors } = state;
   const quote = shownQuote(state);
   if (!answer.ok && deal.ok) {

@@ -11,6 +11,8 @@ type Props = {
   field: FieldName;
   /** Where the visible label stands elsewhere, the field is named for those who do not see it. */
   hideLabel?: boolean;
+  /** What it is called in this deal, where that is not its label. */
+  called?: string | undefined;
   /** What stands above the field where the place says the rest of its label. */
   shortLabel?: string;
   /** Where a FieldError stands at another place of the form. */
@@ -18,13 +20,14 @@ type Props = {
 };
 
 /** One figure to type. Answers move with every key; a figure that cannot be read says why right here. */
-export function FigureField({ field, hideLabel = false, shortLabel, errorElsewhere }: Props) {
+export function FigureField({ field, called, hideLabel = false, shortLabel, errorElsewhere }: Props) {
   const { option, act } = useOption();
   const found = isFoundIn(field, option.inputs.find);
   return (
     <div className="min-w-0">
       <FieldInput
         field={field}
+        called={called}
         hideLabel={hideLabel}
         shortLabel={shortLabel}
         text={fieldText(option, field)}
@@ -41,6 +44,7 @@ export function FigureField({ field, hideLabel = false, shortLabel, errorElsewhe
 
 type InputProps = {
   field: FieldName;
+  called: string | undefined;
   hideLabel: boolean;
   shortLabel: string | undefined;
   text: string;
@@ -53,13 +57,13 @@ type InputProps = {
 
 /** Drawn again only where something of it has changed: a key changes few of many fields. */
 const FieldInput = memo(function FieldInput(props: InputProps) {
-  const { field, hideLabel, shortLabel, text, unit, found, stale, isWrong, act } = props;
+  const { field, called, hideLabel, shortLabel, text, unit, found, stale, isWrong, act } = props;
   const { label, finds, type = "figure" } = fieldOf(field);
   const id = fieldId(field);
   return (
     <>
       <label htmlFor={id} className={hideLabel ? "sr-only" : "mb-0.5 block text-faint text-sm"}>
-        {shortLabel ?? label}
+        {shortLabel ?? called ?? label}
         {found && <span className="sr-only"> (being found)</span>}
       </label>
       <div className="relative">

@@ -1,15 +1,21 @@
 import { Calculator } from "lucide-react";
 import { type ComponentType, useState } from "react";
-import type { Quote, WorkedFigure } from "@/core";
+import type { LeaseQuote, Quote, WorkedFigure, WorkedLeaseFigure, WorkingStep } from "@/core";
 import { notify } from "@/features/notices/notify";
 import { shownQuote } from "../option";
 import { useOption } from "../option/option-context";
 
-type DialogProps = { quote: Quote; figure: WorkedFigure; name: string; onClose: () => void };
-type Shown = { Dialog: ComponentType<DialogProps>; quote: Quote };
+/** A figure of a loan, or of a lease, that can show its working. */
+export type AnyWorkedFigure = WorkedFigure | WorkedLeaseFigure;
+
+type Loaded = {
+  WorkingDialog: ComponentType<{ step: WorkingStep; name: string; onClose: () => void }>;
+  workingOf: (quote: Quote | LeaseQuote, figure: AnyWorkedFigure) => WorkingStep;
+};
+type Shown = { Dialog: Loaded["WorkingDialog"]; step: WorkingStep };
 
 /** Opens the working of a figure: how it came about, with its numbers filled in. */
-export function WorkingButton({ figure, name }: { figure: WorkedFigure; name: string }) {
+export function WorkingButton({ figure, name }: { figure: AnyWorkedFigure; name: string }) {
   const { option } = useOption();
   const [shown, setShown] = useState<Shown | null>(null);
   const quote = shownQuote(option);
@@ -22,23 +28,21 @@ export function WorkingButton({ figure, name }: { figure: WorkedFigure; name: st
         title="Show the working"
         className="grid size-6 cursor-pointer place-items-center rounded-field text-primary hover:bg-base-200"
         onClick={async () => {
-          const Dialog = await loadedDialog();
-          if (Dialog) setShown({ Dialog, quote });
+          const loaded = await loadedWorkings();
+          if (loaded) setShown({ Dialog: loaded.WorkingDialog, step: loaded.workingOf(quote, figure) });
         }}
       >
         <Calculator size={15} aria-hidden="true" />
       </button>
-      {shown && (
-        <shown.Dialog quote={shown.quote} figure={figure} name={name} onClose={() => setShown(null)} />
-      )}
+      {shown && <shown.Dialog step={shown.step} name={name} onClose={() => setShown(null)} />}
     </>
   );
 }
 
 /** Workings are asked for now and then: the screen starts without the code for them. */
-async function loadedDialog(): Promise<ComponentType<DialogProps> | undefined> {
+async function loadedWorkings(): Promise<Loaded | undefined> {
   try {
-    return (await import("./WorkingDialog")).WorkingDialog;
+    return await import("./WorkingDialog");
   } catch {
     notify.error("The working could not be loaded, because the server is away. Try again when it is back.");
     return undefined;

@@ -1,18 +1,25 @@
 import { useEffect, useRef } from "react";
-import type { Quote, WorkedFigure, WorkingStep } from "@/core";
-import { working } from "@/core/working";
+import type { LeaseQuote, Quote, WorkedFigure, WorkedLeaseFigure, WorkingStep } from "@/core";
+import { leaseWorking, working } from "@/core/working";
 import { useNotation } from "../option/option-context";
 
-type Props = { quote: Quote; figure: WorkedFigure; name: string; onClose: () => void };
+/** The working of a figure of an answer. */
+export function workingOf(quote: Quote | LeaseQuote, figure: WorkedFigure | WorkedLeaseFigure): WorkingStep {
+  return quote.kind === "lease"
+    ? leaseWorking(quote, figure as WorkedLeaseFigure)
+    : working(quote, figure as WorkedFigure);
+}
+
+type Props = { step: WorkingStep; name: string; onClose: () => void };
 
 /** How a figure came about, with its numbers filled in. */
-export function WorkingDialog({ quote, figure, name, onClose }: Props) {
+export function WorkingDialog({ step, name, onClose }: Props) {
   const dialog = useRef<HTMLDialogElement>(null);
   useEffect(() => dialog.current?.showModal(), []);
   return (
     <dialog ref={dialog} className="modal" aria-label={`Working of the ${name}`} onClose={onClose}>
       <div className="modal-box max-w-3xl font-normal text-base text-base-content">
-        <Step step={working(quote, figure)} level={0} />
+        <Step step={step} level={0} />
         <form method="dialog" className="modal-action">
           <button type="submit" className="btn btn-sm">
             Close

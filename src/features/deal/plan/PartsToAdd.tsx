@@ -1,9 +1,9 @@
-import { useOption } from "../option/option-context";
+import { useLoan } from "../option/option-context";
 import { ADDABLE_PARTS } from "./addable-parts";
 
 /** The parts that this plan does not have yet: one press adds one. */
 export function PartsToAdd() {
-  const { option, act } = useOption();
+  const { option, act } = useLoan();
   const { plan } = option.inputs;
   return (
     <div className="mt-1 flex flex-wrap gap-x-3 gap-y-0.5">

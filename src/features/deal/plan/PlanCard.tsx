@@ -3,11 +3,11 @@ import { FREQUENCY_NAMES, parseIsoDate } from "@/core";
 import { planTitle } from "@/exchange/deal-file/plan";
 import { yearsText } from "@/features/figures/format";
 import { hasRareParts, shownQuote } from "../option";
-import { useOption } from "../option/option-context";
+import { useLoan } from "../option/option-context";
 import { Choice } from "../parts/choices";
 import { FigureField } from "../parts/FigureField";
 import { FREQUENCY_CHOICES, ROUNDINGS } from "./choices-of-plan";
-import { asKind, KINDS, kindOf, withFrequency } from "./kinds";
+import { asKind, KINDS, KINDS_OF_A_VEHICLE, type Kind, kindOf, withFrequency } from "./kinds";
 
 // A plain loan has none of them: the screen starts without the code for them.
 const PartsToAdd = lazy(() => import("./PartsToAdd").then(({ PartsToAdd: parts }) => ({ default: parts })));
@@ -15,7 +15,7 @@ const PlanParts = lazy(() => import("./PlanParts").then(({ PlanParts: parts }) =
 
 /** How the deal is repaid: what every plan has, then the parts that this one has, and the way to add others. */
 export const PlanCard = memo(function PlanCard() {
-  const { option, act } = useOption();
+  const { option, act } = useLoan();
   const { plan } = option.inputs;
   const firstDate = shownQuote(option)?.firstDate ?? parseIsoDate(plan.signed ?? "") ?? null;
   return (
@@ -40,10 +40,12 @@ export const PlanCard = memo(function PlanCard() {
         {plan.frequency === "twiceAMonth" && <FigureField field="twiceMonthlyDays" />}
         <Choice
           label="Kind"
-          value={kindOf(plan)}
-          choices={KINDS}
+          value={kindOf(plan) as Kind | "lease"}
+          choices={option.inputs.structure.purpose === undefined ? KINDS_OF_A_VEHICLE : KINDS}
           onChange={kind =>
-            act({ type: "plan", change: now => asKind(now, kind, firstDate), forget: "datedPayments" })
+            kind === "lease"
+              ? act({ type: "kind", kind })
+              : act({ type: "plan", change: now => asKind(now, kind, firstDate), forget: "datedPayments" })
           }
         />
         <FigureField field="signed" />
@@ -85,7 +87,7 @@ function AddPart() {
 
 /** Says how an odd first period is charged, and leads back to a regular one. */
 function FirstPaymentRemark() {
-  const { option, act } = useOption();
+  const { option, act } = useLoan();
   const quote = shownQuote(option);
   if (option.inputs.plan.firstPayment === undefined) return null;
   const span = quote?.oddFirstPeriod;

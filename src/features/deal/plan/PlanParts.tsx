@@ -1,9 +1,10 @@
 import type { ReactNode } from "react";
 import type { DealFile } from "@/exchange/deal-file";
 import { COMPOUNDED } from "@/exchange/deal-file/plan";
-import { useOption } from "../option/option-context";
+import { useLoan } from "../option/option-context";
 import { Choice } from "../parts/choices";
 import { FigureField } from "../parts/FigureField";
+import { TakeOut } from "../parts/TakeOut";
 import { ADDABLE_PARTS, type AddablePart } from "./addable-parts";
 import { DAY_COUNTS } from "./choices-of-plan";
 import { PlanTable } from "./PlanTable";
@@ -17,7 +18,7 @@ const COMPOUNDINGS = (Object.entries(COMPOUNDED) as [NonNullable<PlanFile["compo
 
 /** The parts that a plan has, each with its figures and the way to take it out. */
 export function PlanParts() {
-  const { option } = useOption();
+  const { option } = useLoan();
   const { plan } = option.inputs;
   return (
     <div className="mt-2 grid grid-cols-2 items-end gap-x-3 gap-y-1.5 border-base-300 border-t pt-1.5 md:grid-cols-4">
@@ -31,7 +32,7 @@ export function PlanParts() {
 }
 
 function PartOf({ part }: { part: AddablePart }) {
-  const { option, act } = useOption();
+  const { option, act } = useLoan();
   const { plan } = option.inputs;
   const change = (members: Partial<PlanFile>) =>
     act({ type: "plan", change: now => ({ ...now, ...members }) });
@@ -119,24 +120,17 @@ const FIELD_OF = {
 } as const;
 
 function Part({ part, isWide, children }: { part: AddablePart; isWide?: boolean; children: ReactNode }) {
-  const { act } = useOption();
+  const { act } = useLoan();
   return (
     <div className={isWide ? "col-span-full" : ""}>
       {children}
-      <button
-        type="button"
-        aria-label={`Take out: ${part.name}`}
-        className="cursor-pointer text-primary text-sm underline decoration-dotted underline-offset-2"
-        onClick={() => act({ type: "plan", change: part.takeOut })}
-      >
-        take it out
-      </button>
+      <TakeOut name={part.name} onClick={() => act({ type: "plan", change: part.takeOut })} />
     </div>
   );
 }
 
 function EarningChoice() {
-  const { option, act } = useOption();
+  const { option, act } = useLoan();
   return (
     <Choice
       label="Interest earned"

@@ -4,7 +4,7 @@ import type { DealFile } from "@/exchange/deal-file";
 import { amountIn, dateIn, type Notation } from "@/exchange/notation";
 import { type FieldName, type PlanListName, planRows, withPlanRows } from "../fields";
 import { shownQuote } from "../option";
-import { useNotation, useOption } from "../option/option-context";
+import { useLoan, useNotation } from "../option/option-context";
 import { FigureField, fieldId } from "../parts/FigureField";
 
 type PlanFile = DealFile["plan"];
@@ -55,7 +55,7 @@ const TABLES: Record<PlanListName, TableOf> = {
 
 /** A small table that is edited in place: Enter adds a row, Delete in an empty field takes its row out. */
 export function PlanTable({ list }: { list: PlanListName }) {
-  const { option, act } = useOption();
+  const { option, act } = useLoan();
   const { notation } = useNotation();
   const quote = shownQuote(option);
   const { plan } = option.inputs;

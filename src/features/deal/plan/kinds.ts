@@ -13,6 +13,12 @@ export const KINDS: readonly (readonly [Kind, string])[] = [
   ["listed", "listed payments"],
 ];
 
+/** A vehicle can be leased, too. */
+export const KINDS_OF_A_VEHICLE: readonly (readonly [Kind | "lease", string])[] = [
+  ...KINDS,
+  ["lease", "lease"],
+];
+
 export function kindOf({ kind, datedPayments }: PlanFile): Kind {
   return datedPayments ? "listed" : kind;
 }
@@ -24,6 +30,7 @@ export function kindOf({ kind, datedPayments }: PlanFile): Kind {
  * @param firstDate where a list of payments begins
  */
 export function asKind(plan: PlanFile, kind: Kind, firstDate: DayNumber | null): PlanFile {
+  if (kind === kindOf(plan)) return plan;
   const { datedPayments, payments, firstPayment, ...rest } = plan;
   if (kind === "listed") {
     // One payment that is found, to add others before.
@@ -40,7 +47,13 @@ export function asKind(plan: PlanFile, kind: Kind, firstDate: DayNumber | null):
 }
 
 /** The plan paid at another frequency over the same years, where they are a whole number of payments. */
-export function withFrequency(plan: PlanFile, frequency: Frequency): PlanFile {
+export function withFrequency<
+  Plan extends {
+    payments?: number | undefined;
+    frequency: Frequency;
+    twiceMonthlyDays?: number[] | undefined;
+  },
+>(plan: Plan, frequency: Frequency): Plan {
   const { twiceMonthlyDays, ...rest } = plan;
   const days = frequency === "twiceAMonth" && twiceMonthlyDays ? { twiceMonthlyDays } : {};
   const { payments } = plan;
@@ -49,5 +62,5 @@ export function withFrequency(plan: PlanFile, frequency: Frequency): PlanFile {
       ? undefined
       : (payments * periodsPerYear(frequency)) / periodsPerYear(plan.frequency);
   const count = same !== undefined && Number.isInteger(same) && same >= 1 ? same : payments;
-  return { ...rest, ...days, frequency, ...(count !== undefined && { payments: count }) };
+  return { ...rest, ...days, frequency, ...(count !== undefined && { payments: count }) } as Plan;
 }

@@ -1,8 +1,9 @@
-import { lazy, Suspense, useState } from "react";
+import { lazy, type ReactNode, Suspense, useState } from "react";
 import { MOST_EXTRAS, MOST_FEES, MOST_PAYOFFS, MOST_REBATES, MOST_TAXES, MOST_TRADE_INS } from "@/core";
 import type { Settings } from "@/exchange/settings";
 import { useDesk } from "../desk/desk-context";
 import { type LineOf, type ListName, linesOf } from "../fields";
+import { useOption } from "../option/option-context";
 import type { UsualList } from "./UsualLines";
 import { type Opening, useStructure } from "./use-structure";
 
@@ -20,8 +21,7 @@ const TAX: Addable = {
   line: { name: "Sales tax", rate: "0", on: ["price", "fees", "extras"] },
 };
 const FEE: Addable = { list: "fees", name: "fee", most: MOST_FEES, line: { name: "Fee", amount: "0" } };
-const OF_A_VEHICLE: readonly Addable[] = [
-  TAX,
+const OF_A_LEASE: readonly Addable[] = [
   FEE,
   { list: "extras", name: "extra", most: MOST_EXTRAS, line: { name: "Extra", amount: "0" } },
   { list: "rebates", name: "rebate", most: MOST_REBATES, line: { name: "Rebate", amount: "0" } },
@@ -32,6 +32,7 @@ const OF_A_VEHICLE: readonly Addable[] = [
     line: { allowance: "0", owed: "0" },
   },
 ];
+const OF_A_VEHICLE: readonly Addable[] = [TAX, ...OF_A_LEASE];
 const OF_A_PERSONAL_LOAN: readonly Addable[] = [
   FEE,
   { list: "payoffs", name: "debt paid off", most: MOST_PAYOFFS, line: { name: "Debt", amount: "0" } },
@@ -46,15 +47,18 @@ const usualOf = (list: ListName, house: Settings): UsualList | undefined => {
   return (list === "fees" || list === "extras") && house[list]?.length ? list : undefined;
 };
 
+type Props = { opening: Opening /** What else can be added. */; children?: ReactNode };
+
 /**
  * The lines that a structure can have besides: one press adds one, open to be named and filled in; where the house has
  * usual ones, it shows them first.
  */
-export function AddLine({ opening }: { opening: Opening }) {
+export function AddLine({ opening, children }: Props) {
   const { house } = useDesk();
   const { structure, add, change } = useStructure();
   const [shown, setShown] = useState<UsualList | null>(null);
-  const addable = structure.purpose === undefined ? OF_A_VEHICLE : OF_A_PERSONAL_LOAN;
+  const ofVehicle = useOption().option.kind === "lease" ? OF_A_LEASE : OF_A_VEHICLE;
+  const addable = structure.purpose === undefined ? ofVehicle : OF_A_PERSONAL_LOAN;
   // The first trade-in has its place without being added.
   const nextIndex = (list: ListName) =>
     Math.max(linesOf(structure, list).length, list === "tradeIns" ? 1 : 0);
@@ -85,6 +89,7 @@ export function AddLine({ opening }: { opening: Opening }) {
         {structure.deposit === undefined && (
           <AddButton name="deposit" onClick={() => change(now => ({ ...now, deposit: "0" }))} />
         )}
+        {children}
       </div>
       {shown && shownLine && (
         <Suspense fallback={null}>
@@ -111,7 +116,7 @@ type AddButtonProps = {
   onClick: () => void;
 };
 
-function AddButton({ id, name, isOpen, onClick }: AddButtonProps) {
+export function AddButton({ id, name, isOpen, onClick }: AddButtonProps) {
   return (
     <button
       id={id}

@@ -1,23 +1,25 @@
 import { cumsum } from "d3-array";
-import type { TallyLine } from "@/core";
+import type { Tally } from "../option";
 import { useStructure } from "./use-structure";
 
-type Part = { name: string; figures: readonly TallyLine["figure"][]; colour: string };
+type Part = { name: string; figures: readonly Tally["lines"][number]["figure"][]; colour: string };
 
 const PARTS: readonly Part[] = [
   { name: "price", figures: ["price"], colour: "var(--color-primary)" },
   { name: "taxes", figures: ["tax"], colour: "var(--color-secondary)" },
-  { name: "fees and extras", figures: ["fee", "extra"], colour: "var(--found-line)" },
-  { name: "owed on the trade-in", figures: ["owed"], colour: "var(--field-line)" },
+  { name: "fees and extras", figures: ["fee", "extra", "acquisitionFee"], colour: "var(--found-line)" },
+  { name: "owed on the trade-in", figures: ["owed", "equity"], colour: "var(--field-line)" },
 ];
 
 const WIDTH = 1000;
 
 /** What the amount financed is made of: what is added, before what is brought along is taken off. */
-export function AmountBar({ lines, stale }: { lines: readonly TallyLine[]; stale: boolean }) {
+export function AmountBar({ lines, stale }: { lines: Tally["lines"]; stale: boolean }) {
   const { money } = useStructure();
   const sums = PARTS.map(({ figures }) =>
-    lines.filter(({ figure }) => figures.includes(figure)).reduce((sum, { amount }) => sum + amount, 0),
+    lines
+      .filter(({ figure, sign }) => sign > 0 && figures.includes(figure))
+      .reduce((sum, { amount }) => sum + amount, 0),
   );
   const total = sums.reduce((sum, each) => sum + each, 0);
   if (total === 0) return null;

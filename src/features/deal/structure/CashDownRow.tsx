@@ -36,6 +36,8 @@ function Remark() {
   const kind = downKind(inputs);
   const share = price > 0 ? ((down / price) * 100).toFixed(1) : "0.0";
   const whole = inputs.structure.purpose === undefined ? "price" : "amount asked for";
+  if (tally.lines.some(({ figure, sign }) => figure === "down" && sign > 0))
+    return `${money(down)} not paid: capitalised`;
   const said = kind === "amount" ? say(`${share} % of the ${whole}`) : `${money(down)} in cash`;
   if (isFoundIn("down", inputs.find)) return said;
   return (
@@ -43,7 +45,7 @@ function Remark() {
       {said} ·{" "}
       <select
         aria-label="How the cash down is given"
-        className="max-w-full cursor-pointer bg-base-100 text-primary underline"
+        className="choice-in-words"
         value={kind}
         onChange={event => act({ type: "downKind", kind: event.target.value as DownKind })}
       >

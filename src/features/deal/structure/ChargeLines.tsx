@@ -1,6 +1,6 @@
 import { ChevronDown, ChevronRight } from "lucide-react";
 import { useState } from "react";
-import { paidBy } from "@/exchange/deal-file";
+import { paidBy } from "@/exchange/deal-file/structure";
 import { linesOf } from "../fields";
 import { chargeWords } from "./charge-words";
 import { LineButton } from "./LineButton";

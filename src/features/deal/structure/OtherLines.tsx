@@ -1,4 +1,5 @@
 import { linesOf } from "../fields";
+import { useOption } from "../option/option-context";
 import { LineButton } from "./LineButton";
 import { OpenEditor } from "./OpenEditor";
 import { TallyRow } from "./TallyRow";
@@ -7,6 +8,7 @@ import { isOpenLine, type Opening, useStructure } from "./use-structure";
 /** Rebates, each a line taken off. */
 export function RebateLines({ opening }: { opening: Opening }) {
   const { structure, tally, runningOf } = useStructure();
+  const isLease = useOption().option.kind === "lease";
   const runnings = runningOf("rebate");
   return linesOf(structure, "rebates").map(({ name, beforeTax }, index) => (
     <TallyRow
@@ -19,7 +21,7 @@ export function RebateLines({ opening }: { opening: Opening }) {
       running={runnings[index] ?? ""}
       remark={
         <LineButton list="rebates" index={index} name={name} opening={opening}>
-          rebate {beforeTax ? "before" : "after"} tax
+          {isLease ? "lowers the cost" : `rebate ${beforeTax ? "before" : "after"} tax`}
         </LineButton>
       }
     >

@@ -1,10 +1,11 @@
 import { lazy, memo, Suspense, useState } from "react";
-import { LOCALE_NAMES, LOCALES, type Locale } from "@/exchange/notation";
 import { useDesk } from "../desk/desk-context";
 import { asPersonal, asVehicle, linesOf, withTaxAdded, withTaxIncluded } from "../fields";
-import { useOption } from "../option/option-context";
 import { AddLine } from "./AddLine";
 import { CashDownRow } from "./CashDownRow";
+import { DepositRow } from "./DepositRow";
+import { PlaceOfDeal } from "./PlaceOfDeal";
+import { TallyCard } from "./TallyCard";
 import { TallyFoot } from "./TallyFoot";
 import { TallyRow } from "./TallyRow";
 import { TradeInLines } from "./TradeInLines";
@@ -23,76 +24,49 @@ const LinesAfterDown = lazy(() =>
  * themselves, and what they lead to stays in view.
  */
 export const StructureCard = memo(function StructureCard() {
-  const { inputs, structure, tally, runningOf } = useStructure();
+  const { structure, tally, runningOf } = useStructure();
   const [open, setOpen] = useState<OpenLine>(null);
   const opening = { open, setOpen };
   const isPersonal = structure.purpose !== undefined;
   const hasLists = Boolean(structure.taxes || structure.fees || structure.extras || structure.rebates);
   return (
-    <section aria-labelledby="structure-title" className="flex min-h-0 flex-col">
-      <div className="min-h-0 overflow-auto p-4 pb-2">
-        <div className="flex items-baseline justify-between">
-          <h2 id="structure-title" className="font-semibold text-lg">
-            Structure
-          </h2>
-          <span className="text-faint text-sm">running total, {inputs.currency}</span>
-        </div>
-        <div className="mt-1.5 grid grid-cols-[1fr_0.75rem_7.25rem_5.75rem] items-center gap-x-2 gap-y-1.5">
-          {isPersonal && <PurposeRow />}
-          <TallyRow
-            stale={tally.stale}
-            label={isPersonal ? "Amount asked for" : "Price"}
-            field="price"
-            running={runningOf("price")[0] ?? ""}
-            remark={<TaxInPrice />}
-          />
-          {hasLists && (
-            <Suspense fallback={<p className="col-span-4 text-faint">Opening …</p>}>
-              <LinesAfterPrice opening={opening} />
-            </Suspense>
-          )}
-          {!isPersonal && <TradeInLines opening={opening} />}
-          {structure.deposit !== undefined && <DepositRow />}
-          <CashDownRow />
-          {structure.payoffs && (
-            <Suspense fallback={null}>
-              <LinesAfterDown opening={opening} />
-            </Suspense>
-          )}
-        </div>
-        <AddLine opening={opening} />
-        <KindOfDeal />
-      </div>
-      <TallyFoot />
-    </section>
+    <TallyCard
+      foot={<TallyFoot />}
+      after={
+        <>
+          <AddLine opening={opening} />
+          <KindOfDeal />
+        </>
+      }
+    >
+      {isPersonal && <PurposeRow />}
+      <TallyRow
+        stale={tally.stale}
+        label={isPersonal ? "Amount asked for" : "Price"}
+        field="price"
+        running={runningOf("price")[0] ?? ""}
+        remark={<TaxInPrice />}
+      />
+      {hasLists && (
+        <Suspense fallback={<p className="col-span-4 text-faint">Opening …</p>}>
+          <LinesAfterPrice opening={opening} />
+        </Suspense>
+      )}
+      {!isPersonal && <TradeInLines opening={opening} />}
+      {structure.deposit !== undefined && <DepositRow />}
+      <CashDownRow />
+      {structure.payoffs && (
+        <Suspense fallback={null}>
+          <LinesAfterDown opening={opening} />
+        </Suspense>
+      )}
+    </TallyCard>
   );
 });
 
 function PurposeRow() {
   const { tally } = useStructure();
   return <TallyRow stale={tally.stale} label="Purpose" field="purpose" />;
-}
-
-function DepositRow() {
-  const { tally, runningOf, change } = useStructure();
-  return (
-    <TallyRow
-      stale={tally.stale}
-      label="Deposit paid"
-      sign="−"
-      field="deposit"
-      running={runningOf("deposit")[0] ?? ""}
-      remark={
-        <button
-          type="button"
-          className="cursor-pointer text-primary underline decoration-dotted underline-offset-2"
-          onClick={() => change(({ deposit: _, ...rest }) => rest)}
-        >
-          no deposit
-        </button>
-      }
-    />
-  );
 }
 
 /** Whether the taxes are in the price, where there are any. */
@@ -112,27 +86,6 @@ function TaxInPrice() {
         {isIncluded ? "add it" : "it is in it"}
       </button>
     </>
-  );
-}
-
-/** Where figures are written as in this deal. */
-function PlaceOfDeal() {
-  const { option, act } = useOption();
-  const { houseLocale, inputs } = option;
-  return (
-    <select
-      aria-label="Figures as in"
-      className="max-w-full cursor-pointer bg-base-100 text-primary underline"
-      value={inputs.locale ?? ""}
-      onChange={event => act({ type: "locale", locale: (event.target.value as Locale) || undefined })}
-    >
-      <option value="">figures as here: {LOCALE_NAMES[houseLocale]}</option>
-      {LOCALES.map(locale => (
-        <option key={locale} value={locale}>
-          figures as in {LOCALE_NAMES[locale]}
-        </option>
-      ))}
-    </select>
   );
 }
 

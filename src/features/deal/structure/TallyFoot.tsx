@@ -1,6 +1,6 @@
 import { lazy, Suspense } from "react";
 import { shownQuote } from "../option";
-import { useOption } from "../option/option-context";
+import { useLoan } from "../option/option-context";
 import { WorkingButton } from "../parts/WorkingButton";
 import { useStructure } from "./use-structure";
 
@@ -9,7 +9,7 @@ const AmountBar = lazy(() => import("./AmountBar").then(({ AmountBar: bar }) => 
 
 /** What the tally leads to: the loan amount, what of the finance charge is paid at the start, the amount financed. */
 export function TallyFoot() {
-  const { option } = useOption();
+  const { option } = useLoan();
   const { tally, money, say } = useStructure();
   const { loanAmount, amountFinanced, reckoned, stale } = tally;
   const faded = stale ? "stale" : "";

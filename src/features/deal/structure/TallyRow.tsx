@@ -6,8 +6,9 @@ type Props = {
   label: ReactNode;
   remark?: ReactNode;
   sign?: "+" | "−" | "";
-  /** Where the line's figure is typed. */
+  /** Where the line's figure is typed, and what it is called where the line has another word for it. */
   field?: FieldName;
+  called?: string | undefined;
   /** The figure of a line that is not typed. */
   value?: string;
   /** The subtotal after the line. */
@@ -21,7 +22,7 @@ type Props = {
 
 /** One line of the tally: its name, its sign, its figure and the subtotal so far. */
 export function TallyRow(props: Props) {
-  const { label, remark, sign = "", field, value, running = "", stale, isInGroup, children } = props;
+  const { label, remark, sign = "", field, called, value, running = "", stale, isInGroup, children } = props;
   const faded = stale ? "stale" : "";
   return (
     <>
@@ -31,7 +32,7 @@ export function TallyRow(props: Props) {
       </div>
       <span className="text-center text-faint">{sign}</span>
       {field ? (
-        <FigureField field={field} hideLabel errorElsewhere />
+        <FigureField field={field} called={called} hideLabel errorElsewhere />
       ) : (
         <span className={`px-2 text-right ${faded}`}>{value}</span>
       )}

@@ -1,4 +1,5 @@
 import { type FieldName, linesOf } from "../fields";
+import { shownQuote } from "../option";
 import { useOption } from "../option/option-context";
 import { LineButton } from "./LineButton";
 import { OpenEditor } from "./OpenEditor";
@@ -13,13 +14,18 @@ export function TradeInLines({ opening }: { opening: Opening }) {
   const shown = tradeIns.length > 0 ? tradeIns : [{ name: undefined }];
   const isAlone = shown.length === 1;
   const [allowances, debts] = [runningOf("allowance"), runningOf("owed")];
-  const { deal } = useOption().option;
+  // A lease takes the worth of all trade-ins together.
+  const [together = ""] = runningOf("equity");
+  const { option } = useOption();
+  const { deal } = option;
+  const found = shownQuote(option)?.allowance;
   /** By how much more is owed on a trade-in than it is worth; a found allowance is the shown answer's. */
   const shortfallText = (index: number) => {
     const tradeIn = deal.ok ? deal.value.structure.tradeIns[index] : undefined;
-    const found = tally.lines.filter(({ figure }) => figure === "allowance")[index]?.amount;
     const shortfall = (tradeIn?.owed ?? 0) - (tradeIn?.allowance ?? found ?? 0);
-    return shortfall > 0 ? `${money(shortfall)} over its worth: adds to the loan` : "";
+    return shortfall > 0
+      ? `${money(shortfall)} over its worth: adds to the ${option.kind === "lease" ? "cost" : "loan"}`
+      : "";
   };
   const called = (name: string | undefined, index: number) => name ?? (isAlone ? "" : `number ${index + 1}`);
   return (
@@ -54,7 +60,7 @@ export function TradeInLines({ opening }: { opening: Opening }) {
           label="Owed on trade-in"
           sign="+"
           field={fieldOf(index, "owed")}
-          running={debts[index] ?? ""}
+          running={debts[index] ?? (index === shown.length - 1 ? together : "")}
           remark={[called(name, index), shortfallText(index)].filter(Boolean).join(" · ")}
         />
       ))}

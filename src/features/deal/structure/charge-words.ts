@@ -1,4 +1,4 @@
-import { PAID_WORDS, PERCENT_OF_WORDS, paidBy } from "@/exchange/deal-file";
+import { PAID_WORDS, PERCENT_OF_WORDS, paidBy } from "@/exchange/deal-file/structure";
 import { chargeBy, type LineOf } from "../fields";
 
 /**

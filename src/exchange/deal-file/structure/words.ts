@@ -1,5 +1,5 @@
+import { fileWriter } from "../plan";
 import { PAID_WORDS, PERCENT_OF_WORDS, paidBy } from "./paid-by";
-import { fileWriter } from "./plan";
 import type { ExtraFile, FeeFile, StructureFile, TaxFile } from "./structure.schema";
 
 /**
@@ -55,15 +55,25 @@ function taxWords(
   { taxIncluded }: StructureFile,
   money: (typed: string | number) => string,
 ): string {
-  const { name, rate, on, tradeInCredit = false, rebateCredit, rounding, capOn, cap, financed } = tax;
-  const credit = typeof tradeInCredit === "boolean" ? "" : ` up to ${money(tradeInCredit)}`;
+  const { name, rate, on, financed } = tax;
   return list([
     `${name}: ${rate} % on ${on.join(", ")}`,
     taxIncluded ? "in the price" : financed === false ? "paid at signing" : "financed",
+    ...taxLimitWords(tax, money),
+  ]);
+}
+
+/** What is credited on a tax, how it is rounded and what it is capped at, one phrase each. */
+export function taxLimitWords(
+  { tradeInCredit = false, rebateCredit, rounding, capOn, cap }: Omit<TaxFile, "on">,
+  money: (typed: string | number) => string,
+): string[] {
+  const credit = typeof tradeInCredit === "boolean" ? "" : ` up to ${money(tradeInCredit)}`;
+  return [
     tradeInCredit !== false ? `trade-in credited${credit}` : "",
     rebateCredit ? "rebates credited" : "",
     rounding && rounding !== "nearest" ? `rounded ${rounding}` : "",
     capOn === undefined ? "" : `on at most ${money(capOn)}`,
     cap === undefined ? "" : `at most ${money(cap)}`,
-  ]);
+  ];
 }

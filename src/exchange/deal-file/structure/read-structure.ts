@@ -1,8 +1,8 @@
 import type { CashDown, Charge, ChargePaid, FoundFigure, Personal, Rebate, Structure, TradeIn } from "@/core";
-import type { Reader } from "../reading";
+import type { Reader } from "../../reading";
+import { refuseContradictions } from "./contradictions";
 import { type PaidBy, paidBy } from "./paid-by";
 import type { ExtraFile, FeeFile, RebateFile, StructureFile, TaxFile, TradeInFile } from "./structure.schema";
-import { refuseContradictions } from "./structure-contradictions";
 
 /** Turns a structure that passed its schema into the one that the core computes with. */
 export function readStructure(file: StructureFile, find: FoundFigure, read: Reader): Structure {

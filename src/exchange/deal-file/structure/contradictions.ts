@@ -1,4 +1,4 @@
-import type { Reader } from "../reading";
+import type { Reader } from "../../reading";
 import type { ExtraFile, FeeFile, StructureFile, TaxFile } from "./structure.schema";
 
 /** Refuses a structure whose parts contradict one another, with a sentence that names them. */

@@ -8,7 +8,7 @@ import {
   MOST_TAXES,
   MOST_TRADE_INS,
 } from "@/core";
-import { Amount, exact, OneOf, Percent } from "../schema";
+import { Amount, exact, OneOf, Percent } from "../../schema";
 
 /** What a line is called. */
 export const LineName = Type.String({

@@ -1,0 +1,41 @@
+import { type DayNumber, dayNumber, periodStepper } from "../calendar";
+import type { LeaseQuote } from "../plans/lease";
+import type { Result } from "../result";
+import { type Charge, chargesWithPayments, sumOfCharges } from "../structure";
+import { effectiveAnnualRate } from "../yield";
+import { chargeColumn } from "./charge-column";
+
+/** Where periods are counted from without a date of signing. */
+const SOME_START: DayNumber = dayNumber(2003, 1, 1);
+
+/**
+ * The effective yearly rate of a lease whose vehicle is bought at its end, as credit is compared in the European Union:
+ * what the customer gets is the adjusted capitalized cost without the acquisition fee and the charges that are marked as
+ * costs of the credit; what is paid for it is each payment with such charges, then the residual and the fee for buying.
+ * Taxes are left out on both sides, for a purchase bears them, too; so is the security deposit, which comes back.
+ *
+ * Directive 2008/48/EC, Annex I, by {@link effectiveAnnualRate}.
+ *
+ * @param quote an answered lease
+ * @returns percent a year, or a failure where the amounts allow no rate
+ * @example leaseEffectiveRate(vanLeaseQuote).value.toFixed(2) // "5.56"
+ */
+export function leaseEffectiveRate(quote: LeaseQuote): Result<number> {
+  const { schedule, filled, cost, residual, fees, extras, startDate } = quote;
+  const { structure, plan } = filled;
+  const isCost = ({ isFinanceCharge }: Charge) => isFinanceCharge;
+  const paidOnce = ({ isFinanceCharge, paid }: Charge) =>
+    isFinanceCharge && (paid === "financed" || paid === "atSigning");
+  const costs = sumOfCharges(structure, { fees, extras }, paidOnce) + (plan.acquisitionFee?.amount ?? 0);
+  const charges = chargeColumn(schedule, chargesWithPayments(structure, { fees, extras }, isCost));
+  const atEnd = residual + plan.purchaseFee;
+  const start = startDate ?? SOME_START;
+  const dateOf = periodStepper(plan.frequency, start);
+  const payments = schedule
+    .map(({ base, period }, index) => ({
+      date: dateOf(period),
+      amount: base + (charges[index] ?? 0) + (index === schedule.length - 1 ? atEnd : 0),
+    }))
+    .filter(({ amount }) => amount > 0);
+  return effectiveAnnualRate({ advances: [{ date: start, amount: cost - costs }], payments });
+}

@@ -1,0 +1,76 @@
+import type { ReactNode } from "react";
+import { moneyText } from "@/features/figures/format";
+import { fieldOf } from "../fields";
+import { isStale, shownQuote } from "../option";
+import { useNotation, useOption } from "../option/option-context";
+
+type Props = {
+  /** Which figure is being found, from what, and the way to find another. */
+  findBar: ReactNode;
+  /** The sentence; shown while there is an answer, or a last one that held. */
+  children: ReactNode;
+};
+
+/**
+ * The answer in one plain sentence, made of live figures. On a narrow screen it comes first, and stays while the figures
+ * under it are changed.
+ */
+export function SentenceCard({ findBar, children }: Props) {
+  const { option } = useOption();
+  const { say } = useNotation();
+  const quote = shownQuote(option);
+  return (
+    <section
+      aria-label="The deal in a sentence"
+      className="max-lg:contents lg:card-paper lg:shrink-0 lg:px-5 lg:py-3"
+    >
+      <div className="max-lg:card-paper max-lg:sticky max-lg:top-0 max-lg:z-20 max-lg:order-[-3] max-lg:max-h-[45dvh] max-lg:overflow-auto max-lg:px-4 max-lg:py-2 max-lg:shadow-md">
+        <NoAnswer />
+        {quote && (
+          <p
+            className={`font-serif text-[1.05rem] leading-snug lg:text-[1.25rem] lg:leading-[1.5] ${isStale(option) ? "stale" : ""}`}
+            data-testid="sentence"
+          >
+            {children}
+          </p>
+        )}
+        {quote?.note && option.answer.ok && <p className="mt-1 text-faint">{say(quote.note)}</p>}
+      </div>
+      <div className="max-lg:card-paper max-lg:order-[-2] max-lg:px-4 max-lg:py-2 lg:mt-2">{findBar}</div>
+    </section>
+  );
+}
+
+/** Why there is no answer, and the nearest figure that has one. */
+function NoAnswer() {
+  const { option, act } = useOption();
+  const { notation, say } = useNotation();
+  const { answer, lastGood, inputs } = option;
+  if (answer.ok) return null;
+  const { sentence, nearest } = answer.failure;
+  return (
+    <div
+      role="alert"
+      className="mb-2 flex flex-wrap items-center gap-x-3 gap-y-1 text-lg"
+      data-testid="no-answer"
+    >
+      <span>
+        {say(sentence)}{" "}
+        {!lastGood && !nearest && <span className="text-faint">The answer appears here as you type.</span>}
+        {lastGood && <span className="text-faint"> The last answer is greyed below.</span>}
+      </span>
+      {nearest && (nearest.figure === "payment" || nearest.figure === "down") && (
+        <button
+          type="button"
+          className="btn btn-primary btn-sm"
+          onClick={() =>
+            act({ type: "give", figure: nearest.figure as "payment" | "down", minor: nearest.minor })
+          }
+        >
+          Use {fieldOf(nearest.figure).label.toLowerCase()}{" "}
+          {moneyText(nearest.minor, inputs.currency, notation)}
+        </button>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,73 @@
+import { formatAmount, type LeaseFigure, type LeaseKnown, type LeaseQuote } from "@/core";
+import type { LeaseFile } from "@/exchange/lease-file";
+import { withOptional } from "./field";
+import { giveFoundLease } from "./give-found-lease";
+import { knownAmount, knownOf, withKnown } from "./lease-known";
+import { linesOf, withLines } from "./structure-lines";
+
+/**
+ * A lease that looks for another figure; what was found until now stays as a given one.
+ *
+ * @param inputs the lease as it was typed
+ * @param quote its answer
+ * @param figure what to find: a residual, as it is given, and the rate, as the lease is reckoned
+ * @param payment the payment to find it from, where one was just said
+ */
+export function findInLease(
+  inputs: LeaseFile,
+  quote: LeaseQuote | null,
+  figure: LeaseFigure,
+  payment?: string,
+): LeaseFile {
+  const given = giveFoundLease(inputs, quote);
+  const find = asGiven(figure, inputs);
+  if (find === "payment") return given;
+  const shown = quote ? formatAmount(quote.payment, quote.decimals) : undefined;
+  const known =
+    payment === undefined && inputs.find !== "payment" && knownAmount(inputs) !== undefined
+      ? withKnown(given, knownOf(inputs), String(knownAmount(inputs)))
+      : withKnown(given, "payment", payment ?? shown);
+  return { ...withoutFigure(known, find), find };
+}
+
+/** The same lease, found from another figure of its answer. */
+export function fromKnown(inputs: LeaseFile, quote: LeaseQuote | null, figure: LeaseKnown): LeaseFile {
+  if (!quote) return withKnown(inputs, figure, undefined);
+  const amount = figure === "dueAtSigning" ? quote.dueAtSigning.total : quote[figure];
+  return withKnown(inputs, figure, formatAmount(amount, quote.decimals));
+}
+
+function asGiven(figure: LeaseFigure, { plan }: LeaseFile): LeaseFigure {
+  if (figure === "residual" && plan.residual && "percent" in plan.residual) return "residualPercent";
+  if (figure === "yearlyRate" || figure === "moneyFactor")
+    return plan.reckoning === "moneyFactor" ? "moneyFactor" : "yearlyRate";
+  return figure;
+}
+
+function withoutFigure(file: LeaseFile, find: LeaseFigure): LeaseFile {
+  const { structure, plan } = file;
+  switch (find) {
+    case "price":
+    case "down":
+      return { ...file, structure: withOptional(structure, find, undefined) };
+    case "allowance":
+      return { ...file, structure: withOpenAllowance(structure) };
+    case "residual":
+    case "residualPercent":
+      return { ...file, plan: withOptional(plan, "residual", undefined) };
+    case "moneyFactor":
+    case "yearlyRate":
+    case "payments":
+      return { ...file, plan: withOptional(plan, find, undefined) };
+    default:
+      return file;
+  }
+}
+
+/** The first trade-in without its allowance. */
+function withOpenAllowance(structure: LeaseFile["structure"]): LeaseFile["structure"] {
+  const [first, ...others] = linesOf(structure, "tradeIns");
+  if (!first) return structure;
+  const { allowance: _, ...open } = first;
+  return withLines(structure, "tradeIns", [open, ...others]);
+}

@@ -1,0 +1,68 @@
+import type { LeasePlanFile } from "@/exchange/lease-file";
+import { withOptional } from "../fields";
+import { useLease } from "../option/option-context";
+import { TallyRow } from "../structure/TallyRow";
+import { useStructure } from "../structure/use-structure";
+
+type Fee = NonNullable<LeasePlanFile["acquisitionFee"]>;
+type Way = "financed" | "taxed" | "atSigning" | "taxedAtSigning";
+
+const WAYS: readonly (readonly [Way, string, Omit<Fee, "amount">])[] = [
+  ["financed", "capitalised", {}],
+  ["taxed", "capitalised, taxed", { taxable: true }],
+  ["atSigning", "paid at signing", { financed: false }],
+  ["taxedAtSigning", "paid at signing, taxed", { financed: false, taxable: true }],
+];
+
+const wayOf = ({ financed = true, taxable = false }: Fee): Way => {
+  if (financed) return taxable ? "taxed" : "financed";
+  return taxable ? "taxedAtSigning" : "atSigning";
+};
+
+/** What the lessor takes for making the lease, and how it is paid. */
+export function AcquisitionFeeRow({ fee }: { fee: Fee }) {
+  const { act } = useLease();
+  const { tally, runningOf } = useStructure();
+  const isCapitalised = fee.financed ?? true;
+  return (
+    <TallyRow
+      stale={tally.stale}
+      label="Acquisition fee"
+      sign={isCapitalised ? "+" : ""}
+      field="lease/acquisitionFee"
+      running={isCapitalised ? (runningOf("acquisitionFee")[0] ?? "") : "not in it"}
+      remark={
+        <>
+          <select
+            aria-label="How the acquisition fee is paid"
+            className="choice-in-words"
+            value={wayOf(fee)}
+            onChange={event => {
+              const members = WAYS.find(([way]) => way === event.target.value)?.[2] ?? {};
+              act({
+                type: "lease",
+                change: plan => ({ ...plan, acquisitionFee: { amount: fee.amount, ...members } }),
+              });
+            }}
+          >
+            {WAYS.map(([way, words]) => (
+              <option key={way} value={way}>
+                {words}
+              </option>
+            ))}
+          </select>{" "}
+          ·{" "}
+          <button
+            type="button"
+            className="cursor-pointer text-primary underline decoration-dotted underline-offset-2"
+            onClick={() =>
+              act({ type: "lease", change: plan => withOptional(plan, "acquisitionFee", undefined) })
+            }
+          >
+            none
+          </button>
+        </>
+      }
+    />
+  );
+}

@@ -1,0 +1,53 @@
+import { lazy, Suspense, useState } from "react";
+import { LeaseTable } from "@/features/repayment/LeaseTable";
+import { isStale, notationIn, shownQuote } from "../option";
+import { useLease } from "../option/option-context";
+import { LeaseCosts } from "./LeaseCosts";
+import { LeasePlanCard } from "./LeasePlanCard";
+import { LeaseSentence } from "./LeaseSentence";
+
+export { LeaseStructure } from "./LeaseStructure";
+
+// Asked for now and then: the screen starts without the code for it.
+const EndingEarly = lazy(() =>
+  import("./EndingEarly").then(({ EndingEarly: panel }) => ({ default: panel })),
+);
+
+/** The answer of a lease, its plan and its table. */
+export function LeaseAnswer({ fileName }: { fileName: string }) {
+  const { option } = useLease();
+  const quote = shownQuote(option);
+  const [isEnding, setEnding] = useState(false);
+  return (
+    <>
+      <LeaseSentence />
+      <LeaseCosts />
+      <LeasePlanCard />
+      {quote && isEnding && (
+        <section aria-label="Ending early" className="card-paper shrink-0">
+          <Suspense fallback={<p className="px-4 py-3 text-faint text-sm">Opening …</p>}>
+            <EndingEarly />
+          </Suspense>
+        </section>
+      )}
+      {quote && (
+        <LeaseTable
+          quote={quote}
+          notation={notationIn(option)}
+          stale={isStale(option)}
+          fileName={fileName}
+          action={
+            <button
+              type="button"
+              aria-expanded={isEnding}
+              className="cursor-pointer font-semibold text-primary text-sm"
+              onClick={() => setEnding(!isEnding)}
+            >
+              Ending early {isEnding ? "▾" : "▸"}
+            </button>
+          }
+        />
+      )}
+    </>
+  );
+}

@@ -1,0 +1,153 @@
+import { Target } from "lucide-react";
+import { useState } from "react";
+import type { LeaseFigure, WorkedLeaseFigure } from "@/core";
+import { knownOf, LEASE_KNOWN_NAMES } from "../fields/lease-known";
+import { readTyped } from "../option";
+import { useLease, useNotation } from "../option/option-context";
+import { FieldError, FigureField } from "../parts/FigureField";
+import { WorkingButton } from "../parts/WorkingButton";
+
+/** The figure being found, as the screen names it, and the one that its working explains. */
+const FOUND: Record<LeaseFigure, { name: string; working: WorkedLeaseFigure }> = {
+  payment: { name: "payment", working: "payment" },
+  price: { name: "agreed price", working: "adjustedCapitalizedCost" },
+  down: { name: "cash down", working: "adjustedCapitalizedCost" },
+  allowance: { name: "trade-in allowance", working: "adjustedCapitalizedCost" },
+  residual: { name: "residual", working: "residual" },
+  residualPercent: { name: "residual", working: "residual" },
+  moneyFactor: { name: "money factor", working: "yearlyRate" },
+  yearlyRate: { name: "yearly rate", working: "yearlyRate" },
+  payments: { name: "term", working: "payment" },
+};
+
+/** What the screen finds, by the word of its button. */
+const FINDS: readonly (readonly [LeaseFigure, string])[] = [
+  ["payment", "payment"],
+  ["residual", "residual"],
+  ["price", "price"],
+  ["down", "cash down"],
+  ["payments", "term"],
+  ["moneyFactor", "rate"],
+  ["allowance", "trade-in"],
+];
+
+/** So many stand open; the rest one press away. */
+const OFFERED = 2;
+
+/** Which figure is being found, from what, and the way to find another. */
+export function LeaseFindBar() {
+  const { find } = useLease().option.inputs;
+  const { working, name } = FOUND[find];
+  return (
+    <div className="flex flex-wrap items-center gap-x-2 gap-y-2" data-testid="find-bar">
+      <div className="flex items-center gap-2">
+        <Target size={17} aria-hidden="true" className="text-accent-content" />
+        Finding the <span className="found px-1.5">{name}</span>
+        <WorkingButton figure={working} name={name} />
+      </div>
+      {find === "payment" ? <AskForPayment /> : <GivenFigure />}
+    </div>
+  );
+}
+
+/** The figures that can be found instead. */
+function FindOthers({ onFind }: { onFind: (figure: LeaseFigure) => void }) {
+  const { find } = useLease().option.inputs;
+  const [isOpen, setOpen] = useState(false);
+  const now = FOUND[find].name;
+  const others = FINDS.filter(([figure]) => FOUND[figure].name !== now && !isSameRate(figure, find));
+  return (
+    <>
+      {(isOpen ? others : others.slice(0, OFFERED)).map(([figure, word]) => (
+        <button key={figure} type="button" className="btn btn-sm" onClick={() => onFind(figure)}>
+          Find {word}
+        </button>
+      ))}
+      <button
+        type="button"
+        aria-expanded={isOpen}
+        className="cursor-pointer font-semibold text-primary text-sm"
+        onClick={() => setOpen(!isOpen)}
+      >
+        {isOpen ? "fewer" : "more"}
+      </button>
+    </>
+  );
+}
+
+const isSameRate = (figure: LeaseFigure, find: LeaseFigure) =>
+  figure === "moneyFactor" && find === "yearlyRate";
+
+/** While the payment is found: say what it should be, then what has to move. */
+function AskForPayment() {
+  const { option, act } = useLease();
+  const { say } = useNotation();
+  const [wish, setWish] = useState("");
+  const reading = readTyped(option, "lease/known", wish);
+  const error = reading.ok ? undefined : say(reading.sentence);
+  const payment = reading.ok && wish.trim() !== "" ? String(reading.file.plan.payment ?? "") : undefined;
+  const find = (figure: LeaseFigure) => {
+    if (error) return;
+    act({ type: "find", figure, ...(payment && { payment }) });
+  };
+  return (
+    <form
+      className="contents"
+      onSubmit={event => {
+        event.preventDefault();
+        find("residual");
+      }}
+    >
+      <label htmlFor="wish" className="text-faint">
+        Make it
+      </label>
+      <input
+        id="wish"
+        className="field w-24 text-right"
+        inputMode="decimal"
+        autoComplete="off"
+        value={wish}
+        onChange={event => setWish(event.target.value)}
+        aria-invalid={error !== undefined}
+        aria-describedby={error ? "wish-error" : undefined}
+      />
+      <FindOthers onFind={find} />
+      {error && (
+        <p id="wish-error" className="basis-full text-error text-sm">
+          {error}
+        </p>
+      )}
+    </form>
+  );
+}
+
+/** While another figure is found: what it is found from. */
+function GivenFigure() {
+  const { option, act } = useLease();
+  const { find } = option.inputs;
+  return (
+    <>
+      <span className="text-faint">for a</span>
+      <select
+        aria-label="What it is found from"
+        className="choice-in-words"
+        value={knownOf(option.inputs)}
+        onChange={event => act({ type: "known", figure: event.target.value as ReturnType<typeof knownOf> })}
+      >
+        {LEASE_KNOWN_NAMES.map(([figure, name]) => (
+          <option key={figure} value={figure}>
+            {name}
+          </option>
+        ))}
+      </select>
+      <span className="text-faint">of</span>
+      <span className="w-28">
+        <FigureField field="lease/known" hideLabel errorElsewhere />
+      </span>
+      <FindOthers key={find} onFind={figure => act({ type: "find", figure })} />
+      <div className="basis-full empty:hidden">
+        <FieldError field="lease/known" />
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,119 @@
+import { memo } from "react";
+import { type LeaseQuote, periodsPerYear } from "@/core";
+import { RECKONING_WORDS, RESIDUAL_DUE_WORDS } from "@/exchange/lease-file";
+import { amountText, factorText, rateText } from "@/exchange/text";
+import { shownQuote } from "../option";
+import { useLease, useNotation } from "../option/option-context";
+import { Choice } from "../parts/choices";
+import { FigureField } from "../parts/FigureField";
+import { FREQUENCY_CHOICES, ROUNDINGS } from "../plan/choices-of-plan";
+import { asKind, KINDS_OF_A_VEHICLE, withFrequency } from "../plan/kinds";
+import { LeaseParts } from "./LeaseParts";
+import { ResidualKind } from "./ResidualKind";
+import { reckonedBy } from "./reckoning";
+
+const RECKONINGS = Object.entries(RECKONING_WORDS) as [keyof typeof RECKONING_WORDS, string][];
+const RESIDUAL_DUE = Object.entries(RESIDUAL_DUE_WORDS) as [keyof typeof RESIDUAL_DUE_WORDS, string][];
+
+/** How the vehicle is leased: what every lease has, then the parts that this one has, and the way to add others. */
+export const LeasePlanCard = memo(function LeasePlanCard() {
+  const { option, act } = useLease();
+  const { plan } = option.inputs;
+  const quote = shownQuote(option);
+  return (
+    <section aria-labelledby="plan-title" className="card-paper shrink-0 px-4 py-2.5">
+      <h2 id="plan-title" className="font-semibold text-lg">
+        Plan: lease {RECKONING_WORDS[plan.reckoning]}
+      </h2>
+      <div className="mt-1 grid grid-cols-2 items-start gap-x-3 gap-y-1.5 md:grid-cols-4">
+        <Choice
+          label="Kind"
+          value={"lease" as const}
+          choices={KINDS_OF_A_VEHICLE}
+          onChange={kind => {
+            if (kind === "lease") return;
+            act({ type: "kind", kind: "loan" });
+            act({
+              type: "plan",
+              change: now => asKind(now, kind, quote?.firstDate ?? null),
+              forget: "datedPayments",
+            });
+          }}
+        />
+        <Choice
+          label="Reckoned"
+          value={plan.reckoning}
+          choices={RECKONINGS}
+          onChange={reckoning => act({ type: "lease", change: now => reckonedBy(now, reckoning) })}
+        />
+        <FigureField field={plan.reckoning === "moneyFactor" ? "lease/moneyFactor" : "lease/yearlyRate"} />
+        <div>
+          <FigureField field="lease/residual" />
+          <ResidualKind />
+        </div>
+        <FigureField field="lease/payments" />
+        <FigureField field="lease/years" />
+        <Choice
+          label="How often"
+          value={plan.frequency}
+          choices={FREQUENCY_CHOICES}
+          onChange={frequency => act({ type: "lease", change: now => withFrequency(now, frequency) })}
+        />
+        <div>
+          <FigureField field="lease/inAdvance" />
+          <InAdvanceRemark />
+        </div>
+        <FigureField field="lease/signed" />
+        <Choice
+          label="Residual due"
+          value={plan.residualDue ?? "end"}
+          choices={RESIDUAL_DUE}
+          onChange={residualDue => act({ type: "lease", change: now => ({ ...now, residualDue }) })}
+        />
+        <Choice
+          label="Payment rounded"
+          value={plan.rounding ?? "nearest"}
+          choices={ROUNDINGS}
+          onChange={rounding => act({ type: "lease", change: now => ({ ...now, rounding }) })}
+        />
+      </div>
+      <Rates />
+      <LeaseParts />
+    </section>
+  );
+});
+
+/** Money factor, yearly rate and implicit yearly rate together; the costs say what has to be said of percents. */
+function Rates() {
+  const { option } = useLease();
+  const { say } = useNotation();
+  const quote = shownQuote(option);
+  if (!quote) return null;
+  return (
+    <p className="mt-1.5 text-faint text-sm">
+      {say(
+        `Money factor ${factorText(quote.moneyFactor)} · yearly rate ${rateText(quote.yearlyRate)} % * · implicit yearly rate ${quote.implicitYearlyRate.toFixed(4)} % * · residual ${residualText(quote)}`,
+      )}
+    </p>
+  );
+}
+
+/** A residual as an amount and as a share of the agreed price. */
+function residualText({ residual, price, lease }: LeaseQuote): string {
+  const share = price > 0 ? ` = ${((100 * residual) / price).toFixed(2)} % of the agreed price` : "";
+  return `${amountText(residual, lease.currency)}${share}`;
+}
+
+/** Which payments are made at signing. */
+function InAdvanceRemark() {
+  const { option } = useLease();
+  const { inAdvance = 0, payments, frequency } = option.inputs.plan;
+  const words = () => {
+    if (inAdvance === 0)
+      return `the first after one ${periodsPerYear(frequency) === 12 ? "month" : "period"}`;
+    if (inAdvance === payments) return "all of them, at once";
+    if (inAdvance === 1) return "the first";
+    return inAdvance === 2 ? "the first and the last" : `the first and the last ${inAdvance - 1}`;
+  };
+  return <p className="mt-0.5 text-faint text-sm leading-tight">{words()}</p>;
+}

@@ -1,0 +1,72 @@
+import { memo, useState } from "react";
+import { MOST_TAXES } from "@/core";
+import { withNewLeaseTax } from "../fields/lease-taxes";
+import { useLease } from "../option/option-context";
+import { AddButton, AddLine } from "../structure/AddLine";
+import { CashDownRow } from "../structure/CashDownRow";
+import { ChargeLines } from "../structure/ChargeLines";
+import { DepositRow } from "../structure/DepositRow";
+import { RebateLines } from "../structure/OtherLines";
+import { PlaceOfDeal } from "../structure/PlaceOfDeal";
+import { TallyCard } from "../structure/TallyCard";
+import { TallyRow } from "../structure/TallyRow";
+import { TradeInLines } from "../structure/TradeInLines";
+import { type OpenLine, useStructure } from "../structure/use-structure";
+import { AcquisitionFeeRow } from "./AcquisitionFeeRow";
+import { LeaseFoot } from "./LeaseFoot";
+import { LeaseTaxLines } from "./LeaseTaxLines";
+
+/** The tally from the agreed price to the adjusted capitalized cost, over what is due at signing. */
+export const LeaseStructure = memo(function LeaseStructure() {
+  const { option, act } = useLease();
+  const { structure, tally, runningOf } = useStructure();
+  const [open, setOpen] = useState<OpenLine>(null);
+  const [openTax, setOpenTax] = useState<number | null>(null);
+  const opening = { open, setOpen };
+  const { taxes = [], acquisitionFee } = option.inputs.plan;
+  const addTax = () => {
+    const tax = { name: "Sales tax", rate: "0", on: ["payment" as const] };
+    act({ type: "lease", change: plan => withNewLeaseTax(plan, tax) });
+    setOpenTax(taxes.length);
+  };
+  return (
+    <TallyCard
+      foot={<LeaseFoot />}
+      after={
+        <>
+          <AddLine opening={opening}>
+            {acquisitionFee === undefined && (
+              <AddButton
+                name="acquisition fee"
+                onClick={() =>
+                  act({ type: "lease", change: plan => ({ ...plan, acquisitionFee: { amount: "0" } }) })
+                }
+              />
+            )}
+            {taxes.length < MOST_TAXES && <AddButton name="tax" onClick={addTax} />}
+          </AddLine>
+          <p className="mt-1 text-faint text-sm">
+            A vehicle, leased · <PlaceOfDeal />
+          </p>
+        </>
+      }
+    >
+      <TallyRow stale={tally.stale} label="List price" field="lease/listPrice" />
+      <TallyRow
+        stale={tally.stale}
+        label="Agreed price"
+        called="Agreed price"
+        field="price"
+        running={runningOf("price")[0] ?? ""}
+      />
+      <ChargeLines list="fees" opening={opening} />
+      <ChargeLines list="extras" opening={opening} />
+      {acquisitionFee && <AcquisitionFeeRow fee={acquisitionFee} />}
+      <LeaseTaxLines open={openTax} setOpen={setOpenTax} />
+      <TradeInLines opening={opening} />
+      <RebateLines opening={opening} />
+      {structure.deposit !== undefined && <DepositRow />}
+      <CashDownRow />
+    </TallyCard>
+  );
+});

@@ -1,0 +1,40 @@
+import type { ReactNode } from "react";
+
+type Props = {
+  label: string;
+  children: ReactNode;
+  onDone: () => void;
+  onTakeOut: () => void;
+};
+
+/** What stands around a line that is open to be changed. */
+export function EditorFrame({ label, children, onDone, onTakeOut }: Props) {
+  return (
+    // biome-ignore lint/a11y/useSemanticElements: a fieldset would stand apart from the tally's grid.
+    <div
+      role="group"
+      aria-label={label}
+      className="my-1 rounded-field bg-base-200 p-2.5"
+      onKeyDown={event => {
+        if (event.key === "Escape") onDone();
+      }}
+    >
+      {children}
+      <div className="mt-2 flex justify-between">
+        <button
+          type="button"
+          className="btn btn-sm bg-base-100"
+          onClick={() => {
+            onDone();
+            onTakeOut();
+          }}
+        >
+          Take it out
+        </button>
+        <button type="button" className="btn btn-sm bg-base-100" onClick={onDone}>
+          Done
+        </button>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,172 @@
+import { useVirtualizer } from "@tanstack/react-virtual";
+import { BadgeCheck, Download } from "lucide-react";
+import { type ReactNode, useRef } from "react";
+import type { Notation } from "@/exchange/notation";
+
+const ROW_HEIGHT = 30;
+
+/** A cell of a line. */
+export const CELL = "h-[30px] border-base-300 border-t px-1 md:px-2";
+
+type Props = {
+  title: string;
+  /** Whether the table closes, in words. */
+  proof: ReactNode;
+  /** What stands above the lines, such as a chart. */
+  children?: ReactNode;
+  /** What else can be done with the table. */
+  action?: ReactNode;
+  /** After the number and the date; the found one is marked. */
+  columns: readonly string[];
+  found?: string | undefined;
+  /** Whether the table no longer follows from what is typed. */
+  stale: boolean;
+  /** Lines between the head and the totals. */
+  count: number;
+  row: (index: number) => ReactNode;
+  /** What the lines are counted as, and a total under each column. */
+  counted: string;
+  totals: readonly string[];
+  /** Writes the table to a file: with plain figures for programs, or as a spreadsheet of a place reads them. */
+  download: (forSpreadsheet: boolean) => void;
+};
+
+/** A table of payments with a head and totals that stay in view; only lines in view are drawn. */
+export function ScheduleTable(props: Props) {
+  const { title, proof, children, action, columns, found, stale, count, row, counted, totals, download } =
+    props;
+  const scroller = useRef<HTMLDivElement>(null);
+  const virtual = useVirtualizer({
+    count,
+    getScrollElement: () => scroller.current,
+    estimateSize: () => ROW_HEIGHT,
+    overscan: 4,
+    initialRect: { width: 750, height: 320 },
+  });
+  const shown = virtual.getVirtualItems();
+  const above = shown[0]?.start ?? 0;
+  const below = virtual.getTotalSize() - (shown.at(-1)?.end ?? 0);
+  const columnCount = columns.length + 2;
+  return (
+    <section
+      aria-labelledby="repayment-title"
+      className={`card-paper flex h-[28rem] contain-content flex-col overflow-hidden lg:h-auto lg:flex-1 ${children ? "lg:min-h-[27rem]" : "lg:min-h-60"}`}
+    >
+      <div className="flex flex-wrap items-center gap-x-3 gap-y-1 px-4 py-2">
+        <h2 id="repayment-title" className="font-semibold text-lg">
+          {title}
+        </h2>
+        {proof}
+        {action}
+        <DownloadButton name="CSV" className="ml-auto" stale={stale} onClick={() => download(false)} />
+        <DownloadButton name="CSV for a spreadsheet" stale={stale} onClick={() => download(true)} />
+      </div>
+      {children}
+      {/* The keyboard scrolls a region only when it has the focus. */}
+      <section
+        ref={scroller}
+        className="min-h-0 flex-1 overflow-auto"
+        tabIndex={0}
+        aria-label={`${title} table`}
+      >
+        <table
+          className={`w-full table-fixed border-separate border-spacing-0 text-right text-xs md:text-base ${stale ? "stale" : ""}`}
+          aria-rowcount={count + 2}
+        >
+          <colgroup>
+            <col className="w-9 md:w-16" />
+            <col className="w-22 md:w-52" />
+          </colgroup>
+          <thead>
+            <tr aria-rowindex={1}>
+              <Head className="pl-2 md:pl-4 py-1.5 text-left">No.</Head>
+              <Head className="px-1 md:px-2 text-left">Due</Head>
+              {columns.map(name => (
+                <Head key={name} className="px-1 md:px-2 last:pr-2 md:last:pr-4">
+                  <span className={name === found ? "found px-1" : ""}>{name}</span>
+                </Head>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {above > 0 && <Spacer height={above} columns={columnCount} />}
+            {shown.map(({ index }) => row(index))}
+            {below > 0 && <Spacer height={below} columns={columnCount} />}
+          </tbody>
+          <tfoot>
+            <tr aria-rowindex={count + 2}>
+              <th
+                scope="row"
+                colSpan={2}
+                className="sticky bottom-0 border-base-300 border-t bg-base-200 py-2 pl-2 md:pl-4 text-left font-semibold"
+              >
+                {counted}
+              </th>
+              {totals.map((total, index) => (
+                <td
+                  key={columns[index]}
+                  className="sticky bottom-0 border-base-300 border-t bg-base-200 px-1 md:px-2 font-semibold last:pr-2 md:last:pr-4"
+                >
+                  {total}
+                </td>
+              ))}
+            </tr>
+          </tfoot>
+        </table>
+      </section>
+    </section>
+  );
+}
+
+function Head({ className, children }: { className: string; children: ReactNode }) {
+  return (
+    <th scope="col" className={`sticky top-0 z-10 bg-base-200 font-semibold ${className}`}>
+      {children}
+    </th>
+  );
+}
+
+type ButtonProps = { name: string; stale: boolean; className?: string; onClick: () => void };
+
+function DownloadButton({ name, stale, className = "", onClick }: ButtonProps) {
+  return (
+    <button
+      type="button"
+      className={`btn btn-sm btn-ghost px-2 ${className}`}
+      disabled={stale}
+      onClick={onClick}
+    >
+      <Download size={15} aria-hidden="true" />
+      {name}
+    </button>
+  );
+}
+
+function Spacer({ height, columns }: { height: number; columns: number }) {
+  return (
+    <tr>
+      <td colSpan={columns} style={{ height, padding: 0 }} />
+    </tr>
+  );
+}
+
+/** Says that a table closes, or that it does not. */
+export function ClosingProof({ closes, fails }: { closes: string; fails: string | undefined }) {
+  if (fails !== undefined) return <p className="text-error text-sm">Does not close: {fails}</p>;
+  return (
+    <p className="flex items-center gap-1.5 text-sm text-success" data-testid="closes">
+      <BadgeCheck size={16} aria-hidden="true" />
+      Closes{closes}
+    </p>
+  );
+}
+
+/** What every table of payments takes. */
+export type ScheduleProps<Answer> = {
+  quote: Answer;
+  notation: Notation;
+  /** Whether the table no longer follows from what is typed. */
+  stale: boolean;
+  /** The name of the file that the table is downloaded as. */
+  fileName: string;
+};
