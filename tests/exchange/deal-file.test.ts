@@ -80,7 +80,10 @@ test.each<[string, unknown]>([
     "The price is 1.005; it must be an amount from 0 to 1,000,000,000 with at most 2 decimals.",
     withStructure({ price: "1.005" }),
   ],
-  ['plan.kind is "rental"; it must be "loan", "flatRate", "equalPrincipal" or "lease".', withPlan({ kind: "rental" })],
+  [
+    'plan.kind is "rental"; it must be "loan", "flatRate", "equalPrincipal" or "lease".',
+    withPlan({ kind: "rental" }),
+  ],
   [
     "plan.payments is 72.5; it must be a whole number of payments from 1 to 1200.",
     withPlan({ payments: 72.5 }),
