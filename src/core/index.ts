@@ -4,6 +4,7 @@ export {
   type CostOfCredit,
   chargeColumn,
   costOfCredit,
+  costOfStream,
   leaseEffectiveRate,
   type Payoff,
   type PerThousand,

@@ -3,16 +3,10 @@ import type { DealFile } from "@/exchange/deal-file";
 import { knownWords } from "@/exchange/deal-file";
 import { planTitle, planWords } from "@/exchange/deal-file/plan";
 import { describeDocument } from "@/features/deal/desk/describe-document";
-import {
-  fieldText,
-  loadRest,
-  openOption,
-  optionReducer,
-  shownQuote,
-  shownTally,
-} from "@/features/deal/option";
+import { fieldText, openOption, optionReducer, shownQuote, shownTally } from "@/features/deal/option";
+import { loadDesk } from "./load-desk";
 
-beforeAll(loadRest);
+beforeAll(loadDesk);
 
 type Change = {
   structure?: DealFile["structure"];

@@ -3,18 +3,14 @@ import { evaluate } from "@/core";
 import { chosenOption } from "@/exchange/deal-document";
 import { type DealFile, readDeal } from "@/exchange/deal-file";
 import { newDealDocument } from "@/features/deal/desk/new-deal";
-import {
-  type FieldName,
-  isFoundIn,
-  PLAN_FIELD_NAMES,
-  readField,
-  STRUCTURE_FIELD_NAMES,
-} from "@/features/deal/fields";
+import { type FieldName, isFoundIn, readField, STRUCTURE_FIELD_NAMES } from "@/features/deal/fields";
+import { PLAN_FIELD_NAMES } from "@/features/deal/fields/plan-fields";
 import { PLAN_PART_FIELD_NAMES } from "@/features/deal/fields/plan-part-fields";
-import { fieldText, loadRest, openOption } from "@/features/deal/option";
+import { fieldText, openOption } from "@/features/deal/option";
 import { loanInputs } from "../loan-inputs";
+import { loadDesk } from "./load-desk";
 
-beforeAll(loadRest);
+beforeAll(loadDesk);
 
 const EMPTY = loanInputs(chosenOption(newDealDocument("2026-11-24")).inputs);
 

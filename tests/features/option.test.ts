@@ -9,7 +9,6 @@ import {
   fieldText,
   isStale,
   type LoanState,
-  loadRest,
   type OptionAction,
   openOption,
   optionReducer,
@@ -19,8 +18,9 @@ import {
 import { ADDABLE_PARTS } from "@/features/deal/plan/addable-parts";
 import { asKind, withFrequency } from "@/features/deal/plan/kinds";
 import { loanInputs } from "../loan-inputs";
+import { loadDesk } from "./load-desk";
 
-beforeAll(loadRest);
+beforeAll(loadDesk);
 
 const typed = (field: Extract<OptionAction, { type: "typed" }>["field"], text: string): ChangeWithinKind => ({
   type: "typed",

@@ -1,6 +1,6 @@
 import { DEMO_SETTINGS } from "#demo/settings";
 import { DEFAULT_SETTINGS, newDealInputs, type Settings, withTaxProfile } from "@/exchange/settings";
-import { fieldText, loadRest } from "@/features/deal/option";
+import { fieldText } from "@/features/deal/option";
 import {
   isUnreadable,
   openSettingsState,
@@ -10,8 +10,9 @@ import {
   settingsReducer,
 } from "@/features/settings/settings-state";
 import { checkSettingsRequest } from "@/server/requests";
+import { loadDesk } from "./load-desk";
 
-beforeAll(loadRest);
+beforeAll(loadDesk);
 
 function settled(from: Settings, ...actions: SettingsAction[]): SettingsState {
   return actions.reduce(settingsReducer, openSettingsState(from));

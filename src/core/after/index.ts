@@ -1,6 +1,7 @@
 export { type Affordable, affordability, type Unaffordable } from "./affordability";
 export { chargeColumn } from "./charge-column";
-export { type CostOfCredit, costOfCredit, transactionOf } from "./cost-of-credit";
+export { costOfCredit, transactionOf } from "./cost-of-credit";
+export { type CostOfCredit, costOfStream } from "./cost-of-stream";
 export { leaseEffectiveRate } from "./lease-effective-rate";
 export { type PerThousand, paymentPerThousand } from "./payment-per-thousand";
 export { type Payoff, payoffAfter, payoffOn, type Refund } from "./payoff";

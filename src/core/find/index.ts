@@ -1,3 +1,4 @@
 export { answer } from "./answer";
+export { isPlain } from "./is-plain";
 export { MEASURES } from "./measure";
-export { type Answer, isPlain, plainAnswer } from "./plain-answer";
+export { type Answer, plainAnswer } from "./plain-answer";

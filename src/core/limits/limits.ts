@@ -12,6 +12,9 @@ export const MOST_PAYMENTS = 1200;
 /** Payments of a five-figure time value, which needs no table. */
 export const MOST_TIME_VALUE_PAYMENTS = 12_000;
 
+/** With fewer payments another period than the plan's own could be the common one of their yearly rate. */
+export const FEWEST_IN_STREAM = 3;
+
 /** Percent of the price. */
 export const HIGHEST_BALLOON_PERCENT = 1000;
 

@@ -1,5 +1,6 @@
-import { addMonths, type DayNumber, wholeMonthsAfter } from "../calendar";
+import { type DayNumber, wholeMonthsAfter } from "../calendar";
 import { failure, type Result, success } from "../result";
+import { oddDaysInYears } from "./odd-days";
 import { rateWhereWorthless } from "./rate-where-worthless";
 import { monthsSince } from "./time-since";
 import { byDate, type DatedAmount, type Transaction, transactionProblem } from "./transaction";
@@ -86,11 +87,4 @@ function yearsFrom(start: DayNumber, series: readonly DatedAmount[]): (date: Day
     const { months, days } = since(date);
     return months / 12 + oddDaysInYears(start, days);
   };
-}
-
-/** Odd days from a start over the length of the year that ends with them. */
-export function oddDaysInYears(start: DayNumber, days: number): number {
-  if (days === 0) return 0;
-  const last = start + days;
-  return days / (last - addMonths(last, -12));
 }

@@ -13,19 +13,15 @@ import {
 } from "react";
 import type { DealChange, DealDocument, DealOption } from "@/exchange/deal-document";
 import type { Settings } from "@/exchange/settings";
-import { RepaymentTable } from "@/features/repayment/RepaymentTable";
 import { useAutosave } from "@/features/saving/use-autosave";
 import type { DealReply } from "@/server/contract";
-import { CostFigures } from "./CostFigures";
 import { CUSTOMER_FIELD, DealHeader } from "./DealHeader";
-import { DealSentence } from "./DealSentence";
 import { DeskContext } from "./desk/desk-context";
 import { deskDocument, deskReducer, openDesk, openedOption } from "./desk/desk-state";
-import { isStale, type LoanState, notationIn, type OptionAction, shownQuote } from "./option";
+import type { OptionAction } from "./option";
+import { provideLoaders } from "./option/loaded";
 import { OptionContext } from "./option/option-context";
-import { useRest, whenLeaseIsLoaded, whenLoaded, whenRestIsLoaded } from "./option/use-rest";
-import { PlanCard } from "./plan/PlanCard";
-import { StructureCard } from "./structure/StructureCard";
+import { useLoaded, whenBothKindsAreLoaded, whenLoaded, whenRestIsLoaded } from "./option/use-loaded";
 
 // Two people seldom change the same, or delete it: the screen starts without the code for it.
 const DeletedNotice = lazy(() =>
@@ -35,7 +31,14 @@ const ConflictDialog = lazy(() =>
   import("./ConflictDialog").then(({ ConflictDialog: dialog }) => ({ default: dialog })),
 );
 
-// A loan does not need it.
+// A deal is a loan or a lease: the screen starts with the code for what it is.
+provideLoaders({ loan: () => import("./loan/LoanDesk"), lease: () => import("./lease/LeaseDesk") });
+const LoanStructure = lazy(() =>
+  import("./loan/LoanDesk").then(({ LoanStructure: structure }) => ({ default: structure })),
+);
+const LoanAnswer = lazy(() =>
+  import("./loan/LoanDesk").then(({ LoanAnswer: answer }) => ({ default: answer })),
+);
 const LeaseStructure = lazy(() =>
   import("./lease/LeaseDesk").then(({ LeaseStructure: structure }) => ({ default: structure })),
 );
@@ -62,8 +65,11 @@ export function DealDesk({ deal, house }: Props) {
     () => false,
   );
   const { options } = deal.document;
-  const opening = useMemo(() => (isBrowser ? options.map(({ inputs }) => inputs) : []), [isBrowser, options]);
-  const isReady = useRest(opening);
+  const opening = useMemo(
+    () => (isBrowser ? options.map(({ inputs }) => inputs) : undefined),
+    [isBrowser, options],
+  );
+  const isReady = useLoaded(opening);
   return isBrowser && isReady ? (
     <Desk deal={deal} house={house} />
   ) : (
@@ -80,26 +86,6 @@ const withRest = (options: readonly DealOption[] | undefined, go: () => void) =>
     go,
   );
 
-/** The answer of a loan, its plan and its table. */
-function LoanAnswer({ option, fileName }: { option: LoanState; fileName: string }) {
-  const quote = shownQuote(option);
-  return (
-    <>
-      <DealSentence />
-      <CostFigures />
-      <PlanCard />
-      {quote && (
-        <RepaymentTable
-          quote={quote}
-          notation={notationIn(option)}
-          stale={isStale(option)}
-          fileName={fileName}
-        />
-      )}
-    </>
-  );
-}
-
 /** The structure and the plan beside the answer. */
 function Desk({ deal, house }: Props) {
   const [state, dispatch] = useReducer(deskReducer, deal.document, document =>
@@ -115,13 +101,17 @@ function Desk({ deal, house }: Props) {
   );
   const document = useMemo(() => deskDocument(state), [state]);
   const saving = useAutosave(deal, document, { show, merge });
-  const act: Dispatch<OptionAction> = useCallback(action => {
-    const go = () => dispatch({ type: "option", action });
-    if (PLAIN_ACTIONS.has(action.type)) go();
-    else if (action.type === "kind") whenLeaseIsLoaded(go);
-    else whenRestIsLoaded(go);
-  }, []);
   const option = openedOption(state);
+  const { kind } = option;
+  const act: Dispatch<OptionAction> = useCallback(
+    action => {
+      const go = () => dispatch({ type: "option", action });
+      if (action.type === "kind") whenBothKindsAreLoaded(go);
+      else if (kind === "lease" || PLAIN_ACTIONS.has(action.type)) go();
+      else whenRestIsLoaded(go);
+    },
+    [kind],
+  );
   const desk = useMemo(() => ({ state, dispatch, house }), [state, house]);
   const open = useMemo(() => ({ option, act }), [option, act]);
   const fileName = document.customer || "New deal";
@@ -153,13 +143,15 @@ function Desk({ deal, house }: Props) {
           )}
           <div className="flex min-h-0 flex-1 flex-col gap-4 lg:flex-row">
             <div className="card-paper flex shrink-0 flex-col max-lg:order-[-1] lg:max-h-full lg:w-[27rem] lg:self-start">
-              {option.kind === "lease" ? opened(<LeaseStructure />) : <StructureCard />}
+              {opened(option.kind === "lease" ? <LeaseStructure /> : <LoanStructure />)}
             </div>
             <div className="flex min-h-0 min-w-0 flex-1 flex-col gap-3 max-lg:contents lg:overflow-auto">
-              {option.kind === "lease" ? (
-                opened(<LeaseAnswer fileName={fileName} />)
-              ) : (
-                <LoanAnswer option={option} fileName={fileName} />
+              {opened(
+                option.kind === "lease" ? (
+                  <LeaseAnswer fileName={fileName} />
+                ) : (
+                  <LoanAnswer fileName={fileName} />
+                ),
               )}
             </div>
           </div>

@@ -1,11 +1,21 @@
-import { lazy, memo, type ReactNode, Suspense, useMemo } from "react";
+import {
+  lazy,
+  memo,
+  type ReactNode,
+  type RefObject,
+  Suspense,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+} from "react";
 import type { LeaseQuote, LeaseRow } from "@/core";
 import { leaseCharges } from "@/exchange/answers/lease-rows";
 import { amountIn, dateIn, type Notation } from "@/exchange/notation";
 import { CELL, ClosingProof, type ScheduleProps, ScheduleTable } from "./ScheduleTable";
 import { saveSchedule } from "./save-schedule";
 
-// A picture of what stands below it: the screen starts without the code for it.
+// A picture of what stands below it, loaded when its place comes into view.
 const ResidualChart = lazy(() =>
   import("./ResidualChart").then(({ ResidualChart: chart }) => ({ default: chart })),
 );
@@ -23,6 +33,8 @@ export const LeaseTable = memo(function LeaseTable(props: Props) {
   const { quote, notation, stale, fileName, action } = props;
   const { schedule, residual, cost, lease } = quote;
   const money = (minor: number) => amountIn(minor, lease.currency, notation);
+  const place = useRef<HTMLDivElement>(null);
+  const isSeen = useSeen(place);
   const charges = useMemo(() => leaseCharges(quote), [quote]);
   const sum = (part: "payment" | "rent" | "depreciation" | "tax") =>
     schedule.reduce((total, row) => total + row[part], 0);
@@ -65,12 +77,31 @@ export const LeaseTable = memo(function LeaseTable(props: Props) {
       totals={totals.map(money)}
       download={forSpreadsheet => void saveSchedule(quote, fileName, forSpreadsheet ? notation : undefined)}
     >
-      <Suspense fallback={<div className="h-36" />}>
-        <ResidualChart quote={quote} notation={notation} stale={stale} />
-      </Suspense>
+      <div ref={place} className="min-h-[150px] shrink-0">
+        {isSeen && (
+          <Suspense fallback={null}>
+            <ResidualChart quote={quote} notation={notation} stale={stale} />
+          </Suspense>
+        )}
+      </div>
     </ScheduleTable>
   );
 });
+
+/** Whether a place has come into view since the page opened. */
+function useSeen(place: RefObject<Element | null>): boolean {
+  const [isSeen, setSeen] = useState(false);
+  useEffect(() => {
+    const { current } = place;
+    if (!current || isSeen) return;
+    const observer = new IntersectionObserver(entries => {
+      if (entries.some(({ isIntersecting }) => isIntersecting)) setSeen(true);
+    });
+    observer.observe(current);
+    return () => observer.disconnect();
+  }, [place, isSeen]);
+  return isSeen;
+}
 
 type OpeningProps = Pick<ScheduleProps<LeaseQuote>, "quote" | "notation"> & { hasCharges: boolean };
 

@@ -1,4 +1,3 @@
-import { scaleLinear } from "d3-scale";
 import { area, line } from "d3-shape";
 import { useEffect, useRef, useState } from "react";
 import { FREQUENCY_NAMES, type LeaseQuote, type LeaseRow } from "@/core";
@@ -6,7 +5,6 @@ import { amountIn, dateIn, type Notation } from "@/exchange/notation";
 
 const HEIGHT = 150;
 const MARGIN = { top: 20, right: 96, bottom: 22, left: 64 };
-const TICKS_UP = 2;
 const FIRST_WIDTH = 760;
 
 type Props = { quote: LeaseQuote; notation: Notation; stale: boolean };
@@ -20,20 +18,23 @@ export function ResidualChart({ quote, notation, stale }: Props) {
   const money = (minor: number) => amountIn(minor, lease.currency, notation);
   const points = pointsOf(schedule, cost);
   const last = points.at(-1) ?? { period: 0, balance: residual };
-  const x = scaleLinear([0, Math.max(last.period, 1)], [MARGIN.left, width - MARGIN.right]);
-  const highest = Math.max(...points.map(({ balance }) => balance), 1);
-  const y = scaleLinear([0, highest], [HEIGHT - MARGIN.bottom, MARGIN.top]).nice(TICKS_UP);
+  const span = Math.max(last.period, 1);
+  const room = width - MARGIN.left - MARGIN.right;
+  const x = (periods: number) => MARGIN.left + (periods / span) * room;
+  const up = ticksUp(Math.max(...points.map(({ balance }) => balance), 1));
+  const top = up.at(-1) ?? 1;
+  const y = (minor: number) => HEIGHT - MARGIN.bottom - (minor / top) * (HEIGHT - MARGIN.bottom - MARGIN.top);
   const across = (point: Point) => x(point.period);
-  const up = (point: Point) => y(point.balance);
-  const edge = line<Point>(across, up)(points) ?? "";
-  const ground = area<Point>(across, y(0), up)(points) ?? "";
+  const heightOf = (point: Point) => y(point.balance);
+  const edge = line<Point>(across, heightOf)(points) ?? "";
+  const ground = area<Point>(across, y(0), heightOf)(points) ?? "";
   const { period } = FREQUENCY_NAMES[quote.filled.plan.frequency];
   const shown = pointed === null ? undefined : points[pointed];
   const isFound = lease.find === "residual" || lease.find === "residualPercent";
   const wholePeriods = ticksAcross(last.period);
   const nearest = (clientX: number) => {
     const left = frame.current?.getBoundingClientRect().left ?? 0;
-    const at = x.invert(clientX - left);
+    const at = ((clientX - left - MARGIN.left) / room) * span;
     return points.reduce(
       (best, each, index) =>
         Math.abs(each.period - at) < Math.abs((points[best]?.period ?? 0) - at) ? index : best,
@@ -56,7 +57,7 @@ export function ResidualChart({ quote, notation, stale }: Props) {
             ? pointText(shown, money, notation, period)
             : `what the vehicle still stands for, ${lease.currency}`}
         </text>
-        {y.ticks(TICKS_UP).map(tick => (
+        {up.map(tick => (
           <g key={tick}>
             <line
               x1={MARGIN.left}
@@ -140,6 +141,16 @@ function pointText(
 /** "36 months", "8 quarters"; what is no single word is counted. */
 function timesText(count: number, period: string): string {
   return period.includes(" ") ? `${count} × ${period}` : `${count} ${period}${count === 1 ? "" : "s"}`;
+}
+
+const ROUND = [1, 2, 5, 10];
+const FEWEST_UP = 2;
+
+/** Amounts from 0 to the first round one above what is shown. */
+function ticksUp(highest: number): number[] {
+  const power = 10 ** Math.floor(Math.log10(highest / FEWEST_UP));
+  const step = power * (ROUND.find(each => each * power * FEWEST_UP >= highest) ?? 1);
+  return Array.from({ length: FEWEST_UP + 1 }, (_, index) => index * step);
 }
 
 const STEPS = [1, 2, 3, 4, 6, 12, 24, 36, 60, 120];

@@ -5,7 +5,8 @@ import { type Dispatch, useCallback, useEffect, useMemo, useReducer } from "reac
 import { useDropzone } from "react-dropzone";
 import { parseJson } from "@/exchange/deal-file/parse";
 import type { Settings } from "@/exchange/settings";
-import { type OptionAction, provideRest } from "@/features/deal/option";
+import { type OptionAction, provideLoans } from "@/features/deal/option";
+import * as loan from "@/features/deal/option/loan-of-desk";
 import { OptionContext } from "@/features/deal/option/option-context";
 import * as rest from "@/features/deal/option/rest-of-desk";
 import { saveFile } from "@/features/figures/save-file";
@@ -21,7 +22,7 @@ import { UsualCharges } from "./UsualCharges";
 import { useSettingsSave } from "./use-settings-save";
 
 // Usual fees and taxes have the fields of lines.
-provideRest(rest);
+provideLoans(loan, rest);
 
 /** What the house has settled once: new deals start from a copy of it. */
 export function SettingsScreen({ opened }: { opened: SettingsReply }) {

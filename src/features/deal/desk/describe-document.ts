@@ -1,15 +1,22 @@
 import { quoteBy } from "@/core";
+import { answer } from "@/core/find";
 import { chosenOption, type DealDocument } from "@/exchange/deal-document";
 import { type DealFile, isLeaseInputs, readDeal } from "@/exchange/deal-file";
 import { planTitle, planWords } from "@/exchange/deal-file/plan";
 import { structureWords } from "@/exchange/deal-file/structure";
 import { LOCALE_NAMES } from "@/exchange/notation";
 import { amountText } from "@/exchange/text";
-import { type LoanView, PLAN_FIELD_NAMES, STRUCTURE_FIELD_NAMES } from "../fields";
-import { answeringOf } from "../option/rest";
+import { type LoanView, provideFields, STRUCTURE_FIELD_NAMES } from "../fields";
+import { leaseField } from "../fields/lease-field";
+import { loanField } from "../fields/loan-fields";
+import { PLAN_FIELD_NAMES } from "../fields/plan-fields";
 import { describeLease } from "./describe-lease";
 import { described } from "./described";
 import { STATUS_NAMES } from "./status-names";
+
+// Two versions can be of two kinds.
+provideFields(loanField);
+provideFields(leaseField);
 
 /** A deal's figures by name, typed and found, for setting two versions side by side. */
 export function describeDocument(document: DealDocument): Record<string, string> {
@@ -26,8 +33,8 @@ export function describeDocument(document: DealDocument): Record<string, string>
 
 function describeLoan(inputs: DealFile): Record<string, string> {
   const deal = readDeal(inputs);
-  const answer = deal.ok ? quoteBy(answeringOf(deal.value), deal.value) : deal;
-  const view: LoanView = { kind: "loan", inputs, deal, quote: answer.ok ? answer.value : null };
+  const quote = deal.ok ? quoteBy(answer, deal.value) : deal;
+  const view: LoanView = { kind: "loan", inputs, deal, quote: quote.ok ? quote.value : null };
   const { plan, currency } = inputs;
   return {
     ...described(STRUCTURE_FIELD_NAMES, view),

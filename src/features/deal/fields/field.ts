@@ -57,22 +57,6 @@ export function ofLoan({ unit, read, show, say, figure: _, ...rest }: LoanField)
   };
 }
 
-/**
- * A field that only leases have, as one of any deal: a loan has nothing in it.
- *
- * @param named what a failure of the core calls its figure, where the field does not say
- */
-export function ofLease({ unit, read, show, say, figure, ...rest }: LeaseField, named: Figure): Field {
-  return {
-    ...rest,
-    figure: inputs => (figure && inputs.plan.kind === "lease" ? figure(inputs as LeaseFile) : named),
-    ...(unit && { unit: inputs => (inputs.plan.kind === "lease" ? unit(inputs as LeaseFile) : undefined) }),
-    read: (text, file) => (file.plan.kind === "lease" ? read(text, file as LeaseFile) : good(file)),
-    show: view => (view.kind === "lease" ? show(view) : ""),
-    ...(say !== undefined && { say: say && (view => (view.kind === "lease" ? say(view) : "")) }),
-  };
-}
-
 /** A reading of a text that cannot be read. */
 export const bad = (sentence: string): Reading<never> => ({ ok: false, sentence });
 

@@ -1,9 +1,12 @@
 import type { FoundFigure, LeaseFigure } from "@/core";
 import type { DealInputs } from "@/exchange/deal-file";
-import { type Field, type FieldView, ofLoan, type Reading } from "./field";
-import { PLAN_FIELDS } from "./plan-fields";
-import type { RareFieldName } from "./rare-fields";
-import { STRUCTURE_FIELDS } from "./structure-fields";
+import type { Field, FieldView, Reading } from "./field";
+import type { LeasePlanFieldName } from "./lease-fields";
+import type { LineFieldName } from "./line-fields";
+import type { PlanFieldName } from "./plan-fields";
+import type { PlanLineFieldName } from "./plan-lines";
+import type { PlanPartFieldName } from "./plan-part-fields";
+import { STRUCTURE_FIELDS, type StructureFieldName } from "./structure-fields";
 
 export {
   type DeskFind,
@@ -34,36 +37,33 @@ export {
   withTaxIncluded,
 } from "./structure-lines";
 
-/** The fields that every deal has, by name. */
-const FIELDS: Record<keyof typeof STRUCTURE_FIELDS | keyof typeof PLAN_FIELDS, Field> = {
-  ...STRUCTURE_FIELDS,
-  yearlyRate: ofLoan(PLAN_FIELDS.yearlyRate),
-  payments: ofLoan(PLAN_FIELDS.payments),
-  years: ofLoan(PLAN_FIELDS.years),
-  payment: ofLoan(PLAN_FIELDS.payment),
-  signed: ofLoan(PLAN_FIELDS.signed),
-  firstPayment: ofLoan(PLAN_FIELDS.firstPayment),
-};
+export type FieldName =
+  | StructureFieldName
+  | PlanFieldName
+  | PlanPartFieldName
+  | LineFieldName
+  | PlanLineFieldName
+  | LeasePlanFieldName;
 
-export type FieldName = keyof typeof FIELDS | RareFieldName;
+/** The fields of the structure that every deal has, in the order of its lines. */
+export const STRUCTURE_FIELD_NAMES = Object.keys(STRUCTURE_FIELDS) as StructureFieldName[];
 
-/** The fields of the structure, in the order of its lines, and those of the plan. */
-export const STRUCTURE_FIELD_NAMES = Object.keys(STRUCTURE_FIELDS) as (keyof typeof STRUCTURE_FIELDS)[];
-export const PLAN_FIELD_NAMES = Object.keys(PLAN_FIELDS) as (keyof typeof PLAN_FIELDS)[];
+/** Where the other fields are found, once they are loaded. */
+const providers: ((name: string) => Field | undefined)[] = [];
 
-/** The fields that a plain deal does not have, once they are loaded. */
-let rareFieldOf: ((name: RareFieldName) => Field) | undefined;
-
-/** Takes the fields that a plain deal does not have: the screen starts without the code for them. */
-export function provideRareFields(fieldOfName: (name: RareFieldName) => Field): void {
-  rareFieldOf = fieldOfName;
+/** Takes more fields: the screen starts without the code for them. */
+export function provideFields(fieldNamed: (name: string) => Field | undefined): void {
+  if (!providers.includes(fieldNamed)) providers.push(fieldNamed);
 }
 
 /** All about a field: one entry says it. */
 export function fieldOf(name: FieldName): Field {
-  if (name in FIELDS) return FIELDS[name as keyof typeof FIELDS];
-  if (!rareFieldOf) throw new Error(`The field ${name} is not loaded.`);
-  return rareFieldOf(name as RareFieldName);
+  if (name in STRUCTURE_FIELDS) return STRUCTURE_FIELDS[name as StructureFieldName];
+  for (const fieldNamed of providers) {
+    const field = fieldNamed(name);
+    if (field) return field;
+  }
+  throw new Error(`The field ${name} is not loaded.`);
 }
 
 /**

@@ -104,9 +104,10 @@ function nameField(place: Place, label: string, isNeeded: boolean): Field {
   };
 }
 
-/** The field of a line. */
-export function lineField(name: LineFieldName): Field {
+/** The field of a line; undefined where no line has it. */
+export function lineField(name: string): Field | undefined {
   const [list, index, part] = name.split("/") as [AnyList, string, string];
+  if (!(list in KIND)) return undefined;
   const place = { list, index: Number(index) };
   const kind = `${KIND[list]} ${place.index + 1}`;
   switch (part) {
@@ -131,7 +132,7 @@ export function lineField(name: LineFieldName): Field {
     case "tradeInCredit":
       return creditField(place, `${kind}: most trade-in credited`);
     default:
-      throw new Error(`There is no field ${name}.`);
+      return undefined;
   }
 }
 

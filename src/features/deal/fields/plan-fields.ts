@@ -85,6 +85,11 @@ export const PLAN_FIELDS = {
   },
 } satisfies Record<string, LoanField>;
 
+export type PlanFieldName = keyof typeof PLAN_FIELDS;
+
+/** The fields of the plan, in the order in which they stand. */
+export const PLAN_FIELD_NAMES = Object.keys(PLAN_FIELDS) as PlanFieldName[];
+
 /** The first payment date where none is typed, as ISO 8601; undefined without a contract date. */
 function followingDate(deal: Result<Deal>): string | undefined {
   const date = deal.ok ? firstPaymentDate(deal.value.plan) : null;

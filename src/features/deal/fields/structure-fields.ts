@@ -12,7 +12,7 @@ const DOWN_UNIT = {
   dueAtSigning: " due at signing",
 };
 
-type StructureFieldName = "price" | "purpose" | "allowance" | "owed" | "deposit" | "down";
+export type StructureFieldName = "price" | "purpose" | "allowance" | "owed" | "deposit" | "down";
 
 /** The fields of lines that every structure has; those of its lists are in line-fields. */
 export const STRUCTURE_FIELDS: Record<StructureFieldName, Field> = {

@@ -6,6 +6,15 @@ import { LeaseCosts } from "./LeaseCosts";
 import { LeasePlanCard } from "./LeasePlanCard";
 import { LeaseSentence } from "./LeaseSentence";
 
+export {
+  answerLease,
+  asLoan,
+  findInLease,
+  fromKnown,
+  leaseField,
+  tallyOfLease,
+  tallyOfLeaseDraft,
+} from "../option/lease-of-desk";
 export { LeaseStructure } from "./LeaseStructure";
 
 // Asked for now and then: the screen starts without the code for it.

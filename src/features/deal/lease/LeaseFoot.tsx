@@ -1,13 +1,8 @@
-import { lazy, Suspense } from "react";
 import { shownQuote } from "../option";
 import { useLease } from "../option/option-context";
 import { WorkingButton } from "../parts/WorkingButton";
+import { MadeOf } from "../structure/MadeOf";
 import { useStructure } from "../structure/use-structure";
-
-// The bar is a picture of what stands above it: the screen starts without the code for it.
-const AmountBar = lazy(() =>
-  import("../structure/AmountBar").then(({ AmountBar: bar }) => ({ default: bar })),
-);
 
 /** What the tally leads to: the adjusted capitalized cost; and what is due at signing, item by item. */
 export function LeaseFoot() {
@@ -31,9 +26,7 @@ export function LeaseFoot() {
           gross {money(quote.gross)} less {money(quote.reduction)}
         </p>
       )}
-      <Suspense fallback={<div className="mt-1.5 h-2" />}>
-        {tally.lines.length > 0 && <AmountBar lines={tally.lines} stale={tally.stale} />}
-      </Suspense>
+      <MadeOf lines={tally.lines} stale={tally.stale} />
       <DueAtSigning />
     </div>
   );

@@ -1,3 +1,4 @@
+export { hasRareParts, provideLeases, provideLoans } from "./loaded";
 export { type ChangeWithinKind, type OptionAction, optionReducer } from "./option-actions";
 export {
   fieldError,
@@ -13,13 +14,4 @@ export {
   readTyped,
   shownQuote,
 } from "./option-state";
-export {
-  hasRareParts,
-  isLeaseLoaded,
-  isRestLoaded,
-  loadLease,
-  loadRest,
-  needsRest,
-  provideRest,
-} from "./rest";
 export { amountOf, shownTally, type Tally } from "./shown-tally";

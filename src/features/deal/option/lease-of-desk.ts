@@ -1,10 +1,11 @@
-// What a loan does not need: the computation of leases, and the ways to change one.
+// What leases need: their computation, their tally and fields, the ways to change one, and the way to a loan.
 import { evaluateLease, type Lease, type LeaseQuote, type Result } from "@/core";
 import { type LeaseFile, readLease } from "@/exchange/lease-file";
 
-export { asLease, asLoan } from "../fields/change-kind";
+export { asLoan } from "../fields/as-loan";
 export { findInLease, fromKnown } from "../fields/find-lease";
-export { tallyOfDraft, tallyOfLease } from "./lease-tally";
+export { leaseField } from "../fields/lease-field";
+export { tallyOfLease, tallyOfLeaseDraft } from "./lease-tally";
 
 /** A lease as it was typed, read and answered. */
 export function answerLease(inputs: LeaseFile): { deal: Result<Lease>; answer: Result<LeaseQuote> } {

@@ -1,40 +1,24 @@
-import { type Lease, type LeaseQuote, leaseTally, type Result } from "@/core";
+import { type Lease, type LeaseQuote, leaseTally } from "@/core";
 import type { Tally } from "./shown-tally";
 
 type ShownTally = Omit<Tally, "stale">;
 
 /** The tally of an answered lease down to its adjusted capitalized cost, as the structure shows it. */
-export function tallyOfLease({
-  lines,
-  price,
-  fees,
-  extras,
-  taxes,
-  cost,
-  dueAtSigning,
-}: LeaseQuote): ShownTally {
-  return {
-    lines,
-    reckoned: { price, fees, extras, taxes, total: totalOf(lines) },
-    loanAmount: cost,
-    amountFinanced: cost,
-    due: dueAtSigning.total,
-  };
+export function tallyOfLease(quote: LeaseQuote): ShownTally {
+  return { ...shown(quote.lines, quote), due: quote.dueAtSigning.total };
 }
 
 /** The same before there is an answer, where no line hangs on one. */
-export function tallyOfDraft(lease: Result<Lease>): ShownTally | undefined {
-  const tally = lease.ok ? leaseTally(lease.value) : undefined;
-  if (!tally) return undefined;
-  const { lines, found } = tally;
-  const { price, fees, extras, taxes, cost } = found;
-  return {
-    lines,
-    reckoned: { price, fees, extras, taxes, total: totalOf(lines) },
-    loanAmount: cost,
-    amountFinanced: cost,
-    due: undefined,
-  };
+export function tallyOfLeaseDraft(lease: Lease): ShownTally | undefined {
+  const tally = leaseTally(lease);
+  return tally && { ...shown(tally.lines, tally.found), due: undefined };
+}
+
+type Found = Pick<LeaseQuote, "price" | "fees" | "extras" | "taxes" | "cost">;
+
+function shown(lines: Tally["lines"], { price, fees, extras, taxes, cost }: Found) {
+  const reckoned = { price, fees, extras, taxes, total: totalOf(lines) };
+  return { lines, reckoned, loanAmount: cost, amountFinanced: cost };
 }
 
 /** The price with what is capitalised beside it. */

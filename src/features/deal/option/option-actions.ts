@@ -12,6 +12,7 @@ import {
   type PlanListName,
   withOptional,
 } from "../fields";
+import { loadedLease, loadedRest } from "./loaded";
 import {
   type LeaseState,
   type LoanState,
@@ -20,7 +21,6 @@ import {
   shownQuote,
   withInputs,
 } from "./option-state";
-import { loadedLease, loadedRest } from "./rest";
 import { amountOf, shownTally } from "./shown-tally";
 
 /** What can be done with one option on the screen. */
@@ -161,7 +161,7 @@ function ofKind(state: OptionState, kind: OptionState["kind"]): OptionState {
   if (state.kind === kind) return state;
   const inputs =
     state.kind === "loan"
-      ? loadedLease().asLease(state.inputs, shownQuote(state))
+      ? loadedRest().asLease(state.inputs, shownQuote(state))
       : loadedLease().asLoan(state.inputs, shownQuote(state));
   return withInputs({ ...state, typed: {}, errors: {} }, inputs);
 }

@@ -1,5 +1,5 @@
-import { type Deal, type Lease, type LeaseQuote, type Quote, quoteBy, type Result } from "@/core";
-import { type DealFile, type DealInputs, isLeaseInputs, readDeal } from "@/exchange/deal-file";
+import type { Deal, Lease, LeaseQuote, Quote, Result } from "@/core";
+import { type DealFile, type DealInputs, isLeaseInputs } from "@/exchange/deal-file";
 import type { LeaseFile } from "@/exchange/lease-file";
 import {
   DEFAULT_LOCALE,
@@ -19,7 +19,7 @@ import {
   readField,
   showField,
 } from "../fields";
-import { answeringOf, loadedLease } from "./rest";
+import { loadedLease, loadedLoan, loadedRest } from "./loaded";
 
 /** What of an option does not hang on its kind. */
 type Typing = {
@@ -90,8 +90,7 @@ export function withInputs(
     const held = lastGood?.kind === "lease" ? lastGood : null;
     return { ...typing, kind: "lease", inputs, deal, answer, lastGood: answer.ok ? answer.value : held };
   }
-  const deal = readDeal(inputs);
-  const answer = deal.ok ? quoteBy(answeringOf(deal.value), deal.value) : deal;
+  const { deal, answer } = loadedLoan().answerLoan(inputs, () => loadedRest().answer);
   const held = lastGood?.kind === "lease" ? null : lastGood;
   return { ...typing, kind: "loan", inputs, deal, answer, lastGood: answer.ok ? answer.value : held };
 }

@@ -1,4 +1,8 @@
-// What a plain deal does not need: the search for figures, and the fields of lines and of rare parts of a plan.
+// What a plain loan does not need: the search for figures, the general equations of
+// its yearly rates, the fields of lines and of rare parts of a plan, and the way
+// to a lease.
+export { costOfCredit } from "@/core";
 export { answer } from "@/core/find";
+export { asLease } from "../fields/as-lease";
 export { giveFound } from "../fields/give-found";
-export { rareField } from "../fields/rare-fields";
+export { rareLoanField } from "../fields/rare-loan-fields";

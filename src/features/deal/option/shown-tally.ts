@@ -1,14 +1,6 @@
-import {
-  type LeaseLine,
-  prepaidCharges,
-  type Reckoned,
-  type StructureFigure,
-  settle,
-  type TallyLine,
-  tally,
-} from "@/core";
+import type { LeaseLine, Reckoned, StructureFigure, TallyLine } from "@/core";
+import { loadedLease, loadedLoan } from "./loaded";
 import { hasErrors, isStale, type OptionState, shownQuote } from "./option-state";
-import { loadedLease } from "./rest";
 
 /** The running tally as it is shown, and what it leads to; money in minor units. */
 export type Tally = {
@@ -16,6 +8,7 @@ export type Tally = {
   lines: readonly (TallyLine | LeaseLine)[];
   /** What fees, extras and taxes come to. */
   reckoned: Pick<Reckoned, "price" | "total" | "fees" | "extras" | "taxes"> | null;
+  /** Of a lease its adjusted capitalized cost, as the amount financed. */
   loanAmount: number | undefined;
   amountFinanced: number | undefined;
   /** What is due at signing, once there is an answer. */
@@ -33,39 +26,29 @@ const NOTHING = {
 };
 
 /**
- * The tally from the price to the amount financed: of the answer where there is one. It needs no plan, so where there is
- * none yet it is there before the rate and the term are typed, unless a line of it is being found.
+ * The tally from the price to what is financed: of the answer where there is one, else of what is typed, as far as it
+ * needs no answer; else the last that held.
  */
 export function shownTally(state: OptionState): Tally {
-  if (state.kind === "lease") {
-    const { tallyOfDraft, tallyOfLease } = loadedLease();
-    const draft = state.answer.ok ? undefined : tallyOfDraft(state.deal);
-    if (draft) return { ...draft, stale: hasErrors(state.errors) };
+  const draft = draftOf(state);
+  if (draft) return { ...draft, stale: hasErrors(state.errors) };
+  return { ...(heldTally(state) ?? NOTHING), stale: isStale(state) };
+}
+
+function draftOf(state: OptionState): Omit<Tally, "stale"> | undefined {
+  if (state.answer.ok || !state.deal.ok) return undefined;
+  return state.kind === "loan"
+    ? loadedLoan().tallyOfLoanDraft(state.deal.value)
+    : loadedLease().tallyOfLeaseDraft(state.deal.value);
+}
+
+function heldTally(state: OptionState): Omit<Tally, "stale"> | undefined {
+  if (state.kind === "loan") {
     const quote = shownQuote(state);
-    return { ...(quote ? tallyOfLease(quote) : NOTHING), stale: isStale(state) };
+    return quote ? loadedLoan().tallyOfLoan(quote) : undefined;
   }
-  const { deal, answer, errors } = state;
   const quote = shownQuote(state);
-  if (!answer.ok && deal.ok) {
-    const { structure, find } = deal.value;
-    const isOpen = structure.price === null || structure.down === null || find === "allowance";
-    if (!isOpen) {
-      const reckoned = settle(structure);
-      const { loanAmount } = reckoned;
-      const prepaid = deal.value.plan.prepaidCharge ?? 0;
-      return {
-        lines: tally(structure, reckoned),
-        reckoned,
-        loanAmount,
-        amountFinanced: loanAmount - prepaid - prepaidCharges(structure, reckoned),
-        due: undefined,
-        stale: hasErrors(errors),
-      };
-    }
-  }
-  if (!quote) return { ...NOTHING, stale: true };
-  const { lines, reckoned, loanAmount, amountFinanced, dueAtSigning } = quote;
-  return { lines, reckoned, loanAmount, amountFinanced, due: dueAtSigning.total, stale: isStale(state) };
+  return quote ? loadedLease().tallyOfLease(quote) : undefined;
 }
 
 /** The amount of a line of a tally in minor units; undefined where it is not known. */

@@ -33,7 +33,7 @@ export function AmountBar({ lines, stale }: { lines: Tally["lines"]; stale: bool
       aria-label={`What is financed before anything is taken off: ${words.join(", ")}`}
       viewBox={`0 0 ${WIDTH} 8`}
       preserveAspectRatio="none"
-      className={`mt-1.5 block h-2 w-full rounded-field ${stale ? "stale" : ""}`}
+      className={`block h-2 w-full rounded-field ${stale ? "stale" : ""}`}
     >
       {PARTS.map(({ name, colour }, index) => {
         const sum = sums[index] ?? 0;

@@ -1,9 +1,11 @@
-import { memo } from "react";
-import { costOfCredit, type Quote, type WorkedFigure } from "@/core";
+import { memo, useEffect, useState } from "react";
+import { type CostOfCredit, costOfStream, type Quote, type Result, success, type WorkedFigure } from "@/core";
 import { amountText } from "@/exchange/text";
-import { CostCard, CostCards } from "./answer/CostCard";
-import { shownQuote } from "./option";
-import { useLoan, useNotation } from "./option/option-context";
+import { CostCard, CostCards } from "../answer/CostCard";
+import { shownQuote } from "../option";
+import { isRestLoaded, loadedRest } from "../option/loaded";
+import { useLoan, useNotation } from "../option/option-context";
+import { whenRestIsLoaded } from "../option/use-loaded";
 
 type Cost = {
   figure: WorkedFigure;
@@ -60,28 +62,33 @@ function includedAtSigning({ dueAtSigning: { items }, deal }: Quote): string {
 const RATE_PLACES = { apr: 4, effectiveRate: 2 };
 
 /** Two texts say it, of one answer. */
-const costs = new WeakMap<Quote, ReturnType<typeof costOfCredit>>();
+const costs = new WeakMap<Quote, Result<CostOfCredit>>();
 
-function costOf(quote: Quote): ReturnType<typeof costOfCredit> {
-  const cost = costs.get(quote) ?? costOfCredit(quote);
-  costs.set(quote, cost);
+/** The yearly rates of an answer; undefined while what only some loans need is still being loaded. */
+function costOf(quote: Quote): Result<CostOfCredit> | undefined {
+  const known = costs.get(quote);
+  if (known) return known;
+  const ofStream = costOfStream(quote);
+  const cost = ofStream ? success(ofStream) : isRestLoaded() ? loadedRest().costOfCredit(quote) : undefined;
+  if (cost) costs.set(quote, cost);
   return cost;
 }
 
 function rateText(quote: Quote, rate: keyof typeof RATE_PLACES): string {
   const cost = costOf(quote);
+  if (!cost) return "…";
   return cost.ok ? `${cost.value[rate].toFixed(RATE_PLACES[rate])} %` : "none";
 }
 
 function includedInApr(quote: Quote): string {
   const cost = costOf(quote);
-  if (!cost.ok) return cost.failure.sentence;
+  if (cost?.ok === false) return cost.failure.sentence;
   return quote.financeCharge > quote.totalInterest ? "a year: interest + fees" : "a year, by Regulation Z";
 }
 
 function includedInEffectiveRate(quote: Quote): string {
   const cost = costOf(quote);
-  return cost.ok ? "a year, interest on interest" : cost.failure.sentence;
+  return cost?.ok === false ? cost.failure.sentence : "a year, interest on interest";
 }
 
 function includedInTotalCost({ filled: { structure }, charges, dueAtSigning, down }: Quote): string {
@@ -100,10 +107,15 @@ function includedInTotalCost({ filled: { structure }, charges, dueAtSigning, dow
 }
 
 /** What the deal really costs, each figure with what it includes and its working. */
-export const CostFigures = memo(function CostFigures() {
+export const LoanCosts = memo(function LoanCosts() {
   const { option } = useLoan();
   const { usesEffectiveRate } = useNotation().notation;
   const quote = shownQuote(option);
+  const isWaiting = quote !== null && costOf(quote) === undefined;
+  const [, drawAgain] = useState(0);
+  useEffect(() => {
+    if (isWaiting) whenRestIsLoaded(() => drawAgain(count => count + 1));
+  }, [isWaiting]);
   if (!quote) return null;
   return (
     <CostCards columns={usesEffectiveRate ? 5 : 4}>

@@ -1,16 +1,16 @@
 import { Target } from "lucide-react";
 import { useState } from "react";
 import { type DealFile, knownWords } from "@/exchange/deal-file";
-import { FOUND_NAMES, type LoanFind } from "./fields";
-import { readTyped } from "./option";
-import { useLoan, useNotation } from "./option/option-context";
-import { FieldError, FigureField } from "./parts/FigureField";
-import { WorkingButton } from "./parts/WorkingButton";
+import { FOUND_NAMES, type LoanFind } from "../fields";
+import { readTyped } from "../option";
+import { useLoan, useNotation } from "../option/option-context";
+import { FieldError, FigureField } from "../parts/FigureField";
+import { WorkingButton } from "../parts/WorkingButton";
 
 const DESK_FINDS: readonly LoanFind[] = ["payment", "price", "down"];
 
 /** Which figure is being found, from what, and the way to find another. */
-export function FindBar() {
+export function LoanFindBar() {
   const { find, from, structure } = useLoan().option.inputs;
   const { working } = FOUND_NAMES[find];
   const name = foundName(find, structure);

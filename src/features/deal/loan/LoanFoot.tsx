@@ -1,14 +1,11 @@
-import { lazy, Suspense } from "react";
 import { shownQuote } from "../option";
 import { useLoan } from "../option/option-context";
 import { WorkingButton } from "../parts/WorkingButton";
-import { useStructure } from "./use-structure";
-
-// The bar is a picture of what stands above it: the screen starts without the code for it.
-const AmountBar = lazy(() => import("./AmountBar").then(({ AmountBar: bar }) => ({ default: bar })));
+import { MadeOf } from "../structure/MadeOf";
+import { useStructure } from "../structure/use-structure";
 
 /** What the tally leads to: the loan amount, what of the finance charge is paid at the start, the amount financed. */
-export function TallyFoot() {
+export function LoanFoot() {
   const { option } = useLoan();
   const { tally, money, say } = useStructure();
   const { loanAmount, amountFinanced, reckoned, stale } = tally;
@@ -47,9 +44,7 @@ export function TallyFoot() {
           {received !== undefined && ` · ${money(received)} paid out to the customer`}
         </p>
       )}
-      <Suspense fallback={<div className="mt-1.5 h-2" />}>
-        {tally.lines.length > 0 && <AmountBar lines={tally.lines} stale={stale} />}
-      </Suspense>
+      <MadeOf lines={tally.lines} stale={tally.stale} />
     </div>
   );
 }

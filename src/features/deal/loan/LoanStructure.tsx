@@ -1,29 +1,29 @@
 import { lazy, memo, Suspense, useState } from "react";
 import { useDesk } from "../desk/desk-context";
 import { asPersonal, asVehicle, linesOf, withTaxAdded, withTaxIncluded } from "../fields";
-import { AddLine } from "./AddLine";
-import { CashDownRow } from "./CashDownRow";
-import { DepositRow } from "./DepositRow";
-import { PlaceOfDeal } from "./PlaceOfDeal";
-import { TallyCard } from "./TallyCard";
-import { TallyFoot } from "./TallyFoot";
-import { TallyRow } from "./TallyRow";
-import { TradeInLines } from "./TradeInLines";
-import { type OpenLine, useStructure } from "./use-structure";
+import { AddLine } from "../structure/AddLine";
+import { CashDownRow } from "../structure/CashDownRow";
+import { DepositRow } from "../structure/DepositRow";
+import { PlaceOfDeal } from "../structure/PlaceOfDeal";
+import { TallyCard } from "../structure/TallyCard";
+import { TallyRow } from "../structure/TallyRow";
+import { TradeInLines } from "../structure/TradeInLines";
+import { type OpenLine, useStructure } from "../structure/use-structure";
+import { LoanFoot } from "./LoanFoot";
 
 // A plain deal has none of these lines: the screen starts without the code for them.
 const LinesAfterPrice = lazy(() =>
-  import("./ListLines").then(({ LinesAfterPrice: lines }) => ({ default: lines })),
+  import("../structure/ListLines").then(({ LinesAfterPrice: lines }) => ({ default: lines })),
 );
 const LinesAfterDown = lazy(() =>
-  import("./ListLines").then(({ LinesAfterDown: lines }) => ({ default: lines })),
+  import("../structure/ListLines").then(({ LinesAfterDown: lines }) => ({ default: lines })),
 );
 
 /**
  * The tally from the price to the amount financed, each line with its sign and the subtotal so far. The lines scroll by
  * themselves, and what they lead to stays in view.
  */
-export const StructureCard = memo(function StructureCard() {
+export const LoanStructure = memo(function LoanStructure() {
   const { structure, tally, runningOf } = useStructure();
   const [open, setOpen] = useState<OpenLine>(null);
   const opening = { open, setOpen };
@@ -31,7 +31,7 @@ export const StructureCard = memo(function StructureCard() {
   const hasLists = Boolean(structure.taxes || structure.fees || structure.extras || structure.rebates);
   return (
     <TallyCard
-      foot={<TallyFoot />}
+      foot={<LoanFoot />}
       after={
         <>
           <AddLine opening={opening} />

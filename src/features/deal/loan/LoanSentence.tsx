@@ -2,16 +2,16 @@ import { memo } from "react";
 import { FREQUENCY_NAMES, type Quote } from "@/core";
 import { longDateIn } from "@/exchange/notation";
 import { moneyText } from "@/features/figures/format";
-import { LiveFigure } from "./answer/LiveFigure";
-import { SentenceCard } from "./answer/SentenceCard";
-import { FindBar } from "./FindBar";
-import { shownQuote } from "./option";
-import { useLoan, useNotation } from "./option/option-context";
+import { LiveFigure } from "../answer/LiveFigure";
+import { SentenceCard } from "../answer/SentenceCard";
+import { shownQuote } from "../option";
+import { useLoan, useNotation } from "../option/option-context";
+import { LoanFindBar } from "./LoanFindBar";
 
 /** The answer of a loan in one plain sentence. */
-export const DealSentence = memo(function DealSentence() {
+export const LoanSentence = memo(function LoanSentence() {
   const quote = shownQuote(useLoan().option);
-  return <SentenceCard findBar={<FindBar />}>{quote && <Sentence quote={quote} />}</SentenceCard>;
+  return <SentenceCard findBar={<LoanFindBar />}>{quote && <Sentence quote={quote} />}</SentenceCard>;
 });
 
 type Money = (minor: number) => string;

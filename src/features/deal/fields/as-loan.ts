@@ -1,0 +1,44 @@
+import type { LeaseQuote } from "@/core";
+import type { DealFile } from "@/exchange/deal-file";
+import type { LeaseFile } from "@/exchange/lease-file";
+import { rateText } from "@/exchange/text";
+import { comingBack, type Kept, keptOf, openFigure, paymentOf, sharedBy, typedOnly } from "./change-kind";
+import { giveFoundLease } from "./give-found-lease";
+
+/**
+ * A lease as a loan: the other way round.
+ *
+ * @param file the lease as it was typed
+ * @param quote its answer
+ */
+export function asLoan(file: LeaseFile, quote: LeaseQuote | null): DealFile {
+  const open = openFigure(file.find);
+  const given = giveFoundLease(file, quote);
+  const kept: Kept<DealFile> = file.kept
+    ? comingBack(file.find, file.kept)
+    : { plan: firstLoanPlan(given, quote, open !== undefined), find: open ?? "payment" };
+  return {
+    ...sharedBy(file),
+    structure: openFigure(kept.find) === open ? file.structure : given.structure,
+    ...kept,
+    kept: keptOf(file),
+  };
+}
+
+function firstLoanPlan(
+  { plan }: LeaseFile,
+  quote: LeaseQuote | null,
+  isFoundFromPayment: boolean,
+): DealFile["plan"] {
+  const { yearlyRate, moneyFactor, payments, frequency, rounding, roundingStep, signed } = plan;
+  return typedOnly<DealFile["plan"]>({
+    kind: "loan",
+    yearlyRate: yearlyRate ?? (moneyFactor === undefined ? undefined : rateText(Number(moneyFactor) * 2400)),
+    payments,
+    frequency,
+    rounding,
+    roundingStep,
+    signed,
+    payment: isFoundFromPayment ? paymentOf(quote) : undefined,
+  });
+}

@@ -1,0 +1,20 @@
+// What every loan needs: its computation, its tally and the fields of its plan.
+import { type Answering, type Deal, isPlain, plainAnswer, type Quote, quoteBy, type Result } from "@/core";
+import { type DealFile, readDeal } from "@/exchange/deal-file";
+
+export { loanField } from "../fields/loan-fields";
+export { tallyOfLoan, tallyOfLoanDraft } from "./loan-tally";
+
+/**
+ * A loan as it was typed, read and answered.
+ *
+ * @param search what answers a loan that is not plain
+ */
+export function answerLoan(
+  inputs: DealFile,
+  search: () => Answering,
+): { deal: Result<Deal>; answer: Result<Quote> } {
+  const deal = readDeal(inputs);
+  if (!deal.ok) return { deal, answer: deal };
+  return { deal, answer: quoteBy(isPlain(deal.value) ? plainAnswer : search(), deal.value) };
+}

@@ -1,0 +1,30 @@
+import { type Deal, prepaidCharges, type Quote, settle, tally } from "@/core";
+import type { Tally } from "./shown-tally";
+
+type ShownTally = Omit<Tally, "stale">;
+
+/** The tally of an answered loan, as the structure shows it. */
+export function tallyOfLoan({
+  lines,
+  reckoned,
+  loanAmount,
+  amountFinanced,
+  dueAtSigning,
+}: Quote): ShownTally {
+  return { lines, reckoned, loanAmount, amountFinanced, due: dueAtSigning.total };
+}
+
+/** The same before there is an answer: it needs no plan, unless a line of it is being found. */
+export function tallyOfLoanDraft({ structure, find, plan }: Deal): ShownTally | undefined {
+  if (structure.price === null || structure.down === null || find === "allowance") return undefined;
+  const reckoned = settle(structure);
+  const { loanAmount } = reckoned;
+  const prepaid = plan.prepaidCharge ?? 0;
+  return {
+    lines: tally(structure, reckoned),
+    reckoned,
+    loanAmount,
+    amountFinanced: loanAmount - prepaid - prepaidCharges(structure, reckoned),
+    due: undefined,
+  };
+}
