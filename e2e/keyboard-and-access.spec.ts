@@ -1,13 +1,7 @@
 import AxeBuilder from "@axe-core/playwright";
-import { expect, type Page, test } from "@playwright/test";
+import { expect, test } from "@playwright/test";
+import { expectNoAxeFindings } from "./axe";
 import { newDeal, openDeal, VAN } from "./officer";
-
-async function expectNoAxeFindings(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page })
-    .withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice"])
-    .analyze();
-  expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map(node => node.html).join(" | ")}`)).toEqual([]);
-}
 
 for (const colorScheme of ["light", "dark"] as const) {
   test.describe(colorScheme, () => {

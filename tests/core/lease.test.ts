@@ -254,3 +254,37 @@ test("a balloon loan is the same table, ending at the balloon", () => {
     loan.schedule.slice(0, 35).map(({ interest, balance }) => [interest, balance]),
   );
 });
+
+test("the effective rate makes what is paid, then the residual and the fee for buying, worth what was got", () => {
+  const lease = answer(
+    van(
+      {
+        signed: "2026-11-24",
+        acquisitionFee: { amount: "595.00" },
+        purchaseFee: "300.00",
+        taxes: [COUNTY],
+        securityDeposit: { amount: "500" },
+      },
+      {
+        structure: {
+          price: "40000.00",
+          fees: [
+            { name: "Origination", amount: "200.00", financeCharge: true, financed: false },
+            { name: "Account fee", amount: "4.50", with: "eachPayment", financeCharge: true },
+            { name: "Documents", amount: "99.00" },
+          ],
+        },
+      },
+    ),
+  );
+  const growth = 1 + Number(lease.effectiveRate) / 100;
+  const base = Number(lease.basePayment) + 4.5;
+  let worth = (18_240 + 300) / growth ** 3;
+  for (let month = 0; month < 36; month++) worth += base / growth ** (month / 12);
+  // 40,000 + 595 + 99 are capitalised; the first and 200 at signing are costs of the credit.
+  expect(worth).toBeCloseTo(40_694 - 595 - 200, 2);
+  // Without any fee it is the implicit rate, compounded over a year.
+  const plain = answer(VAN);
+  const effective = 100 * ((1 + Number(plain.implicitYearlyRate) / 1200) ** 12 - 1);
+  expect(Number(plain.effectiveRate)).toBeCloseTo(effective, 8);
+});

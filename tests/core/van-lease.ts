@@ -1,5 +1,7 @@
 // A lease as a deal file, changed and answered.
+import { evaluateLease, type LeaseQuote } from "@/core";
 import { priceFile } from "@/exchange/answers/price-file";
+import { type LeaseFile, readLease } from "@/exchange/lease-file";
 
 /** A van: 40,000.00 leased over 36 months by a money factor, down to 18,240.00. */
 export const VAN = {
@@ -36,3 +38,11 @@ export const refusal = (file: object) => {
   const result = priced(file);
   return result.ok ? "answered" : result.sentence;
 };
+
+/** The answer of a lease, as the core gives it. */
+export function leaseQuote(file: object): LeaseQuote {
+  const lease = readLease(file as LeaseFile);
+  const quote = lease.ok ? evaluateLease(lease.value) : lease;
+  if (!quote.ok) throw new Error(quote.failure.sentence);
+  return quote.value;
+}

@@ -2,7 +2,7 @@ export { type Affordable, affordability, type Unaffordable } from "./affordabili
 export { chargeColumn } from "./charge-column";
 export { costOfCredit, transactionOf } from "./cost-of-credit";
 export { type CostOfCredit, costOfStream } from "./cost-of-stream";
-export { leaseEffectiveRate } from "./lease-effective-rate";
+export { leaseCreditCosts, leaseEffectiveRate } from "./lease-effective-rate";
 export { type PerThousand, paymentPerThousand } from "./payment-per-thousand";
 export { type Payoff, payoffAfter, payoffOn, type Refund } from "./payoff";
 export {

@@ -24,9 +24,6 @@ export function leaseEffectiveRate(quote: LeaseQuote): Result<number> {
   const { schedule, filled, cost, residual, fees, extras, startDate } = quote;
   const { structure, plan } = filled;
   const isCost = ({ isFinanceCharge }: Charge) => isFinanceCharge;
-  const paidOnce = ({ isFinanceCharge, paid }: Charge) =>
-    isFinanceCharge && (paid === "financed" || paid === "atSigning");
-  const costs = sumOfCharges(structure, { fees, extras }, paidOnce) + (plan.acquisitionFee?.amount ?? 0);
   const charges = chargeColumn(schedule, chargesWithPayments(structure, { fees, extras }, isCost));
   const atEnd = residual + plan.purchaseFee;
   const start = startDate ?? SOME_START;
@@ -37,5 +34,15 @@ export function leaseEffectiveRate(quote: LeaseQuote): Result<number> {
       amount: base + (charges[index] ?? 0) + (index === schedule.length - 1 ? atEnd : 0),
     }))
     .filter(({ amount }) => amount > 0);
-  return effectiveAnnualRate({ advances: [{ date: start, amount: cost - costs }], payments });
+  return effectiveAnnualRate({
+    advances: [{ date: start, amount: cost - leaseCreditCosts(quote) }],
+    payments,
+  });
+}
+
+/** What of a lease is a cost of its credit and paid once, capitalised or at signing, in minor units. */
+export function leaseCreditCosts({ filled: { structure, plan }, fees, extras }: LeaseQuote): number {
+  const isOnce = ({ isFinanceCharge, paid }: Charge) =>
+    isFinanceCharge && (paid === "financed" || paid === "atSigning");
+  return sumOfCharges(structure, { fees, extras }, isOnce) + (plan.acquisitionFee?.amount ?? 0);
 }

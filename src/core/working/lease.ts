@@ -1,3 +1,4 @@
+import { leaseCreditCosts, leaseEffectiveRate } from "../after";
 import { FREQUENCY_NAMES, periodsPerYear } from "../calendar";
 import { LEASE_RATE_NOTICE, type LeaseQuote } from "../plans/lease";
 import { sumText, type Term, totalWithPayments } from "../structure";
@@ -15,6 +16,7 @@ const EXPLAIN = {
   rentCharge: explainRentCharge,
   yearlyRate: explainYearlyRate,
   implicitYearlyRate: explainImplicitRate,
+  effectiveRate: explainEffectiveRate,
   dueAtSigning: explainDue,
   totalOfPayments: explainTotalOfPayments,
   totalIfReturned: explainIfReturned,
@@ -171,6 +173,25 @@ function explainImplicitRate(quote: LeaseQuote): WorkingStep {
     remark: LEASE_RATE_NOTICE,
     source: "12 CFR 1013.4(s)",
     parts: [],
+  };
+}
+
+function explainEffectiveRate(quote: LeaseQuote): WorkingStep {
+  const money = moneyWriter(quote);
+  const { cost, residual, filled } = quote;
+  const rate = leaseEffectiveRate(quote);
+  const name = "Effective yearly rate if bought";
+  if (!rate.ok) return { ...asGiven(name, "–"), remark: rate.failure.sentence };
+  const costs = leaseCreditCosts(quote);
+  return {
+    name,
+    formula:
+      "the rate X at which Σ payment ÷ (1 + X)^years is what is got: the cost without what the credit costs",
+    filled: `${money(cost)} − ${money(costs)} = Σ of ${rowsOf(quote)} payments before tax and ${money(residual + filled.plan.purchaseFee)} at the end`,
+    result: `${rate.value.toFixed(4)} %`,
+    remark: `Taxes are left out on both sides, for a purchase bears them, too. ${LEASE_RATE_NOTICE}`,
+    source: "Directive 2008/48/EC, Annex I; odd days as in directive 2014/17/EU, Annex I",
+    parts: [explainCost(quote)],
   };
 }
 

@@ -7,6 +7,7 @@ import {
   LEASE_RATE_NOTICE,
   type LeaseQuote,
   type LeaseRow,
+  leaseEffectiveRate,
   leaseWorking,
   type Result,
   success,
@@ -20,6 +21,7 @@ export function leaseJson(quote: LeaseQuote): object {
   const money = (minor: number) => formatAmount(minor, quote.decimals);
   const { lease, filled, dueAtSigning } = quote;
   const { residual } = filled.plan;
+  const effective = leaseEffectiveRate(quote);
   return {
     lines: quote.lines
       .filter(({ amount, figure }) => amount > 0 || figure === "price")
@@ -49,6 +51,7 @@ export function leaseJson(quote: LeaseQuote): object {
     moneyFactor: factorText(quote.moneyFactor),
     yearlyRate: rateText(quote.yearlyRate),
     implicitYearlyRate: rateText(quote.implicitYearlyRate),
+    effectiveRate: effective.ok ? rateText(effective.value) : null,
     rateNotice: LEASE_RATE_NOTICE,
     apr: null,
     dueAtSigning: {

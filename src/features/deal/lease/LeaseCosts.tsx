@@ -18,12 +18,7 @@ export const LeaseCosts = memo(function LeaseCosts() {
   return (
     <div className="shrink-0">
       <CostCards columns={4}>
-        <CostCard
-          figure="payment"
-          name={quote.filled.plan.inAdvance === quote.payments ? "The payment" : "Each payment"}
-          text={money(payment)}
-          includes={partsOf(quote)}
-        />
+        <CostCard figure="payment" name="Payment" text={money(payment)} includes={partsOf(quote)} />
         <CostCard
           figure="rentCharge"
           name="Rent in all"
@@ -46,8 +41,13 @@ export const LeaseCosts = memo(function LeaseCosts() {
       <div className="mt-1 flex flex-wrap items-center gap-x-4 text-faint text-sm">
         <span className="flex items-center gap-1">
           {say(`If bought, ${money(totalIfBought)} in all`)}
-          {usesEffectiveRate && residual > 0 && say(`, ${effectiveRateText(quote)}`)}
           <WorkingButton figure="totalIfBought" name="total if bought" />
+          {usesEffectiveRate && residual > 0 && (
+            <>
+              {say(effectiveRateText(quote))}
+              <WorkingButton figure="effectiveRate" name="effective rate if bought" />
+            </>
+          )}
         </span>
         <span>* {LEASE_RATE_NOTICE}</span>
       </div>

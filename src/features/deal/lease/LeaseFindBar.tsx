@@ -129,7 +129,7 @@ function GivenFigure() {
     <>
       <span className="text-faint">for a</span>
       <select
-        aria-label="What it is found from"
+        aria-label="Found from which figure"
         className="choice-in-words"
         value={knownOf(option.inputs)}
         onChange={event => act({ type: "known", figure: event.target.value as ReturnType<typeof knownOf> })}

@@ -7,7 +7,8 @@ import { useLease, useNotation } from "../option/option-context";
 import { Choice } from "../parts/choices";
 import { FigureField } from "../parts/FigureField";
 import { FREQUENCY_CHOICES, ROUNDINGS } from "../plan/choices-of-plan";
-import { asKind, KINDS_OF_A_VEHICLE, withFrequency } from "../plan/kinds";
+import { asKind, KIND_ID, KINDS_OF_A_VEHICLE, withFrequency } from "../plan/kinds";
+import { turn } from "../plan/turn";
 import { LeaseParts } from "./LeaseParts";
 import { ResidualKind } from "./ResidualKind";
 import { reckonedBy } from "./reckoning";
@@ -27,12 +28,13 @@ export const LeasePlanCard = memo(function LeasePlanCard() {
       </h2>
       <div className="mt-1 grid grid-cols-2 items-start gap-x-3 gap-y-1.5 md:grid-cols-4">
         <Choice
+          id={KIND_ID}
           label="Kind"
           value={"lease" as const}
           choices={KINDS_OF_A_VEHICLE}
           onChange={kind => {
             if (kind === "lease") return;
-            act({ type: "kind", kind: "loan" });
+            turn(act, "loan");
             act({
               type: "plan",
               change: now => asKind(now, kind, quote?.firstDate ?? null),

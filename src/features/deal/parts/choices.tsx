@@ -25,14 +25,18 @@ export function Check({ label, checked, disabled, onChange }: CheckProps) {
 
 type ChoiceProps<Value extends string> = {
   label: string;
+  /** Where something leads to it. */
+  id?: string;
   value: Value;
   choices: readonly (readonly [Value, string])[];
   onChange: (value: Value) => void;
 };
 
 /** One of some ways. */
-export function Choice<Value extends string>({ label, value, choices, onChange }: ChoiceProps<Value>) {
-  const id = useId();
+export function Choice<Value extends string>(props: ChoiceProps<Value>) {
+  const { label, value, choices, onChange } = props;
+  const ownId = useId();
+  const id = props.id ?? ownId;
   return (
     <div className="min-w-0">
       <label htmlFor={id} className="mb-0.5 block text-faint text-sm">

@@ -7,7 +7,8 @@ import { useLoan } from "../option/option-context";
 import { Choice } from "../parts/choices";
 import { FigureField } from "../parts/FigureField";
 import { FREQUENCY_CHOICES, ROUNDINGS } from "./choices-of-plan";
-import { asKind, KINDS, KINDS_OF_A_VEHICLE, type Kind, kindOf, withFrequency } from "./kinds";
+import { asKind, KIND_ID, KINDS, KINDS_OF_A_VEHICLE, type Kind, kindOf, withFrequency } from "./kinds";
+import { turn } from "./turn";
 
 // A plain loan has none of them: the screen starts without the code for them.
 const PartsToAdd = lazy(() => import("./PartsToAdd").then(({ PartsToAdd: parts }) => ({ default: parts })));
@@ -39,12 +40,13 @@ export const PlanCard = memo(function PlanCard() {
         />
         {plan.frequency === "twiceAMonth" && <FigureField field="twiceMonthlyDays" />}
         <Choice
+          id={KIND_ID}
           label="Kind"
           value={kindOf(plan) as Kind | "lease"}
           choices={option.inputs.structure.purpose === undefined ? KINDS_OF_A_VEHICLE : KINDS}
           onChange={kind =>
             kind === "lease"
-              ? act({ type: "kind", kind })
+              ? turn(act, kind)
               : act({ type: "plan", change: now => asKind(now, kind, firstDate), forget: "datedPayments" })
           }
         />

@@ -6,18 +6,25 @@ type PlanFile = DealFile["plan"];
 /** What kind of plan it is on the screen; a list of payments is one, whatever its file says. */
 export type Kind = PlanFile["kind"] | "listed";
 
-export const KINDS: readonly (readonly [Kind, string])[] = [
+/**
+ * Kinds in the order in which arrow keys pass them: a list of payments, which has no term, comes last. A vehicle can be
+ * leased, too.
+ */
+export const KINDS_OF_A_VEHICLE: readonly (readonly [Kind | "lease", string])[] = [
   ["loan", "level payments"],
   ["equalPrincipal", "equal principal"],
   ["flatRate", "flat rate"],
+  ["lease", "lease"],
   ["listed", "listed payments"],
 ];
 
-/** A vehicle can be leased, too. */
-export const KINDS_OF_A_VEHICLE: readonly (readonly [Kind | "lease", string])[] = [
-  ...KINDS,
-  ["lease", "lease"],
-];
+export const KINDS = KINDS_OF_A_VEHICLE.filter(([kind]) => kind !== "lease") as readonly (readonly [
+  Kind,
+  string,
+])[];
+
+/** Where the kind of a plan is chosen. */
+export const KIND_ID = "plan-kind";
 
 export function kindOf({ kind, datedPayments }: PlanFile): Kind {
   return datedPayments ? "listed" : kind;
