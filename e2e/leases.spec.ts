@@ -94,7 +94,7 @@ test("the residual is found for a payment, then for another figure; what has no 
   await known.fill("100");
   await expect(deal.noAnswer).toContainText("No money factor gives a payment of 100.00; the least is");
   await page.getByRole("button", { name: /^Use payment/ }).click();
-  await expect(deal.field("Money factor")).toHaveValue("0");
+  await expect(deal.field("Money factor (being found)")).toHaveValue("0");
   await deal.saved();
 });
 

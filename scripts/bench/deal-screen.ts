@@ -49,22 +49,43 @@ const FULL_STRUCTURE = {
   deposit: "500.00",
 };
 
-/** The same with every kind of line in its structure, brought in as a deal file. */
-async function openFullStructure(browser: Browser, address: string): Promise<Desk> {
-  const file = {
-    format: "kellux-deal",
-    version: 1,
-    currency: "USD",
-    structure: FULL_STRUCTURE,
-    plan: { kind: "loan", frequency: "monthly", yearlyRate: "6.49", payments: 360, signed: "2026-11-24" },
-    find: "payment",
-  };
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+/** A lease with a tax on each payment, reckoned by a money factor. */
+const LEASE = {
+  structure: { listPrice: "43200.00", price: "41850.00", down: { amount: "3000.00" } },
+  plan: {
+    kind: "lease",
+    reckoning: "moneyFactor",
+    moneyFactor: "0.00225",
+    frequency: "monthly",
+    payments: 360,
+    inAdvance: 1,
+    signed: "2026-11-24",
+    residual: { amount: "18240.00" },
+    taxes: [{ name: "County tax", rate: "6.25", on: ["payment"] }],
+    dispositionFee: "395.00",
+  },
+};
+
+/** Brings a deal in as a file, and gives its address. */
+async function broughtIn(page: Page, address: string, deal: object): Promise<string> {
+  const file = { format: "kellux-deal", version: 1, currency: "USD", ...deal, find: "payment" };
   const answer = await page.request.post(`${address}/api/deals/import`, {
-    data: { fileName: "Full structure.json", text: JSON.stringify(file) },
+    data: { fileName: "A deal.json", text: JSON.stringify(file) },
   });
   const { id } = (await answer.json()) as { id: string };
-  await page.goto(`${address}/deals/${id}`);
+  return `${address}/deals/${id}`;
+}
+
+const openFullStructure = (browser: Browser, address: string) =>
+  openBroughtIn(browser, address, {
+    structure: FULL_STRUCTURE,
+    plan: { kind: "loan", frequency: "monthly", yearlyRate: "6.49", payments: 360, signed: "2026-11-24" },
+  });
+
+/** Opens a deal that was brought in as a file, ready to be typed in. */
+async function openBroughtIn(browser: Browser, address: string, deal: object): Promise<Desk> {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(await broughtIn(page, address, deal));
   await page.getByText(`${PAYMENTS} payments`).waitFor();
   const devtools = await page.context().newCDPSession(page);
   await devtools.send("Performance.enable");
@@ -108,7 +129,7 @@ export async function keyPressCosts(
     for (const [k, desk] of desks.entries()) {
       await desk.page.bringToFront();
       if (key === 0) {
-        const price = desk.page.getByLabel("Price", { exact: true });
+        const price = desk.page.locator("#field-price");
         await price.focus();
         // Before its first digit, where one more is an amount whatever its decimals are.
         await price.press("Home");
@@ -124,6 +145,13 @@ export async function keyPressCosts(
 /** The same in a deal whose structure has every kind of line. */
 export async function fullStructureCosts(browser: Browser, address: string): Promise<number[]> {
   const [costs = []] = await keyPressCosts(browser, [address], openFullStructure);
+  return costs;
+}
+
+/** The same in a lease. */
+export async function leaseCosts(browser: Browser, address: string): Promise<number[]> {
+  const open = (opened: Browser, at: string) => openBroughtIn(opened, at, LEASE);
+  const [costs = []] = await keyPressCosts(browser, [address], open);
   return costs;
 }
 
@@ -162,6 +190,17 @@ export async function dealScript(browser: Browser, address: string): Promise<num
   await page.close();
   return scriptOf(browser, async fresh => {
     await fresh.goto(deal);
-    await fresh.waitForSelector('[data-testid="desk"]:not([inert])');
+    await fresh.getByTestId("sentence").waitFor();
+  });
+}
+
+/** The script of the deal screen of a lease, opened at its own address. */
+export async function leaseScript(browser: Browser, address: string): Promise<number> {
+  const page = await browser.newPage();
+  const lease = await broughtIn(page, address, LEASE);
+  await page.close();
+  return scriptOf(browser, async fresh => {
+    await fresh.goto(lease);
+    await fresh.getByTestId("sentence").waitFor();
   });
 }
