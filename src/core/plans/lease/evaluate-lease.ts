@@ -57,9 +57,22 @@ function quoteOf(
     "factor" in terms.by
       ? (terms.by.factor.digits / terms.by.factor.scale) * PERCENT_OF_FACTOR
       : Number(plan.yearlyRate);
-  const { base: _base, cash: _cash, ...capitalized } = found;
   return success({
-    ...capitalized,
+    // Each by its name: a copy of all would be slow to make, and to read.
+    price: found.price,
+    fees: found.fees,
+    extras: found.extras,
+    taxes: found.taxes,
+    residual,
+    equity: found.equity,
+    rebates: found.rebates,
+    deposit: found.deposit,
+    gross: found.gross,
+    reduction: found.reduction,
+    cost,
+    tax,
+    securityDeposit: found.securityDeposit,
+    withPayments: found.withPayments,
     kind: "lease",
     lease,
     filled,
@@ -86,7 +99,7 @@ function quoteOf(
     startDate: plan.signed,
     firstDate: terms.dateOf(terms.atSigning > 0 ? 0 : 1),
     finalDate: terms.dateOf(terms.residualAt),
-    ...noteOf(cash, decimals),
+    note: cash < 0 ? capitalisedNote(-cash, decimals) : undefined,
   });
 }
 
@@ -100,12 +113,8 @@ function allowanceOf(lease: Lease, filled: Lease): number {
 const PERCENT_OF_FACTOR = 2400;
 const FACTOR_SCALE = 10 ** 8;
 
-function noteOf(cash: number, decimals: number): { note?: string } {
-  if (cash >= 0) return {};
-  const amount = groupedAmount(-cash, decimals);
-  return {
-    note: `What is due at signing does not pay for everything that falls due that day: ${amount} of it is capitalised.`,
-  };
+function capitalisedNote(amount: number, decimals: number): string {
+  return `What is due at signing does not pay for everything that falls due that day: ${groupedAmount(amount, decimals)} of it is capitalised.`;
 }
 
 function nothingBearsRent(

@@ -56,5 +56,5 @@ export type LeaseQuote = Omit<Capitalized, "base" | "cash"> & {
   firstDate: DayNumber | null;
   finalDate: DayNumber | null;
   /** A plain sentence where the answer wants explaining. */
-  note?: string;
+  note: string | undefined;
 };

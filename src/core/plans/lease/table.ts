@@ -19,45 +19,72 @@ export type LeaseRow = {
   balance: number;
 };
 
+/** What a lease comes to, in minor units, and the rate of a period that its balance bears. */
+type TableOf = { cost: number; residual: number; base: number; tax: number; rate: PeriodRate };
+
 /**
  * The lessor's table: each payment split into rent and depreciation, down to exactly the residual. The rent of the last
  * row takes up the cents.
  *
  * @param terms the plan
- * @param lease what it comes to, in minor units, and the rate of a period that its balance bears
  * @example leaseTable(moneyFactorTerms, { cost: 4000000, residual: 1824000, base: 73548, tax: 0, rate: implicit })[1].rent // 17753
  */
 export function leaseTable(
-  terms: LeaseTerms,
-  lease: { cost: number; residual: number; base: number; tax: number; rate: PeriodRate },
+  { isAtOnce, atSigning, later, residualAt, dateOf }: LeaseTerms,
+  { cost, residual, base, tax, rate }: TableOf,
 ): LeaseRow[] {
-  const { isAtOnce, atSigning, later, residualAt, dateOf } = terms;
-  const { cost, residual, base, tax, rate } = lease;
   const rows: LeaseRow[] = [];
+  const payment = base + tax;
   let balance = cost;
-  const add = (kind: LeaseRow["kind"], period: number, rent: number) => {
-    const isPaid = kind !== "closing";
-    const depreciation = (isPaid ? base : 0) - rent;
-    balance -= depreciation;
+  // Nothing is earned before what is paid at signing.
+  const first = isAtOnce ? 1 : atSigning;
+  const signed = first > 0 ? dateOf(0) : null;
+  for (let number = 1; number <= first; number++) {
+    balance -= base;
     rows.push({
-      number: isPaid ? rows.length + 1 : rows.length,
-      period,
-      date: dateOf(period),
-      kind,
-      payment: isPaid ? base + tax : 0,
-      base: isPaid ? base : 0,
-      rent,
-      depreciation,
-      tax: isPaid ? tax : 0,
+      number,
+      period: 0,
+      date: signed,
+      kind: "atSigning",
+      payment,
+      base,
+      rent: 0,
+      depreciation: base,
+      tax,
       balance,
     });
-  };
-  // Nothing is earned before what is paid at signing.
-  for (let payment = 0; payment < (isAtOnce ? 1 : atSigning); payment++) add("atSigning", 0, 0);
-  for (let period = 1; period <= later; period++) {
-    const isLast = period === residualAt;
-    add("payment", period, isLast ? base - (balance - residual) : periodInterest(balance, rate));
   }
-  if (residualAt > later) add("closing", residualAt, residual - balance);
+  for (let period = 1; period <= later; period++) {
+    const rent = period === residualAt ? base - (balance - residual) : periodInterest(balance, rate);
+    const lost = base - rent;
+    balance -= lost;
+    rows.push({
+      number: first + period,
+      period,
+      date: dateOf(period),
+      kind: "payment",
+      payment,
+      base,
+      rent,
+      depreciation: lost,
+      tax,
+      balance,
+    });
+  }
+  if (residualAt > later) {
+    const rent = residual - balance;
+    rows.push({
+      number: rows.length,
+      period: residualAt,
+      date: dateOf(residualAt),
+      kind: "closing",
+      payment: 0,
+      base: 0,
+      rent,
+      depreciation: -rent,
+      tax: 0,
+      balance: residual,
+    });
+  }
   return rows;
 }

@@ -50,6 +50,6 @@ export function leaseTerms(plan: LeasePlan): LeaseTerms {
             ),
           },
     rounding: { rule: plan.rounding, step: plan.roundingStep ?? 1 },
-    dateOf: periods => (dates ? dates(periods) : null),
+    dateOf: dates ?? (() => null),
   };
 }
