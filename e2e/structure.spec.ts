@@ -41,7 +41,7 @@ test("a long structure is typed line by line, answered at each, and opens again 
   await page.getByLabel("Rebate 1", { exact: true }).fill("1,800");
   await done(page);
   await page.getByRole("button", { name: "+ deposit" }).click();
-  await page.getByLabel("Deposit paid").fill("500");
+  await page.getByLabel("Deposit paid", { exact: true }).fill("500");
 
   // Worked out by hand: tax 2,059.31, origination 649.47, loan amount 43,297.78.
   await expect(financed(page)).toHaveText("42,648.31");
@@ -103,6 +103,33 @@ test("groups fold, what falls with payments has its column, and what is due at s
   await page.getByRole("button", { name: "Fees" }).click();
   await expect(page.getByLabel("Fee 1", { exact: true })).toHaveCount(0);
   await expect(page.getByText("Documents, Title and plates, Account fee")).toBeVisible();
+  // 7,400.00 and 6,100.00 are allowed, 8,250.00 is owed.
+  const tradeIns = page.getByRole("button", { name: "Trade-ins, less owed" });
+  await expect(page.getByText("5,250.00", { exact: true })).toBeVisible();
+  await tradeIns.click();
+  await expect(page.getByLabel("Trade-in 2: still owed")).toHaveCount(0);
+  await expect(page.getByText("Ostrel U1, 2017, Larkmoor Fold, 2018")).toBeVisible();
+  await tradeIns.click();
+  await expect(page.getByLabel("Trade-in 2: still owed")).toHaveValue("8,250.00");
+});
+
+test("a line that every structure has is renamed, and called so wherever it is named", async ({ page }) => {
+  const deal = await newDeal(page);
+  await deal.type({ Price: "20,000", "Yearly rate": "6", "Number of payments": "48", "Cash down": "2,000" });
+  await page.getByRole("button", { name: "Rename Cash down" }).click();
+  await expect(deal.field("Name of the line: down")).toBeFocused();
+  await page.keyboard.type("Cash with the order");
+  await page.keyboard.press("Escape");
+  await expect(deal.field("Cash with the order")).toHaveValue("2,000.00");
+  await page.getByRole("button", { name: "Working of the due at signing" }).click();
+  await expect(page.getByRole("dialog")).toContainText("Cash with the order");
+  await page.keyboard.press("Escape");
+  await deal.saved();
+  await page.reload();
+  await deal.ready();
+  await page.getByRole("button", { name: "Rename Cash with the order" }).click();
+  await page.getByRole("button", { name: "Call it Cash down" }).click();
+  await expect(deal.field("Cash down")).toHaveValue("2,000.00");
 });
 
 test("a cash down is given as a percent of everything, or as what is left of a sum due at signing", async ({

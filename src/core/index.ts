@@ -61,6 +61,7 @@ export {
   type ChargePaid,
   type DueItem,
   isDownFromDue,
+  type LineNames,
   type Personal,
   prepaidCharges,
   type Rebate,

@@ -274,3 +274,21 @@ test("a deal without a place of its own is written as in the house", () => {
   expect(fieldText(openOption(inputs, "de-DE"), "price")).toBe("20.000,00");
   expect(fieldText(openOption({ ...inputs, locale: "en-GB" }, "de-DE"), "price")).toBe("20,000.00");
 });
+
+test("lines that every structure has are renamed, and called so wherever they are named", () => {
+  const named = option(
+    ...PRICED,
+    typed("down", "2,000"),
+    typed("names/price", "Campervan, fitted"),
+    typed("names/down", "Cash with the order"),
+  );
+  expect(named.inputs.structure.names).toEqual({ price: "Campervan, fitted", down: "Cash with the order" });
+  expect(shownQuote(named)?.lines.map(({ name }) => name)).toEqual([
+    "Campervan, fitted",
+    "Cash with the order",
+  ]);
+  expect(shownQuote(named)?.dueAtSigning.items.map(({ name }) => name)).toEqual(["Cash with the order"]);
+  const again = optionReducer(named, typed("names/price", ""));
+  expect(again.inputs.structure.names).toEqual({ down: "Cash with the order" });
+  expect(optionReducer(again, typed("names/down", " ")).inputs.structure).not.toHaveProperty("names");
+});

@@ -28,7 +28,7 @@ export function dueItems(structure: Structure, reckoned: Reckoned, payments: num
   const take = (figure: DueItem["figure"], name: string, amount: number) => {
     if (amount > 0) items.push({ figure, name, amount });
   };
-  take("down", "cash down", down);
+  take("down", structure.names?.down ?? "cash down", down);
   if (!structure.isTaxIncluded)
     for (const [index, { name, isFinanced }] of (structure.taxes ?? NO_TAXES).entries())
       if (!isFinanced) take("tax", name, taxes[index]?.amount ?? 0);

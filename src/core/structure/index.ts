@@ -21,6 +21,7 @@ export type {
   Charge,
   ChargeAmount,
   ChargePaid,
+  LineNames,
   Personal,
   Rebate,
   Structure,

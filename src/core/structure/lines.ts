@@ -43,7 +43,8 @@ export const STRUCTURE_LINES = [
     figure: "price",
     sign: 1,
     ownCost: 0,
-    each: ({ personal }, { price }, take) => take(price, personal ? "amount asked for" : "price"),
+    each: ({ personal, names }, { price }, take) =>
+      take(price, names?.price ?? (personal ? "amount asked for" : "price")),
   },
   {
     figure: "tax",
@@ -101,8 +102,8 @@ export const STRUCTURE_LINES = [
     sign: -1,
     ownCost: 1,
     brought: "deposit",
-    each: ({ deposit }, _, take) => {
-      if (deposit !== undefined) take(deposit, "deposit paid");
+    each: ({ deposit, names }, _, take) => {
+      if (deposit !== undefined) take(deposit, names?.deposit ?? "deposit paid");
     },
   },
   {
@@ -110,7 +111,7 @@ export const STRUCTURE_LINES = [
     sign: -1,
     ownCost: 1,
     brought: "cash down",
-    each: (_, { down }, take) => take(down, "cash down"),
+    each: ({ names }, { down }, take) => take(down, names?.down ?? "cash down"),
   },
 ] as const satisfies readonly KindOfLine[];
 

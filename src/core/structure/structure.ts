@@ -67,6 +67,9 @@ export type Rebate = { name: string; amount: number; isBeforeTax: boolean };
 /** A personal loan: what it is for, and debts to others that are paid off out of it. */
 export type Personal = { purpose: string; payoffs: readonly { name: string; amount: number }[] };
 
+/** What the lines that every structure has are called, where not as usual. */
+export type LineNames = { price?: string; deposit?: string; down?: string };
+
 /** What leads from the price to the loan amount, in minor units; null is missing, or being found. */
 export type Structure = {
   /** The price of a vehicle, or the amount asked for of a personal loan. */
@@ -82,4 +85,5 @@ export type Structure = {
   /** Already paid. */
   deposit?: number;
   personal?: Personal;
+  names?: LineNames;
 };

@@ -1,7 +1,8 @@
 import { type Dispatch, useCallback, useMemo, useState } from "react";
 import { LONGEST_LINE_NAME, MOST_TAXES } from "@/core";
 import { inNotation } from "@/exchange/notation";
-import { linesOf, withTaxAdded, withTaxIncluded } from "@/features/deal/fields";
+import { linesOf } from "@/features/deal/fields";
+import { withTaxAdded, withTaxIncluded } from "@/features/deal/fields/tax-in-price";
 import { notationIn, type OptionAction } from "@/features/deal/option";
 import { OptionContext } from "@/features/deal/option/option-context";
 import { Check } from "@/features/deal/parts/choices";

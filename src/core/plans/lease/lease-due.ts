@@ -18,7 +18,7 @@ export function leaseDueItems(
   };
   const count = terms.isAtOnce ? 1 : terms.atSigning;
   if (found.cash < 0) items.push({ figure: "down", name: "capitalised instead", amount: found.cash });
-  take("down", "cash down", found.cash);
+  take("down", structure.names?.down ?? "cash down", found.cash);
   take("payment", nameOfPayments(terms, count), paidAtSigning(terms, found));
   take("securityDeposit", "security deposit", found.securityDeposit);
   if (plan.acquisitionFee && !plan.acquisitionFee.isFinanced)

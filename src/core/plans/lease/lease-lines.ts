@@ -15,8 +15,9 @@ export function leaseLines(structure: Structure, plan: LeasePlan, found: Capital
     running += sign * amount;
     lines.push({ figure, name, sign, amount, running });
   };
+  const { names } = structure;
   const { price, fees, extras, taxes, equity, cash, deposit } = found;
-  take("price", "agreed price", price);
+  take("price", names?.price ?? "agreed price", price);
   eachCharge(structure.fees, fees, isFinanced, (name, amount) => take("fee", name, amount));
   eachCharge(structure.extras, extras, isFinanced, (name, amount) => take("extra", name, amount));
   if (plan.acquisitionFee?.isFinanced) take("acquisitionFee", "acquisition fee", plan.acquisitionFee.amount);
@@ -25,8 +26,8 @@ export function leaseLines(structure: Structure, plan: LeasePlan, found: Capital
   if (cash < 0) take("down", "not paid at signing", -cash);
   if (equity > 0) take("equity", "trade-ins, less owed", equity, -1);
   for (const { name, amount } of structure.rebates ?? []) take("rebate", name, amount, -1);
-  if (deposit > 0) take("deposit", "deposit paid", deposit, -1);
-  if (cash > 0) take("down", "cash down", cash, -1);
+  if (deposit > 0) take("deposit", names?.deposit ?? "deposit paid", deposit, -1);
+  if (cash > 0) take("down", names?.down ?? "cash down", cash, -1);
   return lines;
 }
 

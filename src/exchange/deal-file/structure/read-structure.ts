@@ -1,4 +1,14 @@
-import type { CashDown, Charge, ChargePaid, FoundFigure, Personal, Rebate, Structure, TradeIn } from "@/core";
+import type {
+  CashDown,
+  Charge,
+  ChargePaid,
+  FoundFigure,
+  LineNames,
+  Personal,
+  Rebate,
+  Structure,
+  TradeIn,
+} from "@/core";
 import type { Reader } from "../../reading";
 import { refuseContradictions } from "./contradictions";
 import { type PaidBy, paidBy } from "./paid-by";
@@ -19,6 +29,7 @@ export function readStructure(file: StructureFile, find: FoundFigure, read: Read
   if (extras) structure.extras = extras.map(extra => readCharge(extra, read));
   if (rebates) structure.rebates = rebates.map(rebate => readRebate(rebate, read));
   if (deposit !== undefined) structure.deposit = read.amount("deposit", "deposit", deposit) ?? 0;
+  if (file.names) structure.names = file.names as LineNames;
   if (purpose !== undefined) structure.personal = { purpose, payoffs: readPayoffs(file, read) };
   return structure;
 }

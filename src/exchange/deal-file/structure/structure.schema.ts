@@ -102,6 +102,14 @@ export const StructureSchema = exact({
   deposit: Type.Optional(Amount),
   purpose: Type.Optional(LineName),
   payoffs: Type.Optional(list(exact({ name: LineName, amount: Amount }), MOST_PAYOFFS, "debts paid off")),
+  /** What the lines that every structure has are called, where not as usual. */
+  names: Type.Optional(
+    exact({
+      price: Type.Optional(LineName),
+      deposit: Type.Optional(LineName),
+      down: Type.Optional(LineName),
+    }),
+  ),
 });
 
 /** The structure as it is filed. */

@@ -23,7 +23,14 @@ export function structureWords(structure: StructureFile, currency: string): [nam
     ]);
   };
   const tradeIns = structure.tradeIns ?? [];
+  const { price, deposit, down } = structure.names ?? {};
+  const called = list([
+    price ? `price: ${price}` : "",
+    deposit ? `deposit: ${deposit}` : "",
+    down ? `cash down: ${down}` : "",
+  ]);
   return [
+    ...(called ? [["Lines called", called] as [string, string]] : []),
     ...numbered("Tax", structure.taxes, tax => taxWords(tax, structure, money)),
     ...numbered("Fee", structure.fees, charge),
     ...numbered("Extra", structure.extras, charge),

@@ -2,7 +2,7 @@ import type { FoundFigure, LeaseFigure } from "@/core";
 import type { DealInputs } from "@/exchange/deal-file";
 import type { Field, FieldView, Reading } from "./field";
 import type { LeasePlanFieldName } from "./lease-fields";
-import type { LineFieldName } from "./line-fields";
+import type { LineFieldName, NameOfLineField } from "./line-fields";
 import type { PlanFieldName } from "./plan-fields";
 import type { PlanLineFieldName } from "./plan-lines";
 import type { PlanPartFieldName } from "./plan-part-fields";
@@ -33,8 +33,6 @@ export {
   withLine,
   withNewLine,
   withoutLine,
-  withTaxAdded,
-  withTaxIncluded,
 } from "./structure-lines";
 
 export type FieldName =
@@ -42,6 +40,7 @@ export type FieldName =
   | PlanFieldName
   | PlanPartFieldName
   | LineFieldName
+  | NameOfLineField
   | PlanLineFieldName
   | LeasePlanFieldName;
 

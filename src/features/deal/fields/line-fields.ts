@@ -2,7 +2,7 @@ import { LONGEST_LINE_NAME } from "@/core";
 import { type DealInputs, isLeaseInputs } from "@/exchange/deal-file";
 import type { LeaseTaxFile } from "@/exchange/lease-file";
 import { readAmount, readPercent, typedAmount } from "./amount-text";
-import { bad, type Field, good } from "./field";
+import { bad, type Field, good, withOptional } from "./field";
 import { withLeaseTax } from "./lease-taxes";
 import { type ListName, linesOf, withLine } from "./structure-lines";
 
@@ -96,7 +96,7 @@ function nameField(place: Place, label: string, isNeeded: boolean): Field {
     label,
     type: "name",
     read: (text, file) => {
-      const name = text.replace(/\p{Cc}/gu, " ").slice(0, LONGEST_LINE_NAME);
+      const name = cleanName(text);
       if (name === "" && isNeeded) return bad("Each line has a name, which goes onto papers.");
       return good(put(file, place, { name: name === "" ? undefined : name }));
     },
@@ -104,8 +104,33 @@ function nameField(place: Place, label: string, isNeeded: boolean): Field {
   };
 }
 
+/** The field of the name of a line that every structure has. */
+export type NameOfLineField = `names/${NamedLine}`;
+type NamedLine = keyof NonNullable<DealInputs["structure"]["names"]>;
+
+function nameOfLine(line: NamedLine): Field {
+  return {
+    label: `Name of the line: ${line}`,
+    type: "name",
+    read: (text, file) => {
+      const names = withOptional(file.structure.names ?? {}, line, cleanName(text) || undefined);
+      const isNamed = Object.keys(names).length > 0;
+      return good({
+        ...file,
+        structure: withOptional(file.structure, "names", isNamed ? names : undefined),
+      });
+    },
+    show: ({ inputs }) => inputs.structure.names?.[line] ?? "",
+  };
+}
+
+const cleanName = (text: string) => text.replace(/\p{Cc}/gu, " ").slice(0, LONGEST_LINE_NAME);
+
+const NAMES = "names/";
+
 /** The field of a line; undefined where no line has it. */
 export function lineField(name: string): Field | undefined {
+  if (name.startsWith(NAMES)) return nameOfLine(name.slice(NAMES.length) as NamedLine);
   const [list, index, part] = name.split("/") as [AnyList, string, string];
   if (!(list in KIND)) return undefined;
   const place = { list, index: Number(index) };

@@ -6,6 +6,7 @@ import { AddButton, AddLine } from "../structure/AddLine";
 import { CashDownRow } from "../structure/CashDownRow";
 import { ChargeLines } from "../structure/ChargeLines";
 import { DepositRow } from "../structure/DepositRow";
+import { NamedRow } from "../structure/NamedRow";
 import { RebateLines } from "../structure/OtherLines";
 import { PlaceOfDeal } from "../structure/PlaceOfDeal";
 import { TallyCard } from "../structure/TallyCard";
@@ -52,10 +53,10 @@ export const LeaseStructure = memo(function LeaseStructure() {
       }
     >
       <TallyRow stale={tally.stale} label="List price" field="lease/listPrice" />
-      <TallyRow
+      <NamedRow
+        line="price"
         stale={tally.stale}
-        label="Agreed price"
-        called="Agreed price"
+        usual="Agreed price"
         field="price"
         running={runningOf("price")[0] ?? ""}
       />

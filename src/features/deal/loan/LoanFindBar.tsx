@@ -1,6 +1,6 @@
 import { Target } from "lucide-react";
-import { useState } from "react";
-import { type DealFile, knownWords } from "@/exchange/deal-file";
+import { lazy, Suspense, useState } from "react";
+import type { DealFile } from "@/exchange/deal-file";
 import { FOUND_NAMES, type LoanFind } from "../fields";
 import { readTyped } from "../option";
 import { useLoan, useNotation } from "../option/option-context";
@@ -8,6 +8,11 @@ import { FieldError, FigureField } from "../parts/FigureField";
 import { WorkingButton } from "../parts/WorkingButton";
 
 const DESK_FINDS: readonly LoanFind[] = ["payment", "price", "down"];
+
+// Few deals have it: the screen starts without the code for it.
+const GivenResult = lazy(() =>
+  import("./GivenResult").then(({ GivenResult: given }) => ({ default: given })),
+);
 
 /** Which figure is being found, from what, and the way to find another. */
 export function LoanFindBar() {
@@ -21,7 +26,16 @@ export function LoanFindBar() {
         Finding the <span className="found px-1.5">{name}</span>
         <WorkingButton figure={working} name={name} />
       </div>
-      {from ? <GivenResult from={from} /> : find === "payment" ? <AskForPayment /> : <GivenPayment />}
+      {from ? (
+        <Suspense fallback={null}>
+          <GivenResult from={from} />
+          <FindOthers />
+        </Suspense>
+      ) : find === "payment" ? (
+        <AskForPayment />
+      ) : (
+        <GivenPayment />
+      )}
     </div>
   );
 }
@@ -39,18 +53,6 @@ function FindOthers() {
       Find {foundName(figure, option.inputs.structure)}
     </button>
   ));
-}
-
-/** Where a deal file finds its figure from a result: which one. */
-function GivenResult({ from }: { from: NonNullable<DealFile["from"]> }) {
-  const { option } = useLoan();
-  const { say } = useNotation();
-  return (
-    <>
-      <span className="text-faint">{say(knownWords(from, option.inputs.currency))}</span>
-      <FindOthers />
-    </>
-  );
 }
 
 /** While the payment is found: say what it should be, then what has to move. */

@@ -1,9 +1,10 @@
 import { lazy, memo, Suspense, useState } from "react";
 import { useDesk } from "../desk/desk-context";
-import { asPersonal, asVehicle, linesOf, withTaxAdded, withTaxIncluded } from "../fields";
+import { asPersonal, asVehicle } from "../fields";
 import { AddLine } from "../structure/AddLine";
 import { CashDownRow } from "../structure/CashDownRow";
 import { DepositRow } from "../structure/DepositRow";
+import { NamedRow } from "../structure/NamedRow";
 import { PlaceOfDeal } from "../structure/PlaceOfDeal";
 import { TallyCard } from "../structure/TallyCard";
 import { TallyRow } from "../structure/TallyRow";
@@ -14,6 +15,9 @@ import { LoanFoot } from "./LoanFoot";
 // A plain deal has none of these lines: the screen starts without the code for them.
 const LinesAfterPrice = lazy(() =>
   import("../structure/ListLines").then(({ LinesAfterPrice: lines }) => ({ default: lines })),
+);
+const TaxInPrice = lazy(() =>
+  import("../structure/TaxInPrice").then(({ TaxInPrice: remark }) => ({ default: remark })),
 );
 const LinesAfterDown = lazy(() =>
   import("../structure/ListLines").then(({ LinesAfterDown: lines }) => ({ default: lines })),
@@ -40,12 +44,19 @@ export const LoanStructure = memo(function LoanStructure() {
       }
     >
       {isPersonal && <PurposeRow />}
-      <TallyRow
+      <NamedRow
+        line="price"
         stale={tally.stale}
-        label={isPersonal ? "Amount asked for" : "Price"}
+        usual={isPersonal ? "Amount asked for" : "Price"}
         field="price"
         running={runningOf("price")[0] ?? ""}
-        remark={<TaxInPrice />}
+        remark={
+          structure.taxes && (
+            <Suspense fallback={null}>
+              <TaxInPrice />
+            </Suspense>
+          )
+        }
       />
       {hasLists && (
         <Suspense fallback={<p className="col-span-4 text-faint">Opening …</p>}>
@@ -67,26 +78,6 @@ export const LoanStructure = memo(function LoanStructure() {
 function PurposeRow() {
   const { tally } = useStructure();
   return <TallyRow stale={tally.stale} label="Purpose" field="purpose" />;
-}
-
-/** Whether the taxes are in the price, where there are any. */
-function TaxInPrice() {
-  const { structure, change } = useStructure();
-  const taxes = linesOf(structure, "taxes");
-  if (taxes.length === 0) return null;
-  const isIncluded = structure.taxIncluded ?? false;
-  return (
-    <>
-      tax {isIncluded ? "in it" : "not in it"} ·{" "}
-      <button
-        type="button"
-        className="cursor-pointer text-primary underline decoration-dotted underline-offset-2"
-        onClick={() => change(isIncluded ? withTaxAdded : withTaxIncluded)}
-      >
-        {isIncluded ? "add it" : "it is in it"}
-      </button>
-    </>
-  );
 }
 
 /** The way from a vehicle to a personal loan and back. */

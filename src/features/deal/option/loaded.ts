@@ -111,7 +111,7 @@ export async function loadWhatIsNeeded(deals: readonly DealInputs[]): Promise<vo
 
 /** What every plan and every structure has. */
 const PLAIN_PLAN = new Set(["yearlyRate", "payments", "rounding", "signed", "firstPayment", "payment"]);
-const PLAIN_STRUCTURE = new Set(["price", "tradeIn", "down", "deposit", "purpose"]);
+const PLAIN_STRUCTURE = new Set(["price", "tradeIn", "down", "deposit", "purpose", "names"]);
 
 /** Whether a plan has parts that a plain one does not have. */
 export function hasRareParts(plan: DealFile["plan"]): boolean {

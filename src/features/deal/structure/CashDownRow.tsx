@@ -1,7 +1,7 @@
 import { type DownKind, downKind, isFoundIn } from "../fields";
 import { amountOf } from "../option";
 import { useOption } from "../option/option-context";
-import { TallyRow } from "./TallyRow";
+import { NamedRow } from "./NamedRow";
 import { useStructure } from "./use-structure";
 
 const KINDS: [DownKind, string][] = [
@@ -15,9 +15,10 @@ const KINDS: [DownKind, string][] = [
 export function CashDownRow() {
   const { tally, runningOf } = useStructure();
   return (
-    <TallyRow
+    <NamedRow
+      line="down"
       stale={tally.stale}
-      label="Cash down"
+      usual="Cash down"
       sign="−"
       field="down"
       running={runningOf("down")[0] ?? ""}

@@ -1,8 +1,8 @@
-import { ChevronDown, ChevronRight } from "lucide-react";
 import { useState } from "react";
 import { paidBy } from "@/exchange/deal-file/structure";
 import { linesOf } from "../fields";
 import { chargeWords } from "./charge-words";
+import { GroupHead } from "./GroupHead";
 import { LineButton } from "./LineButton";
 import { OpenEditor } from "./OpenEditor";
 import { TallyRow } from "./TallyRow";
@@ -24,25 +24,17 @@ export function ChargeLines({ list, opening }: { list: "fees" | "extras"; openin
   const financed = charges.map((charge, index) =>
     paidBy(charge) === "financed" ? (amounts[index] ?? 0) : 0,
   );
-  const Chevron = isFolded ? ChevronRight : ChevronDown;
   return (
     <>
-      <TallyRow
-        stale={tally.stale}
+      <GroupHead
+        title={title}
+        names={charges.map(({ name }) => name)}
+        isFolded={isFolded}
+        setFolded={setFolded}
         sign="+"
-        label={
-          <button
-            type="button"
-            aria-expanded={!isFolded}
-            className="flex cursor-pointer items-center gap-1"
-            onClick={() => setFolded(!isFolded)}
-          >
-            {title} <Chevron size={14} aria-hidden="true" />
-          </button>
-        }
-        remark={isFolded ? charges.map(({ name }) => name).join(", ") : undefined}
-        value={money(financed.reduce((sum, amount) => sum + amount, 0))}
+        sum={money(financed.reduce((sum, amount) => sum + amount, 0))}
         running={runningOf(figure).at(-1) ?? ""}
+        stale={tally.stale}
       />
       {!isFolded &&
         charges.map((charge, index) => (

@@ -1,13 +1,14 @@
-import { TallyRow } from "./TallyRow";
+import { NamedRow } from "./NamedRow";
 import { useStructure } from "./use-structure";
 
 /** What was paid before, with the way to take it out. */
 export function DepositRow() {
   const { tally, runningOf, change } = useStructure();
   return (
-    <TallyRow
+    <NamedRow
+      line="deposit"
       stale={tally.stale}
-      label="Deposit paid"
+      usual="Deposit paid"
       sign="−"
       field="deposit"
       running={runningOf("deposit")[0] ?? ""}

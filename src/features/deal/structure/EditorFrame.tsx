@@ -3,12 +3,13 @@ import type { ReactNode } from "react";
 type Props = {
   label: string;
   children: ReactNode;
+  takeOutWords?: string;
   onDone: () => void;
   onTakeOut: () => void;
 };
 
 /** What stands around a line that is open to be changed. */
-export function EditorFrame({ label, children, onDone, onTakeOut }: Props) {
+export function EditorFrame({ label, children, takeOutWords = "Take it out", onDone, onTakeOut }: Props) {
   return (
     // biome-ignore lint/a11y/useSemanticElements: a fieldset would stand apart from the tally's grid.
     <div
@@ -29,7 +30,7 @@ export function EditorFrame({ label, children, onDone, onTakeOut }: Props) {
             onTakeOut();
           }}
         >
-          Take it out
+          {takeOutWords}
         </button>
         <button type="button" className="btn btn-sm bg-base-100" onClick={onDone}>
           Done

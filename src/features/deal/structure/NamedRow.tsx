@@ -1,0 +1,53 @@
+import { type ComponentProps, lazy, Suspense, useState } from "react";
+import { useOption } from "../option/option-context";
+import { whenRestIsLoaded } from "../option/use-loaded";
+import { TallyRow } from "./TallyRow";
+import { useStructure } from "./use-structure";
+
+// Most lines keep their names: the screen starts without the code for it.
+const LineNameEditor = lazy(() =>
+  import("./LineNameEditor").then(({ LineNameEditor: editor }) => ({ default: editor })),
+);
+
+type Props = Omit<ComponentProps<typeof TallyRow>, "label" | "called" | "children"> & {
+  line: "price" | "deposit" | "down";
+  /** What it is called unless it is renamed. */
+  usual: string;
+};
+
+/** A line that every structure has; it is pressed to be renamed. */
+export function NamedRow({ line, usual, ...row }: Props) {
+  const { structure } = useStructure();
+  const { kind } = useOption().option;
+  const [isOpen, setOpen] = useState(false);
+  const name = structure.names?.[line] ?? usual;
+  const open = () => setOpen(true);
+  return (
+    <TallyRow
+      {...row}
+      called={name}
+      label={
+        <button
+          type="button"
+          aria-expanded={isOpen}
+          aria-label={`Rename ${name}`}
+          title="Rename this line"
+          className="cursor-pointer text-left"
+          onClick={() => {
+            if (isOpen) setOpen(false);
+            else if (kind === "lease") open();
+            else whenRestIsLoaded(open);
+          }}
+        >
+          {name}
+        </button>
+      }
+    >
+      {isOpen && (
+        <Suspense fallback={null}>
+          <LineNameEditor line={line} usual={usual} onDone={() => setOpen(false)} />
+        </Suspense>
+      )}
+    </TallyRow>
+  );
+}
