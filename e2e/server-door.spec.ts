@@ -9,6 +9,14 @@ const inputs = {
   plan: { kind: "loan", frequency: "monthly", yearlyRate: "6", payments: 12 },
   find: "payment",
 };
+const LEASE_PLAN = {
+  kind: "lease",
+  reckoning: "levelYield",
+  yearlyRate: "6",
+  payments: 12,
+  frequency: "monthly",
+  residual: { amount: "100.00" },
+};
 const OPTION = "11111111-1111-4111-8111-111111111111";
 const OTHER_OPTION = "22222222-2222-4222-8222-222222222222";
 const heading = { customer: "Door Tester", vehicle: "", status: "quoting" };
@@ -79,6 +87,10 @@ const WRONG_DOCUMENTS: [name: string, document: unknown][] = [
   ["too many payments", withInputs({ plan: { ...inputs.plan, payments: 1e9 } })],
   ["a day that does not exist", withInputs({ plan: { ...inputs.plan, signed: "2026-02-30" } })],
   ["the found figure given", withInputs({ plan: { ...inputs.plan, payment: "5.00" } })],
+  ["a lease with a balloon", withInputs({ plan: { ...LEASE_PLAN, balloon: { amount: "1" } } })],
+  ["a lease by both rates", withInputs({ plan: { ...LEASE_PLAN, moneyFactor: "0.001" } })],
+  ["a lease of a personal loan", withInputs({ plan: LEASE_PLAN, structure: { purpose: "Piano" } })],
+  ["a kept lease that is a loan", withInputs({ kept: { plan: inputs.plan, find: "payment" } })],
 ];
 
 test("hostile and malformed bodies get a 4xx with a sentence on every route, and change nothing", async ({

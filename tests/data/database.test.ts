@@ -10,8 +10,10 @@ import { customers, vehicles } from "@/data/schema";
 import { storeOf } from "@/data/store";
 import { customersLike, keepVehicles, vehiclesLike } from "@/data/suggestions";
 import { chosenOption, type DealChange, headingOf, optionOf } from "@/exchange/deal-document";
+import { isLeaseInputs } from "@/exchange/deal-file";
 import { loadDemo } from "@/server/demo";
 import { figuresOf, makeFigures } from "@/server/figures";
+import { loanInputs } from "../loan-inputs";
 import { testDatabase } from "./test-database";
 
 const open = testDatabase();
@@ -176,10 +178,27 @@ test("the demo is loaded into an empty folder only", async () => {
   await loadDemo(storeOf(empty.database));
   await makeFigures(storeOf(empty.database), async typed => figuresOf(JSON.parse(typed)));
   const rows = await listed(empty.database);
-  expect(rows).toHaveLength(28);
-  expect(await empty.database.$count(customers)).toBe(26);
+  expect(rows).toHaveLength(32);
+  expect(await empty.database.$count(customers)).toBe(30);
   expect(await empty.database.$count(vehicles, eq(vehicles.inStock, true))).toBe(18);
   expect(rows.filter(row => row.payment === null).map(row => row.customer)).toEqual(["Tobiah Quarles"]);
   await empty.close();
   rmSync(emptyFolder, { recursive: true });
+});
+
+test("a lease is kept with the loan that it was, comes back as it was, and has its figures in the register", async () => {
+  const lease = DEMO_DEALS.map(chosenOption).find(option => option.inputs.plan.kind === "lease");
+  if (!lease || !isLeaseInputs(lease.inputs)) throw new Error("The demo has no lease.");
+  const { find, plan } = loanInputs(inputs);
+  const kept = { ...lease.inputs, kept: { plan, find } };
+  const leased = { ...document, chosen: lease.id, options: [{ ...lease, inputs: kept }] };
+  const id = await keep(leased);
+  expect((await getDeal(open.database, id))?.document).toEqual(leased);
+  await makeFigures(open.store, async typed => figuresOf(JSON.parse(typed)));
+  expect((await listed()).find(line => line.id === id)).toMatchObject({
+    payment: 74_603,
+    amountFinanced: 3_889_558,
+    paid: "monthly lease",
+    problem: null,
+  });
 });

@@ -115,6 +115,8 @@ const LEASED = {
     purchaseFee: "300",
   },
   ask: [{ ask: "endEarly", after: 24, value: "9000" }, { ask: "excessDistance" }],
+  // The loan that it was before.
+  kept: { plan: STRUCTURED.plan, find: "yearlyRate", from: { totalCost: "30000" }, ask: STRUCTURED.ask },
 };
 
 const odd = fc.oneof(

@@ -6,14 +6,20 @@ import { readLease } from "@/exchange/lease-file";
 /** What the register shows of an option, as the core answers it. */
 export function figuresOf(inputs: DealInputs): KeptFigures {
   const { currency, plan } = inputs;
-  const isListed = plan.kind !== "lease" && plan.datedPayments !== undefined;
-  const paid = isListed ? "listed" : FREQUENCY_NAMES[plan.frequency].adjective;
+  const paid = paidText(plan);
   const figures = answered(inputs);
   if (!figures.ok) {
     return { currency, payment: null, paid, amountFinanced: null, problem: figures.failure.sentence };
   }
   const { payment, amountFinanced } = figures.value;
   return { currency, payment, paid, amountFinanced, problem: null };
+}
+
+/** How it is paid; of a lease, that it is one. */
+function paidText(plan: DealInputs["plan"]): string {
+  const { adjective } = FREQUENCY_NAMES[plan.frequency];
+  if (plan.kind !== "lease") return plan.datedPayments ? "listed" : adjective;
+  return plan.inAdvance === plan.payments ? "lease, paid at once" : `${adjective} lease`;
 }
 
 /** The payment, and what is financed: of a lease its adjusted capitalized cost. */

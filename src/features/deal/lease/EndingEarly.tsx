@@ -13,7 +13,7 @@ export function EndingEarly() {
   const [value, setValue] = useState("");
   if (!quote) return null;
   return (
-    <div className={`px-4 py-3 ${isStale(option) ? "stale" : ""}`}>
+    <div className={`px-4 pt-1 pb-3 ${isStale(option) ? "stale" : ""}`}>
       <Asked quote={quote} after={after} setAfter={setAfter} value={value} setValue={setValue} />
     </div>
   );

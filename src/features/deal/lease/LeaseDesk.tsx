@@ -33,7 +33,10 @@ export function LeaseAnswer({ fileName }: { fileName: string }) {
       <LeaseCosts />
       <LeasePlanCard />
       {quote && isEnding && (
-        <section aria-label="Ending early" className="card-paper shrink-0">
+        <section aria-labelledby="ending-title" className="card-paper shrink-0">
+          <h2 id="ending-title" className="px-4 pt-2.5 font-semibold text-lg">
+            Ending early
+          </h2>
           <Suspense fallback={<p className="px-4 py-3 text-faint text-sm">Opening …</p>}>
             <EndingEarly />
           </Suspense>
