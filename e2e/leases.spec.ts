@@ -142,7 +142,11 @@ test("each figure shows its working; ending early tells what it costs; the table
     "Working of the rent in all",
     "Working of the lost value",
     "Working of the total if handed back",
+    "Working of the total of payments",
     "Working of the total if bought",
+    "Working of the yearly rate",
+    "Working of the implicit yearly rate",
+    "Working of the residual",
   ]);
   for (const [index, name] of names.entries()) {
     await workings.nth(index).click();

@@ -18,6 +18,7 @@ import type { DealReply } from "@/server/contract";
 import { CUSTOMER_FIELD, DealHeader } from "./DealHeader";
 import { DeskContext } from "./desk/desk-context";
 import { deskDocument, deskReducer, openDesk, openedOption } from "./desk/desk-state";
+import { useWarmUp } from "./desk/use-warm-up";
 import type { OptionAction } from "./option";
 import { provideLoaders } from "./option/loaded";
 import { OptionContext } from "./option/option-context";
@@ -112,6 +113,8 @@ function Desk({ deal, house }: Props) {
     },
     [kind],
   );
+  const again = useCallback(() => dispatch({ type: "option", action: { type: "again" } }), []);
+  useWarmUp(again, option.inputs.find === "payment");
   const desk = useMemo(() => ({ state, dispatch, house }), [state, house]);
   const open = useMemo(() => ({ option, act }), [option, act]);
   const fileName = document.customer || "New deal";

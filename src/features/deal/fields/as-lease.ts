@@ -1,7 +1,7 @@
 import type { Quote } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
 import type { LeaseFile, LeasePlanFile } from "@/exchange/lease-file";
-import { comingBack, type Kept, keptOf, openFigure, paymentOf, sharedBy, typedOnly } from "./change-kind";
+import { comingBack, type Kept, openFigure, paymentOf, turned, typedOnly } from "./change-kind";
 import { giveFound } from "./give-found";
 
 /**
@@ -17,12 +17,7 @@ export function asLease(file: DealFile, quote: Quote | null): LeaseFile {
   const kept: Kept<LeaseFile> = file.kept
     ? comingBack(file.find, file.kept)
     : { plan: firstLeasePlan(given, quote, open !== undefined), find: open ?? "payment" };
-  return {
-    ...sharedBy(file),
-    structure: openFigure(kept.find) === open ? file.structure : given.structure,
-    ...kept,
-    kept: keptOf(file),
-  };
+  return turned(file, given, kept);
 }
 
 /** A loan's rate is that of a lease reckoned by level yield, and a balloon in its end is the residual. */

@@ -2,7 +2,7 @@ import type { LeaseQuote } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
 import type { LeaseFile } from "@/exchange/lease-file";
 import { rateText } from "@/exchange/text";
-import { comingBack, type Kept, keptOf, openFigure, paymentOf, sharedBy, typedOnly } from "./change-kind";
+import { comingBack, type Kept, openFigure, paymentOf, turned, typedOnly } from "./change-kind";
 import { giveFoundLease } from "./give-found-lease";
 
 /**
@@ -17,12 +17,7 @@ export function asLoan(file: LeaseFile, quote: LeaseQuote | null): DealFile {
   const kept: Kept<DealFile> = file.kept
     ? comingBack(file.find, file.kept)
     : { plan: firstLoanPlan(given, quote, open !== undefined), find: open ?? "payment" };
-  return {
-    ...sharedBy(file),
-    structure: openFigure(kept.find) === open ? file.structure : given.structure,
-    ...kept,
-    kept: keptOf(file),
-  };
+  return turned(file, given, kept);
 }
 
 function firstLoanPlan(

@@ -8,7 +8,7 @@ import { definedOnly } from "./structure-lines";
 export type Kept<File extends DealFile | LeaseFile> = Pick<File, "plan" | "find" | "from" | "ask">;
 
 /** What is kept of a deal while it is of the other kind. */
-export const keptOf = <File extends DealFile | LeaseFile>({ plan, find, from, ask }: File): Kept<File> => ({
+const keptOf = <File extends DealFile | LeaseFile>({ plan, find, from, ask }: File): Kept<File> => ({
   plan,
   find,
   ...(from && { from }),
@@ -38,8 +38,24 @@ export function comingBack<File extends DealFile | LeaseFile>(
   return { ...rest, plan, find: "payment" } as Kept<File>;
 }
 
+/**
+ * A deal as one of the other kind, over a structure that has every figure but the one that it looks for.
+ *
+ * @param given the deal with what it was looking for
+ * @param kept what it is as one of the other kind
+ */
+export function turned<From extends DealFile | LeaseFile, To extends DealFile | LeaseFile>(
+  file: From,
+  given: From,
+  kept: Kept<To>,
+) {
+  const isOpenInBoth = openFigure(kept.find) === openFigure(file.find);
+  const { structure } = isOpenInBoth ? file : given;
+  return { ...sharedBy(file), structure, ...kept, kept: keptOf(file) };
+}
+
 /** What does not hang on the kind of a deal. */
-export function sharedBy({ format, version, currency, locale }: DealFile | LeaseFile) {
+function sharedBy({ format, version, currency, locale }: DealFile | LeaseFile) {
   return { format, version, currency, ...(locale && { locale }) };
 }
 

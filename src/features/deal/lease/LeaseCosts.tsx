@@ -14,7 +14,16 @@ export const LeaseCosts = memo(function LeaseCosts() {
   const quote = shownQuote(option);
   if (!quote) return null;
   const money = (minor: number) => amountText(minor, quote.lease.currency);
-  const { payment, rentCharge, depreciation, cost, residual, totalIfReturned, totalIfBought } = quote;
+  const {
+    payment,
+    rentCharge,
+    depreciation,
+    cost,
+    residual,
+    totalIfReturned,
+    totalIfBought,
+    totalOfPayments,
+  } = quote;
   return (
     <div className="shrink-0">
       <CostCards columns={4}>
@@ -39,6 +48,10 @@ export const LeaseCosts = memo(function LeaseCosts() {
         />
       </CostCards>
       <div className="mt-1 flex flex-wrap items-center gap-x-4 text-faint text-sm">
+        <span className="flex items-center gap-1">
+          {say(`Total of payments ${money(totalOfPayments)}`)}
+          <WorkingButton figure="totalOfPayments" name="total of payments" />
+        </span>
         <span className="flex items-center gap-1">
           {say(`If bought, ${money(totalIfBought)} in all`)}
           <WorkingButton figure="totalIfBought" name="total if bought" />

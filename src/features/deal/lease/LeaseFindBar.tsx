@@ -1,9 +1,9 @@
 import { Target } from "lucide-react";
 import { useState } from "react";
 import type { LeaseFigure, WorkedLeaseFigure } from "@/core";
+import { MakeIt } from "../answer/MakeIt";
 import { knownOf, LEASE_KNOWN_NAMES } from "../fields/lease-known";
-import { readTyped } from "../option";
-import { useLease, useNotation } from "../option/option-context";
+import { useLease } from "../option/option-context";
 import { FieldError, FigureField } from "../parts/FigureField";
 import { WorkingButton } from "../parts/WorkingButton";
 
@@ -45,7 +45,13 @@ export function LeaseFindBar() {
         Finding the <span className="found px-1.5">{name}</span>
         <WorkingButton figure={working} name={name} />
       </div>
-      {find === "payment" ? <AskForPayment /> : <GivenFigure />}
+      {find === "payment" ? (
+        <MakeIt field="lease/known" first="residual">
+          {onFind => <FindOthers onFind={onFind} />}
+        </MakeIt>
+      ) : (
+        <GivenFigure />
+      )}
     </div>
   );
 }
@@ -77,49 +83,6 @@ function FindOthers({ onFind }: { onFind: (figure: LeaseFigure) => void }) {
 
 const isSameRate = (figure: LeaseFigure, find: LeaseFigure) =>
   figure === "moneyFactor" && find === "yearlyRate";
-
-/** While the payment is found: say what it should be, then what has to move. */
-function AskForPayment() {
-  const { option, act } = useLease();
-  const { say } = useNotation();
-  const [wish, setWish] = useState("");
-  const reading = readTyped(option, "lease/known", wish);
-  const error = reading.ok ? undefined : say(reading.sentence);
-  const payment = reading.ok && wish.trim() !== "" ? String(reading.file.plan.payment ?? "") : undefined;
-  const find = (figure: LeaseFigure) => {
-    if (error) return;
-    act({ type: "find", figure, ...(payment && { payment }) });
-  };
-  return (
-    <form
-      className="contents"
-      onSubmit={event => {
-        event.preventDefault();
-        find("residual");
-      }}
-    >
-      <label htmlFor="wish" className="text-faint">
-        Make it
-      </label>
-      <input
-        id="wish"
-        className="field w-24 text-right"
-        inputMode="decimal"
-        autoComplete="off"
-        value={wish}
-        onChange={event => setWish(event.target.value)}
-        aria-invalid={error !== undefined}
-        aria-describedby={error ? "wish-error" : undefined}
-      />
-      <FindOthers onFind={find} />
-      {error && (
-        <p id="wish-error" className="basis-full text-error text-sm">
-          {error}
-        </p>
-      )}
-    </form>
-  );
-}
 
 /** While another figure is found: what it is found from. */
 function GivenFigure() {

@@ -1,11 +1,12 @@
 import { memo } from "react";
-import { type LeaseQuote, periodsPerYear } from "@/core";
+import { type LeaseQuote, periodsPerYear, type WorkedLeaseFigure } from "@/core";
 import { RECKONING_WORDS, RESIDUAL_DUE_WORDS } from "@/exchange/lease-file";
 import { amountText, factorText, rateText } from "@/exchange/text";
 import { shownQuote } from "../option";
 import { useLease, useNotation } from "../option/option-context";
 import { Choice } from "../parts/choices";
 import { FigureField } from "../parts/FigureField";
+import { WorkingButton } from "../parts/WorkingButton";
 import { FREQUENCY_CHOICES, ROUNDINGS } from "../plan/choices-of-plan";
 import { asKind, KIND_ID, KINDS_OF_A_VEHICLE, withFrequency } from "../plan/kinds";
 import { turn } from "../plan/turn";
@@ -91,12 +92,25 @@ function Rates() {
   const { say } = useNotation();
   const quote = shownQuote(option);
   if (!quote) return null;
+  const rates: [text: string, figure?: WorkedLeaseFigure, name?: string][] = [
+    [`money factor ${factorText(quote.moneyFactor)}`],
+    [`yearly rate ${rateText(quote.yearlyRate)} % *`, "yearlyRate", "yearly rate"],
+    [
+      `implicit yearly rate ${quote.implicitYearlyRate.toFixed(4)} % *`,
+      "implicitYearlyRate",
+      "implicit yearly rate",
+    ],
+    [`residual ${residualText(quote)}`, "residual", "residual"],
+  ];
   return (
-    <p className="mt-1.5 text-faint text-sm">
-      {say(
-        `Money factor ${factorText(quote.moneyFactor)} · yearly rate ${rateText(quote.yearlyRate)} % * · implicit yearly rate ${quote.implicitYearlyRate.toFixed(4)} % * · residual ${residualText(quote)}`,
-      )}
-    </p>
+    <ul className="mt-1 flex flex-wrap items-center gap-x-3 text-faint text-sm">
+      {rates.map(([text, figure, name = ""]) => (
+        <li key={name} className="flex items-center gap-0.5">
+          {say(text)}
+          {figure && <WorkingButton figure={figure} name={name} />}
+        </li>
+      ))}
+    </ul>
   );
 }
 

@@ -1,9 +1,9 @@
 import { Target } from "lucide-react";
-import { lazy, Suspense, useState } from "react";
+import { lazy, Suspense } from "react";
 import type { DealFile } from "@/exchange/deal-file";
+import { MakeIt } from "../answer/MakeIt";
 import { FOUND_NAMES, type LoanFind } from "../fields";
-import { readTyped } from "../option";
-import { useLoan, useNotation } from "../option/option-context";
+import { useLoan } from "../option/option-context";
 import { FieldError, FigureField } from "../parts/FigureField";
 import { WorkingButton } from "../parts/WorkingButton";
 
@@ -57,49 +57,20 @@ function FindOthers() {
 
 /** While the payment is found: say what it should be, then what has to move. */
 function AskForPayment() {
-  const { option, act } = useLoan();
-  const { say } = useNotation();
-  const [wish, setWish] = useState("");
-  const reading = readTyped(option, "payment", wish);
-  const payment = reading.ok ? reading.file.plan.payment : undefined;
-  const error = reading.ok ? undefined : say(reading.sentence);
-  const find = (figure: LoanFind) => {
-    if (error) return;
-    act({ type: "find", figure, ...(payment !== undefined && { payment: String(payment) }) });
-  };
+  const { structure } = useLoan().option.inputs;
   return (
-    <form
-      className="contents"
-      onSubmit={event => {
-        event.preventDefault();
-        find("price");
-      }}
-    >
-      <label htmlFor="wish" className="text-faint">
-        Make it
-      </label>
-      <input
-        id="wish"
-        className="field w-24 text-right"
-        inputMode="decimal"
-        autoComplete="off"
-        value={wish}
-        onChange={event => setWish(event.target.value)}
-        aria-invalid={error !== undefined}
-        aria-describedby={error ? "wish-error" : undefined}
-      />
-      <button type="submit" className="btn btn-sm">
-        Find {foundName("price", option.inputs.structure)}
-      </button>
-      <button type="button" className="btn btn-sm" onClick={() => find("down")}>
-        Find cash down
-      </button>
-      {error && (
-        <p id="wish-error" className="basis-full text-error text-sm">
-          {error}
-        </p>
+    <MakeIt field="payment" first="price">
+      {find => (
+        <>
+          <button type="submit" className="btn btn-sm">
+            Find {foundName("price", structure)}
+          </button>
+          <button type="button" className="btn btn-sm" onClick={() => find("down")}>
+            Find cash down
+          </button>
+        </>
       )}
-    </form>
+    </MakeIt>
   );
 }
 

@@ -43,6 +43,8 @@ export type OptionAction =
   /** What of a lease's answer its figure is found from. */
   | { type: "known"; figure: LeaseKnown }
   | { type: "kind"; kind: OptionState["kind"] }
+  /** The same answered again. */
+  | { type: "again" }
   /** How figures are written in this deal; as in the house where none is named. */
   | { type: "locale"; locale: Locale | undefined };
 
@@ -91,6 +93,8 @@ export function optionReducer(state: OptionState, action: OptionAction): OptionS
       const inputs = loadedLease().fromKnown(state.inputs, shownQuote(state), action.figure);
       return withInputs(cleared(state, "lease/known"), inputs);
     }
+    case "again":
+      return withInputs(state, state.inputs);
     case "kind":
       return ofKind(state, action.kind);
   }

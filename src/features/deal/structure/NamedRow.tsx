@@ -32,7 +32,7 @@ export function NamedRow({ line, usual, ...row }: Props) {
           aria-expanded={isOpen}
           aria-label={`Rename ${name}`}
           title="Rename this line"
-          className="cursor-pointer text-left"
+          className="mb-1 block min-h-6 cursor-pointer text-left last:mb-0"
           onClick={() => {
             if (isOpen) setOpen(false);
             else if (kind === "lease") open();
