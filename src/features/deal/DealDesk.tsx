@@ -78,8 +78,8 @@ export function DealDesk({ deal, house }: Props) {
   );
 }
 
-/** What can be done with what the screen starts with. */
-const PLAIN_ACTIONS = new Set<OptionAction["type"]>(["typed", "left", "give", "downKind", "locale"]);
+/** What needs no more than what the screen starts with: typing must not wait. */
+const isPlainAction = ({ type }: OptionAction) => type === "typed" || type === "left";
 
 const withRest = (options: readonly DealOption[] | undefined, go: () => void) =>
   whenLoaded(
@@ -108,7 +108,7 @@ function Desk({ deal, house }: Props) {
     action => {
       const go = () => dispatch({ type: "option", action });
       if (action.type === "kind") whenBothKindsAreLoaded(go);
-      else if (kind === "lease" || PLAIN_ACTIONS.has(action.type)) go();
+      else if (kind === "lease" || isPlainAction(action)) go();
       else whenRestIsLoaded(go);
     },
     [kind],

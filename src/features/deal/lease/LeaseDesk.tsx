@@ -14,6 +14,7 @@ export {
   leaseField,
   tallyOfLease,
   tallyOfLeaseDraft,
+  withDownKind,
 } from "../option/lease-of-desk";
 export { LeaseStructure } from "./LeaseStructure";
 

@@ -3,6 +3,7 @@ import { evaluateLease, type Lease, type LeaseQuote, type Result } from "@/core"
 import { type LeaseFile, readLease } from "@/exchange/lease-file";
 
 export { asLoan } from "../fields/as-loan";
+export { withDownKind } from "../fields/down-kind";
 export { findInLease, fromKnown } from "../fields/find-lease";
 export { leaseField } from "../fields/lease-field";
 export { tallyOfLease, tallyOfLeaseDraft } from "./lease-tally";

@@ -185,19 +185,13 @@ function give(state: OptionState, figure: "payment" | "down", minor: number): Op
   } as DealInputs);
 }
 
-/** Says the same cash down another way; a percent keeps two decimals. */
+/** Says the same cash down another way. */
 function changeDownKind(state: OptionState, kind: DownKind): OptionState {
   const { inputs } = state;
+  const { withDownKind } = state.kind === "lease" ? loadedLease() : loadedRest();
   const { lines, reckoned, due } = shownTally(state);
-  const minor = amountOf({ lines }, "down") ?? 0;
-  const share = (of: number) => String(of > 0 ? Math.min(100, Math.round((minor / of) * 10_000) / 100) : 0);
-  const down = {
-    amount: () => ({ amount: amountText(inputs, minor) }),
-    percent: () => ({ percent: share(reckoned?.price ?? 0) }),
-    percentOfTotal: () => ({ percent: share(reckoned?.total ?? 0), of: "total" as const }),
-    dueAtSigning: () => ({ dueAtSigning: amountText(inputs, due ?? minor) }),
-  }[kind]();
-  return withInputs(cleared(state, "down"), { ...inputs, structure: { ...inputs.structure, down } });
+  const down = amountOf({ lines }, "down") ?? 0;
+  return withInputs(cleared(state, "down"), withDownKind(inputs, kind, { down, due, ...reckoned }));
 }
 
 /**
