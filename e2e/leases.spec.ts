@@ -81,6 +81,11 @@ test("the residual is found for a payment, then for another figure; what has no 
   await expect(deal.field("Residual (being found)")).toHaveValue("19,629.84");
   await expect(deal.sentence).toContainText("at $700.00 a month");
   await expect(deal.sentence.locator(".found")).toHaveText("$19,629.84");
+  await deal.findBar.getByRole("button", { name: "Working of the residual" }).click();
+  await expect(page.getByRole("dialog")).toContainText(
+    "the last residual whose payment does not pass the one asked for",
+  );
+  await page.keyboard.press("Escape");
 
   await page.getByLabel("Found from which figure").selectOption({ label: "total if handed back" });
   const known = deal.field("What it is found from");

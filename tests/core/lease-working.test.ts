@@ -71,3 +71,40 @@ test("a lease's payment shows both ways of reckoning, and its percents say what 
   );
   expect(yieldBase?.filled).toMatch(/^\(40,000\.00 − 18,240\.00 × 0\.8398\d{4}\) ÷ \(1 \+ 32\.0353\d{4}\)$/);
 });
+
+test.each<[string, object, object, Partial<WorkingStep>]>([
+  [
+    "residual",
+    { residual: undefined, payment: "700.00" },
+    {},
+    {
+      name: "Residual",
+      formula: "the last residual whose payment does not pass the one asked for",
+      filled: "for a payment of 700.00",
+      result: "19,629.84",
+    },
+  ],
+  [
+    "residualPercent",
+    { residual: undefined },
+    { from: { totalIfReturned: "25200.00" } },
+    { name: "Residual percent", filled: "for a total if handed back of 25,200.00", result: "49.08 %" },
+  ],
+  [
+    "payments",
+    { payments: undefined, payment: "600.00" },
+    {},
+    {
+      name: "Number of payments",
+      formula: "the fewest payments at or under the one asked for",
+      result: "49",
+    },
+  ],
+  ["price", { payment: "700.00" }, { structure: {} }, { name: "Agreed price", result: "38,818.44" }],
+])("a %s that is found says from what", (find, plan, rest, expected) => {
+  const file = { ...van(plan, { ...rest, find }), ask: [{ ask: "working", figure: "found" }] };
+  const { answers } = answer(JSON.parse(JSON.stringify(file)));
+  const [{ working }] = answers as unknown as [{ working: WorkingStep }];
+  expect(working).toMatchObject(expected);
+  expect(working.parts.map(({ name }) => name)).toEqual(["Payment"]);
+});

@@ -1,6 +1,6 @@
 import { leaseCreditCosts, leaseEffectiveRate } from "../after";
 import { FREQUENCY_NAMES, periodsPerYear } from "../calendar";
-import { LEASE_RATE_NOTICE, type LeaseQuote } from "../plans/lease";
+import { LEASE_NAMES, LEASE_RATE_NOTICE, type LeaseQuote } from "../plans/lease";
 import { sumText, type Term, totalWithPayments } from "../structure";
 import { asGiven, moneyWriter, type WorkingStep } from "./step";
 
@@ -8,6 +8,7 @@ import { asGiven, moneyWriter, type WorkingStep } from "./step";
 export type WorkedLeaseFigure = keyof typeof EXPLAIN;
 
 const EXPLAIN = {
+  found: explainFound,
   payment: explainPayment,
   basePayment: explainBasePayment,
   adjustedCapitalizedCost: explainCost,
@@ -38,6 +39,56 @@ export function leaseWorking(quote: LeaseQuote, figure: WorkedLeaseFigure): Work
 
 const rowsOf = ({ schedule }: LeaseQuote) => schedule.filter(({ kind }) => kind !== "closing").length;
 const isAtOnce = (quote: LeaseQuote) => quote.filled.plan.inAdvance === quote.payments;
+
+/** The figure that the lease looks for, whichever it is. */
+function explainFound(quote: LeaseQuote): WorkingStep {
+  if (quote.lease.find === "payment") return explainPayment(quote);
+  return { ...foundStep(quote), parts: [explainPayment(quote)] };
+}
+
+/** How a figure was found, by itself: the payment that it leads to has it among its own parts. */
+function foundStep(quote: LeaseQuote): WorkingStep {
+  const { find, from, plan } = quote.lease;
+  const known = from?.figure ?? "payment";
+  const [name, asked] = [LEASE_NAMES[find], LEASE_NAMES[known]];
+  const isFewest = find === "payments" && known === "payment";
+  const isRate = find === "moneyFactor" || find === "yearlyRate";
+  return {
+    name: name.charAt(0).toUpperCase() + name.slice(1),
+    formula: isFewest
+      ? "the fewest payments at or under the one asked for"
+      : `the last ${name} whose ${asked} does not pass the one asked for`,
+    filled: `for a ${asked} of ${moneyWriter(quote)(from?.value ?? plan.payment ?? 0)}`,
+    result: foundText(quote),
+    ...(isRate && { remark: LEASE_RATE_NOTICE }),
+    parts: [],
+  };
+}
+
+function foundText(quote: LeaseQuote): string {
+  const money = moneyWriter(quote);
+  const { residual } = quote.filled.plan;
+  switch (quote.lease.find) {
+    case "payment":
+      return money(quote.payment);
+    case "price":
+      return money(quote.price);
+    case "down":
+      return money(quote.down);
+    case "allowance":
+      return money(quote.allowance);
+    case "residual":
+      return money(quote.residual);
+    case "residualPercent":
+      return `${residual && "percent" in residual ? residual.percent : 0} %`;
+    case "moneyFactor":
+      return String(quote.filled.plan.moneyFactor);
+    case "yearlyRate":
+      return `${quote.filled.plan.yearlyRate} %`;
+    case "payments":
+      return String(quote.payments);
+  }
+}
 
 function explainPayment(quote: LeaseQuote): WorkingStep {
   const money = moneyWriter(quote);
@@ -109,6 +160,7 @@ function explainCost(quote: LeaseQuote): WorkingStep {
 function explainResidual(quote: LeaseQuote): WorkingStep {
   const money = moneyWriter(quote);
   const { residual: given } = quote.filled.plan;
+  if (quote.lease.find === "residual" || quote.lease.find === "residualPercent") return foundStep(quote);
   if (given === null || "amount" in given) return asGiven("Residual", money(quote.residual));
   const of = given.of === "price" ? quote.price : (quote.filled.listPrice ?? 0);
   return {
@@ -147,6 +199,7 @@ function explainRentCharge(quote: LeaseQuote): WorkingStep {
 
 function explainYearlyRate(quote: LeaseQuote): WorkingStep {
   const { plan } = quote.filled;
+  if (quote.lease.find === "yearlyRate") return foundStep(quote);
   if (plan.reckoning === "levelYield") return asGiven("Yearly rate", `${plan.yearlyRate} %`);
   return {
     name: "Yearly rate",

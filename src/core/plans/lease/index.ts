@@ -17,4 +17,5 @@ export {
 } from "./lease";
 export type { LeaseDueItem, LeaseLine, LeaseQuote } from "./lease-quote";
 export { type LeaseTally, leaseTally } from "./lease-tally";
+export { LEASE_NAMES } from "./no-lease-answer";
 export type { LeaseRow } from "./table";

@@ -1,23 +1,23 @@
 import { Target } from "lucide-react";
 import { useState } from "react";
-import type { LeaseFigure, WorkedLeaseFigure } from "@/core";
+import type { LeaseFigure } from "@/core";
 import { MakeIt } from "../answer/MakeIt";
 import { knownOf, LEASE_KNOWN_NAMES } from "../fields/lease-known";
 import { useLease } from "../option/option-context";
 import { FieldError, FigureField } from "../parts/FigureField";
 import { WorkingButton } from "../parts/WorkingButton";
 
-/** The figure being found, as the screen names it, and the one that its working explains. */
-const FOUND: Record<LeaseFigure, { name: string; working: WorkedLeaseFigure }> = {
-  payment: { name: "payment", working: "payment" },
-  price: { name: "agreed price", working: "adjustedCapitalizedCost" },
-  down: { name: "cash down", working: "adjustedCapitalizedCost" },
-  allowance: { name: "trade-in allowance", working: "adjustedCapitalizedCost" },
-  residual: { name: "residual", working: "residual" },
-  residualPercent: { name: "residual", working: "residual" },
-  moneyFactor: { name: "money factor", working: "yearlyRate" },
-  yearlyRate: { name: "yearly rate", working: "yearlyRate" },
-  payments: { name: "term", working: "payment" },
+/** The figure being found, as the screen names it. */
+const FOUND: Record<LeaseFigure, string> = {
+  payment: "payment",
+  price: "agreed price",
+  down: "cash down",
+  allowance: "trade-in allowance",
+  residual: "residual",
+  residualPercent: "residual",
+  moneyFactor: "money factor",
+  yearlyRate: "yearly rate",
+  payments: "term",
 };
 
 /** What the screen finds, by the word of its button. */
@@ -37,13 +37,13 @@ const OFFERED = 2;
 /** Which figure is being found, from what, and the way to find another. */
 export function LeaseFindBar() {
   const { find } = useLease().option.inputs;
-  const { working, name } = FOUND[find];
+  const name = FOUND[find];
   return (
     <div className="flex flex-wrap items-center gap-x-2 gap-y-2" data-testid="find-bar">
       <div className="flex items-center gap-2">
         <Target size={17} aria-hidden="true" className="text-accent-content" />
         Finding the <span className="found px-1.5">{name}</span>
-        <WorkingButton figure={working} name={name} />
+        <WorkingButton figure="found" name={name} />
       </div>
       {find === "payment" ? (
         <MakeIt field="lease/known" first="residual">
@@ -60,8 +60,8 @@ export function LeaseFindBar() {
 function FindOthers({ onFind }: { onFind: (figure: LeaseFigure) => void }) {
   const { find } = useLease().option.inputs;
   const [isOpen, setOpen] = useState(false);
-  const now = FOUND[find].name;
-  const others = FINDS.filter(([figure]) => FOUND[figure].name !== now && !isSameRate(figure, find));
+  const now = FOUND[find];
+  const others = FINDS.filter(([figure]) => FOUND[figure] !== now && !isSameRate(figure, find));
   return (
     <>
       {(isOpen ? others : others.slice(0, OFFERED)).map(([figure, word]) => (
