@@ -1,8 +1,7 @@
 import fc from "fast-check";
 import type { LeaseQuote } from "@/core";
 import { chosenOption, documentOf } from "@/exchange/deal-document";
-import type { DealFile, DealInputs } from "@/exchange/deal-file";
-import type { LeaseFile } from "@/exchange/lease-file";
+import type { DealInputs } from "@/exchange/deal-file";
 import { describeDocument } from "@/features/deal/desk/describe-document";
 import type { FieldName } from "@/features/deal/fields";
 import { LEASE_FIELD_NAMES } from "@/features/deal/fields/lease-fields";
@@ -15,58 +14,16 @@ import {
   fieldText,
   isStale,
   type LeaseState,
-  type OptionState,
   openOption,
   optionReducer,
   shownQuote,
   shownTally,
 } from "@/features/deal/option";
 import { leases } from "../core/random-leases";
-import { leaseInputs, loanInputs } from "../loan-inputs";
+import { LOAN, VAN } from "./lease-and-loan";
 import { loadDesk } from "./load-desk";
 
 beforeAll(loadDesk);
-
-const VAN: LeaseFile = {
-  format: "kellux-deal",
-  version: 1,
-  currency: "USD",
-  structure: { listPrice: "41850.00", price: "40000.00" },
-  plan: {
-    kind: "lease",
-    reckoning: "moneyFactor",
-    moneyFactor: "0.00225",
-    payments: 36,
-    frequency: "monthly",
-    signed: "2026-11-24",
-    inAdvance: 1,
-    residual: { amount: "18240.00" },
-    taxes: [{ name: "County tax", rate: "6.25", on: ["payment"] }],
-  },
-  find: "payment",
-};
-
-const LOAN: DealFile = {
-  format: "kellux-deal",
-  version: 1,
-  currency: "USD",
-  structure: {
-    price: "40000.00",
-    taxes: [{ name: "County tax", rate: "6.25", on: ["price"] }],
-    tradeIn: { allowance: "9000.00", owed: "6000.00" },
-    down: { amount: "2000.00" },
-  },
-  plan: {
-    kind: "loan",
-    yearlyRate: "6.49",
-    payments: 60,
-    frequency: "monthly",
-    signed: "2026-11-24",
-    firstPayment: "2027-01-08",
-    balloon: { percent: "30" },
-  },
-  find: "payment",
-};
 
 const typed = (field: FieldName, text: string): ChangeWithinKind => ({ type: "typed", field, text });
 
@@ -75,9 +32,6 @@ function van(...actions: ChangeWithinKind[]): LeaseState {
   if (opened.kind !== "lease") throw new Error("It is a loan.");
   return actions.reduce<LeaseState>((state, action) => optionReducer(state, action), opened);
 }
-
-const ofKind = (state: OptionState, kind: OptionState["kind"]) =>
-  optionReducer(state, { type: "kind", kind });
 
 test("the answer follows every key", () => {
   expect(shownQuote(van())).toMatchObject({ basePayment: 73_548, payment: 78_145, rentCharge: 471_728 });
@@ -216,75 +170,6 @@ test("a rate of at most four decimals goes to a money factor and back as it was"
     }),
   );
   expect([factorOfRate("5.4"), rateOfFactor("0.00225")]).toEqual(["0.00225", "5.4"]);
-});
-
-describe("a loan and a lease", () => {
-  test("what applies is taken over: rate, term, frequency, rounding, date; a balloon is the residual, a tax falls on payments", () => {
-    const lease = leaseInputs(ofKind(openOption(LOAN), "lease").inputs);
-    expect(lease.structure).toEqual(LOAN.structure);
-    expect(lease.plan).toEqual({
-      kind: "lease",
-      reckoning: "levelYield",
-      yearlyRate: "6.49",
-      payments: 60,
-      frequency: "monthly",
-      signed: "2026-11-24",
-      inAdvance: 1,
-      residual: { percent: "30", of: "price" },
-      taxes: [{ name: "County tax", rate: "6.25", on: ["payment"] }],
-    });
-    const loan = loanInputs(ofKind(openOption(VAN), "loan").inputs);
-    expect(loan.plan).toEqual({
-      kind: "loan",
-      yearlyRate: "5.4",
-      payments: 36,
-      frequency: "monthly",
-      signed: "2026-11-24",
-    });
-  });
-
-  test("each comes back unchanged, as often as it is turned", () => {
-    const before = openOption(LOAN);
-    const lease = optionReducer(ofKind(before, "lease"), typed("lease/payments", "48"));
-    const again = ofKind(lease, "loan");
-    const { kept, ...back } = loanInputs(again.inputs);
-    expect(back).toEqual(LOAN);
-    expect(kept?.plan).toMatchObject({ kind: "lease", payments: 48 });
-    const { kept: _, ...sameLease } = leaseInputs(ofKind(again, "lease").inputs);
-    const { kept: __, ...firstLease } = leaseInputs(lease.inputs);
-    expect(sameLease).toEqual(firstLease);
-  });
-
-  test("a figure of the structure that is being found is found in both", () => {
-    const finding = optionReducer(openOption(LOAN), { type: "find", figure: "price", payment: "500.00" });
-    const lease = leaseInputs(ofKind(finding, "lease").inputs);
-    expect([lease.find, lease.plan.payment]).toEqual(["price", "500.00"]);
-    expect(lease.structure).not.toHaveProperty("price");
-    const { kept, ...back } = loanInputs(ofKind(ofKind(finding, "lease"), "loan").inputs);
-    expect(back).toEqual(finding.inputs);
-    expect(kept?.find).toBe("price");
-  });
-
-  test("where the structure was given since, a kept find looks for its payment", () => {
-    const finding = optionReducer(openOption(LOAN), { type: "find", figure: "price", payment: "500.00" });
-    const lease = optionReducer(ofKind(finding, "lease"), { type: "find", figure: "payment" });
-    const loan = loanInputs(ofKind(lease, "loan").inputs);
-    expect(loan.find).toBe("payment");
-    expect(loan.plan).not.toHaveProperty("payment");
-    expect(loan.structure.price).toBe(leaseInputs(lease.inputs).structure.price);
-  });
-
-  test("any lease comes back from being a loan as it was, with the same answer", () => {
-    fc.assert(
-      fc.property(leases, file => {
-        const before = openOption(file);
-        const { kept: _, ...back } = leaseInputs(ofKind(ofKind(before, "loan"), "lease").inputs);
-        expect(back).toEqual(file);
-        expect(openOption(back).answer).toEqual(before.answer);
-      }),
-      { numRuns: 300 },
-    );
-  });
 });
 
 test("reading what a field shows changes nothing", () => {
