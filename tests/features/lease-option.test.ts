@@ -6,8 +6,8 @@ import { describeDocument } from "@/features/deal/desk/describe-document";
 import type { FieldName } from "@/features/deal/fields";
 import { LEASE_FIELD_NAMES } from "@/features/deal/fields/lease-fields";
 import { withNewLeaseTax, withoutLeaseTax } from "@/features/deal/fields/lease-taxes";
+import { factorOfRate, rateOfFactor, reckonedBy } from "@/features/deal/fields/reckoning";
 import { LEASE_PARTS } from "@/features/deal/lease/lease-parts";
-import { factorOfRate, rateOfFactor, reckonedBy } from "@/features/deal/lease/reckoning";
 import {
   type ChangeWithinKind,
   fieldError,
@@ -100,6 +100,15 @@ test("a residual that is a percent is found as one, and the rate as the lease is
     { type: "find", figure: "moneyFactor" },
   );
   expect(level.inputs.find).toBe("yearlyRate");
+});
+
+test("a rate that is being found goes on being found when the lease is reckoned the other way", () => {
+  const finding = van({ type: "find", figure: "moneyFactor", payment: "790.00" });
+  const level = optionReducer(finding, { type: "lease", change: plan => reckonedBy(plan, "levelYield") });
+  expect(level.inputs.find).toBe("yearlyRate");
+  expect(level.answer.ok).toBe(true);
+  const back = optionReducer(level, { type: "lease", change: plan => reckonedBy(plan, "moneyFactor") });
+  expect(back.inputs).toEqual(finding.inputs);
 });
 
 test("it is found from another figure of the answer, which starts where it stands", () => {

@@ -1,9 +1,9 @@
 import type { LeaseQuote } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
 import type { LeaseFile } from "@/exchange/lease-file";
-import { rateText } from "@/exchange/text";
 import { comingBack, type Kept, openFigure, paymentOf, turned, typedOnly } from "./change-kind";
 import { giveFoundLease } from "./give-found-lease";
+import { rateOfFactor } from "./reckoning";
 
 /**
  * A lease as a loan: the other way round.
@@ -28,7 +28,7 @@ function firstLoanPlan(
   const { yearlyRate, moneyFactor, payments, frequency, rounding, roundingStep, signed } = plan;
   return typedOnly<DealFile["plan"]>({
     kind: "loan",
-    yearlyRate: yearlyRate ?? (moneyFactor === undefined ? undefined : rateText(Number(moneyFactor) * 2400)),
+    yearlyRate: yearlyRate ?? (moneyFactor === undefined ? undefined : rateOfFactor(moneyFactor)),
     payments,
     frequency,
     rounding,

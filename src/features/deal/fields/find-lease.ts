@@ -1,5 +1,5 @@
 import { formatAmount, type LeaseFigure, type LeaseKnown, type LeaseQuote } from "@/core";
-import type { LeaseFile } from "@/exchange/lease-file";
+import type { LeaseFile, LeasePlanFile } from "@/exchange/lease-file";
 import { withOptional } from "./field";
 import { giveFoundLease } from "./give-found-lease";
 import { knownAmount, knownOf, withKnown } from "./lease-known";
@@ -37,8 +37,19 @@ export function fromKnown(inputs: LeaseFile, quote: LeaseQuote | null, figure: L
   return withKnown(inputs, figure, formatAmount(amount, quote.decimals));
 }
 
-function asGiven(figure: LeaseFigure, { plan }: LeaseFile): LeaseFigure {
-  if (figure === "residual" && plan.residual && "percent" in plan.residual) return "residualPercent";
+/** The lease with another plan; a rate that is being found is found as the plan is reckoned. */
+export function withLeasePlan(file: LeaseFile, plan: LeasePlanFile): LeaseFile {
+  const changed = { ...file, plan };
+  return { ...changed, find: asReckoned(file.find, changed) };
+}
+
+function asGiven(figure: LeaseFigure, file: LeaseFile): LeaseFigure {
+  const { residual } = file.plan;
+  if (figure === "residual" && residual && "percent" in residual) return "residualPercent";
+  return asReckoned(figure, file);
+}
+
+function asReckoned(figure: LeaseFigure, { plan }: LeaseFile): LeaseFigure {
   if (figure === "yearlyRate" || figure === "moneyFactor")
     return plan.reckoning === "moneyFactor" ? "moneyFactor" : "yearlyRate";
   return figure;

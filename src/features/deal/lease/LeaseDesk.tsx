@@ -15,6 +15,7 @@ export {
   tallyOfLease,
   tallyOfLeaseDraft,
   withDownKind,
+  withLeasePlan,
 } from "../option/lease-of-desk";
 export { LeaseStructure } from "./LeaseStructure";
 

@@ -2,6 +2,7 @@ import { memo } from "react";
 import { type LeaseQuote, periodsPerYear, type WorkedLeaseFigure } from "@/core";
 import { RECKONING_WORDS, RESIDUAL_DUE_WORDS } from "@/exchange/lease-file";
 import { amountText, factorText, rateText } from "@/exchange/text";
+import { reckonedBy } from "../fields/reckoning";
 import { shownQuote } from "../option";
 import { useLease, useNotation } from "../option/option-context";
 import { Choice } from "../parts/choices";
@@ -12,7 +13,6 @@ import { asKind, KIND_ID, KINDS_OF_A_VEHICLE, withFrequency } from "../plan/kind
 import { turn } from "../plan/turn";
 import { LeaseParts } from "./LeaseParts";
 import { ResidualKind } from "./ResidualKind";
-import { reckonedBy } from "./reckoning";
 
 const RECKONINGS = Object.entries(RECKONING_WORDS) as [keyof typeof RECKONING_WORDS, string][];
 const RESIDUAL_DUE = Object.entries(RESIDUAL_DUE_WORDS) as [keyof typeof RESIDUAL_DUE_WORDS, string][];

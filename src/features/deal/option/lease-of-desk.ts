@@ -4,7 +4,7 @@ import { type LeaseFile, readLease } from "@/exchange/lease-file";
 
 export { asLoan } from "../fields/as-loan";
 export { withDownKind } from "../fields/down-kind";
-export { findInLease, fromKnown } from "../fields/find-lease";
+export { findInLease, fromKnown, withLeasePlan } from "../fields/find-lease";
 export { leaseField } from "../fields/lease-field";
 export { tallyOfLease, tallyOfLeaseDraft } from "./lease-tally";
 

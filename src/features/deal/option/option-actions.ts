@@ -84,10 +84,10 @@ export function optionReducer(state: OptionState, action: OptionAction): OptionS
       });
     case "lease":
       if (state.kind !== "lease") return state;
-      return withInputs(forgotten(state, action.forget), {
-        ...state.inputs,
-        plan: action.change(state.inputs.plan),
-      });
+      return withInputs(
+        forgotten(state, action.forget),
+        loadedLease().withLeasePlan(state.inputs, action.change(state.inputs.plan)),
+      );
     case "known": {
       if (state.kind !== "lease") return state;
       const inputs = loadedLease().fromKnown(state.inputs, shownQuote(state), action.figure);
