@@ -38,6 +38,7 @@ export {
   excessDistance,
   LEASE_FIGURES,
   LEASE_KNOWN,
+  LEASE_NAMES,
   LEASE_RATE_NOTICE,
   type Lease,
   type LeaseDueItem,

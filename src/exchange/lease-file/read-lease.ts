@@ -1,4 +1,4 @@
-import { type Lease, type LeasePlan, type Result, readCurrency, success } from "@/core";
+import { LEASE_NAMES, type Lease, type LeasePlan, type Result, readCurrency, success } from "@/core";
 import { readStructure, readTax, tradeInsOf } from "../deal-file/structure";
 import { fileReader, type Reader } from "../reading";
 import type { LeaseFile } from "./lease-file.schema";
@@ -63,20 +63,8 @@ function refuseContradictions({ structure, plan, find }: LeaseFile, read: Reader
     payments,
   };
   if (given[find] !== undefined)
-    read.refuse("payment", `The ${FOUND_NAMES[find]} is being found, so the file must leave it out.`);
+    read.refuse("payment", `The ${LEASE_NAMES[find]} is being found, so the file must leave it out.`);
 }
-
-const FOUND_NAMES: Record<LeaseFile["find"], string> = {
-  payment: "payment",
-  price: "price",
-  down: "cash down",
-  allowance: "trade-in allowance",
-  residual: "residual",
-  residualPercent: "residual",
-  moneyFactor: "money factor",
-  yearlyRate: "yearly rate",
-  payments: "number of payments",
-};
 
 function readLeasePlan(plan: PlanFile, read: Reader): LeasePlan {
   const { acquisitionFee, securityDeposit, distance, residual, roundingStep } = plan;

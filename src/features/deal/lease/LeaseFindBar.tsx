@@ -1,6 +1,6 @@
 import { Target } from "lucide-react";
 import { useState } from "react";
-import type { LeaseFigure } from "@/core";
+import { LEASE_NAMES, type LeaseFigure } from "@/core";
 import { MakeIt } from "../answer/MakeIt";
 import { knownOf, LEASE_KNOWN_NAMES } from "../fields/lease-known";
 import { useLease } from "../option/option-context";
@@ -8,17 +8,7 @@ import { FieldError, FigureField } from "../parts/FigureField";
 import { WorkingButton } from "../parts/WorkingButton";
 
 /** The figure being found, as the screen names it. */
-const FOUND: Record<LeaseFigure, string> = {
-  payment: "payment",
-  price: "agreed price",
-  down: "cash down",
-  allowance: "trade-in allowance",
-  residual: "residual",
-  residualPercent: "residual",
-  moneyFactor: "money factor",
-  yearlyRate: "yearly rate",
-  payments: "term",
-};
+const FOUND: Record<LeaseFigure, string> = { ...LEASE_NAMES, residualPercent: "residual", payments: "term" };
 
 /** What the screen finds, by the word of its button. */
 const FINDS: readonly (readonly [LeaseFigure, string])[] = [
