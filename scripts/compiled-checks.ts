@@ -6,6 +6,7 @@ import { build } from "esbuild";
 import { DealFileSchema } from "@/exchange/deal-file/deal-file.schema";
 import { LeaseFileSchema } from "@/exchange/lease-file/lease-file.schema";
 import { QuestionFileSchema } from "@/exchange/questions/questions.schema";
+import { DealFrameSchema } from "@/exchange/whole-deal/whole-deal.schema";
 import {
   ImportRequestSchema,
   NewDealRequestSchema,
@@ -17,6 +18,7 @@ const CHECKS: Record<string, Record<string, object>> = {
   "src/exchange/checks/compiled.js": {
     dealFile: DealFileSchema,
     leaseFile: LeaseFileSchema,
+    dealFrame: DealFrameSchema,
     questionFile: QuestionFileSchema,
   },
   "src/server/requests/compiled.js": {

@@ -9,6 +9,8 @@ const MOST_THREADS = 8;
 /** Chunks in a thread's hands at once: one that it prices and one that waits. */
 const CHUNKS_A_THREAD = 2;
 
+/** What is asked of every line. */
+type Asked = Pick<Lines, "withSchedule" | "option">;
 type Answers = Uint8Array<ArrayBuffer>;
 
 /** What prices chunks of lines: here, or in threads. */
@@ -24,13 +26,13 @@ type Pricer = { most: number; price: (lines: Lines) => Promise<Answers>; close: 
  */
 export async function priceMany(
   path: string,
-  withSchedule: boolean,
+  how: Asked,
   write: (answers: Answers) => Promise<void>,
 ): Promise<void> {
   const inHand: Promise<Answers>[] = [];
   let pricer: Pricer | undefined;
   try {
-    for await (const lines of chunksOf(path, withSchedule)) {
+    for await (const lines of chunksOf(path, how)) {
       if (lines.firstLine === 1) {
         // They start while the first chunk is priced here.
         if (lines.bytes.length > CHUNK / 2) pricer = threads();
@@ -48,7 +50,7 @@ export async function priceMany(
 }
 
 /** The file in chunks of whole lines. */
-async function* chunksOf(path: string, withSchedule: boolean): AsyncGenerator<Lines> {
+async function* chunksOf(path: string, how: Asked): AsyncGenerator<Lines> {
   let [firstLine, rest] = [1, Buffer.alloc(0)];
   for await (const read of createReadStream(path, { highWaterMark: CHUNK }) as AsyncIterable<Buffer>) {
     const end = read.lastIndexOf(NEWLINE) + 1;
@@ -62,10 +64,10 @@ async function* chunksOf(path: string, withSchedule: boolean): AsyncGenerator<Li
     rest = Buffer.from(read.subarray(end));
     const lines = linesIn(bytes);
     // Whoever takes the chunk takes its bytes away.
-    yield { bytes, firstLine, withSchedule };
+    yield { bytes, firstLine, ...how };
     firstLine += lines;
   }
-  if (rest.length > 0) yield { bytes: new Uint8Array(rest), firstLine, withSchedule };
+  if (rest.length > 0) yield { bytes: new Uint8Array(rest), firstLine, ...how };
 }
 
 function linesIn(bytes: Uint8Array): number {

@@ -1,15 +1,18 @@
 // Prices deal files from the command line: one file with its table, or many deals as lines of JSON.
 import { readFile } from "node:fs/promises";
+import { parseArgs } from "node:util";
 import { isMainThread, parentPort } from "node:worker_threads";
 import { priceFile } from "@/exchange/answers/price-file";
+import { MOST_OPTIONS } from "@/exchange/deal-document";
 import { type Lines, priceLines } from "./price-lines";
 import { priceMany } from "./price-many";
 
-const USAGE = "Usage: npm run --silent quote -- FILE, or -- --many FILE.ndjson [--schedule]";
+const USAGE =
+  "Usage: npm run --silent quote -- FILE [--option N], or -- --many FILE.ndjson [--schedule] [--option N]";
 const BAD_INPUT = 2;
 
-async function priceOne(path: string): Promise<void> {
-  const priced = priceFile(await readFile(path, "utf8"), true);
+async function priceOne(path: string, option: number | undefined): Promise<void> {
+  const priced = priceFile(await readFile(path, "utf8"), true, option);
   if (!priced.ok) return refuse(`${path}: ${priced.sentence}`);
   process.stdout.write(`${JSON.stringify(priced.answer, null, 2)}\n`);
 }
@@ -26,15 +29,41 @@ function refuse(sentence: string): void {
   process.exitCode = BAD_INPUT;
 }
 
-async function main(args: string[]): Promise<void> {
-  const many = args.includes("--many");
-  const withSchedule = args.includes("--schedule");
-  const unknown = args.find(arg => arg.startsWith("--") && arg !== "--many" && arg !== "--schedule");
-  const [path, ...rest] = args.filter(arg => !arg.startsWith("--"));
-  if (unknown || !path || rest.length > 0)
-    return refuse(unknown ? `${unknown} is not known. ${USAGE}` : USAGE);
+/** What stands on the command line, or one sentence with what is wrong. */
+function readArguments(args: string[]) {
   try {
-    await (many ? priceMany(path, withSchedule, write) : priceOne(path));
+    const { values, positionals } = parseArgs({
+      args,
+      allowPositionals: true,
+      options: {
+        many: { type: "boolean", default: false },
+        schedule: { type: "boolean", default: false },
+        option: { type: "string" },
+      },
+    });
+    const [path, ...rest] = positionals;
+    if (!path || rest.length > 0) return USAGE;
+    const { many, schedule, option } = values;
+    if (option !== undefined && !/^[1-8]$/.test(option)) {
+      return `--option is ${option}; it must be the number of an option, from 1 to ${MOST_OPTIONS}.`;
+    }
+    return { path, many, schedule, option: option === undefined ? undefined : Number(option) };
+  } catch (error) {
+    const { code } = error as NodeJS.ErrnoException;
+    if (!code?.startsWith("ERR_PARSE_ARGS")) throw error;
+    const unknown = /'(--?[^' =]*)/.exec((error as Error).message)?.[1];
+    return unknown && !["--many", "--schedule", "--option"].includes(unknown)
+      ? `${unknown} is not known. ${USAGE}`
+      : USAGE;
+  }
+}
+
+async function main(args: string[]): Promise<void> {
+  const asked = readArguments(args);
+  if (typeof asked === "string") return refuse(asked);
+  const { path, many, schedule: withSchedule, option } = asked;
+  try {
+    await (many ? priceMany(path, { withSchedule, option }, write) : priceOne(path, option));
   } catch (error) {
     const { code } = error as NodeJS.ErrnoException;
     if (code === "ENOENT") return refuse(`${path} does not exist.`);

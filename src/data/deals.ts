@@ -25,6 +25,7 @@ const RECORD = {
   customer: customers.name,
   vehicle: vehicles.description,
   status: deals.status,
+  budget: deals.budget,
   chosen: deals.chosen,
   version: deals.version,
   headingVersion: deals.headingVersion,
@@ -50,11 +51,13 @@ type Row = Awaited<ReturnType<typeof selectRows>>[number];
 function toRecord(rows: readonly Row[]): DealRecord | undefined {
   const [row] = rows;
   if (!row) return undefined;
-  const { id, customer, vehicle, status, chosen, version, headingVersion, orderVersion, changedAt } = row;
+  const { id, customer, vehicle, status, budget, chosen, version, headingVersion, orderVersion, changedAt } =
+    row;
   const document = {
     customer: customer ?? "",
     vehicle: vehicle ?? "",
     status,
+    ...(budget !== null && { budget }),
     chosen,
     options: rows.map(({ option }) => option),
   };
@@ -265,6 +268,7 @@ export async function setDeleted(database: Database, id: string, deleted: boolea
 async function headingColumns(database: Database, heading: DealHeading) {
   return {
     status: heading.status,
+    budget: heading.budget ?? null,
     customerId: await customerNamed(database, heading.customer),
     vehicleId: await vehicleCalled(database, heading.vehicle),
   };

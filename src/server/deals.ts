@@ -2,16 +2,9 @@ import { randomUUID } from "node:crypto";
 import type { DealRecord, SavedDeal } from "@/data/deals";
 import type { Store } from "@/data/store";
 import { takingTurns } from "@/data/turns";
-import {
-  CHOSEN_OPTION,
-  chosenOption,
-  type DealDocument,
-  LONGEST_NAME,
-  upToDate,
-} from "@/exchange/deal-document";
-import { readInputs } from "@/exchange/deal-file";
+import { CHOSEN_OPTION, chosenOption, type DealDocument, LONGEST_NAME } from "@/exchange/deal-document";
 import { tooLargeSentence } from "@/exchange/deal-file/largest";
-import { parseDealFile } from "@/exchange/deal-file/parse";
+import { parseDealDocument } from "@/exchange/whole-deal/parse-document";
 import type { DealReply, SaveReply } from "./contract";
 import { wakeFigures } from "./figures";
 import { Refusal } from "./refusal";
@@ -51,22 +44,19 @@ export async function createDeal(store: Store, document: DealDocument): Promise<
   return deal;
 }
 
-/** Keeps the deal of a deal file; the file's name, without its endings, stands for the customer. */
+/** Keeps the deal of a deal file; where it names no customer, the file's name does, without its endings. */
 export async function importDeal(store: Store, { fileName, text }: ImportRequest): Promise<DealReply> {
   const tooLarge = tooLargeSentence(Buffer.byteLength(text));
   if (tooLarge) throw new Refusal(413, tooLarge);
   const rest = takingTurns();
-  const file = parseDealFile(text);
+  const deal = parseDealDocument(text, randomUUID);
   await rest();
-  if (!file.ok) throw new Refusal(422, file.sentence);
-  const deal = readInputs(file.value);
-  if (!deal.ok) throw new Refusal(422, deal.failure.sentence);
-  await rest();
-  const customer = fileName
+  if (!deal.ok) throw new Refusal(422, deal.sentence);
+  const nameOfFile = fileName
     .replace(/(\.deal)?\.json$/i, "")
     .replace(/\p{Cc}/gu, "")
     .slice(0, LONGEST_NAME);
-  const document = upToDate(file.value, randomUUID()) as DealDocument;
+  const { customer = nameOfFile, ...document } = deal.value;
   return createDeal(store, { ...document, customer });
 }
 

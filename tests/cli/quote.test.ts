@@ -178,3 +178,42 @@ test("prices a long file in the order of its lines, whatever thread has them", a
     lines.flatMap((line, k) => (line === "" ? [] : [k === 2999 ? 3000 : `${1000 + k}.00`])),
   );
 });
+
+const { format: _format, version: _version, currency: _currency, ...OPTION } = DEAL;
+const TWO_OPTIONS = {
+  format: "kellux-deal",
+  version: 2,
+  currency: "USD",
+  options: [
+    { name: "Three", ...OPTION },
+    { name: "None", ...OPTION, plan: { ...OPTION.plan, payments: 0 } },
+  ],
+};
+
+test("a deal with options: all of them, or one alone as a file of its own is answered", async () => {
+  const path = file("two-options.json", JSON.stringify(TWO_OPTIONS));
+  const alone = await quote(file("one.json", JSON.stringify(DEAL)));
+  const all = await quote(path);
+  expect(all.code).toBe(0);
+  expect(JSON.parse(all.out)).toEqual({
+    options: [
+      { name: "Three", ...JSON.parse(alone.out) },
+      { name: "None", error: "plan.payments is 0; it must be a whole number of payments from 1 to 1200." },
+    ],
+  });
+  expect((await quote(path, "--option", "1")).out).toBe(alone.out);
+  const refused = await quote(path, "--option=2");
+  expect(refused.code).toBe(2);
+  expect(refused.err).toContain("plan.payments is 0");
+  expect((await quote(path, "--option", "3")).err).toContain("There is no option 3: the deal has 2 options.");
+  expect((await quote(path, "--option", "0")).err).toContain(
+    "--option is 0; it must be the number of an option",
+  );
+  expect((await quote(path, "--option")).err).toContain("Usage:");
+  const many = file("many-options.ndjson", `${JSON.stringify(TWO_OPTIONS)}\n${JSON.stringify(DEAL)}\n`);
+  const lines = (await quote("--many", many)).out.trim().split("\n");
+  expect(lines).toHaveLength(2);
+  expect(JSON.parse(lines[0] ?? "").options[0]).toMatchObject({ name: "Three", payment: "336.67" });
+  const first = (await quote("--many", many, "--option", "1")).out.trim().split("\n");
+  expect(JSON.parse(first[0] ?? "")).toEqual(JSON.parse(first[1] ?? ""));
+}, 60_000);

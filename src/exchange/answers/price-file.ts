@@ -2,11 +2,12 @@ import { evaluate, evaluateLease, summarize } from "@/core";
 import { checked } from "../checks";
 import { questionFile } from "../checks/compiled";
 import type { DealFile } from "../deal-file";
-import { isLeaseInputs, readDeal } from "../deal-file";
+import { type DealInputs, isLeaseInputs, readDeal } from "../deal-file";
 import { checkDealInputs, parseJson } from "../deal-file/parse";
 import { type LeaseFile, readLease } from "../lease-file";
 import { answerFreeQuestions, answerQuestions } from "../questions";
 import type { QuestionFile } from "../questions/questions.schema";
+import { isWholeDeal, namesOf, readWholeDeal, tooNewSentence } from "../whole-deal";
 import { answerLeaseQuestion, leaseJson } from "./lease-json";
 import { quoteJson } from "./quote-json";
 
@@ -18,17 +19,48 @@ export type PricedFile = { ok: true; answer: object } | { ok: false; sentence: s
  *
  * @param text JSON
  * @param withSchedule whether to list every payment of a deal
+ * @param only of a deal with options the one that is priced, from 1; all where left out
  */
-export function priceFile(text: string, withSchedule: boolean): PricedFile {
+export function priceFile(text: string, withSchedule: boolean, only?: number): PricedFile {
   const json = parseJson(text);
   if (!json.ok) return json;
   if (isQuestionFile(json.value)) {
     const file = checked<QuestionFile>(questionFile, json.value);
     return file.ok ? answered(file.value) : file;
   }
+  const tooNew = tooNewSentence(json.value);
+  if (tooNew) return { ok: false, sentence: tooNew };
+  if (isWholeDeal(json.value)) return pricedOptions(json.value, withSchedule, only);
   const file = checkDealInputs(json.value);
   if (!file.ok) return file;
-  return isLeaseInputs(file.value) ? pricedLease(file.value, withSchedule) : priced(file.value, withSchedule);
+  return only === undefined || only === 1 ? pricedInputs(file.value, withSchedule) : noSuchOption(only, 1);
+}
+
+const pricedInputs = (file: DealInputs, withSchedule: boolean): PricedFile =>
+  isLeaseInputs(file) ? pricedLease(file, withSchedule) : priced(file, withSchedule);
+
+function noSuchOption(only: number, options: number): PricedFile {
+  const has = options === 1 ? "one option" : `${options} options`;
+  return { ok: false, sentence: `There is no option ${only}: the deal has ${has}.` };
+}
+
+/** A whole deal: each option with its answer or the reason why it has none; or one of them as a file of its own. */
+function pricedOptions(value: unknown, withSchedule: boolean, only: number | undefined): PricedFile {
+  const deal = readWholeDeal(value);
+  if (!deal.ok) return deal;
+  const { options } = deal.value;
+  const pricedOption = ({ inputs }: (typeof options)[number]) =>
+    inputs.ok ? pricedInputs(inputs.value, withSchedule) : inputs;
+  if (only !== undefined) {
+    const option = options[only - 1];
+    return option ? pricedOption(option) : noSuchOption(only, options.length);
+  }
+  const names = namesOf(deal.value);
+  const answers = options.map((option, index) => {
+    const answer = pricedOption(option);
+    return { name: names[index], ...(answer.ok ? answer.answer : { error: answer.sentence }) };
+  });
+  return { ok: true, answer: { options: answers } };
 }
 
 function isQuestionFile(value: unknown): boolean {

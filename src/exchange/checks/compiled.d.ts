@@ -2,5 +2,6 @@
 import type { ValidateFunction } from "ajv";
 
 export const dealFile: ValidateFunction;
+export const dealFrame: ValidateFunction;
 export const leaseFile: ValidateFunction;
 export const questionFile: ValidateFunction;

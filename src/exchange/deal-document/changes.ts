@@ -28,12 +28,12 @@ export function isNoChange(change: DealChange): boolean {
  * @param change its parts, each whole; an option that is not in the order, new or old, is left out
  */
 export function applyChange(document: DealDocument, change: DealChange): DealDocument {
-  const { heading, order = orderOf(document) } = change;
+  const { heading = headingOf(document), order = orderOf(document) } = change;
   const changed = changedOptions(document, change);
   const options = order.options.flatMap(
     id => optionOf({ options: changed }, id) ?? optionOf(document, id) ?? [],
   );
-  return { ...document, ...heading, chosen: order.chosen, options };
+  return { ...heading, chosen: order.chosen, options };
 }
 
 /**

@@ -2,13 +2,11 @@ import Type from "typebox";
 import type { DealInputs } from "../deal-file";
 import { exact } from "../schema";
 import { LONGEST_NAME } from "./longest-name";
+import { MOST_OPTIONS } from "./most-options";
 import { DEAL_STATUSES } from "./statuses";
 
-/** How many options a deal can hold. */
-const MOST_OPTIONS = 8;
-
 /** One line of plain text: no control characters, which a database or a file could not keep. */
-const Line = Type.String({
+export const Line = Type.String({
   maxLength: LONGEST_NAME,
   pattern: "^[^\\u0000-\\u001f\\u007f]*$",
   description: `one line of at most ${LONGEST_NAME} characters`,
@@ -26,6 +24,13 @@ const HEADING = {
   /** Empty where there is no vehicle. */
   vehicle: Line,
   status: Type.Enum(DEAL_STATUSES, { description: '"quoting", "agreed", "signed" or "lost"' }),
+  /** What the customer can pay a month, as typed. */
+  budget: Type.Optional(
+    Type.String({
+      pattern: "^\\d{1,10}(\\.\\d{1,3})?$",
+      description: 'an amount of 0 or more, such as "600.00"',
+    }),
+  ),
 };
 
 const OptionSchema = exact({

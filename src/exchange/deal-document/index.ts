@@ -7,6 +7,7 @@ export {
 } from "./changes";
 export type { DealChange, DealDocument, DealHeading, DealOption, DealOrder } from "./document.schema";
 export { LONGEST_NAME } from "./longest-name";
+export { MOST_OPTIONS } from "./most-options";
 export { chosenOption, documentOf, headingOf, optionOf, orderOf } from "./parts";
 export { isSame } from "./same";
 export { DEAL_STATUSES, type DealStatus } from "./statuses";

@@ -6,8 +6,8 @@ export function documentOf(heading: DealHeading, option: DealOption): DealDocume
 }
 
 /** Whose deal it is, for what, and how it stands. */
-export function headingOf({ customer, vehicle, status }: DealDocument): DealHeading {
-  return { customer, vehicle, status };
+export function headingOf({ customer, vehicle, status, budget }: DealDocument): DealHeading {
+  return { customer, vehicle, status, ...(budget !== undefined && { budget }) };
 }
 
 /** Which options there are, in order, and which is chosen. */

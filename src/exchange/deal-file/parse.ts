@@ -30,13 +30,3 @@ export function parseJson(text: string): Checked<unknown> {
     throw error;
   }
 }
-
-/**
- * Reads the text of a deal file.
- *
- * @returns the file, or one sentence with what is wrong
- */
-export function parseDealFile(text: string): Checked<DealInputs> {
-  const json = parseJson(text);
-  return json.ok ? checkDealInputs(json.value) : json;
-}

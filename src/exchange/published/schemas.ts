@@ -2,6 +2,7 @@ import { DealFileSchema } from "../deal-file/deal-file.schema";
 import { LeaseFileSchema } from "../lease-file/lease-file.schema";
 import { QuestionFileSchema } from "../questions/questions.schema";
 import { SettingsSchema } from "../settings/settings.schema";
+import { WholeDealSchema } from "../whole-deal/whole-deal.schema";
 
 const COMMON = "Amounts are decimal strings (numbers are accepted); rates are percent a year.";
 
@@ -19,6 +20,12 @@ export function publishedSchemas(): Record<string, string> {
       `One way to structure a lease, and what is asked about it. ${COMMON} The figure named by find is left out; ` +
         "plan.payment, with tax, is given to find another from it, or a figure of the result in from.",
       LeaseFileSchema,
+    ),
+    "whole-deal.schema.json": published(
+      "Kellux deal file of a whole deal",
+      `A deal with its options, each a way to structure it, as in version 1 of the deal file. ${COMMON} Which option ` +
+        "is chosen counts from 1.",
+      WholeDealSchema,
     ),
     "settings.schema.json": published(
       "Kellux settings",

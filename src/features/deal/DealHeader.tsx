@@ -1,12 +1,14 @@
 import { ChevronLeft, FileDown } from "lucide-react";
 import type { DealStatus } from "@/exchange/deal-document";
 import { amountIn, type Notation } from "@/exchange/notation";
+import { wholeDealOf } from "@/exchange/whole-deal/whole-deal-of";
 import { api } from "@/features/api/client";
 import { saveFile } from "@/features/figures/save-file";
 import type { SaveStatus } from "@/features/saving/autosave";
 import { SaveStatusLine } from "@/features/saving/SaveStatusLine";
 import type { StockVehicle } from "@/server/contract";
 import { useDesk } from "./desk/desk-context";
+import { deskDocument } from "./desk/desk-state";
 import { STATUS_NAMES } from "./desk/status-names";
 import { NameField, type Suggestion } from "./NameField";
 import { hasErrors } from "./option";
@@ -94,7 +96,7 @@ export function DealHeader({ status }: Props) {
           saveFile(
             `${deal.customer || "New deal"}.deal.json`,
             "application/json",
-            `${JSON.stringify(option.inputs, null, 2)}\n`,
+            `${JSON.stringify(wholeDealOf(deskDocument(state)), null, 2)}\n`,
           )
         }
       >

@@ -1,0 +1,2 @@
+/** How many options a deal can hold. */
+export const MOST_OPTIONS = 8;

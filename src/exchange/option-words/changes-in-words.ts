@@ -1,0 +1,103 @@
+import { type DealDocument, optionOf } from "../deal-document";
+import { typedAmountText } from "../text";
+import { figuresInWords, type WordedFigure } from "./figures-in-words";
+import { proposedNames } from "./proposed-names";
+
+/** One thing that changed, in words. */
+export type WordedChange = {
+  /** What the option is called that it changed in; left out where the deal has but one. */
+  option?: string;
+  figure: string;
+  /** Empty where there was nothing. */
+  from: string;
+  /** Empty where it was taken out. */
+  to: string;
+};
+
+/** What changed from one state of a deal to another, figure by figure; nothing is computed. */
+export function changesInWords(before: DealDocument, after: DealDocument): WordedChange[] {
+  const [former, present] = [calledOptions(before), calledOptions(after)];
+  return [
+    ...differences(headingWords(before), headingWords(after)),
+    ...after.options.flatMap(option =>
+      optionOf(before, option.id) ? [] : { figure: "option", from: "", to: called(present, option.id) },
+    ),
+    ...before.options.flatMap(option =>
+      optionOf(after, option.id) ? [] : { figure: "option", from: called(former, option.id), to: "" },
+    ),
+    ...orderWords(before, after, former, present),
+    ...after.options.flatMap(option => {
+      const earlier = optionOf(before, option.id);
+      if (!earlier || earlier === option) return [];
+      const changes = [
+        ...differences([["name", earlier.name]], [["name", option.name]]),
+        ...(earlier.inputs === option.inputs
+          ? []
+          : differences(figuresInWords(earlier.inputs), figuresInWords(option.inputs))),
+      ];
+      return after.options.length === 1
+        ? changes
+        : changes.map(change => ({ option: called(present, option.id), ...change }));
+    }),
+  ];
+}
+
+/** A change as a phrase: "cash down 3,000.00 → 4,500.00", "72 monthly: price 40,000.00", "balloon taken out". */
+export function changePhrase({ option, figure, from, to }: WordedChange, withFormer = true): string {
+  const where = option ? `${option}: ` : "";
+  if (figure === "option") return to ? `option “${to}” added` : `option “${from}” deleted`;
+  const name = figure.replace(/^plan: /, "");
+  if (to === "") return `${where}${name} ${from && withFormer ? `${from} ` : ""}taken out`;
+  return `${where}${name} ${from && withFormer ? `${from} → ` : ""}${to}`;
+}
+
+function differences(before: readonly WordedFigure[], after: readonly WordedFigure[]): WordedChange[] {
+  const [former, present] = [new Map(before), new Map(after)];
+  return [...new Set([...present.keys(), ...former.keys()])].flatMap(figure => {
+    const [from = "", to = ""] = [former.get(figure), present.get(figure)];
+    return from === to ? [] : { figure, from, to };
+  });
+}
+
+function headingWords({ customer, vehicle, status, budget, options }: DealDocument): WordedFigure[] {
+  const { currency } = options[0]?.inputs ?? { currency: "USD" };
+  return [
+    ["customer", customer],
+    ["vehicle or purpose", vehicle],
+    ["status", status],
+    ["budget", budget === undefined ? "" : typedAmountText(budget, currency)],
+  ];
+}
+
+function calledOptions({ options }: DealDocument): Map<string, string> {
+  const names = proposedNames(options);
+  return new Map(options.map(({ id }, index) => [id, names[index] ?? ""]));
+}
+
+const called = (names: Map<string, string>, id: string) => names.get(id) ?? "";
+
+function orderWords(
+  before: DealDocument,
+  after: DealDocument,
+  former: Map<string, string>,
+  present: Map<string, string>,
+): WordedChange[] {
+  const changes: WordedChange[] = [];
+  const ids = (one: DealDocument, other: DealDocument) =>
+    one.options.flatMap(({ id }) => (optionOf(other, id) ? id : [])).join();
+  if (ids(before, after) !== ids(after, before)) {
+    changes.push({
+      figure: "order",
+      from: "",
+      to: after.options.map(({ id }) => called(present, id)).join(" · "),
+    });
+  }
+  if (before.chosen !== after.chosen) {
+    changes.push({
+      figure: "chosen",
+      from: called(former, before.chosen),
+      to: called(present, after.chosen),
+    });
+  }
+  return changes;
+}

@@ -1,0 +1,3 @@
+export { changePhrase, changesInWords, type WordedChange } from "./changes-in-words";
+export { figuresInWords, type WordedFigure } from "./figures-in-words";
+export { type Named, proposedNames, termName } from "./proposed-names";

@@ -1,0 +1,2 @@
+export { isWholeDeal, namesOf, readWholeDeal, tooNewSentence, type WholeDeal } from "./read-whole-deal";
+export { wholeDealOf } from "./whole-deal-of";

@@ -1,0 +1,55 @@
+import type { Checked } from "../checks";
+import type { DealDocument } from "../deal-document";
+import { type DealInputs, readInputs } from "../deal-file";
+import { checkDealInputs, parseJson } from "../deal-file/parse";
+import { isWholeDeal, readWholeDeal, tooNewSentence, type WholeDeal } from "./read-whole-deal";
+
+/** A deal from a file, which need not name its customer. */
+type FiledDeal = Omit<DealDocument, "customer"> & { customer?: string };
+
+/**
+ * Reads the text of a deal file of any version into a deal. Unlike an answer, it takes no deal of which an option cannot
+ * be read.
+ *
+ * @param newId makes the id of an option
+ * @returns the deal, or one sentence with what is wrong
+ */
+export function parseDealDocument(text: string, newId: () => string): Checked<FiledDeal> {
+  const json = parseJson(text);
+  if (!json.ok) return json;
+  const tooNew = tooNewSentence(json.value);
+  if (tooNew) return { ok: false, sentence: tooNew };
+  const deal = isWholeDeal(json.value) ? readWholeDeal(json.value) : ofOneOption(checkDealInputs(json.value));
+  if (!deal.ok) return deal;
+  const { heading, chosen, options: filed } = deal.value;
+  const { customer, ...rest } = heading;
+  const options: DealDocument["options"] = [];
+  for (const [index, { name, inputs }] of filed.entries()) {
+    const sentence = inputs.ok ? unreadable(inputs.value) : inputs.sentence;
+    if (sentence !== undefined || !inputs.ok) {
+      return { ok: false, sentence: filed.length > 1 ? `Option ${index + 1}: ${sentence}` : `${sentence}` };
+    }
+    options.push({ id: newId(), name, inputs: inputs.value });
+  }
+  return {
+    ok: true,
+    value: {
+      ...rest,
+      ...(customer !== undefined && { customer }),
+      chosen: options[chosen]?.id ?? "",
+      options,
+    },
+  };
+}
+
+function unreadable(inputs: DealInputs): string | undefined {
+  const deal = readInputs(inputs);
+  return deal.ok ? undefined : deal.failure.sentence;
+}
+
+/** A file of version 1 as a deal. */
+function ofOneOption(inputs: Checked<DealInputs>): Checked<WholeDeal> {
+  if (!inputs.ok) return inputs;
+  const heading = { customer: undefined, vehicle: "", status: "quoting" as const };
+  return { ok: true, value: { heading, chosen: 0, options: [{ name: "", inputs }] } };
+}

@@ -1,0 +1,78 @@
+import { type Checked, checked } from "../checks";
+import { dealFrame } from "../checks/compiled";
+import type { DealHeading } from "../deal-document";
+import type { DealInputs } from "../deal-file";
+import { checkDealInputs } from "../deal-file/parse";
+import { proposedNames } from "../option-words";
+import type { DealFrame } from "./whole-deal.schema";
+
+/** What of version 1 of a file stands once for all options of version 2. */
+const OF_THE_DEAL = ["format", "version", "currency"] as const;
+
+/** A deal as it was filed, its options each read by itself. */
+export type WholeDeal = {
+  heading: Omit<DealHeading, "customer"> & { customer: string | undefined };
+  /** From 0. */
+  chosen: number;
+  options: { name: string; inputs: Checked<DealInputs> }[];
+};
+
+/** Whether data, whatever it is, says that it is version 2 of a deal file. */
+export function isWholeDeal(value: unknown): boolean {
+  return (
+    typeof value === "object" &&
+    value !== null &&
+    "format" in value &&
+    value.format === "kellux-deal" &&
+    "version" in value &&
+    value.version === 2
+  );
+}
+
+const NEWEST_VERSION = 2;
+
+/** Why a deal with options, of a later app, cannot be read; undefined where it is none. */
+export function tooNewSentence(value: unknown): string | undefined {
+  const { format, version, options } = (value ?? {}) as Record<string, unknown>;
+  return format === "kellux-deal" &&
+    options !== undefined &&
+    typeof version === "number" &&
+    version > NEWEST_VERSION
+    ? `version is ${version}; it must be 1 or ${NEWEST_VERSION}.`
+    : undefined;
+}
+
+/** Checks a whole deal: what is wrong with the deal itself refuses it, what is wrong with an option only that one. */
+export function readWholeDeal(value: unknown): Checked<WholeDeal> {
+  const frame = checked<DealFrame>(dealFrame, value);
+  if (!frame.ok) return frame;
+  const { currency, customer, vehicle = "", status = "quoting", budget, chosen = 1, options } = frame.value;
+  if (chosen > options.length) {
+    return { ok: false, sentence: `chosen is ${chosen}; it must be the number of one of the options.` };
+  }
+  return {
+    ok: true,
+    value: {
+      heading: { customer, vehicle, status, ...(budget !== undefined && { budget: String(budget) }) },
+      chosen: chosen - 1,
+      options: options.map(({ name = "", ...option }) => ({ name, inputs: inputsOf(option, currency) })),
+    },
+  };
+}
+
+/** An option as version 1 of the file has it. */
+function inputsOf(option: object, currency: string): Checked<DealInputs> {
+  const extra = OF_THE_DEAL.find(name => name in option);
+  if (extra) return { ok: false, sentence: `${extra} is not known.` };
+  return checkDealInputs({ format: "kellux-deal", version: 1, currency, ...option });
+}
+
+/** What each option is called: its own name, or what is proposed of those that can be read. */
+export function namesOf({ options }: Pick<WholeDeal, "options">): string[] {
+  const readable = options.flatMap(({ name, inputs }) => (inputs.ok ? { name, inputs: inputs.value } : []));
+  const proposed = proposedNames(readable);
+  return options.map(({ name, inputs }, index) => {
+    const called = inputs.ok ? proposed.shift() : undefined;
+    return name || called || `Option ${index + 1}`;
+  });
+}

@@ -1,0 +1,28 @@
+import { type DealDocument, headingOf } from "../deal-document";
+import type { DealInputs } from "../deal-file";
+import type { WholeDealFile } from "./whole-deal.schema";
+
+/** A deal as a file of version 2; what it does not have is left out. */
+export function wholeDealOf(document: DealDocument): WholeDealFile {
+  const { customer, vehicle, status, budget } = headingOf(document);
+  const { options, chosen } = document;
+  return {
+    format: "kellux-deal",
+    version: 2,
+    currency: options[0]?.inputs.currency ?? "USD",
+    ...(customer && { customer }),
+    ...(vehicle && { vehicle }),
+    status,
+    ...(budget !== undefined && { budget }),
+    chosen:
+      Math.max(
+        options.findIndex(({ id }) => id === chosen),
+        0,
+      ) + 1,
+    options: options.map(({ name, inputs }) => ({ ...(name && { name }), ...optionOf(inputs) })),
+  };
+}
+
+function optionOf({ format: _f, version: _v, currency: _c, ...option }: DealInputs) {
+  return option as WholeDealFile["options"][number];
+}

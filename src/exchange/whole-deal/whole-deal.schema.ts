@@ -1,0 +1,59 @@
+import Type from "typebox";
+import { DEAL_STATUSES, LONGEST_NAME, MOST_OPTIONS } from "../deal-document";
+import { Line } from "../deal-document/document.schema";
+import { DealFileSchema } from "../deal-file/deal-file.schema";
+import { LeaseFileSchema } from "../lease-file/lease-file.schema";
+import { Amount, Currency, exact, OneOf } from "../schema";
+
+const FRAME = {
+  format: Type.Literal("kellux-deal", { description: '"kellux-deal"' }),
+  version: Type.Literal(2, { description: "2" }),
+  currency: Currency,
+  customer: Type.Optional(Line),
+  vehicle: Type.Optional(Line),
+  status: Type.Optional(OneOf(...DEAL_STATUSES)),
+  /** What the customer can pay a month. */
+  budget: Type.Optional(Amount),
+  /** Which option is chosen, from 1. */
+  chosen: Type.Optional(
+    Type.Integer({
+      minimum: 1,
+      maximum: MOST_OPTIONS,
+      description: `the number of an option, from 1 to ${MOST_OPTIONS}`,
+    }),
+  ),
+};
+
+const NAME = { name: Type.Optional(Line) };
+
+function optionsOf<Option extends Type.TSchema>(option: Option) {
+  return Type.Array(option, {
+    minItems: 1,
+    maxItems: MOST_OPTIONS,
+    description: `a list of 1 to ${MOST_OPTIONS} options`,
+  });
+}
+
+/** The deal around its options, whose own figures are checked one by one: a wrong one refuses no other. */
+export const DealFrameSchema = exact({
+  ...FRAME,
+  options: optionsOf(
+    Type.Object(NAME, { description: `an option, with a name of at most ${LONGEST_NAME} characters` }),
+  ),
+});
+
+const { format: _f, version: _v, currency: _c, ...loan } = DealFileSchema.properties;
+const { format: _lf, version: _lv, currency: _lc, ...lease } = LeaseFileSchema.properties;
+
+/** A whole deal as it is filed: version 2 of the deal file. */
+export const WholeDealSchema = exact({
+  ...FRAME,
+  options: optionsOf(
+    Type.Union([exact({ ...NAME, ...loan }), exact({ ...NAME, ...lease })], {
+      description: "an option: a loan or a lease",
+    }),
+  ),
+});
+
+export type DealFrame = Type.Static<typeof DealFrameSchema>;
+export type WholeDealFile = Type.Static<typeof WholeDealSchema>;
