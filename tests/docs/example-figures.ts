@@ -25,6 +25,15 @@ const deal = dealWith(
   { yearlyRate: "6.49", payments: 72 },
 );
 
+/** The same with a maker's rebate. */
+const rebated = {
+  ...deal,
+  structure: {
+    ...deal.structure,
+    rebates: [{ name: "Maker's rebate", amount: 180_000, isBeforeTax: false }],
+  },
+};
+
 const terms = value(readTerms(PLAIN));
 
 const origination: Charge = {
@@ -65,6 +74,7 @@ const moneyFactorTerms = leaseTerms(vanLease.plan);
 
 export const FIGURES: Record<string, unknown> = {
   deal,
+  rebated,
   origination,
   lent: value(lend(deal, value(readTerms(deal)))),
   plainDeal: PLAIN,

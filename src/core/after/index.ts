@@ -5,6 +5,7 @@ export { type CostOfCredit, costOfStream } from "./cost-of-stream";
 export { leaseCreditCosts, leaseEffectiveRate } from "./lease-effective-rate";
 export { type PerThousand, paymentPerThousand } from "./payment-per-thousand";
 export { type Payoff, payoffAfter, payoffOn, type Refund } from "./payoff";
+export { type RebateOrRate, rebateOrRate } from "./rebate-or-rate";
 export {
   type Totals,
   totalsBetweenDates,

@@ -1,21 +1,8 @@
-import { areLevel } from "../annuity";
-import { periodsPerYear } from "../calendar";
-import { type Deal, dueAtSigning } from "../deal";
-import { type Answer, answer } from "../find";
-import {
-  flatCharge,
-  flatTrueRate,
-  isFault,
-  type Loan,
-  type PaymentRow,
-  regularPayment,
-  repay,
-} from "../plans/loan";
+import type { Deal } from "../deal";
+import { answer } from "../find";
 import { type Result, success } from "../result";
-import { cashReceived, chargesOf, chargesWithPayments, fallsWithPayments, tally } from "../structure";
-import { rememberMachine } from "./machine";
-import { notesOf } from "./notes";
-import type { Quote, Saved, Summary } from "./quote";
+import type { Quote, Summary } from "./quote";
+import { quoteBy, summaryOf } from "./quote-by";
 
 /**
  * Answers a deal: finds its figure, then the repayment table and what it all costs.
@@ -36,103 +23,8 @@ export function evaluate(deal: Deal): Result<Quote> {
   return quoteBy(answer, deal);
 }
 
-/** Answers a deal, with the repayment table. */
-export type Answering = (deal: Deal, rows?: PaymentRow[]) => Result<Answer>;
-
-/**
- * The same as {@link evaluate}, with the search for figures handed in: a screen that starts with a deal that asks for its
- * payment needs no more than {@link plainAnswer}.
- */
-export function quoteBy(answering: Answering, deal: Deal): Result<Quote> {
-  const schedule: PaymentRow[] = [];
-  const found = answering(deal, schedule);
-  if (!found.ok) return found;
-  const quote: Quote = Object.assign(summaryOf(deal, found.value), { schedule });
-  const { terms, priced } = found.value;
-  rememberMachine(quote, { terms, loan: priced.loan });
-  return success(quote);
-}
-
 /** The same as {@link evaluate} without the repayment table, for many deals. */
 export function summarize(deal: Deal): Result<Summary> {
   const found = answer(deal);
   return found.ok ? success(summaryOf(deal, found.value)) : found;
-}
-
-function summaryOf(deal: Deal, found: Answer): Summary {
-  const { filled, terms, priced } = found;
-  const { structure, reckoned, loanAmount, amountFinanced, loan, repayment } = priced;
-  const { draft, firstSpan } = terms;
-  const saved = savedByExtra(found);
-  const summary: Summary = {
-    kind: filled.plan.kind,
-    deal,
-    filled,
-    decimals: terms.decimals,
-    price: reckoned.price,
-    down: reckoned.down,
-    allowance: allowanceOf(found, deal),
-    lines: tally(structure, reckoned),
-    reckoned,
-    dueAtSigning: dueAtSigning(priced),
-    loanAmount,
-    amountFinanced,
-    yearlyRate: filled.plan.yearlyRate ?? "0",
-    payment: regularPayment(loan),
-    solved: loan.solved,
-    isLevel: areLevel(draft.runs),
-    isListed: terms.isListed,
-    plannedPayments: terms.payments,
-    payments: repayment.payments,
-    paymentsMade: repayment.paid,
-    finalPayment: repayment.finalPayment,
-    balloon: repayment.balloonPaid,
-    agreedBalloon: loan.balloon,
-    extraEach: loan.extraEach,
-    totalOfPayments: priced.totalOfPayments,
-    totalInterest: repayment.totalInterest,
-    financeCharge: priced.financeCharge,
-    totalCost: priced.totalCost,
-    startDate: draft.calendar.start,
-    firstDate: draft.calendar.dateOf(1),
-    finalDate: repayment.finalDate,
-    oddFirstPeriod: firstSpan && { months: firstSpan.months, days: firstSpan.days },
-  };
-  if (structure.personal) summary.cashReceived = cashReceived(structure, reckoned);
-  if (chargesOf(structure).some(fallsWithPayments)) {
-    summary.charges = {
-      all: chargesWithPayments(structure, reckoned),
-      inFinanceCharge: chargesWithPayments(structure, reckoned, ({ isFinanceCharge }) => isFinanceCharge),
-    };
-  }
-  if (draft.flat) summary.trueYearlyRate = trueRateOf(loan);
-  if (saved) summary.saved = saved;
-  const notes = notesOf(found);
-  if (notes.length > 0) summary.note = notes.join(" ");
-  return summary;
-}
-
-/** The allowance that was found, else the sum of all. */
-function allowanceOf({ filled }: Answer, { structure: { tradeIns } }: Deal): number {
-  const open = tradeIns.findIndex(({ allowance }) => allowance === null);
-  const counted = open < 0 ? filled.structure.tradeIns : filled.structure.tradeIns.slice(open, open + 1);
-  return counted.reduce((sum, { allowance }) => sum + (allowance ?? 0), 0);
-}
-
-/** What the extras of an answer save against the same loan without them. */
-function savedByExtra({ priced: { loan, repayment } }: Answer): Saved | undefined {
-  if (loan.extraEach === 0 && loan.extras.length === 0) return undefined;
-  const without = repay({ ...loan, extraEach: 0, extras: [] });
-  if (isFault(without)) return undefined;
-  return {
-    interest: without.totalInterest - repayment.totalInterest,
-    payments: without.payments - repayment.payments,
-    finalDateWithout: without.finalDate,
-  };
-}
-
-/** The nominal percent a year at which a flat-rate loan's payments are worth its amount. */
-function trueRateOf({ amount, draft: { calendar, payments } }: Loan): number {
-  const { value } = flatTrueRate(amount, flatCharge(amount, calendar), payments);
-  return 100 * value * periodsPerYear(calendar.frequency);
 }

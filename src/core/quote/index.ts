@@ -1,3 +1,4 @@
-export { type Answering, evaluate, quoteBy, summarize } from "./evaluate";
+export { evaluate, summarize } from "./evaluate";
 export { type Machine, machineOf } from "./machine";
 export type { Quote, Saved, Summary } from "./quote";
+export { type Answering, quoteBy } from "./quote-by";

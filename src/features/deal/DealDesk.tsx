@@ -9,6 +9,8 @@ import {
   useEffect,
   useMemo,
   useReducer,
+  useRef,
+  useState,
   useSyncExternalStore,
 } from "react";
 import type { DealChange, DealDocument, DealOption } from "@/exchange/deal-document";
@@ -16,13 +18,23 @@ import type { Settings } from "@/exchange/settings";
 import { useAutosave } from "@/features/saving/use-autosave";
 import type { DealReply } from "@/server/contract";
 import { CUSTOMER_FIELD, DealHeader } from "./DealHeader";
-import { DeskContext } from "./desk/desk-context";
-import { deskDocument, deskReducer, openDesk, openedOption } from "./desk/desk-state";
+import { DeskContext, type Desk as DeskValue } from "./desk/desk-context";
+import {
+  type DeskAction,
+  type DeskState,
+  deskDocument,
+  deskReducer,
+  openDesk,
+  openedOption,
+} from "./desk/desk-state";
+import { KEPT_STEPS } from "./desk/kept-steps-key";
 import { useWarmUp } from "./desk/use-warm-up";
 import type { OptionAction } from "./option";
 import { provideLoaders } from "./option/loaded";
 import { OptionContext } from "./option/option-context";
 import { useLoaded, whenBothKindsAreLoaded, whenLoaded, whenRestIsLoaded } from "./option/use-loaded";
+import { ViewBar } from "./views/ViewBar";
+import type { View } from "./views/views";
 
 // Two people seldom change the same, or delete it: the screen starts without the code for it.
 const DeletedNotice = lazy(() =>
@@ -30,6 +42,13 @@ const DeletedNotice = lazy(() =>
 );
 const ConflictDialog = lazy(() =>
   import("./ConflictDialog").then(({ ConflictDialog: dialog }) => ({ default: dialog })),
+);
+// A deal begins with one option, and with nothing to undo.
+const OptionStrip = lazy(() =>
+  import("./options/OptionStrip").then(({ OptionStrip: strip }) => ({ default: strip })),
+);
+const UndoRedo = lazy(() =>
+  import("./desk/UndoRedo").then(({ UndoRedo: buttons }) => ({ default: buttons })),
 );
 
 // A deal is a loan or a lease: the screen starts with the code for what it is.
@@ -87,6 +106,27 @@ const withRest = (options: readonly DealOption[] | undefined, go: () => void) =>
     go,
   );
 
+/** Changes the deal as a whole, once what its options need is loaded. */
+function useEdit(state: DeskState, dispatch: Dispatch<DeskAction>): DeskValue["edit"] {
+  const latest = useRef(state);
+  latest.current = state;
+  return useCallback(
+    (change, open) =>
+      withRest(change(deskDocument(latest.current)).options, () =>
+        dispatch({ type: "document", change, ...(open !== undefined && { open }) }),
+      ),
+    [dispatch],
+  );
+}
+
+/** Whether there was ever something to undo on this page. */
+function useHasSteps({ steps }: DeskState, dealId: string): boolean {
+  const [hadSteps] = useState(() => sessionStorage.getItem(KEPT_STEPS + dealId) !== null);
+  const everHad = useRef(hadSteps);
+  if (steps.past.length > 0) everHad.current = true;
+  return everHad.current;
+}
+
 /** The structure and the plan beside the answer. */
 function Desk({ deal, house }: Props) {
   const [state, dispatch] = useReducer(deskReducer, deal.document, document =>
@@ -115,7 +155,10 @@ function Desk({ deal, house }: Props) {
   );
   const again = useCallback(() => dispatch({ type: "option", action: { type: "again" } }), []);
   useWarmUp(again, option.inputs.find === "payment");
-  const desk = useMemo(() => ({ state, dispatch, house }), [state, house]);
+  const [view, setView] = useState<View>("repayment");
+  const edit = useEdit(state, dispatch);
+  const desk = useMemo(() => ({ state, dispatch, edit, house }), [state, edit, house]);
+  const hasSteps = useHasSteps(state, deal.id);
   const open = useMemo(() => ({ option, act }), [option, act]);
   const fileName = document.customer || "New deal";
   const isNew = deal.document.customer === "";
@@ -128,7 +171,13 @@ function Desk({ deal, house }: Props) {
     <DeskContext value={desk}>
       <OptionContext value={open}>
         <div data-testid="desk" className="flex min-h-full flex-col gap-3 p-3 md:px-6 lg:h-full">
-          <DealHeader status={status} />
+          <DealHeader status={status}>
+            {hasSteps && (
+              <Suspense fallback={null}>
+                <UndoRedo dealId={deal.id} />
+              </Suspense>
+            )}
+          </DealHeader>
           {status.kind === "conflict" && (
             <Suspense fallback={<p className="text-error">This deal was also changed somewhere else.</p>}>
               <ConflictDialog
@@ -144,6 +193,12 @@ function Desk({ deal, house }: Props) {
               <DeletedNotice id={deal.id} onBack={saving.continueFrom} />
             </Suspense>
           )}
+          {state.options.length > 1 && (
+            <Suspense fallback={<div className="h-14" />}>
+              <OptionStrip />
+            </Suspense>
+          )}
+          <ViewBar view={view} onView={setView} />
           <div className="flex min-h-0 flex-1 flex-col gap-4 lg:flex-row">
             <div className="card-paper flex shrink-0 flex-col max-lg:order-[-1] lg:max-h-full lg:w-[27rem] lg:self-start">
               {opened(option.kind === "lease" ? <LeaseStructure /> : <LoanStructure />)}

@@ -1,4 +1,5 @@
 import { ChevronLeft, FileDown } from "lucide-react";
+import type { ReactNode } from "react";
 import type { DealStatus } from "@/exchange/deal-document";
 import { amountIn, type Notation } from "@/exchange/notation";
 import { wholeDealOf } from "@/exchange/whole-deal/whole-deal-of";
@@ -14,7 +15,7 @@ import { NameField, type Suggestion } from "./NameField";
 import { hasErrors } from "./option";
 import { useNotation, useOption } from "./option/option-context";
 
-type Props = { status: SaveStatus };
+type Props = { status: SaveStatus /** What can be undone. */; children: ReactNode };
 
 /** Where the officer starts on a deal that is new. */
 export const CUSTOMER_FIELD = "customer";
@@ -35,7 +36,7 @@ async function suggestVehicles(text: string, notation: Notation): Promise<Sugges
 }
 
 /** Whose deal it is, for what, how it stands, and whether it is saved. */
-export function DealHeader({ status }: Props) {
+export function DealHeader({ status, children }: Props) {
   const { state, dispatch } = useDesk();
   const { option, act } = useOption();
   const { notation } = useNotation();
@@ -88,6 +89,7 @@ export function DealHeader({ status }: Props) {
           ))}
         </select>
       </label>
+      <div className="flex w-[4.25rem]">{children}</div>
       <SaveStatusLine status={status} unreadable={options.some(each => hasErrors(each.state.errors))} />
       <button
         type="button"

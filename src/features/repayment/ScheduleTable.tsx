@@ -1,9 +1,7 @@
-import { useVirtualizer } from "@tanstack/react-virtual";
 import { BadgeCheck, Download } from "lucide-react";
 import { type ReactNode, useRef } from "react";
 import type { Notation } from "@/exchange/notation";
-
-const ROW_HEIGHT = 30;
+import { RowsInView } from "./RowsInView";
 
 /** A cell of a line. */
 export const CELL = "h-[30px] border-base-300 border-t px-1 md:px-2";
@@ -36,17 +34,6 @@ export function ScheduleTable(props: Props) {
   const { title, proof, children, action, columns, found, stale, count, row, counted, totals, download } =
     props;
   const scroller = useRef<HTMLDivElement>(null);
-  const virtual = useVirtualizer({
-    count,
-    getScrollElement: () => scroller.current,
-    estimateSize: () => ROW_HEIGHT,
-    overscan: 4,
-    initialRect: { width: 750, height: 320 },
-  });
-  const shown = virtual.getVirtualItems();
-  const above = shown[0]?.start ?? 0;
-  const below = virtual.getTotalSize() - (shown.at(-1)?.end ?? 0);
-  const columnCount = columns.length + 2;
   return (
     <section
       aria-labelledby="repayment-title"
@@ -89,9 +76,7 @@ export function ScheduleTable(props: Props) {
             </tr>
           </thead>
           <tbody>
-            {above > 0 && <Spacer height={above} columns={columnCount} />}
-            {shown.map(({ index }) => row(index))}
-            {below > 0 && <Spacer height={below} columns={columnCount} />}
+            <RowsInView scroller={scroller} count={count} columns={columns.length + 2} row={row} />
           </tbody>
           <tfoot>
             <tr aria-rowindex={count + 2}>
@@ -139,14 +124,6 @@ function DownloadButton({ name, stale, className = "", onClick }: ButtonProps) {
       <Download size={15} aria-hidden="true" />
       {name}
     </button>
-  );
-}
-
-function Spacer({ height, columns }: { height: number; columns: number }) {
-  return (
-    <tr>
-      <td colSpan={columns} style={{ height, padding: 0 }} />
-    </tr>
   );
 }
 

@@ -1,4 +1,5 @@
 import { createContext, type Dispatch, useContext } from "react";
+import type { DealDocument } from "@/exchange/deal-document";
 import type { Settings } from "@/exchange/settings";
 import type { DeskAction, DeskState } from "./desk-state";
 
@@ -6,6 +7,12 @@ import type { DeskAction, DeskState } from "./desk-state";
 export type Desk = {
   state: DeskState;
   dispatch: Dispatch<DeskAction>;
+  /**
+   * Changes the deal otherwise than by its figures: once what its options need is loaded.
+   *
+   * @param open the option that is open then
+   */
+  edit: (change: (document: DealDocument) => DealDocument, open?: string) => void;
   /** What the house has settled for its deals. */
   house: Settings;
 };

@@ -4,9 +4,12 @@ import {
   type DealDocument,
   type DealHeading,
   headingOf,
+  isSame,
 } from "@/exchange/deal-document";
+import type { DealInputs } from "@/exchange/deal-file";
 import { DEFAULT_LOCALE, type Locale } from "@/exchange/notation";
-import { type OptionAction, type OptionState, openOption, optionReducer } from "../option";
+import { type OptionAction, type OptionState, openOption, optionReducer, withInputs } from "../option";
+import { NO_STEPS, type Step, type Steps, stepsAfter, stepsDone } from "./steps";
 
 /** An option of the deal, with its name and all that is on the screen of it. */
 export type DeskOption = { id: string; name: string; state: OptionState };
@@ -19,23 +22,70 @@ export type DeskState = {
   open: string;
   /** How figures are written in deals that do not say it themselves. */
   houseLocale: Locale;
+  /** What can be undone and done again. */
+  steps: Steps;
+  /** While a change is made in all options: what it makes of another one. Null while each is changed by itself. */
+  spread: Spread | null;
 };
+
+/** Another option after the open one was changed from one state to another. */
+export type Spread = (before: DealInputs, after: DealInputs, other: DealInputs) => DealInputs;
 
 export type DeskAction =
   | { type: "open"; document: DealDocument }
   /** What somebody else has changed in parts of the deal that were not being changed here. */
   | { type: "merged"; change: DealChange }
   | { type: "heading"; change: Partial<DealHeading> }
-  | { type: "option"; action: OptionAction };
+  | { type: "option"; action: OptionAction }
+  /** Anything else, such as an option more; `key` where more of the same is no step of its own. */
+  | { type: "document"; change: (document: DealDocument) => DealDocument; open?: string; key?: string }
+  | { type: "select"; id: string }
+  | { type: "spread"; spread: Spread | null }
+  | { type: "undo" }
+  | { type: "redo" }
+  /** The steps of this page before it was loaded again. */
+  | { type: "steps"; steps: Steps };
 
 /** The desk as it opens on a deal. */
 export function openDesk(document: DealDocument, houseLocale: Locale = DEFAULT_LOCALE): DeskState {
   return deskWith(document, houseLocale, document.chosen, () => undefined);
 }
 
-/** The desk after something was done on it. */
+/** The desk after something was done on it; what an officer changes can be undone. */
 export function deskReducer(state: DeskState, action: DeskAction): DeskState {
+  const next = changed(state, action);
+  if (!IS_STEP.has(action.type)) return next;
+  const steps = stepsAfter(next.steps, { ...stepOf(state), key: keyOf(state, action) }, deskDocument(next));
+  return { ...next, steps: isDone(action) ? stepsDone(steps) : steps };
+}
+
+const IS_STEP: ReadonlySet<DeskAction["type"]> = new Set(["heading", "option", "document"]);
+
+const isDone = (action: DeskAction) => action.type === "option" && action.action.type === "left";
+
+/** What is being changed: typing in one field is one step. */
+function keyOf({ open }: DeskState, action: DeskAction): string | null {
+  if (action.type === "heading") return Object.keys(action.change).join();
+  if (action.type === "document") return action.key ?? null;
+  return action.type === "option" && action.action.type === "typed" ? `${open} ${action.action.field}` : null;
+}
+
+const stepOf = (state: DeskState): Step => ({ document: deskDocument(state), open: state.open, key: null });
+
+function changed(state: DeskState, action: DeskAction): DeskState {
   switch (action.type) {
+    case "document":
+      return withDocument(state, action.change(deskDocument(state)), action.open ?? state.open);
+    case "select":
+      return { ...state, open: action.id, steps: stepsDone(state.steps) };
+    case "spread":
+      return { ...state, spread: action.spread };
+    case "undo":
+      return goBack(state);
+    case "redo":
+      return goForward(state);
+    case "steps":
+      return { ...state, steps: action.steps };
     case "open":
       return openDesk(action.document, state.houseLocale);
     case "merged":
@@ -43,15 +93,50 @@ export function deskReducer(state: DeskState, action: DeskAction): DeskState {
     case "heading":
       return { ...state, heading: { ...state.heading, ...action.change } };
     case "option":
-      return {
-        ...state,
-        options: state.options.map(option =>
-          option.id === state.open
-            ? { ...option, state: optionReducer(option.state, action.action) }
-            : option,
-        ),
-      };
+      return withOpenOption(state, optionReducer(openedOption(state), action.action));
   }
+}
+
+function withOpenOption(state: DeskState, opened: OptionState): DeskState {
+  const { spread, options } = state;
+  const { inputs: before } = openedOption(state);
+  const isSpread = spread !== null && before !== opened.inputs;
+  const other = (option: DeskOption): DeskOption => {
+    if (!isSpread) return option;
+    const inputs = spread(before, opened.inputs, option.state.inputs);
+    return inputs === option.state.inputs ? option : { ...option, state: withInputs(option.state, inputs) };
+  };
+  return {
+    ...state,
+    options: options.map(option => (option.id === state.open ? { ...option, state: opened } : other(option))),
+  };
+}
+
+function goBack(state: DeskState): DeskState {
+  const { past, future } = state.steps;
+  const step = past.at(-1);
+  if (!step) return state;
+  const steps = { past: past.slice(0, -1), future: [...future, stepOf(state)] };
+  return { ...withDocument(state, step.document, step.open), steps };
+}
+
+function goForward(state: DeskState): DeskState {
+  const { past, future } = state.steps;
+  const step = future.at(-1);
+  if (!step) return state;
+  const steps = { past: [...past, stepOf(state)], future: future.slice(0, -1) };
+  return { ...withDocument(state, step.document, step.open), steps };
+}
+
+/** The deal changed to another state; options that are the same stay as they are on the screen. */
+function withDocument(state: DeskState, document: DealDocument, open: string): DeskState {
+  const { houseLocale, steps, spread } = state;
+  const shown = new Map(state.options.map(option => [option.id, option.state]));
+  const known = (id: string, inputs: DealInputs) => {
+    const option = shown.get(id);
+    return option && isSame(option.inputs, inputs) ? option : undefined;
+  };
+  return { ...deskWith(document, houseLocale, open, known), steps, spread };
 }
 
 /** The deal as it is saved: what of the desk an officer can change. */
@@ -70,30 +155,35 @@ export function openedOption({ options, open }: DeskState): OptionState {
   return option.state;
 }
 
-/** Options that nobody else changed keep what is being typed in them. */
+/**
+ * Options that nobody else changed keep what is being typed in them. What was done here before is not undone from now on:
+ * that would undo what somebody else did.
+ */
 function merged(state: DeskState, change: DealChange): DeskState {
   const document = applyChange(deskDocument(state), change);
   const theirs = new Set(change.options?.map(({ id }) => id));
-  return deskWith(document, state.houseLocale, state.open, id =>
-    theirs.has(id) ? undefined : state.options.find(option => option.id === id)?.state,
-  );
+  const known = (id: string) =>
+    theirs.has(id) ? undefined : state.options.find(option => option.id === id)?.state;
+  return { ...deskWith(document, state.houseLocale, state.open, known), spread: state.spread };
 }
 
 function deskWith(
   document: DealDocument,
   houseLocale: Locale,
   open: string,
-  known: (id: string) => OptionState | undefined,
+  known: (id: string, inputs: DealInputs) => OptionState | undefined,
 ): DeskState {
   return {
     heading: headingOf(document),
     houseLocale,
+    steps: NO_STEPS,
+    spread: null,
     chosen: document.chosen,
     open: document.options.some(({ id }) => id === open) ? open : document.chosen,
     options: document.options.map(({ id, name, inputs }) => ({
       id,
       name,
-      state: known(id) ?? openOption(inputs, houseLocale),
+      state: known(id, inputs) ?? openOption(inputs, houseLocale),
     })),
   };
 }

@@ -13,5 +13,6 @@ export {
   openOption,
   readTyped,
   shownQuote,
+  withInputs,
 } from "./option-state";
 export { amountOf, shownTally, type Tally } from "./shown-tally";

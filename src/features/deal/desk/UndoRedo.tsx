@@ -1,0 +1,122 @@
+import { Redo2, Undo2 } from "lucide-react";
+import { useCallback, useEffect, useRef } from "react";
+import { isSame } from "@/exchange/deal-document";
+import { changePhrase, changesInWords } from "@/exchange/option-words";
+import { useNotation } from "../option/option-context";
+import { whenLoaded } from "../option/use-loaded";
+import { useDesk } from "./desk-context";
+import { deskDocument } from "./desk-state";
+import { forgetSteps, keepSteps, keptSteps } from "./kept-steps";
+import type { Step } from "./steps";
+
+const KEEP_AFTER = 800;
+
+/** Takes back what was done, or does it again, each said in words; the steps outlive a reload of the page. */
+export function UndoRedo({ dealId }: { dealId: string }) {
+  const { state, dispatch } = useDesk();
+  const { say } = useNotation();
+  const { past, future } = state.steps;
+  const document = deskDocument(state);
+  const [back, forth] = [past.at(-1), future.at(-1)];
+  const go = useCallback(
+    (type: "undo" | "redo", step: Step | undefined) => {
+      // It may bring an option back of a kind that this page has not shown yet.
+      if (step)
+        whenLoaded(
+          step.document.options.map(({ inputs }) => inputs),
+          () => dispatch({ type }),
+        );
+    },
+    [dispatch],
+  );
+  useKeptSteps(dealId);
+  const latest = useRef({ back, forth });
+  latest.current = { back, forth };
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      if (event.key.toLowerCase() !== "z" || !(event.ctrlKey || event.metaKey) || event.altKey) return;
+      event.preventDefault();
+      if (event.shiftKey) go("redo", latest.current.forth);
+      else go("undo", latest.current.back);
+    };
+    window.addEventListener("keydown", press);
+    return () => window.removeEventListener("keydown", press);
+  }, [go]);
+  const undone = back && words(back.document, document);
+  const redone = forth && words(document, forth.document);
+  return (
+    <>
+      <StepButton name="Undo" words={undone && say(undone)} onClick={() => go("undo", back)}>
+        <Undo2 size={17} aria-hidden="true" />
+      </StepButton>
+      <StepButton name="Redo" words={redone && say(redone)} onClick={() => go("redo", forth)}>
+        <Redo2 size={17} aria-hidden="true" />
+      </StepButton>
+    </>
+  );
+}
+
+/** What was changed from one state to the next: the first of it, and how much besides. */
+function words(before: Step["document"], after: Step["document"]): string {
+  const [first, ...others] = changesInWords(before, after);
+  if (!first) return "the last change";
+  return `${changePhrase(first, false)}${others.length > 0 ? ` and ${others.length} more` : ""}`;
+}
+
+/** Keeps the steps for this page's next load, and takes up those of the last one where the deal is as it was then. */
+function useKeptSteps(dealId: string): void {
+  const { state, dispatch } = useDesk();
+  const { steps } = state;
+  const now = useRef(state);
+  now.current = state;
+  const waiting = useRef(keptSteps(dealId));
+  useEffect(() => {
+    const kept = waiting.current;
+    const isChanged = state.steps.past.length > 0;
+    if (!kept || isChanged) {
+      waiting.current = undefined;
+      return;
+    }
+    // A change that was not saved yet comes a moment later than the page.
+    if (!isSame(kept.present, deskDocument(state))) return;
+    waiting.current = undefined;
+    dispatch({ type: "steps", steps: kept.steps });
+  }, [state, dispatch]);
+  useEffect(() => {
+    const keep = () => {
+      if (waiting.current) return;
+      if (steps.past.length + steps.future.length === 0) forgetSteps(dealId);
+      else keepSteps(dealId, { present: deskDocument(now.current), steps });
+    };
+    const timer = setTimeout(keep, KEEP_AFTER);
+    window.addEventListener("pagehide", keep);
+    return () => {
+      clearTimeout(timer);
+      window.removeEventListener("pagehide", keep);
+    };
+  }, [dealId, steps]);
+}
+
+type ButtonProps = {
+  name: string;
+  /** What it does; undefined where there is nothing to do. */
+  words: string | undefined;
+  onClick: () => void;
+  children: React.ReactNode;
+};
+
+function StepButton({ name, words: what, onClick, children }: ButtonProps) {
+  const label = what ? `${name}: ${what}` : `${name}: nothing`;
+  return (
+    <button
+      type="button"
+      className="btn btn-ghost btn-sm btn-square"
+      aria-label={label}
+      title={what ? `${label} (Ctrl ${name === "Undo" ? "" : "Shift "}Z)` : undefined}
+      aria-disabled={what === undefined}
+      onClick={onClick}
+    >
+      {children}
+    </button>
+  );
+}

@@ -1,0 +1,145 @@
+import { Pencil, Star } from "lucide-react";
+import { type KeyboardEvent, memo, useEffect, useRef, useState } from "react";
+import { LONGEST_NAME } from "@/exchange/deal-document";
+import { amountIn, inNotation } from "@/exchange/notation";
+import { rateText } from "@/exchange/text";
+import { isStale, notationIn, type OptionState, shownQuote } from "../option";
+import type { CalledOption, OptionActions } from "./use-options";
+
+type Props = CalledOption & {
+  /** From 1. */
+  number: number;
+  /** Whether an option that is being dragged would go before it. */
+  isTarget: boolean;
+  actions: OptionActions;
+  /** After it was moved by so many places. */
+  onMoved: (id: string, by: number) => void;
+};
+
+/** One option: its name, its payment, what it costs. Alt and an arrow move it. */
+export const OptionCard = memo(function OptionCard(props: Props) {
+  const { id, name, called, isOpen, isChosen, state, number, isTarget, actions, onMoved } = props;
+  const [isNaming, setNaming] = useState(false);
+  const button = useRef<HTMLButtonElement>(null);
+  const quote = shownQuote(state);
+  const money = (minor: number) => amountIn(minor, state.inputs.currency, notationIn(state));
+  useEffect(() => {
+    if (isOpen) button.current?.scrollIntoView({ block: "nearest", inline: "nearest" });
+  }, [isOpen]);
+  const arrow = (event: KeyboardEvent) => {
+    const by = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
+    if (!by || !event.altKey) return;
+    event.preventDefault();
+    actions.moveBy(id, by);
+    onMoved(id, by);
+  };
+  const stopNaming = () => {
+    setNaming(false);
+    button.current?.focus();
+  };
+  return (
+    <li
+      data-option={id}
+      className={`card-paper relative flex min-w-60 max-w-96 flex-1 items-center ${isOpen ? "border-primary! shadow-[inset_0_-3px_0_var(--color-primary)]" : ""} ${isTarget ? "outline-2 outline-found" : ""}`}
+    >
+      {isNaming ? (
+        <NameOfOption
+          name={name}
+          proposed={called}
+          onDone={typed => {
+            if (typed !== undefined) actions.rename(id, typed);
+            stopNaming();
+          }}
+        />
+      ) : (
+        <>
+          <button
+            ref={button}
+            type="button"
+            aria-current={isOpen ? "true" : undefined}
+            className="flex min-w-0 flex-1 cursor-pointer items-center gap-2.5 rounded-box py-1.5 pr-1 pl-2.5 text-left"
+            onClick={() => actions.select(id)}
+            onKeyDown={arrow}
+          >
+            <span
+              className={`grid size-6 shrink-0 place-items-center rounded-full border text-xs ${isOpen ? "border-primary bg-primary text-primary-content" : "border-faint text-faint"}`}
+            >
+              {number}
+            </span>
+            <span className="min-w-0 flex-1">
+              <span className="block truncate font-semibold" title={called}>
+                {called}
+              </span>
+              <span className="flex items-center gap-1.5 truncate text-faint text-xs">
+                {isChosen && (
+                  <span className="flex shrink-0 items-center gap-0.5 font-semibold text-success">
+                    <Star size={11} aria-hidden="true" className="fill-current" /> chosen
+                  </span>
+                )}
+                <span className="truncate">{inNotation(setsApart(state), notationIn(state))}</span>
+              </span>
+            </span>
+            <span className={`shrink-0 font-semibold font-serif text-lg ${isStale(state) ? "stale" : ""}`}>
+              {quote ? money(quote.payment) : <span className="text-faint text-sm">no answer</span>}
+            </span>
+          </button>
+          <button
+            type="button"
+            className="mr-1 grid size-6 shrink-0 cursor-pointer place-items-center rounded-field text-faint hover:bg-base-200"
+            aria-label={`Rename “${called}”`}
+            title="Rename it"
+            onClick={() => setNaming(true)}
+          >
+            <Pencil size={13} aria-hidden="true" />
+          </button>
+        </>
+      )}
+    </li>
+  );
+});
+
+/** The rate and what it costs: "6.49 % · costs 8,068.18"; of a lease its residual. */
+function setsApart(state: OptionState): string {
+  if (!state.answer.ok) return state.answer.failure.sentence;
+  const money = (minor: number) => amountIn(minor, state.inputs.currency, notationIn(state));
+  if (state.kind === "lease") {
+    const { yearlyRate, residual } = state.answer.value;
+    return `${rateText(yearlyRate)} % · ${money(residual)} to buy`;
+  }
+  const { yearlyRate, financeCharge } = state.answer.value;
+  return `${yearlyRate} % · costs ${money(financeCharge)}`;
+}
+
+type NameProps = {
+  name: string;
+  proposed: string;
+  /** With nothing where the name stays. */
+  onDone: (name?: string) => void;
+};
+
+function NameOfOption({ name, proposed, onDone }: NameProps) {
+  const [text, setText] = useState(name);
+  const isDone = useRef(false);
+  const done = (typed?: string) => {
+    if (isDone.current) return;
+    isDone.current = true;
+    onDone(typed);
+  };
+  return (
+    <input
+      // biome-ignore lint/a11y/noAutofocus: the name was asked for
+      autoFocus
+      className="field m-1.5"
+      aria-label="Name of the option"
+      placeholder={proposed}
+      maxLength={LONGEST_NAME}
+      value={text}
+      onChange={event => setText(event.target.value)}
+      onBlur={() => done(text)}
+      onKeyDown={event => {
+        if (event.key === "Enter") done(text);
+        if (event.key === "Escape") done();
+      }}
+    />
+  );
+}

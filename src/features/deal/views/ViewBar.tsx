@@ -1,0 +1,63 @@
+import { lazy, Suspense, useState } from "react";
+import { useDesk } from "../desk/desk-context";
+import { VIEWS, type View } from "./views";
+
+// A deal begins with one option: the screen starts without the code for more.
+const OptionTools = lazy(() =>
+  import("../options/OptionTools").then(({ OptionTools: tools }) => ({ default: tools })),
+);
+const MoreOptions = lazy(() =>
+  import("../options/MoreOptions").then(({ MoreOptions: panel }) => ({ default: panel })),
+);
+
+type Props = { view: View; onView: (view: View) => void };
+
+/** The views of the deal, and what can be done with its options. */
+export function ViewBar({ view, onView }: Props) {
+  const { options } = useDesk().state;
+  const [isAdding, setAdding] = useState(false);
+  return (
+    <>
+      <div className="flex flex-wrap items-center gap-x-1 gap-y-1">
+        <nav aria-label="Views of the deal" className="flex flex-wrap gap-x-1">
+          {(Object.keys(VIEWS) as View[]).map(each => (
+            <button
+              key={each}
+              type="button"
+              aria-current={each === view ? "page" : undefined}
+              className={`cursor-pointer border-b-2 px-2.5 py-1 font-semibold ${each === view ? "border-primary text-primary" : "border-transparent text-faint"}`}
+              onClick={() => onView(each)}
+            >
+              {VIEWS[each]}
+            </button>
+          ))}
+        </nav>
+        <span className="grow" />
+        {options.length > 1 && (
+          <Suspense fallback={null}>
+            <OptionTools />
+          </Suspense>
+        )}
+        <button
+          type="button"
+          id="more-options"
+          aria-expanded={isAdding}
+          className="btn btn-ghost btn-sm text-primary"
+          onClick={() => setAdding(!isAdding)}
+        >
+          + Option
+        </button>
+      </div>
+      {isAdding && (
+        <Suspense fallback={<p className="text-faint">Opening …</p>}>
+          <MoreOptions
+            onDone={() => {
+              setAdding(false);
+              document.getElementById("more-options")?.focus();
+            }}
+          />
+        </Suspense>
+      )}
+    </>
+  );
+}
