@@ -3,7 +3,7 @@
 import { posix } from "node:path";
 
 /** From the top down; a layer may import itself and those after it. */
-const LAYERS = ["app", "features", "server", "data", "exchange", "core"];
+const LAYERS = ["app", "features", "server", "data", "workers", "exchange", "core"];
 
 /** Routes and the files that Next itself looks for beside them. */
 const APP_FILES = /^src\/(app\/|proxy\.ts$|instrumentation\.ts$)/;

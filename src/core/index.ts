@@ -6,6 +6,9 @@ export {
   costOfCredit,
   costOfStream,
   leaseEffectiveRate,
+  type MoneyAt,
+  moneyAfter,
+  moneyOverTime,
   type Payoff,
   type PerThousand,
   paymentPerThousand,
@@ -50,8 +53,10 @@ export {
   type LeasePlan,
   type LeaseQuote,
   type LeaseRow,
+  type LeaseSummary,
   type LeaseTax,
   leaseTally,
+  summarizeLease,
 } from "./plans/lease";
 export { firstPaymentDate, type LoanPlan, type PaymentRow } from "./plans/loan";
 export { type Answering, evaluate, type Quote, quoteBy, type Saved, type Summary, summarize } from "./quote";

@@ -3,6 +3,7 @@ export { chargeColumn } from "./charge-column";
 export { costOfCredit, transactionOf } from "./cost-of-credit";
 export { type CostOfCredit, costOfStream } from "./cost-of-stream";
 export { leaseCreditCosts, leaseEffectiveRate } from "./lease-effective-rate";
+export { type MoneyAt, moneyAfter, moneyOverTime } from "./money-over-time";
 export { type PerThousand, paymentPerThousand } from "./payment-per-thousand";
 export { type Payoff, payoffAfter, payoffOn, type Refund } from "./payoff";
 export { type RebateOrRate, rebateOrRate } from "./rebate-or-rate";

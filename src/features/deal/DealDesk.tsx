@@ -50,6 +50,7 @@ const OptionStrip = lazy(() =>
 const UndoRedo = lazy(() =>
   import("./desk/UndoRedo").then(({ UndoRedo: buttons }) => ({ default: buttons })),
 );
+const LineUp = lazy(() => import("./line-up/LineUp").then(({ LineUp: lineUp }) => ({ default: lineUp })));
 
 // A deal is a loan or a lease: the screen starts with the code for what it is.
 provideLoaders({ loan: () => import("./loan/LoanDesk"), lease: () => import("./lease/LeaseDesk") });
@@ -199,20 +200,24 @@ function Desk({ deal, house }: Props) {
             </Suspense>
           )}
           <ViewBar view={view} onView={setView} />
-          <div className="flex min-h-0 flex-1 flex-col gap-4 lg:flex-row">
-            <div className="card-paper flex shrink-0 flex-col max-lg:order-[-1] lg:max-h-full lg:w-[27rem] lg:self-start">
-              {opened(option.kind === "lease" ? <LeaseStructure /> : <LoanStructure />)}
+          {view === "lineUp" ? (
+            opened(<LineUp />)
+          ) : (
+            <div className="flex min-h-0 flex-1 flex-col gap-4 lg:flex-row">
+              <div className="card-paper flex shrink-0 flex-col max-lg:order-[-1] lg:max-h-full lg:w-[27rem] lg:self-start">
+                {opened(option.kind === "lease" ? <LeaseStructure /> : <LoanStructure />)}
+              </div>
+              <div className="flex min-h-0 min-w-0 flex-1 flex-col gap-3 max-lg:contents lg:overflow-auto">
+                {opened(
+                  option.kind === "lease" ? (
+                    <LeaseAnswer fileName={fileName} />
+                  ) : (
+                    <LoanAnswer fileName={fileName} />
+                  ),
+                )}
+              </div>
             </div>
-            <div className="flex min-h-0 min-w-0 flex-1 flex-col gap-3 max-lg:contents lg:overflow-auto">
-              {opened(
-                option.kind === "lease" ? (
-                  <LeaseAnswer fileName={fileName} />
-                ) : (
-                  <LoanAnswer fileName={fileName} />
-                ),
-              )}
-            </div>
-          </div>
+          )}
         </div>
       </OptionContext>
     </DeskContext>

@@ -1,7 +1,8 @@
 import { area, line } from "d3-shape";
-import { useEffect, useRef, useState } from "react";
+import { useRef, useState } from "react";
 import { FREQUENCY_NAMES, type LeaseQuote, type LeaseRow } from "@/core";
 import { amountIn, dateIn, type Notation } from "@/exchange/notation";
+import { useWidth } from "@/features/figures/use-width";
 
 const HEIGHT = 150;
 const MARGIN = { top: 20, right: 96, bottom: 22, left: 64 };
@@ -12,7 +13,7 @@ type Props = { quote: LeaseQuote; notation: Notation; stale: boolean };
 /** What the vehicle still stands for, payment by payment, down to the residual; the table below says the same. */
 export function ResidualChart({ quote, notation, stale }: Props) {
   const frame = useRef<HTMLElement>(null);
-  const width = useWidth(frame);
+  const width = useWidth(frame, FIRST_WIDTH);
   const [pointed, setPointed] = useState<number | null>(null);
   const { schedule, cost, residual, lease } = quote;
   const money = (minor: number) => amountIn(minor, lease.currency, notation);
@@ -162,19 +163,4 @@ function ticksAcross(periods: number): number[] {
   const ticks = Array.from({ length: Math.floor(periods / step) + 1 }, (_, index) => index * step);
   const before = ticks.filter(tick => periods - tick >= step / 2 || tick === 0);
   return before.at(-1) === periods ? before : [...before, periods];
-}
-
-/** How wide the chart is drawn: as wide as its place. */
-function useWidth(frame: { readonly current: HTMLElement | null }): number {
-  const [width, setWidth] = useState(FIRST_WIDTH);
-  useEffect(() => {
-    const { current } = frame;
-    if (!current) return;
-    const observer = new ResizeObserver(([entry]) => {
-      if (entry) setWidth(Math.max(Math.round(entry.contentRect.width), 280));
-    });
-    observer.observe(current);
-    return () => observer.disconnect();
-  }, [frame]);
-  return width;
 }

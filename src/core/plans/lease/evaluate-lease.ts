@@ -3,7 +3,7 @@ import { failure, type Result, success } from "../../result";
 import { paymentParts } from "./base-payment";
 import type { Capitalized } from "./capitalized";
 import { findLease } from "./find-lease";
-import { implicitRate } from "./implicit-rate";
+import { bearsRent, implicitRate } from "./implicit-rate";
 import type { Lease } from "./lease";
 import { leaseDueItems } from "./lease-due";
 import { leaseLines } from "./lease-lines";
@@ -24,33 +24,67 @@ import type { LeaseTerms } from "./terms";
 export function evaluateLease(lease: Lease): Result<LeaseQuote> {
   const decimals = readCurrency(lease.currency);
   if (!decimals.ok) return decimals;
+  const priced = pricedOf(lease);
+  if (!priced.ok) return priced;
+  return quoteOf(lease, priced.value.filled, priced.value.priced, decimals.value);
+}
+
+function pricedOf(lease: Lease): Result<{ filled: Lease; priced: PricedLease }> {
   const missing = missingLeaseFigures(lease);
   if (missing) return { ok: false, failure: missing };
   const filled = findLease(lease);
   if (!filled.ok) return filled;
   const priced = priceLease(filled.value);
-  if (!priced.ok) return priced;
-  return quoteOf(lease, filled.value, priced.value, decimals.value);
+  return priced.ok ? success({ filled: filled.value, priced: priced.value }) : priced;
 }
 
-function quoteOf(
-  lease: Lease,
-  filled: Lease,
-  { terms, found, base, spent: spentOf }: PricedLease,
-  decimals: number,
-): Result<LeaseQuote> {
+/** What a lease comes to, in minor units, without its table and its rates. */
+export type LeaseSummary = Pick<LeaseQuote, "payment" | "rentCharge" | "dueAtSigning" | "totalIfReturned">;
+
+/**
+ * The same as {@link evaluateLease} without the table and the implicit rate, for many leases.
+ *
+ * @example summarizeLease(vanLease).value.payment // 73548
+ */
+export function summarizeLease(lease: Lease): Result<LeaseSummary> {
+  const decimals = readCurrency(lease.currency);
+  if (!decimals.ok) return decimals;
+  const answer = pricedOf(lease);
+  if (!answer.ok) return answer;
+  const { filled, priced } = answer.value;
+  const { terms, found, base } = priced;
+  return bearsRent(terms, found.cost, base, found.residual)
+    ? success(summaryOf(filled, priced))
+    : nothingBearsRent(terms, found, base, decimals.value);
+}
+
+function summaryOf(filled: Lease, { terms, found, base, spent: spentOf }: PricedLease) {
+  const { cost, residual, tax, equity } = found;
+  const items = leaseDueItems(filled, terms, found);
+  const depreciation = cost - residual;
+  const spent = spentOf(filled);
+  return {
+    payment: base + tax,
+    depreciation,
+    rentCharge: (terms.isAtOnce ? 1 : terms.payments) * base - depreciation,
+    dueAtSigning: { items, total: items.reduce((sum, { amount }) => sum + amount, 0) },
+    spent,
+    totalIfReturned: spent + equity + filled.plan.dispositionFee,
+  };
+}
+
+function quoteOf(lease: Lease, filled: Lease, priced: PricedLease, decimals: number): Result<LeaseQuote> {
   const { structure, plan } = filled;
+  const { terms, found, base } = priced;
   const { cost, residual, tax, cash } = found;
-  const rows = terms.isAtOnce ? 1 : terms.payments;
   const implicit = implicitRate(terms, cost, base, residual);
   if (!implicit) return nothingBearsRent(terms, found, base, decimals);
   const rate = "rate" in terms.by ? terms.by.rate : implicit;
   const { perYear } = terms;
-  const depreciation = cost - residual;
-  const items = leaseDueItems(filled, terms, found);
-  const total = items.reduce((sum, { amount }) => sum + amount, 0);
-  const payment = base + tax;
-  const spent = spentOf(filled);
+  const { payment, depreciation, rentCharge, dueAtSigning, spent, totalIfReturned } = summaryOf(
+    filled,
+    priced,
+  );
   const tradedIn = Math.max(found.equity, 0);
   const atPurchase = purchaseTax(plan.taxes, residual + plan.purchaseFee);
   const yearlyRate =
@@ -86,13 +120,13 @@ function quoteOf(
     payment,
     paymentTaxes: plan.taxes.map(each => paymentTax([each], base)),
     depreciation,
-    rentCharge: rows * base - depreciation,
+    rentCharge,
     moneyFactor: Math.round((yearlyRate / PERCENT_OF_FACTOR) * FACTOR_SCALE) / FACTOR_SCALE,
     yearlyRate,
     implicitYearlyRate: implicit.value * perYear * 100,
-    dueAtSigning: { items, total },
+    dueAtSigning,
     totalOfPayments: spent + tradedIn + found.rebates + plan.dispositionFee,
-    totalIfReturned: spent + found.equity + plan.dispositionFee,
+    totalIfReturned,
     totalIfBought: spent + found.equity + residual + plan.purchaseFee + atPurchase,
     purchaseTax: atPurchase,
     schedule: leaseTable(terms, { cost, residual, base, tax, rate }),

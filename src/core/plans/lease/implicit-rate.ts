@@ -28,6 +28,14 @@ export function implicitRate(
   return remembered(rate, () => preciseRate(rate, advance, base, later, residual, residualAt));
 }
 
+/** Whether there is such a rate; it is looked for only where what is paid later is not clearly more. */
+export function bearsRent(terms: LeaseTerms, cost: number, base: number, residual: number): boolean {
+  const { isAtOnce, atSigning, later } = terms;
+  const advance = cost - base * (isAtOnce ? 1 : atSigning);
+  if (advance <= 0 || (later === 0 && residual === 0)) return false;
+  return later * base + residual >= advance || implicitRate(terms, cost, base, residual) !== undefined;
+}
+
 /** The rate that the lease is reckoned by is near, but for what is paid in advance. */
 function guessOf({ by, perYear }: LeaseTerms): number {
   return "rate" in by ? by.rate.value : (PER_FACTOR * by.factor.digits) / by.factor.scale / perYear;

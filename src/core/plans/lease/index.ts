@@ -1,5 +1,5 @@
 export { type EarlyEnd, endLeaseEarly, excessDistance } from "./after-lease";
-export { evaluateLease } from "./evaluate-lease";
+export { evaluateLease, type LeaseSummary, summarizeLease } from "./evaluate-lease";
 export {
   type Distance,
   LEASE_FIGURES,

@@ -1,11 +1,11 @@
 import { memo, useEffect, useState } from "react";
-import { type CostOfCredit, costOfStream, type Quote, type Result, success, type WorkedFigure } from "@/core";
+import type { Quote, WorkedFigure } from "@/core";
 import { amountText } from "@/exchange/text";
 import { CostCard, CostCards } from "../answer/CostCard";
 import { shownQuote } from "../option";
-import { isRestLoaded, loadedRest } from "../option/loaded";
 import { useLoan, useNotation } from "../option/option-context";
 import { whenRestIsLoaded } from "../option/use-loaded";
+import { costOf } from "./cost-of";
 
 type Cost = {
   figure: WorkedFigure;
@@ -60,19 +60,6 @@ function includedAtSigning({ dueAtSigning: { items }, deal }: Quote): string {
 }
 
 const RATE_PLACES = { apr: 4, effectiveRate: 2 };
-
-/** Two texts say it, of one answer. */
-const costs = new WeakMap<Quote, Result<CostOfCredit>>();
-
-/** The yearly rates of an answer; undefined while what only some loans need is still being loaded. */
-function costOf(quote: Quote): Result<CostOfCredit> | undefined {
-  const known = costs.get(quote);
-  if (known) return known;
-  const ofStream = costOfStream(quote);
-  const cost = ofStream ? success(ofStream) : isRestLoaded() ? loadedRest().costOfCredit(quote) : undefined;
-  if (cost) costs.set(quote, cost);
-  return cost;
-}
 
 function rateText(quote: Quote, rate: keyof typeof RATE_PLACES): string {
   const cost = costOf(quote);

@@ -67,20 +67,24 @@ export const OptionCard = memo(function OptionCard(props: Props) {
               {number}
             </span>
             <span className="min-w-0 flex-1">
-              <span className="block truncate font-semibold" title={called}>
+              <span className="block truncate font-semibold leading-tight" title={called}>
                 {called}
               </span>
-              <span className="flex items-center gap-1.5 truncate text-faint text-xs">
+              <span className="flex items-baseline gap-1.5">
                 {isChosen && (
-                  <span className="flex shrink-0 items-center gap-0.5 font-semibold text-success">
+                  <span className="flex shrink-0 items-center gap-0.5 font-semibold text-success text-xs">
                     <Star size={11} aria-hidden="true" className="fill-current" /> chosen
                   </span>
                 )}
-                <span className="truncate">{inNotation(setsApart(state), notationIn(state))}</span>
+                <span className="min-w-0 grow truncate text-faint text-xs">
+                  {inNotation(setsApart(state), notationIn(state))}
+                </span>
+                <span
+                  className={`shrink-0 font-semibold font-serif text-lg leading-tight ${isStale(state) ? "stale" : ""}`}
+                >
+                  {quote ? money(quote.payment) : <span className="text-faint text-sm">no answer</span>}
+                </span>
               </span>
-            </span>
-            <span className={`shrink-0 font-semibold font-serif text-lg ${isStale(state) ? "stale" : ""}`}>
-              {quote ? money(quote.payment) : <span className="text-faint text-sm">no answer</span>}
             </span>
           </button>
           <button

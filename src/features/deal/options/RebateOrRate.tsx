@@ -32,10 +32,9 @@ export function RebateOrRate({ inputs, room, onAdd }: RowProps) {
         made.ok && <Tie inputs={inputs} rebate={"amount" in amount ? amount.amount : "0"} lowRate={lowRate} />
       }
     >
-      The rebate
+      The rebate{!hasRebate && " of"}
       {!hasRebate && (
         <>
-          of
           <Small label="Rebate" value={rebate} onChange={setRebate} className="w-28" />
         </>
       )}

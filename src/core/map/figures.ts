@@ -1,0 +1,36 @@
+import { costOfCredit } from "../after";
+import { summarizeLease } from "../plans/lease";
+import { summarize } from "../quote";
+import { isLease, type Mapped } from "./axes";
+
+/** The figures that a map can show. */
+export const MAP_FIGURES = ["payment", "financeCharge", "totalCost", "apr", "dueAtSigning"] as const;
+
+export type MapFigure = (typeof MAP_FIGURES)[number];
+
+/** The figures that a deal's map can show: a lease has no APR, and its finance charge is its rent charge. */
+export const figuresOn = (deal: Mapped): MapFigure[] =>
+  MAP_FIGURES.filter(figure => figure !== "apr" || !isLease(deal));
+
+/**
+ * One figure of a deal, exactly as its whole answer has it.
+ *
+ * @param deal a deal that asks for its payment
+ * @returns minor units, percent a year of an APR; null where the deal has no answer, or no such figure
+ * @example figureOf(deal, "payment") // 68397
+ */
+export function figureOf(deal: Mapped, figure: MapFigure): number | null {
+  if (isLease(deal)) {
+    const quote = summarizeLease(deal);
+    if (!quote.ok) return null;
+    const { payment, rentCharge, totalIfReturned, dueAtSigning } = quote.value;
+    const figures = { payment, financeCharge: rentCharge, totalCost: totalIfReturned, apr: null };
+    return figure === "dueAtSigning" ? dueAtSigning.total : figures[figure];
+  }
+  const summary = summarize(deal);
+  if (!summary.ok) return null;
+  if (figure === "dueAtSigning") return summary.value.dueAtSigning.total;
+  if (figure !== "apr") return summary.value[figure];
+  const cost = costOfCredit(summary.value);
+  return cost.ok ? cost.value.apr : null;
+}

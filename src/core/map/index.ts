@@ -1,0 +1,14 @@
+export {
+  atValue,
+  axesOf,
+  isLease,
+  MAP_AXES,
+  type MapAxis,
+  type Mapped,
+  RATE_UNITS,
+  rateText,
+  valueOn,
+} from "./axes";
+export { figureOf, figuresOn, MAP_FIGURES, type MapFigure } from "./figures";
+export { dealAt, type MapAsked, type MapSide, mappable, walkMap } from "./map";
+export { FEWEST_STEPS, type MapRange, usualRange, valuesOf } from "./ranges";

@@ -1,0 +1,42 @@
+import { atValue, type MapAxis, type Mapped } from "./axes";
+import { figureOf, type MapFigure } from "./figures";
+
+/** One side of a map: the figure that is varied, and its places in order, in its units. */
+export type MapSide = { axis: MapAxis; values: readonly number[] };
+
+/** What a map is made of. */
+export type MapAsked = { deal: Mapped; across: MapSide; up: MapSide; figure: MapFigure };
+
+/**
+ * The deal at one place of a map.
+ *
+ * @param column its place across, from 0
+ * @param row its place up, from 0
+ */
+export function dealAt({ deal, across, up }: MapAsked, column: number, row: number): Mapped {
+  return atValue(atValue(deal, up.axis, up.values[row] ?? 0), across.axis, across.values[column] ?? 0);
+}
+
+/**
+ * The figure at each place of a map, each the exact answer of the deal there: nothing is interpolated.
+ *
+ * @returns a walk over the places, row by row from the first; each step gives one figure, null where there is no answer
+ * @example [...walkMap({ deal, across: { axis: "payments", values: [72] }, up: { axis: "down", values: [300000] }, figure: "payment" })] // [68397]
+ */
+export function* walkMap(asked: MapAsked): Generator<number | null, void, void> {
+  const { deal, across, up, figure } = asked;
+  for (const height of up.values) {
+    const row = atValue(deal, up.axis, height);
+    for (const value of across.values) yield figureOf(atValue(row, across.axis, value), figure);
+  }
+}
+
+/**
+ * The deal that a map is made of: with the figure filled in that was found, asking for its payment.
+ *
+ * @param answered a quote's filled deal
+ */
+export function mappable<Of extends Mapped>(answered: Of): Of {
+  const { from: _from, ...deal } = answered;
+  return { ...deal, plan: { ...deal.plan, payment: null }, find: "payment" } as Of;
+}

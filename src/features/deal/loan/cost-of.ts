@@ -1,0 +1,15 @@
+import { type CostOfCredit, costOfStream, type Quote, type Result, success } from "@/core";
+import { isRestLoaded, loadedRest } from "../option/loaded";
+
+/** Several texts say it, of one answer. */
+const costs = new WeakMap<Quote, Result<CostOfCredit>>();
+
+/** The yearly rates of an answer; undefined while what only some loans need is still being loaded. */
+export function costOf(quote: Quote): Result<CostOfCredit> | undefined {
+  const known = costs.get(quote);
+  if (known) return known;
+  const ofStream = costOfStream(quote);
+  const cost = ofStream ? success(ofStream) : isRestLoaded() ? loadedRest().costOfCredit(quote) : undefined;
+  if (cost) costs.set(quote, cost);
+  return cost;
+}
