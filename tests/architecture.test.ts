@@ -20,6 +20,7 @@ const GOOD = {
   "src/core/index.ts": "export const one = 1;",
   "src/exchange/text.ts": "",
   "src/data/rows.ts": "",
+  "src/workers/walk.ts": "",
   "src/server/service.ts": "",
   "src/features/a.ts": 'import { one } from "@/core";',
   "src/app/page.tsx": "",

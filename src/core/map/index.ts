@@ -1,6 +1,7 @@
 export {
   atValue,
   axesOf,
+  factorText,
   isLease,
   MAP_AXES,
   type MapAxis,

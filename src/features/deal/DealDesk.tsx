@@ -29,6 +29,7 @@ import {
 } from "./desk/desk-state";
 import { KEPT_STEPS } from "./desk/kept-steps-key";
 import { useWarmUp } from "./desk/use-warm-up";
+import type { MapChoice } from "./map/choice";
 import type { OptionAction } from "./option";
 import { provideLoaders } from "./option/loaded";
 import { OptionContext } from "./option/option-context";
@@ -50,6 +51,7 @@ const OptionStrip = lazy(() =>
 const UndoRedo = lazy(() =>
   import("./desk/UndoRedo").then(({ UndoRedo: buttons }) => ({ default: buttons })),
 );
+const PaymentMap = lazy(() => import("./map/PaymentMap").then(({ PaymentMap: map }) => ({ default: map })));
 const LineUp = lazy(() => import("./line-up/LineUp").then(({ LineUp: lineUp }) => ({ default: lineUp })));
 
 // A deal is a loan or a lease: the screen starts with the code for what it is.
@@ -66,6 +68,9 @@ const LeaseStructure = lazy(() =>
 const LeaseAnswer = lazy(() =>
   import("./lease/LeaseDesk").then(({ LeaseAnswer: answer }) => ({ default: answer })),
 );
+
+const LoanPlan = lazy(() => import("./loan/LoanDesk").then(({ LoanPlan: plan }) => ({ default: plan })));
+const LeasePlan = lazy(() => import("./lease/LeaseDesk").then(({ LeasePlan: plan }) => ({ default: plan })));
 
 const opened = (part: ReactNode) => (
   <Suspense fallback={<p className="p-4 text-faint">Opening …</p>}>{part}</Suspense>
@@ -161,7 +166,10 @@ function Desk({ deal, house }: Props) {
   const desk = useMemo(() => ({ state, dispatch, edit, house }), [state, edit, house]);
   const hasSteps = useHasSteps(state, deal.id);
   const open = useMemo(() => ({ option, act }), [option, act]);
-  const fileName = document.customer || "New deal";
+  const [mapChoice, setMapChoice] = useState<MapChoice | null>(null);
+  const isWhole = view === "repayment";
+  const isLease = option.kind === "lease";
+  const answer = { fileName: document.customer || "New deal", isWhole };
   const isNew = deal.document.customer === "";
   useEffect(() => {
     if (isNew) window.document.getElementById(CUSTOMER_FIELD)?.focus();
@@ -204,17 +212,17 @@ function Desk({ deal, house }: Props) {
             opened(<LineUp />)
           ) : (
             <div className="flex min-h-0 flex-1 flex-col gap-4 lg:flex-row">
-              <div className="card-paper flex shrink-0 flex-col max-lg:order-[-1] lg:max-h-full lg:w-[27rem] lg:self-start">
-                {opened(option.kind === "lease" ? <LeaseStructure /> : <LoanStructure />)}
+              <div
+                className={`flex shrink-0 flex-col gap-3 max-lg:order-[-1] lg:max-h-full lg:w-[27rem] lg:self-start ${isWhole ? "" : "lg:overflow-auto"}`}
+              >
+                <div className={`card-paper flex min-h-0 flex-col ${isWhole ? "" : "shrink-0"}`}>
+                  {opened(isLease ? <LeaseStructure /> : <LoanStructure />)}
+                </div>
+                {!isWhole && opened(isLease ? <LeasePlan /> : <LoanPlan />)}
               </div>
               <div className="flex min-h-0 min-w-0 flex-1 flex-col gap-3 max-lg:contents lg:overflow-auto">
-                {opened(
-                  option.kind === "lease" ? (
-                    <LeaseAnswer fileName={fileName} />
-                  ) : (
-                    <LoanAnswer fileName={fileName} />
-                  ),
-                )}
+                {opened(isLease ? <LeaseAnswer {...answer} /> : <LoanAnswer {...answer} />)}
+                {view === "map" && opened(<PaymentMap choice={mapChoice} onChoice={setMapChoice} />)}
               </div>
             </div>
           )}

@@ -35,7 +35,7 @@ export type DeskAction =
   | { type: "open"; document: DealDocument }
   /** What somebody else has changed in parts of the deal that were not being changed here. */
   | { type: "merged"; change: DealChange }
-  | { type: "heading"; change: Partial<DealHeading> }
+  | { type: "heading"; change: { [Part in keyof DealHeading]?: DealHeading[Part] | undefined } }
   | { type: "option"; action: OptionAction }
   /** Anything else, such as an option more; `key` where more of the same is no step of its own. */
   | { type: "document"; change: (document: DealDocument) => DealDocument; open?: string; key?: string }
@@ -91,7 +91,7 @@ function changed(state: DeskState, action: DeskAction): DeskState {
     case "merged":
       return merged(state, action.change);
     case "heading":
-      return { ...state, heading: { ...state.heading, ...action.change } };
+      return { ...state, heading: { ...state.heading, ...action.change } as DealHeading };
     case "option":
       return withOpenOption(state, optionReducer(openedOption(state), action.action));
   }

@@ -2,6 +2,7 @@ import { lazy, Suspense, useState } from "react";
 import { LeaseTable } from "@/features/repayment/LeaseTable";
 import { isStale, notationIn, shownQuote } from "../option";
 import { useLease } from "../option/option-context";
+import type { AnswerProps } from "../views/views";
 import { LeaseCosts } from "./LeaseCosts";
 import { LeasePlanCard } from "./LeasePlanCard";
 import { LeaseSentence } from "./LeaseSentence";
@@ -17,6 +18,7 @@ export {
   withDownKind,
   withLeasePlan,
 } from "../option/lease-of-desk";
+export { LeasePlanCard as LeasePlan } from "./LeasePlanCard";
 export { LeaseStructure } from "./LeaseStructure";
 
 // Asked for now and then: the screen starts without the code for it.
@@ -24,11 +26,12 @@ const EndingEarly = lazy(() =>
   import("./EndingEarly").then(({ EndingEarly: panel }) => ({ default: panel })),
 );
 
-/** The answer of a lease, its plan and its table. */
-export function LeaseAnswer({ fileName }: { fileName: string }) {
+/** The answer of a lease, with its plan and its table where nothing else is looked at. */
+export function LeaseAnswer({ fileName, isWhole }: AnswerProps) {
   const { option } = useLease();
   const quote = shownQuote(option);
   const [isEnding, setEnding] = useState(false);
+  if (!isWhole) return <LeaseSentence />;
   return (
     <>
       <LeaseSentence />

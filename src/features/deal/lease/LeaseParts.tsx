@@ -30,7 +30,7 @@ export function LeaseParts() {
       </summary>
       {isOpen && (
         <>
-          <div className="mt-1.5 grid grid-cols-2 items-start gap-x-3 gap-y-1.5 text-base empty:hidden md:grid-cols-4">
+          <div className="mt-1.5 grid grid-cols-2 items-start gap-x-3 gap-y-1.5 text-base empty:hidden @xl:grid-cols-4">
             {parts.map(part => (
               <PartOf key={part.name} part={part} />
             ))}

@@ -23,11 +23,11 @@ export const LeasePlanCard = memo(function LeasePlanCard() {
   const { plan } = option.inputs;
   const quote = shownQuote(option);
   return (
-    <section aria-labelledby="plan-title" className="card-paper shrink-0 px-4 py-2.5">
+    <section aria-labelledby="plan-title" className="card-paper @container shrink-0 px-4 py-2.5">
       <h2 id="plan-title" className="font-semibold text-lg">
         Plan: lease {RECKONING_WORDS[plan.reckoning]}
       </h2>
-      <div className="mt-1 grid grid-cols-2 items-start gap-x-3 gap-y-1.5 md:grid-cols-4">
+      <div className="mt-1 grid grid-cols-2 items-start gap-x-3 gap-y-1.5 @xl:grid-cols-4">
         <Choice
           id={KIND_ID}
           label="Kind"

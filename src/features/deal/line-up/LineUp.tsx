@@ -1,7 +1,7 @@
 import { ClipboardCopy, Star } from "lucide-react";
 import { lazy, Suspense, useEffect, useMemo, useState } from "react";
 import { type LeaseQuote, type MoneyAt, moneyOverTime, type Quote } from "@/core";
-import { notify } from "@/features/notices/notify";
+import { copyText } from "@/features/figures/copy-text";
 import { useDesk } from "../desk/desk-context";
 import { shownQuote } from "../option";
 import { useNotation } from "../option/option-context";
@@ -94,7 +94,7 @@ export function LineUp() {
         <button
           type="button"
           className="btn btn-ghost btn-sm ml-auto"
-          onClick={() => void copied(asLines([...rows, owed, ...differing], shown, months))}
+          onClick={() => void copyText(asLines([...rows, owed, ...differing], shown, months))}
         >
           <ClipboardCopy size={15} aria-hidden="true" />
           Copy for a spreadsheet
@@ -274,12 +274,3 @@ const cellText = (text: string) => {
   const oneLine = text.replace(/[\t\r\n]+/g, " ");
   return /^[=+@]/.test(oneLine) ? `'${oneLine}` : oneLine;
 };
-
-async function copied(text: string): Promise<void> {
-  try {
-    await navigator.clipboard.writeText(text);
-    notify.success("Copied; paste it into a spreadsheet.");
-  } catch {
-    notify.error("The browser does not let this page copy.");
-  }
-}

@@ -2,19 +2,22 @@ import { RepaymentTable } from "@/features/repayment/RepaymentTable";
 import { isStale, notationIn, shownQuote } from "../option";
 import { useLoan } from "../option/option-context";
 import { PlanCard } from "../plan/PlanCard";
+import type { AnswerProps } from "../views/views";
 import { LoanCosts } from "./LoanCosts";
 import { LoanSentence } from "./LoanSentence";
 
 export { answerLoan, loanField, tallyOfLoan, tallyOfLoanDraft } from "../option/loan-of-desk";
+export { PlanCard as LoanPlan } from "../plan/PlanCard";
 export { LoanStructure } from "./LoanStructure";
 
 /** What only some loans need; from here it comes without what every loan has. */
 export const loadRest = () => import("../option/rest-of-desk");
 
-/** The answer of a loan, its plan and its table. */
-export function LoanAnswer({ fileName }: { fileName: string }) {
+/** The answer of a loan, with its plan and its table where nothing else is looked at. */
+export function LoanAnswer({ fileName, isWhole }: AnswerProps) {
   const { option } = useLoan();
   const quote = shownQuote(option);
+  if (!isWhole) return <LoanSentence />;
   return (
     <>
       <LoanSentence />

@@ -33,12 +33,8 @@ export function RebateOrRate({ inputs, room, onAdd }: RowProps) {
       }
     >
       The rebate{!hasRebate && " of"}
-      {!hasRebate && (
-        <>
-          <Small label="Rebate" value={rebate} onChange={setRebate} className="w-28" />
-        </>
-      )}
-      , or the low rate without it:
+      {!hasRebate && <Small label="Rebate" value={rebate} onChange={setRebate} className="w-28" />}, or the
+      low rate without it:
       <Small label="Low rate in percent a year" value={rate} onChange={setRate} className="w-20" />%
     </UsualRow>
   );

@@ -20,11 +20,11 @@ export const PlanCard = memo(function PlanCard() {
   const { plan } = option.inputs;
   const firstDate = shownQuote(option)?.firstDate ?? parseIsoDate(plan.signed ?? "") ?? null;
   return (
-    <section aria-labelledby="plan-title" className="card-paper shrink-0 px-4 py-2.5">
+    <section aria-labelledby="plan-title" className="card-paper @container shrink-0 px-4 py-2.5">
       <h2 id="plan-title" className="font-semibold text-lg">
         Plan: {planTitle(plan)}
       </h2>
-      <div className="mt-1 grid grid-cols-2 items-start gap-x-3 gap-y-1.5 md:grid-cols-4">
+      <div className="mt-1 grid grid-cols-2 items-start gap-x-3 gap-y-1.5 @xl:grid-cols-4">
         <FigureField field="yearlyRate" />
         {!plan.datedPayments && (
           <>

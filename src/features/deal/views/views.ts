@@ -2,3 +2,11 @@
 export const VIEWS = { repayment: "Repayment", lineUp: "Line-up", map: "Map", reach: "Reach" } as const;
 
 export type View = keyof typeof VIEWS;
+
+/** What the answer of a deal is drawn with. */
+export type AnswerProps = {
+  /** The name of the file that a table is downloaded as. */
+  fileName: string;
+  /** Whether the plan and the table stand below it; else another view does. */
+  isWhole: boolean;
+};

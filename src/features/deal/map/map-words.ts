@@ -1,0 +1,91 @@
+import { FREQUENCY_NAMES, groupedAmount } from "@/core";
+import { type MapAxis, type MapFigure, RATE_UNITS } from "@/core/map";
+import type { DealInputs } from "@/exchange/deal-file";
+import { amountIn, inNotation, type Notation, spreadsheetAmount } from "@/exchange/notation";
+import { rateText } from "@/exchange/text";
+
+const AXES: Record<MapAxis, string> = {
+  price: "price",
+  down: "cash down",
+  allowance: "trade-in allowance",
+  yearlyRate: "yearly rate",
+  payments: "number of payments",
+  balloon: "balloon",
+  residual: "residual",
+};
+
+/** What an axis is called for a deal. */
+export function axisName(axis: MapAxis, { structure }: DealInputs): string {
+  return axis === "price" && structure.purpose !== undefined ? "amount" : AXES[axis];
+}
+
+const FIGURES: Record<MapFigure, string> = {
+  payment: "payment",
+  financeCharge: "finance charge",
+  totalCost: "total cost",
+  apr: "APR",
+  dueAtSigning: "due at signing",
+};
+
+/** What a figure is called for a deal: a lease has a rent charge, and is handed back. */
+export function figureName(figure: MapFigure, { plan }: DealInputs): string {
+  if (plan.kind === "lease" && figure === "financeCharge") return "rent charge";
+  if (plan.kind === "lease" && figure === "totalCost") return "total cost, handed back";
+  return FIGURES[figure];
+}
+
+/** Writes the figures of a map. */
+export type MapWriter = {
+  /** A value of an axis: "6,000.00", "6.49 %", "72". */
+  onAxis: (axis: MapAxis, value: number) => string;
+  /** The same at the edge of the map, as short as it can be: "6,000". */
+  atEdge: (axis: MapAxis, value: number) => string;
+  /** What the map shows at a place: "645.74", "6.4900 %". */
+  shown: (figure: MapFigure, value: number) => string;
+  /** The same along a line, as short as it can be. */
+  alongLine: (figure: MapFigure, value: number) => string;
+  /** What an axis is called. */
+  axis: (axis: MapAxis) => string;
+  /** A value of an axis, and a figure, as a spreadsheet of the place reads it. */
+  copied: (axis: MapAxis, value: number) => string;
+  copiedFigure: (figure: MapFigure, value: number) => string;
+  /** A place in words: "72 payments, 6,000.00 cash down". */
+  place: (axis: MapAxis, value: number) => string;
+};
+
+const APR_PLACES = 4;
+
+export function mapWriter(inputs: DealInputs, decimals: number, notation: Notation): MapWriter {
+  const { currency, plan } = inputs;
+  const money = (minor: number) => amountIn(minor, currency, notation);
+  const short = (minor: number) => inNotation(groupedAmount(minor, decimals).replace(/\.0+$/, ""), notation);
+  const rate = (value: number) => `${inNotation(rateText(value / RATE_UNITS), notation)} %`;
+  const onAxis: MapWriter["onAxis"] = (axis, value) => {
+    if (axis === "payments") return String(value);
+    return axis === "yearlyRate" ? rate(value) : money(value);
+  };
+  return {
+    onAxis,
+    atEdge: (axis, value) =>
+      axis === "payments" || axis === "yearlyRate" ? onAxis(axis, value) : short(value),
+    shown: (figure, value) =>
+      figure === "apr" ? `${inNotation(value.toFixed(APR_PLACES), notation)} %` : money(Math.round(value)),
+    alongLine: (figure, value) =>
+      figure === "apr" ? `${inNotation(rateText(value), notation)} %` : short(Math.round(value)),
+    axis: axis => axisName(axis, inputs),
+    copied: (axis, value) => {
+      if (axis === "payments") return String(value);
+      return axis === "yearlyRate"
+        ? rateText(value / RATE_UNITS).replace(".", notation.decimal)
+        : spreadsheetAmount(value, decimals, notation);
+    },
+    copiedFigure: (figure, value) =>
+      figure === "apr"
+        ? value.toFixed(APR_PLACES).replace(".", notation.decimal)
+        : spreadsheetAmount(Math.round(value), decimals, notation),
+    place: (axis, value) =>
+      axis === "payments"
+        ? `${value} ${FREQUENCY_NAMES[plan.frequency].adjective} payments`
+        : `${axisName(axis, inputs)} ${onAxis(axis, value)}`,
+  };
+}
