@@ -26,6 +26,9 @@ export const DEMO_VEHICLES = [
 ].map(([description, priceMinor]) => ({
   description: String(description),
   priceMinor: Number(priceMinor),
+  // Bought for about nine tenths of what is asked, which is a little under the list price.
+  costMinor: Math.round((Number(priceMinor) * 0.89) / 1000) * 1000,
+  listPriceMinor: Math.round((Number(priceMinor) * 1.03) / 1000) * 1000,
   currency: "USD",
 }));
 

@@ -39,6 +39,12 @@ export const DEMO_SETTINGS: Settings = {
       taxes: [{ name: "Sales tax", rate: "8.5", on: ["price", "fees", "extras"] }],
     },
   ],
+  terms: [
+    { payments: 48, yearlyRate: "5.89" },
+    { payments: 60, yearlyRate: "6.19" },
+    { payments: 72, yearlyRate: "6.49" },
+    { payments: 84, yearlyRate: "6.89" },
+  ],
   fees: [
     { name: "Documents", amount: "299.00", taxable: true },
     { name: "Title and plates", amount: "148.50" },

@@ -6,6 +6,7 @@ import { build } from "esbuild";
 import { DealFileSchema } from "@/exchange/deal-file/deal-file.schema";
 import { LeaseFileSchema } from "@/exchange/lease-file/lease-file.schema";
 import { QuestionFileSchema } from "@/exchange/questions/questions.schema";
+import { VehicleSchema, VehiclesSchema } from "@/exchange/stock/stock.schema";
 import { DealFrameSchema } from "@/exchange/whole-deal/whole-deal.schema";
 import {
   ImportRequestSchema,
@@ -26,6 +27,8 @@ const CHECKS: Record<string, Record<string, object>> = {
     newDealRequest: NewDealRequestSchema,
     importRequest: ImportRequestSchema,
     settingsRequest: SettingsRequestSchema,
+    vehicle: VehicleSchema,
+    vehicles: VehiclesSchema,
   },
 };
 

@@ -27,6 +27,9 @@ export const vehicles = pgTable("vehicles", {
   description: text().notNull().unique(),
   /** The asking price in minor units of the currency, where it is known. */
   priceMinor: bigint({ mode: "number" }),
+  /** What it cost the dealer, and the maker's list price, in minor units. */
+  costMinor: bigint({ mode: "number" }),
+  listPriceMinor: bigint({ mode: "number" }),
   currency: text().notNull().default("USD"),
   /** Whether it can be sold, with a price or without one yet; else it is kept for as long as a deal names it. */
   inStock: boolean().notNull().default(false),

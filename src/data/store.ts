@@ -4,10 +4,12 @@ import { getDeal, hasDeals, insertDeals, setDeleted, updateDeal } from "./deals"
 import { dealsToMake, forgetFiguresOfOthers, keepFigures } from "./register-figures";
 import { findLines } from "./register-page";
 import { getSettings, keepSettings } from "./settings";
-import { customersLike, keepVehicles, vehiclesLike } from "./suggestions";
+import { changeVehicle, keepVehicles, stockList, takeOutOfStock } from "./stock";
+import { customersLike, vehiclesLike } from "./suggestions";
 
 /** Every piece of work that the database does, by name. */
 const WORK = {
+  changeVehicle,
   answers: (database: Database) => database.execute(sql`select 1`).then(() => true),
   customersLike,
   dealsToMake,
@@ -21,6 +23,8 @@ const WORK = {
   keepSettings,
   keepVehicles,
   setDeleted,
+  stockList,
+  takeOutOfStock,
   updateDeal,
   vehiclesLike,
 };

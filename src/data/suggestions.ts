@@ -39,14 +39,3 @@ export async function vehiclesLike(database: Database, text: string): Promise<St
     .orderBy(desc(vehicles.inStock), ...order)
     .limit(MOST_SUGGESTED);
 }
-
-/** Keeps vehicles as stock; one that is there already gets the new price. */
-export async function keepVehicles(database: Database, stock: StockVehicle[]): Promise<void> {
-  for (const vehicle of stock) {
-    const { priceMinor, currency } = vehicle;
-    await database
-      .insert(vehicles)
-      .values({ ...vehicle, inStock: true })
-      .onConflictDoUpdate({ target: vehicles.description, set: { priceMinor, currency, inStock: true } });
-  }
-}

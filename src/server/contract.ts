@@ -1,10 +1,14 @@
 import type { RegisterSort } from "@/data/register-page";
+import type { KeptVehicle } from "@/data/stock";
 import type { StockVehicle } from "@/data/suggestions";
 import type { DealDocument, DealStatus } from "@/exchange/deal-document";
 import type { Locale } from "@/exchange/notation";
 import type { Settings } from "@/exchange/settings";
 
-export type { RegisterSort, StockVehicle };
+export type { KeptVehicle, RegisterSort, StockVehicle };
+
+/** Vehicles in stock. */
+export type StockReply = { vehicles: KeptVehicle[] };
 
 /** What can be picked for what was typed so far. */
 export type SuggestedNames = { customers: string[] } | { vehicles: StockVehicle[] };

@@ -87,9 +87,16 @@ export function isDealId(id: string): boolean {
   return UUID.test(id);
 }
 
+const readIdOf =
+  (what: string) =>
+  async (params: Promise<{ id: string }>): Promise<string> => {
+    const { id } = await params;
+    if (!isDealId(id)) throw new Refusal(404, `There is no ${what} at this address.`);
+    return id;
+  };
+
 /** Checks the id of a deal's address. */
-export async function readId(params: Promise<{ id: string }>): Promise<string> {
-  const { id } = await params;
-  if (!isDealId(id)) throw new Refusal(404, "There is no deal at this address.");
-  return id;
-}
+export const readId = readIdOf("deal");
+
+/** Checks the id of a vehicle's address. */
+export const readVehicleId = readIdOf("vehicle");

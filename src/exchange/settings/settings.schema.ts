@@ -16,6 +16,9 @@ import {
 
 const MOST_TAX_PROFILES = 20;
 
+/** How many terms a house shows its customers. */
+const MOST_TERMS = 8;
+
 const LONGEST_HOUSE_NAME = 120;
 
 const InEveryDeal = Type.Optional(Type.Boolean({ description: "true or false" }));
@@ -60,9 +63,12 @@ export const SettingsSchema = exact({
   taxProfiles: Type.Optional(list(TaxProfile, MOST_TAX_PROFILES, "tax profiles")),
   fees: Type.Optional(list(exact({ ...CHARGE, inEveryDeal: InEveryDeal }), MOST_FEES, "fees")),
   extras: Type.Optional(list(exact({ ...EXTRA, inEveryDeal: InEveryDeal }), MOST_EXTRAS, "extras")),
+  /** The terms that customers are shown, with the rate of each. */
+  terms: Type.Optional(list(exact({ payments: Payments, yearlyRate: YearlyRate }), MOST_TERMS, "terms")),
 });
 
 export type Settings = Type.Static<typeof SettingsSchema>;
 export type TaxProfileFile = NonNullable<Settings["taxProfiles"]>[number];
 export type UsualFee = NonNullable<Settings["fees"]>[number];
+export type UsualTerm = NonNullable<Settings["terms"]>[number];
 export type UsualExtra = NonNullable<Settings["extras"]>[number];

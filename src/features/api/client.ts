@@ -1,11 +1,14 @@
 import type { DealChange, DealDocument } from "@/exchange/deal-document";
 import type { Settings } from "@/exchange/settings";
+import type { VehicleFile } from "@/exchange/stock/stock.schema";
 import type {
   DealReply,
+  KeptVehicle,
   RefusalReply,
   RegisterPage,
   SaveReply,
   SettingsReply,
+  StockReply,
   StockVehicle,
 } from "@/server/contract";
 
@@ -57,6 +60,10 @@ export const api = {
     ask<{ customers: string[] }>("GET", `/api/names?customer=${encodeURIComponent(text)}`),
   vehiclesLike: (text: string) =>
     ask<{ vehicles: StockVehicle[] }>("GET", `/api/names?vehicle=${encodeURIComponent(text)}`),
+  stock: () => ask<StockReply>("GET", "/api/stock"),
+  addToStock: (vehicles: readonly VehicleFile[]) => ask<StockReply>("POST", "/api/stock", { vehicles }),
+  changeInStock: (id: string, vehicle: VehicleFile) => ask<KeptVehicle>("PUT", `/api/stock/${id}`, vehicle),
+  removeFromStock: (id: string) => ask<{ id: string }>("DELETE", `/api/stock/${id}`),
   settings: () => ask<SettingsReply>("GET", "/api/settings"),
   saveSettings: (version: number, settings: Settings) =>
     ask<SettingsReply>("PUT", "/api/settings", { version, settings }),

@@ -3,7 +3,6 @@
 import {
   type Dispatch,
   lazy,
-  type ReactNode,
   Suspense,
   useCallback,
   useEffect,
@@ -29,13 +28,11 @@ import {
 } from "./desk/desk-state";
 import { KEPT_STEPS } from "./desk/kept-steps-key";
 import { useWarmUp } from "./desk/use-warm-up";
-import type { MapChoice } from "./map/choice";
 import type { OptionAction } from "./option";
 import { provideLoaders } from "./option/loaded";
 import { OptionContext } from "./option/option-context";
 import { useLoaded, whenBothKindsAreLoaded, whenLoaded, whenRestIsLoaded } from "./option/use-loaded";
-import { ViewBar } from "./views/ViewBar";
-import type { View } from "./views/views";
+import { DeskBody } from "./views/DeskBody";
 
 // Two people seldom change the same, or delete it: the screen starts without the code for it.
 const DeletedNotice = lazy(() =>
@@ -45,37 +42,12 @@ const ConflictDialog = lazy(() =>
   import("./ConflictDialog").then(({ ConflictDialog: dialog }) => ({ default: dialog })),
 );
 // A deal begins with one option, and with nothing to undo.
-const OptionStrip = lazy(() =>
-  import("./options/OptionStrip").then(({ OptionStrip: strip }) => ({ default: strip })),
-);
 const UndoRedo = lazy(() =>
   import("./desk/UndoRedo").then(({ UndoRedo: buttons }) => ({ default: buttons })),
 );
-const PaymentMap = lazy(() => import("./map/PaymentMap").then(({ PaymentMap: map }) => ({ default: map })));
-const LineUp = lazy(() => import("./line-up/LineUp").then(({ LineUp: lineUp }) => ({ default: lineUp })));
 
 // A deal is a loan or a lease: the screen starts with the code for what it is.
 provideLoaders({ loan: () => import("./loan/LoanDesk"), lease: () => import("./lease/LeaseDesk") });
-const LoanStructure = lazy(() =>
-  import("./loan/LoanDesk").then(({ LoanStructure: structure }) => ({ default: structure })),
-);
-const LoanAnswer = lazy(() =>
-  import("./loan/LoanDesk").then(({ LoanAnswer: answer }) => ({ default: answer })),
-);
-const LeaseStructure = lazy(() =>
-  import("./lease/LeaseDesk").then(({ LeaseStructure: structure }) => ({ default: structure })),
-);
-const LeaseAnswer = lazy(() =>
-  import("./lease/LeaseDesk").then(({ LeaseAnswer: answer }) => ({ default: answer })),
-);
-
-const LoanPlan = lazy(() => import("./loan/LoanDesk").then(({ LoanPlan: plan }) => ({ default: plan })));
-const LeasePlan = lazy(() => import("./lease/LeaseDesk").then(({ LeasePlan: plan }) => ({ default: plan })));
-
-const opened = (part: ReactNode) => (
-  <Suspense fallback={<p className="p-4 text-faint">Opening …</p>}>{part}</Suspense>
-);
-
 type Props = { deal: DealReply /** What the house has settled for its deals. */; house: Settings };
 
 const never = () => () => {};
@@ -161,15 +133,10 @@ function Desk({ deal, house }: Props) {
   );
   const again = useCallback(() => dispatch({ type: "option", action: { type: "again" } }), []);
   useWarmUp(again, option.inputs.find === "payment");
-  const [view, setView] = useState<View>("repayment");
   const edit = useEdit(state, dispatch);
   const desk = useMemo(() => ({ state, dispatch, edit, house }), [state, edit, house]);
   const hasSteps = useHasSteps(state, deal.id);
   const open = useMemo(() => ({ option, act }), [option, act]);
-  const [mapChoice, setMapChoice] = useState<MapChoice | null>(null);
-  const isWhole = view === "repayment";
-  const isLease = option.kind === "lease";
-  const answer = { fileName: document.customer || "New deal", isWhole };
   const isNew = deal.document.customer === "";
   useEffect(() => {
     if (isNew) window.document.getElementById(CUSTOMER_FIELD)?.focus();
@@ -202,30 +169,7 @@ function Desk({ deal, house }: Props) {
               <DeletedNotice id={deal.id} onBack={saving.continueFrom} />
             </Suspense>
           )}
-          {state.options.length > 1 && (
-            <Suspense fallback={<div className="h-14" />}>
-              <OptionStrip />
-            </Suspense>
-          )}
-          <ViewBar view={view} onView={setView} />
-          {view === "lineUp" ? (
-            opened(<LineUp />)
-          ) : (
-            <div className="flex min-h-0 flex-1 flex-col gap-4 lg:flex-row">
-              <div
-                className={`flex shrink-0 flex-col gap-3 max-lg:order-[-1] lg:max-h-full lg:w-[27rem] lg:self-start ${isWhole ? "" : "lg:overflow-auto"}`}
-              >
-                <div className={`card-paper flex min-h-0 flex-col ${isWhole ? "" : "shrink-0"}`}>
-                  {opened(isLease ? <LeaseStructure /> : <LoanStructure />)}
-                </div>
-                {!isWhole && opened(isLease ? <LeasePlan /> : <LoanPlan />)}
-              </div>
-              <div className="flex min-h-0 min-w-0 flex-1 flex-col gap-3 max-lg:contents lg:overflow-auto">
-                {opened(isLease ? <LeaseAnswer {...answer} /> : <LoanAnswer {...answer} />)}
-                {view === "map" && opened(<PaymentMap choice={mapChoice} onChoice={setMapChoice} />)}
-              </div>
-            </div>
-          )}
+          <DeskBody fileName={document.customer || "New deal"} />
         </div>
       </OptionContext>
     </DeskContext>

@@ -18,6 +18,7 @@ import { HouseCard } from "./HouseCard";
 import { SettingsStatusLine } from "./SettingsStatusLine";
 import { isUnreadable, openSettingsState, settingsOf, settingsReducer } from "./settings-state";
 import { TaxProfiles } from "./TaxProfiles";
+import { TermsCard } from "./TermsCard";
 import { UsualCharges } from "./UsualCharges";
 import { useSettingsSave } from "./use-settings-save";
 
@@ -92,6 +93,11 @@ export function SettingsScreen({ opened }: { opened: SettingsReply }) {
           <OptionContext value={usual}>
             <DefaultPlan />
           </OptionContext>
+          <TermsCard
+            terms={state.terms}
+            locale={state.house.locale}
+            onChange={terms => dispatch({ type: "terms", terms })}
+          />
           <TaxProfiles profiles={state.profiles} dispatch={dispatch} />
         </div>
         <OptionContext value={usual}>

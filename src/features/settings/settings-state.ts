@@ -1,5 +1,5 @@
 import type { DealFile } from "@/exchange/deal-file";
-import type { Settings, TaxProfileFile } from "@/exchange/settings";
+import type { Settings, TaxProfileFile, UsualTerm } from "@/exchange/settings";
 import {
   hasErrors,
   type LoanState,
@@ -20,6 +20,8 @@ export type SettingsState = {
   house: House;
   usual: LoanState;
   profiles: readonly ProfileState[];
+  /** The terms that customers are shown, with their rates. */
+  terms: readonly UsualTerm[];
   /** What tells the next profile from the others. */
   nextKey: number;
 };
@@ -30,12 +32,13 @@ export type SettingsAction =
   | { type: "usual"; action: OptionAction }
   | { type: "profile"; key: number; action: OptionAction }
   | { type: "profileHeading"; key: number; change: { name?: string; inEveryDeal?: boolean } }
+  | { type: "terms"; terms: readonly UsualTerm[] }
   | { type: "addProfile" }
   | { type: "dropProfile"; key: number };
 
 /** The settings as they open. */
 export function openSettingsState(settings: Settings): SettingsState {
-  const { houseName, currency, locale, appearance, fees, extras, taxProfiles = [] } = settings;
+  const { houseName, currency, locale, appearance, fees, extras, taxProfiles = [], terms = [] } = settings;
   const empty = emptyDeal(settings);
   return {
     house: { houseName, currency, locale, appearance },
@@ -46,6 +49,7 @@ export function openSettingsState(settings: Settings): SettingsState {
       inEveryDeal,
       option: openOption({ ...empty, structure: { taxes, ...(taxIncluded && { taxIncluded }) } }, locale),
     })),
+    terms,
     nextKey: taxProfiles.length,
   };
 }
@@ -80,6 +84,8 @@ export function settingsReducer(state: SettingsState, action: SettingsAction): S
         // A deal begins with one profile.
         return action.change.inEveryDeal ? { ...profile, inEveryDeal: false } : profile;
       });
+    case "terms":
+      return { ...state, terms: action.terms };
     case "addProfile":
       return { ...state, profiles: [...state.profiles, newProfile(state)], nextKey: state.nextKey + 1 };
     case "dropProfile":
@@ -121,7 +127,7 @@ function withHouse(state: SettingsState, house: House): SettingsState {
 }
 
 /** All settings, as they are kept and filed. */
-export function settingsOf({ house, usual, profiles }: SettingsState): Settings {
+export function settingsOf({ house, usual, profiles, terms }: SettingsState): Settings {
   const { structure, plan } = usual.inputs;
   const { kind, yearlyRate, payments, frequency, rounding, roundingStep, compounding, dayCount } = plan;
   return {
@@ -141,6 +147,7 @@ export function settingsOf({ house, usual, profiles }: SettingsState): Settings 
     ...(profiles.length > 0 && { taxProfiles: profiles.map(profileOf) }),
     ...(structure.fees && { fees: structure.fees }),
     ...(structure.extras && { extras: structure.extras }),
+    ...(terms.length > 0 && { terms: [...terms] }),
   };
 }
 

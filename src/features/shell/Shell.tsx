@@ -1,4 +1,4 @@
-import { BookOpen, Settings2 } from "lucide-react";
+import { BookOpen, Settings2, Truck } from "lucide-react";
 import type { ReactNode } from "react";
 
 /** The frame of every screen: the way to each place at the side, or on top of a narrow screen. */
@@ -22,6 +22,13 @@ export function Shell({ children }: { children: ReactNode }) {
         >
           <BookOpen size={20} aria-hidden="true" />
           Deals
+        </a>
+        <a
+          href="/stock"
+          className="flex items-center gap-1.5 rounded-field px-1.5 py-1.5 font-semibold text-primary text-xs md:flex-col md:gap-0.5"
+        >
+          <Truck size={20} aria-hidden="true" />
+          Stock
         </a>
         <a
           href="/settings"

@@ -5,3 +5,5 @@ export const saveRequest: ValidateFunction;
 export const newDealRequest: ValidateFunction;
 export const importRequest: ValidateFunction;
 export const settingsRequest: ValidateFunction;
+export const vehicle: ValidateFunction;
+export const vehicles: ValidateFunction;

@@ -1,3 +1,4 @@
+import { ticks } from "d3-array";
 import { scaleLinear } from "d3-scale";
 import { type KeyboardEvent, type PointerEvent, useId, useRef, useState } from "react";
 import type { MapAxis, MapFigure } from "@/core/map";
@@ -16,8 +17,8 @@ type Props = {
   name: string;
   budget: number | undefined;
   isStale: boolean;
-  /** Where the deal stands; null where it says nothing of an axis. */
-  pin: { x: number | null; y: number | null };
+  /** Where the deal stands, and its own figure; null where it says nothing of an axis, or has none. */
+  pin: { x: number | null; y: number | null; figure: number | null };
   onMove: (x: number, y: number) => void;
   onAdd: (x: number, y: number) => void;
 };
@@ -42,11 +43,7 @@ export function MapPlane(props: Props) {
   const room = { x: width - MARGIN.left - MARGIN.right, y: HEIGHT - MARGIN.top - MARGIN.bottom };
   const x = scaleLinear([xs[0] ?? 0, xs.at(-1) ?? 1], [MARGIN.left, MARGIN.left + room.x]);
   const y = scaleLinear([ys[0] ?? 0, ys.at(-1) ?? 1], [MARGIN.top + room.y, MARGIN.top]);
-  const home: Place = { column: nearestTo(xs, pin.x), row: nearestTo(ys, pin.y) };
-  const read = cursor ?? home;
-  const place = { column: Math.min(read.column, xs.length - 1), row: Math.min(read.row, ys.length - 1) };
-  const [atX, atY] = [xs[place.column] ?? 0, ys[place.row] ?? 0];
-  const value = answer.values[place.row * xs.length + place.column] ?? Number.NaN;
+  const { place, isAtHome, atX, atY, value } = whereRead(made, cursor, pin);
   const reading = readingOf(value, budget, figure, write);
   const placeOf = (event: PointerEvent): Place => {
     const box = event.currentTarget.getBoundingClientRect();
@@ -162,7 +159,7 @@ export function MapPlane(props: Props) {
       </div>
       <figcaption id={`${id}-reading`} aria-live="polite" className="flex flex-wrap items-baseline gap-x-3">
         <span className="text-faint text-sm">
-          {cursor ? "" : "this deal: "}
+          {isAtHome ? "this deal: " : ""}
           {write.place(across, atX)}, {write.place(up, atY)}
         </span>
         <strong className="font-semibold font-serif text-lg">{reading.figure}</strong>
@@ -175,6 +172,19 @@ export function MapPlane(props: Props) {
       </figcaption>
     </figure>
   );
+}
+
+/** Where the map is read. Until a place is pointed at that is the deal itself, which need not stand on one. */
+function whereRead({ question, answer }: MadeMap, cursor: Place | null, pin: Props["pin"]) {
+  const xs = question.across.values;
+  const ys = question.up.values;
+  const read = cursor ?? { column: nearestTo(xs, pin.x), row: nearestTo(ys, pin.y) };
+  const place = { column: Math.min(read.column, xs.length - 1), row: Math.min(read.row, ys.length - 1) };
+  if (cursor === null && pin.x !== null && pin.y !== null) {
+    return { place, isAtHome: true, atX: pin.x, atY: pin.y, value: pin.figure ?? Number.NaN };
+  }
+  const value = answer.values[place.row * xs.length + place.column] ?? Number.NaN;
+  return { place, isAtHome: false, atX: xs[place.column] ?? 0, atY: ys[place.row] ?? 0, value };
 }
 
 const STEPS: Record<string, [dx: number, dy: number]> = {
@@ -312,7 +322,7 @@ type EdgesProps = {
 function Edges({ x, y, xs, ys, write, across, up }: EdgesProps) {
   return (
     <>
-      {spread(xs, 7).map(value => (
+      {ticksOn(across, xs, 7).map(value => (
         <text
           key={value}
           x={x(value)}
@@ -331,7 +341,7 @@ function Edges({ x, y, xs, ys, write, across, up }: EdgesProps) {
       >
         {write.axis(across)}
       </text>
-      {spread(ys, 5).map(value => (
+      {ticksOn(up, ys, 5).map(value => (
         <text
           key={value}
           x={MARGIN.left - 8}
@@ -369,10 +379,15 @@ function Pin({ x, y }: { x: number; y: number }) {
   );
 }
 
-/** About so many of some values, evenly apart, the first and usually the last among them. */
-function spread(values: readonly number[], most: number): number[] {
-  const step = Math.max(1, Math.ceil((values.length - 1) / most));
-  return values.filter((_, index) => index % step === 0);
+const TERM_STEPS = [1, 2, 3, 6, 12, 24, 36, 60, 120, 240];
+
+/** About so many round values of an axis. */
+function ticksOn(axis: MapAxis, values: readonly number[], most: number): number[] {
+  const [low, high] = [values[0] ?? 0, values.at(-1) ?? 0];
+  if (axis !== "payments") return ticks(low, high, most);
+  const step = TERM_STEPS.find(each => (high - low) / each <= most) ?? high - low;
+  const first = Math.ceil(low / step) * step;
+  return Array.from({ length: Math.floor((high - first) / step) + 1 }, (_, index) => first + index * step);
 }
 
 const isWithin = (value: number, values: readonly number[]) =>

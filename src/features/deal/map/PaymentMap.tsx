@@ -2,6 +2,7 @@ import { useMemo, useRef } from "react";
 import { currencyDecimals } from "@/core";
 import {
   axesOf,
+  figureOf,
   figuresOn,
   type MapAxis,
   type Mapped,
@@ -12,7 +13,7 @@ import {
 } from "@/core/map";
 import { BudgetField, useBudget } from "../desk/BudgetField";
 import { useDesk } from "../desk/desk-context";
-import { isStale, type OptionState, optionReducer, shownQuote } from "../option";
+import { isStale, type OptionState, shownQuote } from "../option";
 import { useNotation, useOption } from "../option/option-context";
 import { useOptionActions } from "../options/use-options";
 import { budgetEachTime } from "./budget";
@@ -21,6 +22,7 @@ import { inputsAt } from "./inputs-at";
 import { MapFigures } from "./MapFigures";
 import { MapPlane } from "./MapPlane";
 import { axisName, figureName, mapWriter } from "./map-words";
+import { payingInputs } from "./paying-inputs";
 import { Ranges } from "./Ranges";
 import { useMap } from "./use-map";
 
@@ -141,10 +143,7 @@ function MapOf({
           {...shown}
           budget={budget}
           isStale={isStale(option)}
-          pin={{
-            x: valueOn(deal, across),
-            y: valueOn(deal, up),
-          }}
+          pin={{ x: valueOn(deal, across), y: valueOn(deal, up), figure: figureOf(deal, figure) }}
           onMove={(x, y) => edit(withInputsOf(state.open, movedTo(x, y)))}
           onAdd={(x, y) => addAfter(state.open, [movedTo(x, y)])}
         />
@@ -162,10 +161,6 @@ const withInputsOf =
     ...document,
     options: document.options.map(option => (option.id === id ? { ...option, inputs } : option)),
   });
-
-/** What was typed of an option, asking for its payment; what it was looking for stays as it was found. */
-const payingInputs = (option: OptionState) =>
-  optionReducer(option, { type: "find", figure: "payment" }).inputs;
 
 /** The ranges stay while the deal lies on them, so that the map does not move under it with every key. */
 function useSteadyRanges(deal: Mapped, choice: MapChoice, unit: number): { across: MapRange; up: MapRange } {
@@ -188,7 +183,7 @@ function Pick<Value extends string>({ label, value, choices, onPick }: PickProps
   return (
     <select
       aria-label={label}
-      className="field w-auto"
+      className="field w-auto [field-sizing:content]"
       value={value}
       onChange={event => onPick(event.target.value as Value)}
     >

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { formatAmount, MOST_PAYMENTS, parseAmount } from "@/core";
+import { groupedAmount, MOST_PAYMENTS, parseAmount } from "@/core";
 import { type MapAxis, type MapRange, RATE_UNITS } from "@/core/map";
 import { inNotation, type Notation, plainFigure } from "@/exchange/notation";
 import { rateText } from "@/exchange/text";
@@ -98,7 +98,7 @@ function Range({ axis, range, isOwn, name, decimals, onRange }: RangeProps) {
 function valueText(axis: MapAxis, value: number, decimals: number, notation: Notation): string {
   if (axis === "payments") return String(value);
   if (axis === "yearlyRate") return inNotation(rateText(value / RATE_UNITS), notation);
-  return inNotation(formatAmount(value, decimals).replace(/\.0+$/, ""), notation);
+  return inNotation(groupedAmount(value, decimals).replace(/\.0+$/, ""), notation);
 }
 
 const FEWEST_PLACES = 2;

@@ -1,0 +1,1 @@
+export { overTerm, paymentAt, type Reached, type ReachTerm, reach } from "./reach";

@@ -1,0 +1,106 @@
+import Papa from "papaparse";
+import { currencyDecimals, formatAmount, parseAmount } from "@/core";
+import { LONGEST_NAME } from "../deal-document/longest-name";
+import { type Notation, plainFigure, spreadsheetAmount } from "../notation";
+import type { VehicleFile } from "./stock.schema";
+
+const HEADINGS = ["description", "asking price", "cost", "list price", "currency"] as const;
+
+/** What else a column may be called. */
+const ALSO: Record<string, (typeof HEADINGS)[number]> = {
+  vehicle: "description",
+  price: "asking price",
+  asking: "asking price",
+  "cost to the dealer": "cost",
+  list: "list price",
+};
+
+const AMOUNTS = { priceMinor: "asking price", costMinor: "cost", listPriceMinor: "list price" } as const;
+
+// Spreadsheets take a file for UTF-8 by this mark.
+const BYTE_ORDER_MARK = "\uFEFF";
+
+/** Writes the stock as CSV: plain for programs, or as a spreadsheet of a place reads it where a notation is given. */
+export function stockCsv(stock: readonly VehicleFile[], notation?: Notation): string {
+  const data = stock.map(({ description, currency, ...amounts }) => {
+    const decimals = currencyDecimals(currency) ?? 2;
+    const written = Object.keys(AMOUNTS).map(name => {
+      const minor = amounts[name as keyof typeof AMOUNTS];
+      if (minor === null) return "";
+      return notation ? spreadsheetAmount(minor, decimals, notation) : formatAmount(minor, decimals);
+    });
+    return [asText(description), ...written, currency];
+  });
+  const delimiter = notation?.decimal === "," ? ";" : ",";
+  const text = Papa.unparse([[...HEADINGS], ...data], { newline: "\r\n", delimiter });
+  return `${notation ? BYTE_ORDER_MARK : ""}${text}\r\n`;
+}
+
+/** What a spreadsheet would take for a formula is text. */
+const asText = (text: string) => (/^[=+@-]/.test(text) ? `'${text}` : text);
+
+/** What a file of vehicles comes to: all of them, or what is wrong with it, line by line. */
+export type ReadStock = { ok: true; vehicles: VehicleFile[] } | { ok: false; sentences: string[] };
+
+/**
+ * Reads vehicles from CSV: a heading for each column, of which the description alone has to be there. Amounts may be
+ * plain or as a place writes them.
+ *
+ * @param currency of vehicles whose line names none
+ */
+export function readStockCsv(text: string, currency: string, notation: Notation): ReadStock {
+  const { data } = Papa.parse<string[]>(text.replace(BYTE_ORDER_MARK, ""), { skipEmptyLines: "greedy" });
+  const [head = [], ...lines] = data;
+  const columns = head.map(headingOf);
+  if (!columns.includes("description")) {
+    return { ok: false, sentences: ["The first line must name the columns, one of them “description”."] };
+  }
+  const sentences: string[] = [];
+  const vehicles = new Map<string, VehicleFile>();
+  for (const [index, line] of lines.entries()) {
+    const cells = Object.fromEntries(
+      columns.map((name, column) => [name ?? "", (line[column] ?? "").trim()]),
+    );
+    const vehicle = readVehicle(cells, currency, notation);
+    if ("sentence" in vehicle) sentences.push(`Line ${index + 2}: ${vehicle.sentence}`);
+    else vehicles.set(vehicle.description, vehicle);
+  }
+  if (sentences.length > 0) return { ok: false, sentences };
+  if (vehicles.size === 0) return { ok: false, sentences: ["The file has no vehicle in it."] };
+  return { ok: true, vehicles: [...vehicles.values()] };
+}
+
+function headingOf(text: string): (typeof HEADINGS)[number] | undefined {
+  const name = text
+    .trim()
+    .toLowerCase()
+    .replace(/[_\s]+/g, " ");
+  return HEADINGS.find(heading => heading === name) ?? ALSO[name];
+}
+
+function readVehicle(
+  cells: Record<string, string>,
+  houseCurrency: string,
+  notation: Notation,
+): VehicleFile | { sentence: string } {
+  const description = (cells.description ?? "").replace(/^'(?=[=+@-])/, "");
+  if (description === "") return { sentence: "it has no description." };
+  if (description.length > LONGEST_NAME) {
+    return {
+      sentence: `its description has ${description.length} letters; at most ${LONGEST_NAME} are kept.`,
+    };
+  }
+  const currency = cells.currency?.toUpperCase() || houseCurrency;
+  const decimals = currencyDecimals(currency);
+  if (decimals === undefined) return { sentence: `“${cells.currency}” is not a currency of ISO 4217.` };
+  const amounts: Partial<Record<keyof typeof AMOUNTS, number | null>> = {};
+  for (const [name, heading] of Object.entries(AMOUNTS)) {
+    const text = cells[heading] ?? "";
+    const minor =
+      text === "" ? null : parseAmount(plainFigure(text, notation).replace(/[,\s]/g, ""), decimals);
+    if (minor === undefined) return { sentence: `the ${heading} “${text}” is not an amount of 0 or more.` };
+    amounts[name as keyof typeof AMOUNTS] = minor;
+  }
+  const { priceMinor = null, costMinor = null, listPriceMinor = null } = amounts;
+  return { description, priceMinor, costMinor, listPriceMinor, currency };
+}

@@ -1,0 +1,73 @@
+import { lazy, type ReactNode, Suspense, useState } from "react";
+import type { ReachTerm } from "@/core/reach";
+import { useDesk } from "../desk/desk-context";
+import { openedOption } from "../desk/desk-state";
+import type { MapChoice } from "../map/choice";
+import { ViewBar } from "./ViewBar";
+import type { View } from "./views";
+
+const OptionStrip = lazy(() =>
+  import("../options/OptionStrip").then(({ OptionStrip: strip }) => ({ default: strip })),
+);
+const LineUp = lazy(() => import("../line-up/LineUp").then(({ LineUp: lineUp }) => ({ default: lineUp })));
+const Reach = lazy(() => import("../reach/Reach").then(({ Reach: reach }) => ({ default: reach })));
+const PaymentMap = lazy(() => import("../map/PaymentMap").then(({ PaymentMap: map }) => ({ default: map })));
+const LoanStructure = lazy(() =>
+  import("../loan/LoanDesk").then(({ LoanStructure: structure }) => ({ default: structure })),
+);
+const LoanAnswer = lazy(() =>
+  import("../loan/LoanDesk").then(({ LoanAnswer: answer }) => ({ default: answer })),
+);
+const LeaseStructure = lazy(() =>
+  import("../lease/LeaseDesk").then(({ LeaseStructure: structure }) => ({ default: structure })),
+);
+const LeaseAnswer = lazy(() =>
+  import("../lease/LeaseDesk").then(({ LeaseAnswer: answer }) => ({ default: answer })),
+);
+
+const LoanPlan = lazy(() => import("../loan/LoanDesk").then(({ LoanPlan: plan }) => ({ default: plan })));
+const LeasePlan = lazy(() => import("../lease/LeaseDesk").then(({ LeasePlan: plan }) => ({ default: plan })));
+
+const opened = (part: ReactNode) => (
+  <Suspense fallback={<p className="p-4 text-faint">Opening …</p>}>{part}</Suspense>
+);
+
+/** The options, and the open one in the view that is looked at. */
+export function DeskBody({ fileName }: { fileName: string }) {
+  const { state } = useDesk();
+  const [view, setView] = useState<View>("repayment");
+  const [mapChoice, setMapChoice] = useState<MapChoice | null>(null);
+  const [terms, setTerms] = useState<readonly ReachTerm[] | null>(null);
+  const isWhole = view === "repayment";
+  const isLease = openedOption(state).kind === "lease";
+  const answer = { fileName, isWhole };
+  return (
+    <>
+      {state.options.length > 1 && (
+        <Suspense fallback={<div className="h-14" />}>
+          <OptionStrip />
+        </Suspense>
+      )}
+      <ViewBar view={view} onView={setView} />
+      {view === "lineUp" ? (
+        opened(<LineUp />)
+      ) : (
+        <div className="flex min-h-0 flex-1 flex-col gap-4 lg:flex-row">
+          <div
+            className={`flex shrink-0 flex-col gap-3 max-lg:order-[-1] lg:max-h-full lg:w-[27rem] lg:self-start ${isWhole ? "" : "lg:overflow-auto"}`}
+          >
+            <div className={`card-paper flex min-h-0 flex-col ${isWhole ? "" : "shrink-0"}`}>
+              {opened(isLease ? <LeaseStructure /> : <LoanStructure />)}
+            </div>
+            {!isWhole && opened(isLease ? <LeasePlan /> : <LoanPlan />)}
+          </div>
+          <div className="flex min-h-0 min-w-0 flex-1 flex-col gap-3 max-lg:contents lg:overflow-auto">
+            {opened(isLease ? <LeaseAnswer {...answer} /> : <LoanAnswer {...answer} />)}
+            {view === "reach" && opened(<Reach terms={terms} onTerms={setTerms} />)}
+            {view === "map" && opened(<PaymentMap choice={mapChoice} onChoice={setMapChoice} />)}
+          </div>
+        </div>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,176 @@
+"use client";
+
+import { FileDown, FileUp, Plus } from "lucide-react";
+import { useState } from "react";
+import { useDropzone } from "react-dropzone";
+import { notationOf } from "@/exchange/notation";
+import type { Settings } from "@/exchange/settings";
+import type { VehicleFile } from "@/exchange/stock/stock.schema";
+import { api } from "@/features/api/client";
+import { saveFile } from "@/features/figures/save-file";
+import { notify } from "@/features/notices/notify";
+import type { KeptVehicle } from "@/server/contract";
+import { reasonOf, VehicleRow } from "./VehicleRow";
+
+type Props = { opened: KeptVehicle[]; house: Settings };
+
+const byDescription = (one: KeptVehicle, other: KeptVehicle) =>
+  one.description.localeCompare(other.description);
+
+/** The vehicles that can be sold: description, asking price, what each cost the dealer, list price. */
+export function StockScreen({ opened, house }: Props) {
+  const [vehicles, setVehicles] = useState(opened);
+  const [isAdding, setAdding] = useState(false);
+  const [search, setSearch] = useState("");
+  const [problems, setProblems] = useState<string[]>([]);
+  const notation = notationOf(house.locale);
+  const put = (changed: readonly KeptVehicle[], without?: string) =>
+    setVehicles(now => {
+      const replaced = new Set([...changed.map(({ id }) => id), without]);
+      return [...now.filter(({ id }) => !replaced.has(id)), ...changed].sort(byDescription);
+    });
+
+  const bringIn = async (files: readonly File[]) => {
+    const [file] = files;
+    if (!file) return;
+    const { readStockCsv } = await import("@/exchange/stock/stock-csv");
+    const read = readStockCsv(await file.text(), house.currency, notation);
+    if (!read.ok) {
+      setProblems([`${file.name} was not brought in.`, ...read.sentences]);
+      return;
+    }
+    setProblems([]);
+    const answer = await api.addToStock(read.vehicles);
+    if (answer.kind !== "done") {
+      notify.error(`${file.name} was not brought in. ${reasonOf(answer)}`);
+      return;
+    }
+    put(answer.value.vehicles);
+    notify.success(`${answer.value.vehicles.length} vehicles were brought in.`);
+  };
+  const drop = useDropzone({
+    noClick: true,
+    noKeyboard: true,
+    multiple: false,
+    onDrop: files => void bringIn(files),
+  });
+  const save = async (forSpreadsheet: boolean) => {
+    const { stockCsv } = await import("@/exchange/stock/stock-csv");
+    const stock = vehicles.map(({ id: _, ...vehicle }): VehicleFile => vehicle);
+    saveFile(
+      `Stock${forSpreadsheet ? " for a spreadsheet" : ""}.csv`,
+      "text/csv;charset=utf-8",
+      stockCsv(stock, forSpreadsheet ? notation : undefined),
+    );
+  };
+  const words = search.toLowerCase().split(/\s+/).filter(Boolean);
+  const shown = vehicles.filter(({ description }) =>
+    words.every(word => description.toLowerCase().includes(word)),
+  );
+
+  return (
+    <div {...drop.getRootProps({ role: undefined })} className="min-h-full p-4 md:px-6">
+      <input {...drop.getInputProps({ "aria-label": "List of vehicles to bring in" })} />
+      <div className="mb-3 flex flex-wrap items-center gap-3">
+        <h1 className="font-semibold text-2xl">Stock</h1>
+        <span className="text-faint">
+          {vehicles.length} {vehicles.length === 1 ? "vehicle" : "vehicles"}
+        </span>
+        <input
+          type="search"
+          className="field ml-auto w-60"
+          aria-label="Search the stock"
+          placeholder="Search"
+          value={search}
+          onChange={event => setSearch(event.target.value)}
+        />
+        <button type="button" className="btn btn-sm h-8.5" onClick={drop.open}>
+          <FileUp size={16} aria-hidden="true" />
+          Bring in a CSV file
+        </button>
+        <button type="button" className="btn btn-sm h-8.5" onClick={() => void save(false)}>
+          <FileDown size={16} aria-hidden="true" />
+          CSV
+        </button>
+        <button type="button" className="btn btn-sm h-8.5" onClick={() => void save(true)}>
+          <FileDown size={16} aria-hidden="true" />
+          CSV for a spreadsheet
+        </button>
+        <button type="button" className="btn btn-primary btn-sm h-8.5" onClick={() => setAdding(true)}>
+          <Plus size={16} aria-hidden="true" />
+          Add a vehicle
+        </button>
+      </div>
+      {problems.length > 0 && (
+        <div role="alert" className="mb-3 rounded-box border border-error px-4 py-2">
+          <ul>
+            {problems.slice(0, 12).map(sentence => (
+              <li key={sentence}>{sentence}</li>
+            ))}
+            {problems.length > 12 && <li>and {problems.length - 12} lines more</li>}
+          </ul>
+          <button type="button" className="btn btn-sm mt-1" onClick={() => setProblems([])}>
+            Close
+          </button>
+        </div>
+      )}
+      <section aria-label="Vehicles in stock" className="card-paper overflow-x-auto">
+        <table className="w-full min-w-3xl">
+          <thead>
+            <tr className="bg-base-200 text-left text-sm">
+              <th scope="col" className="px-4 py-2">
+                Description
+              </th>
+              <th scope="col" className="w-40 px-2 text-right">
+                Asking price
+              </th>
+              <th scope="col" className="w-40 px-2 text-right">
+                Cost to the dealer
+              </th>
+              <th scope="col" className="w-40 px-2 text-right">
+                List price
+              </th>
+              <th scope="col" className="w-16 px-2">
+                <span className="sr-only">Currency</span>
+              </th>
+              <th scope="col" className="w-14">
+                <span className="sr-only">What can be done</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {isAdding && (
+              <VehicleRow
+                vehicle={null}
+                currency={house.currency}
+                notation={notation}
+                onKept={kept => {
+                  put([kept]);
+                  setAdding(false);
+                }}
+                onGone={() => setAdding(false)}
+              />
+            )}
+            {shown.map(vehicle => (
+              <VehicleRow
+                key={vehicle.id}
+                vehicle={vehicle}
+                currency={vehicle.currency}
+                notation={notation}
+                onKept={kept => put([kept], vehicle.id)}
+                onGone={() => put([], vehicle.id)}
+              />
+            ))}
+          </tbody>
+        </table>
+        {shown.length === 0 && !isAdding && (
+          <p className="px-4 py-6 text-faint">
+            {vehicles.length === 0
+              ? "No vehicle is in stock yet: add one, or bring in a CSV file with a column “description”."
+              : "No vehicle is called that."}
+          </p>
+        )}
+      </section>
+    </div>
+  );
+}

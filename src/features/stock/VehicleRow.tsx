@@ -1,0 +1,173 @@
+import { Trash2 } from "lucide-react";
+import { useId, useState } from "react";
+import { currencyDecimals, parseAmount } from "@/core";
+import { LONGEST_NAME } from "@/exchange/deal-document";
+import { amountIn, inNotation, type Notation, plainFigure } from "@/exchange/notation";
+import type { VehicleFile } from "@/exchange/stock/stock.schema";
+import { type Answer, api } from "@/features/api/client";
+import { readAmount } from "@/features/deal/fields/amount-text";
+import { notify } from "@/features/notices/notify";
+import type { KeptVehicle } from "@/server/contract";
+
+type Props = {
+  /** Null for one that is being added. */
+  vehicle: KeptVehicle | null;
+  currency: string;
+  notation: Notation;
+  onKept: (vehicle: KeptVehicle) => void;
+  onGone: () => void;
+};
+
+const AMOUNTS = {
+  priceMinor: "Asking price",
+  costMinor: "Cost to the dealer",
+  listPriceMinor: "List price",
+} as const;
+
+type AmountName = keyof typeof AMOUNTS;
+const AMOUNT_NAMES = Object.keys(AMOUNTS) as AmountName[];
+
+type Texts = Record<AmountName | "description", string>;
+
+/** Why something was not kept. */
+export function reasonOf(answer: Exclude<Answer<unknown>, { kind: "done" }>): string {
+  return answer.kind === "away" ? "The server is away; try again when it is back." : answer.sentence;
+}
+
+/** A vehicle, to be changed where it stands: kept when its line is left. */
+export function VehicleRow({ vehicle, currency, notation, onKept, onGone }: Props) {
+  const shown = textsOf(vehicle, currency, notation);
+  const [typed, setTyped] = useState<Partial<Texts>>({});
+  const [problem, setProblem] = useState<{ name: keyof Texts | null; sentence: string } | null>(null);
+  const id = useId();
+  const texts = { ...shown, ...typed };
+  const keep = async () => {
+    const read = readTexts(texts, currency, notation);
+    if ("sentence" in read) {
+      // A line that was only begun is not finished yet.
+      if (vehicle || read.name !== "description") setProblem(read);
+      return;
+    }
+    setProblem(null);
+    if (vehicle && isSame(vehicle, read)) {
+      setTyped({});
+      return;
+    }
+    const answer = vehicle ? await api.changeInStock(vehicle.id, read) : await added(read);
+    if (answer.kind === "done") {
+      setTyped({});
+      onKept(answer.value);
+    } else setProblem({ name: null, sentence: `Not kept: ${reasonOf(answer)}` });
+  };
+  const remove = async () => {
+    if (!vehicle) return onGone();
+    const answer = await api.removeFromStock(vehicle.id);
+    if (answer.kind !== "done" && !(answer.kind === "refused" && answer.status === 404)) {
+      setProblem({ name: null, sentence: `Still in stock: ${reasonOf(answer)}` });
+      return;
+    }
+    onGone();
+    const { id: _, ...former } = vehicle;
+    notify(`${vehicle.description} is out of stock.`, {
+      action: { label: "Undo", onClick: () => void api.addToStock([former]).then(() => location.reload()) },
+    });
+  };
+  const field = (name: keyof Texts, label: string, isAmount: boolean) => (
+    <input
+      className={`field ${isAmount ? "text-right" : ""}`}
+      aria-label={vehicle ? `${label} of ${vehicle.description}` : `${label} of the new vehicle`}
+      // biome-ignore lint/a11y/noAutofocus: a new line was asked for
+      autoFocus={!vehicle && name === "description"}
+      inputMode={isAmount ? "decimal" : undefined}
+      maxLength={LONGEST_NAME}
+      value={texts[name]}
+      aria-invalid={problem?.name === name}
+      aria-describedby={problem ? `${id}-problem` : undefined}
+      onChange={event => setTyped({ ...typed, [name]: event.target.value })}
+    />
+  );
+  return (
+    <tr
+      className="border-base-300 border-t align-top"
+      onBlur={event => {
+        if (!event.currentTarget.contains(event.relatedTarget)) void keep();
+      }}
+      onKeyDown={event => {
+        if (event.key === "Enter") void keep();
+        if (event.key === "Escape") {
+          setTyped({});
+          setProblem(null);
+          if (!vehicle) onGone();
+        }
+      }}
+    >
+      <td className="px-3 py-1">
+        {field("description", "Description", false)}
+        {problem && (
+          <p id={`${id}-problem`} role="alert" className="mt-0.5 text-error text-sm">
+            {inNotation(problem.sentence, notation)}
+          </p>
+        )}
+      </td>
+      {AMOUNT_NAMES.map(name => (
+        <td key={name} className="px-1 py-1">
+          {field(name, AMOUNTS[name], true)}
+        </td>
+      ))}
+      <td className="px-2 py-2.5 text-faint text-sm">{currency}</td>
+      <td className="px-1 py-1">
+        <button
+          type="button"
+          className="btn btn-ghost btn-sm btn-square"
+          aria-label={vehicle ? `Take ${vehicle.description} out of stock` : "Leave the new vehicle out"}
+          onClick={() => void remove()}
+        >
+          <Trash2 size={15} aria-hidden="true" />
+        </button>
+      </td>
+    </tr>
+  );
+}
+
+async function added(vehicle: VehicleFile): Promise<Answer<KeptVehicle>> {
+  const answer = await api.addToStock([vehicle]);
+  if (answer.kind !== "done") return answer;
+  const [kept] = answer.value.vehicles;
+  return kept ? { kind: "done", value: kept } : { kind: "failing", sentence: "The server kept nothing." };
+}
+
+function textsOf(vehicle: KeptVehicle | null, currency: string, notation: Notation): Texts {
+  const amount = (minor: number | null | undefined) =>
+    minor === null || minor === undefined ? "" : amountIn(minor, currency, notation);
+  return {
+    description: vehicle?.description ?? "",
+    priceMinor: amount(vehicle?.priceMinor),
+    costMinor: amount(vehicle?.costMinor),
+    listPriceMinor: amount(vehicle?.listPriceMinor),
+  };
+}
+
+function readTexts(
+  texts: Texts,
+  currency: string,
+  notation: Notation,
+): VehicleFile | { name: keyof Texts; sentence: string } {
+  const description = texts.description.replace(/\s+/g, " ").trim();
+  const amounts: Record<AmountName, number | null> = {
+    priceMinor: null,
+    costMinor: null,
+    listPriceMinor: null,
+  };
+  for (const name of AMOUNT_NAMES) {
+    const text = texts[name].trim();
+    if (text === "") continue;
+    const read = readAmount(plainFigure(text, notation), currency);
+    if ("sentence" in read) return { name, sentence: `${AMOUNTS[name]}: ${read.sentence}` };
+    amounts[name] = parseAmount(read.amount, currencyDecimals(currency) ?? 2) ?? null;
+  }
+  if (description === "") return { name: "description", sentence: "Say what it is called." };
+  return { description, currency, ...amounts };
+}
+
+const isSame = (kept: KeptVehicle, read: VehicleFile) =>
+  kept.description === read.description && AMOUNT_NAMES.every(name => kept[name] === read[name]);
