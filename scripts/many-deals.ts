@@ -48,7 +48,7 @@ export async function fillWithDeals(folder: string, count: number): Promise<void
     await tx.execute(sql`create temporary table made on commit drop as
       select k, (${texts(GIVEN)})[1 + k % ${GIVEN.length}::int] || ' ' || (${texts(FAMILY)})[1 + k / 7 % ${FAMILY.length}::int] || ' ' || k as customer,
         (${texts(VEHICLES)})[1 + k % ${VEHICLES.length}::int] || ', stock ' || 10000 + k as vehicle,
-        (array['quoting','quoting','agreed','signed','lost'])[1 + k % 5] as status,
+        (array['quoting','quoting','agreed','agreed','lost'])[1 + k % 5] as status,
         timestamptz '2026-11-20' - k * interval '11 minutes' as changed_at,
         gen_random_uuid() as id, 1 + k % ${PRICES}::int as price
       from generate_series(1, ${count}::int) k`);

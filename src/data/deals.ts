@@ -6,15 +6,18 @@ import {
   type DealOption,
   headingOf,
   isNoChange,
+  isSame,
   orderOf,
   upToDate,
 } from "@/exchange/deal-document";
 import { checkDealInputs } from "@/exchange/deal-file/parse";
 import type { Database } from "./database";
+import { noteBeginning, noteChange } from "./history";
 import { type Merged, merge, type VersionedDeal } from "./merge";
 import { customerNamed, dropIfUnused, vehicleCalled } from "./names";
 import { addLine, changeLine } from "./register-lines";
 import { customers, deals, options, registerLines, vehicles } from "./schema";
+import { keepSigning, type Signing } from "./signings";
 import { takingTurns } from "./turns";
 
 /** A deal as it is kept. */
@@ -84,17 +87,17 @@ export async function hasDeals(database: Database): Promise<boolean> {
   return row !== undefined;
 }
 
+/** A deal to keep; what it is signed with where it is. */
+export type NewDeal = DealDocument & { changedAt?: Date; signing?: Signing };
+
 /** Keeps new deals, all or none, and gives back their ids. */
-export async function insertDeals(
-  database: Database,
-  documents: (DealDocument & { changedAt?: Date })[],
-): Promise<string[]> {
+export async function insertDeals(database: Database, documents: NewDeal[]): Promise<string[]> {
   const rest = takingTurns();
   const ready = documents.map(document => ({ ...document, options: document.options.map(guarded) }));
   await rest();
   const kept = await database.transaction(async tx => {
     const ids: string[] = [];
-    for (const { changedAt, ...document } of ready) {
+    for (const { changedAt, signing, ...document } of ready) {
       const [deal] = await tx
         .insert(deals)
         .values({
@@ -111,6 +114,8 @@ export async function insertDeals(
         changedAt: deal.changedAt,
         heading: headingOf(document),
       });
+      await noteBeginning(tx, deal.id, deal.changedAt);
+      if (signing) await keepSigning(tx, deal.id, signing);
       ids.push(deal.id);
     }
     return ids;
@@ -122,26 +127,44 @@ export async function insertDeals(
 /** A deal as it was saved; without its document where that is what the sender has. */
 export type SavedDeal = Omit<DealRecord, "document"> & { document?: DealDocument };
 
+/** What a save is refused for: a signed deal is changed by reopening it alone; one that is signed brings its quotes. */
+export type SaveRefusal = "signed" | "withoutQuotes";
+
+/** What goes with a save. */
+export type Saving = {
+  /** Whether to leave the document out where the change was made from what was kept. */
+  brief?: boolean;
+  /** What a deal that becomes a signed one is signed with, and the document that it follows from. */
+  signing?: { document: DealDocument; quotes: Signing };
+  /** Whether a signed deal is being reopened. */
+  reopens?: boolean;
+};
+
 /**
  * Saves a change of a deal over what is kept, together with what others have changed in its other parts since.
  *
  * @param version the version that the change was made from
- * @param brief whether to leave the document out where the change was made from what was kept
- * @returns the deal as it is then; undefined where somebody else has changed the same part since, or it is deleted
+ * @returns the deal as it is then; undefined where somebody else has changed the same part since, or it is deleted; why
+ *   it was not saved
  */
 export async function updateDeal(
   database: Database,
   id: string,
   version: number,
   change: DealChange,
-  brief = false,
-): Promise<SavedDeal | undefined> {
+  saving: Saving = {},
+): Promise<SavedDeal | SaveRefusal | undefined> {
   const rest = takingTurns();
   const kept = await getDeal(database, id);
   await rest();
   const merged = kept && !kept.deleted ? merge(kept, version, change) : null;
   if (!kept || !merged) return undefined;
   if (isNoChange(merged.changed)) return kept;
+  const isSigned = kept.document.status === "signed";
+  if (isSigned && !saving.reopens) return "signed";
+  const becomesSigned = !isSigned && merged.document.status === "signed";
+  const { signing } = saving;
+  if (becomesSigned && !(signing && isSame(signing.document, merged.document))) return "withoutQuotes";
   const ready = withGuardedInputs(merged);
   await rest();
   const saved = await database.transaction(async tx => {
@@ -154,11 +177,12 @@ export async function updateDeal(
     if (live?.version !== kept.version) return undefined;
     const keeping = await keepMerged(tx, kept, ready);
     if (merged.changed.heading) await dropIfUnused(tx, live);
+    if (becomesSigned && signing) await keepSigning(tx, id, signing.quotes);
     return keeping;
   });
   await rest();
-  if (!saved) return updateDeal(database, id, version, change, brief);
-  if (!brief || kept.version !== version) return saved;
+  if (!saved) return updateDeal(database, id, version, change, saving);
+  if (!saving.brief || kept.version !== version) return saved;
   // A large deal takes its time from one thread to the other, and on to the sender.
   const { document: _document, ...withoutDocument } = saved;
   return withoutDocument;
@@ -196,6 +220,14 @@ async function keepMerged(
     .where(eq(deals.id, id));
   const line = { dealId: id, dealVersion: version, changedAt, heading: headingOf(document) };
   await changeLine(tx, line, Boolean(changed.options || changed.order));
+  await noteChange(tx, {
+    dealId: id,
+    before: kept.document,
+    after: document,
+    version,
+    at: changedAt,
+    beforeAt: kept.changedAt,
+  });
   return {
     ...kept,
     document,
@@ -252,9 +284,19 @@ async function keepOrder(tx: Database, dealId: string, document: DealDocument): 
   }
 }
 
-/** Marks a deal as deleted, or brings it back. Gives back whether there is such a deal. */
-export async function setDeleted(database: Database, id: string, deleted: boolean): Promise<boolean> {
+/** Marks a deal as deleted, or brings it back. Gives back whether there is such a deal; a signed one stays. */
+export async function setDeleted(
+  database: Database,
+  id: string,
+  deleted: boolean,
+): Promise<boolean | "signed"> {
   return database.transaction(async tx => {
+    const [deal] = await tx
+      .select({ status: deals.status })
+      .from(deals)
+      .where(eq(deals.id, id))
+      .for("update");
+    if (deleted && deal?.status === "signed") return "signed";
     const changed = await tx
       .update(deals)
       .set({ deletedAt: deleted ? new Date() : null })

@@ -1,5 +1,6 @@
 import { and, desc, eq, inArray, isNotNull, isNull, ne, sql } from "drizzle-orm";
 import type { Database } from "./database";
+import { notePayment } from "./history";
 import { deals, options, registerLines } from "./schema";
 
 /** What the register shows of a deal besides its heading. It follows from the chosen option. */
@@ -29,6 +30,7 @@ export async function keepFigures(
         .update(registerLines)
         .set({ ...figures, figuresText, madeBy })
         .where(and(eq(registerLines.dealId, dealId), eq(registerLines.dealVersion, dealVersion)));
+      await notePayment(tx, dealId, dealVersion, figures.payment);
     }
   });
 }
@@ -57,10 +59,16 @@ export async function dealsToMake(database: Database, most: number): Promise<ToM
     .orderBy(desc(registerLines.changedAt));
 }
 
-/** Has every figure made again that another version of the core made. */
+/** Has every figure made again that another version of the core made; a signed deal keeps those it was signed with. */
 export async function forgetFiguresOfOthers(database: Database, madeBy: string): Promise<void> {
   await database
     .update(registerLines)
     .set({ madeBy: null })
-    .where(and(isNotNull(registerLines.madeBy), ne(registerLines.madeBy, madeBy)));
+    .where(
+      and(
+        isNotNull(registerLines.madeBy),
+        ne(registerLines.madeBy, madeBy),
+        ne(registerLines.status, "signed"),
+      ),
+    );
 }

@@ -12,7 +12,8 @@ import {
   timestamp,
   uuid,
 } from "drizzle-orm/pg-core";
-import { DEAL_STATUSES } from "@/exchange/deal-document";
+import type { FrozenQuote } from "@/exchange/answers/frozen-quote";
+import { DEAL_STATUSES, type DealDocument, type Difference } from "@/exchange/deal-document";
 import type { DealInputs } from "@/exchange/deal-file";
 import type { Settings } from "@/exchange/settings";
 
@@ -83,6 +84,51 @@ export const options = pgTable(
   },
   table => [primaryKey({ columns: [table.dealId, table.id] })],
 );
+
+/** How a change came about. */
+export const CHANGE_KINDS = ["begun", "changed", "signed", "reopened"] as const;
+
+/**
+ * What was changed of each deal, change by change: in words, and as what it takes to come back to the state before it.
+ * The state after the last is the deal itself.
+ */
+export const dealChanges = pgTable(
+  "deal_changes",
+  {
+    dealId: uuid()
+      .notNull()
+      .references(() => deals.id, { onDelete: "cascade" }),
+    /** From 1, the oldest first. */
+    number: integer().notNull(),
+    kind: text({ enum: CHANGE_KINDS }).notNull(),
+    /** Changes that follow closely are one: when the first and the last of them were saved. */
+    began: timestamp({ withTimezone: true, mode: "date" }).notNull(),
+    at: timestamp({ withTimezone: true, mode: "date" }).notNull(),
+    /** Who changed it; null while nobody has a name. */
+    who: text(),
+    words: text().notNull(),
+    /** How the state before it is written: what differs from the state after, or all of it where that is written otherwise. */
+    documentVersion: integer().notNull(),
+    back: json().$type<Difference | DealDocument>(),
+    /** The deal's version after it, and the payment of its chosen option, in minor units, once that is made. */
+    dealVersion: integer().notNull(),
+    payment: bigint({ mode: "number" }),
+  },
+  table => [primaryKey({ columns: [table.dealId, table.number] })],
+);
+
+/** The quotes of signed deals as they were signed: they are shown whatever later cores compute. */
+export const signings = pgTable("signings", {
+  dealId: uuid()
+    .primaryKey()
+    .references(() => deals.id, { onDelete: "cascade" }),
+  at: timestamp({ withTimezone: true, mode: "date" }).notNull(),
+  coreVersion: text().notNull(),
+  /** Whether it had been signed before quotes were kept. */
+  isLate: boolean().notNull().default(false),
+  /** One for each option. */
+  quotes: json().$type<FrozenQuote[]>().notNull(),
+});
 
 /**
  * What the register shows of each deal, in a narrow table of its own that is quickly searched. It follows from the deal:

@@ -1,9 +1,11 @@
 import { sql } from "drizzle-orm";
 import type { Database } from "./database";
 import { getDeal, hasDeals, insertDeals, setDeleted, updateDeal } from "./deals";
+import { changesOf, stateAfter } from "./history";
 import { dealsToMake, forgetFiguresOfOthers, keepFigures } from "./register-figures";
 import { findLines } from "./register-page";
 import { getSettings, keepSettings } from "./settings";
+import { getSigning, keepLateSigning, signedWithoutQuotes } from "./signings";
 import { changeVehicle, keepVehicles, stockList, takeOutOfStock } from "./stock";
 import { customersLike, vehiclesLike } from "./suggestions";
 
@@ -11,18 +13,23 @@ import { customersLike, vehiclesLike } from "./suggestions";
 const WORK = {
   changeVehicle,
   answers: (database: Database) => database.execute(sql`select 1`).then(() => true),
+  changesOf,
   customersLike,
   dealsToMake,
   findLines,
   forgetFiguresOfOthers,
   getDeal,
   getSettings,
+  getSigning,
   hasDeals,
   insertDeals,
   keepFigures,
+  keepLateSigning,
   keepSettings,
   keepVehicles,
   setDeleted,
+  signedWithoutQuotes,
+  stateAfter,
   stockList,
   takeOutOfStock,
   updateDeal,

@@ -1,4 +1,6 @@
+import type { ToldChange } from "@/data/history";
 import type { RegisterSort } from "@/data/register-page";
+import type { Signing } from "@/data/signings";
 import type { KeptVehicle } from "@/data/stock";
 import type { StockVehicle } from "@/data/suggestions";
 import type { DealDocument, DealStatus } from "@/exchange/deal-document";
@@ -22,10 +24,24 @@ export type DealReply = {
   changedAt: string;
   deleted: boolean;
   document: DealDocument;
+  /** What it was signed with, where it is signed: this is shown, whatever later cores compute. */
+  signing?: SigningReply;
 };
 
+/** What a deal was signed with. */
+export type SigningReply = Omit<Signing, "at"> & { /** ISO 8601 instant. */ at: string };
+
+/** What was changed of a deal, the latest first. */
+export type HistoryReply = {
+  currency: string;
+  changes: (Omit<ToldChange, "at"> & { /** ISO 8601 instant. */ at: string })[];
+};
+
+/** A deal as it was after one of its changes. */
+export type StateReply = { document: DealDocument };
+
 /** What a save answers: the deal, without its document where the sender has all of it. */
-export type SaveReply = Omit<DealReply, "document"> & { document?: DealDocument };
+export type SaveReply = Omit<DealReply, "document" | "signing"> & { document?: DealDocument };
 
 /** One line of the register. Money in minor units; null where the deal has no answer. */
 export type RegisterRow = {

@@ -1,14 +1,24 @@
 import { randomUUID } from "node:crypto";
-import type { DealRecord, SavedDeal } from "@/data/deals";
+import type { DealRecord, SavedDeal, Saving } from "@/data/deals";
+import type { Signing } from "@/data/signings";
 import type { Store } from "@/data/store";
 import { takingTurns } from "@/data/turns";
-import { CHOSEN_OPTION, chosenOption, type DealDocument, LONGEST_NAME } from "@/exchange/deal-document";
+import {
+  applyChange,
+  CHOSEN_OPTION,
+  chosenOption,
+  type DealChange,
+  type DealDocument,
+  headingOf,
+  LONGEST_NAME,
+} from "@/exchange/deal-document";
 import { tooLargeSentence } from "@/exchange/deal-file/largest";
 import { parseDealDocument } from "@/exchange/whole-deal/parse-document";
 import type { DealReply, SaveReply } from "./contract";
 import { wakeFigures } from "./figures";
 import { Refusal } from "./refusal";
 import type { ImportRequest, SaveRequest } from "./requests";
+import { signingOf } from "./signing";
 
 /** What is told of a deal: its document where it is there. */
 const reply = <Deal extends SavedDeal>({ id, version, changedAt, deleted, document }: Deal) =>
@@ -20,10 +30,12 @@ const reply = <Deal extends SavedDeal>({ id, version, changedAt, deleted, docume
     ...(document && { document }),
   }) as Deal extends DealRecord ? DealReply : SaveReply;
 
-/** One deal, deleted or not; undefined where there is none. */
+/** One deal, deleted or not; undefined where there is none. A signed one comes with what it was signed with. */
 export async function findDeal(store: Store, id: string): Promise<DealReply | undefined> {
   const record = await store.getDeal(id);
-  return record && reply(record);
+  if (!record) return undefined;
+  const signing = record.document.status === "signed" ? await store.getSigning(id) : undefined;
+  return { ...reply(record), ...(signing && { signing: { ...signing, at: signing.at.toISOString() } }) };
 }
 
 /** One deal, or a refusal where there is none or it is deleted. */
@@ -34,9 +46,20 @@ export async function openDeal(store: Store, id: string): Promise<DealReply> {
   return deal;
 }
 
+/** A new deal with what it is signed with, where it is. */
+export async function withSigning<Document extends DealDocument>(document: Document) {
+  return document.status === "signed" ? { ...document, signing: await quotesOf(document) } : document;
+}
+
+async function quotesOf(document: DealDocument): Promise<Signing> {
+  const signing = await signingOf(document);
+  if (signing) return signing;
+  throw new Refusal(422, "The quotes of this deal take too much work to be kept; it cannot be signed.");
+}
+
 /** Keeps a new deal. */
 export async function createDeal(store: Store, document: DealDocument): Promise<DealReply> {
-  const [id = ""] = await store.insertDeals([document]);
+  const [id = ""] = await store.insertDeals([await withSigning(document)]);
   wakeFigures();
   const rest = takingTurns();
   const deal = await openDeal(store, id);
@@ -69,7 +92,7 @@ export async function saveDeal(
   id: string,
   { version, change, brief }: SaveRequest,
 ): Promise<SaveReply> {
-  const saved = await store.updateDeal(id, version, change, brief);
+  const saved = await savedOrSigned(store, id, version, change, { ...(brief && { brief }) });
   const isFromBeforeOptions = change.options?.some(option => option.id === CHOSEN_OPTION) ?? false;
   if (!saved) {
     const current = await openDeal(store, id);
@@ -86,6 +109,39 @@ export async function saveDeal(
     : answer;
 }
 
+/** Saves a change; one that signs the deal is saved with the quotes of every option. */
+async function savedOrSigned(
+  store: Store,
+  id: string,
+  version: number,
+  change: DealChange,
+  saving: Saving,
+): Promise<SavedDeal | undefined> {
+  const saved = await store.updateDeal(id, version, change, saving);
+  if (saved === "signed") throw new Refusal(409, "This deal is signed; reopen it to change it.");
+  if (saved !== "withoutQuotes") return saved;
+  const deal = await store.getDeal(id);
+  if (!deal) return undefined;
+  const document = applyChange(deal.document, change);
+  // Where somebody else has saved meanwhile, the quotes are made once more.
+  const signing = { document, quotes: await quotesOf(document) };
+  return savedOrSigned(store, id, version, change, { ...saving, signing });
+}
+
+/** Takes a signed deal up again; its history says so. What it was signed with is kept until it is signed anew. */
+export async function reopenDeal(store: Store, id: string): Promise<DealReply> {
+  const deal = await openDeal(store, id);
+  if (deal.document.status !== "signed")
+    throw new Refusal(409, "This deal is not signed, so it is open already.");
+  const heading = { ...headingOf(deal.document), status: "quoting" as const };
+  const saved = await store.updateDeal(id, deal.version, { heading }, { reopens: true });
+  if (!saved || typeof saved === "string") {
+    throw new Refusal(409, "This deal was changed somewhere else just now; look at it again.");
+  }
+  wakeFigures();
+  return openDeal(store, id);
+}
+
 /** The deal as a page from before options can show it, too. */
 function withInputs(deal: DealReply): DealReply {
   const { inputs } = chosenOption(deal.document);
@@ -100,7 +156,9 @@ export async function duplicateDeal(store: Store, id: string): Promise<DealReply
 
 /** Deletes a deal in a way that {@link restoreDeal} undoes. */
 export async function deleteDeal(store: Store, id: string): Promise<{ id: string }> {
-  if (!(await store.setDeleted(id, true))) throw new Refusal(404, "There is no deal at this address.");
+  const deleted = await store.setDeleted(id, true);
+  if (deleted === "signed") throw new Refusal(409, "This deal is signed and stays; reopen it to delete it.");
+  if (!deleted) throw new Refusal(404, "There is no deal at this address.");
   return { id };
 }
 

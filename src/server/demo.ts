@@ -1,11 +1,20 @@
 import { DEMO_DEALS, DEMO_VEHICLES } from "#demo/scenario";
 import { DEMO_SETTINGS } from "#demo/settings";
+import type { NewDeal } from "@/data/deals";
 import type { Store } from "@/data/store";
+import type { DealDocument } from "@/exchange/deal-document";
 
-/** Loads the demo scenario into a store that has no deals yet. */
-export async function loadDemo(store: Store): Promise<void> {
+/**
+ * Loads the demo scenario into a store that has no deals yet.
+ *
+ * @param ready gives a signed deal the quotes that it is signed with
+ */
+export async function loadDemo(
+  store: Store,
+  ready: (deal: DealDocument) => Promise<NewDeal> = async deal => deal,
+): Promise<void> {
   if (await store.hasDeals()) return;
   await store.keepVehicles(DEMO_VEHICLES);
-  await store.insertDeals(DEMO_DEALS);
+  await store.insertDeals(await Promise.all(DEMO_DEALS.map(ready)));
   await store.keepSettings(0, DEMO_SETTINGS);
 }

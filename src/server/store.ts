@@ -1,7 +1,9 @@
 import type { Store } from "@/data/store";
 import { type OpenStore, openStoreInThread } from "@/data/store-in-thread";
+import { withSigning } from "./deals";
 import { loadDemo } from "./demo";
 import { startFigures } from "./figures";
+import { keepLateSignings } from "./signing";
 
 // Kept on the process, because bundles of the server each have their own copy of this module.
 const shared = globalThis as typeof globalThis & { kelluxStore?: Promise<OpenStore> };
@@ -19,8 +21,9 @@ export async function serverStore(): Promise<Store> {
 
 async function open(): Promise<OpenStore> {
   const opened = await openStoreInThread(dataFolder());
-  if (process.env.KELLUX_DEMO) await loadDemo(opened.store);
+  if (process.env.KELLUX_DEMO) await loadDemo(opened.store, withSigning);
   await startFigures(opened.store);
+  void keepLateSignings(opened.store).catch(console.error);
   return opened;
 }
 

@@ -51,10 +51,12 @@ test("a brief answer leaves the deal out, unless somebody else has changed it me
   const id = await keep();
   const agreed = { heading: { ...heading, status: "agreed" as const } };
   const repriced = { options: [{ id: optionId, name, inputs: { ...inputs, structure: { price: "7.00" } } }] };
-  expect(await updateDeal(open.database, id, 1, agreed, true)).not.toHaveProperty("document");
-  const merged = await updateDeal(open.database, id, 1, repriced, true);
-  expect(merged?.version).toBe(3);
-  expect(merged?.document).toEqual({ ...document, status: "agreed", options: repriced.options });
+  expect(await updateDeal(open.database, id, 1, agreed, { brief: true })).not.toHaveProperty("document");
+  const merged = await updateDeal(open.database, id, 1, repriced, { brief: true });
+  expect(merged).toMatchObject({
+    version: 3,
+    document: { ...document, status: "agreed", options: repriced.options },
+  });
 });
 
 test("a deleted deal is out of the list, takes no save, and comes back whole", async () => {

@@ -1,8 +1,8 @@
-import { type DealDocument, documentOf } from "@/exchange/deal-document";
+import { chosenOption, type DealDocument, documentOf } from "@/exchange/deal-document";
 import type { DealFile } from "@/exchange/deal-file";
 import { knownWords } from "@/exchange/deal-file";
 import { planTitle, planWords } from "@/exchange/deal-file/plan";
-import { describeDocument } from "@/features/deal/desk/describe-document";
+import { describeOption } from "@/features/deal/desk/describe-document";
 import { fieldText, openOption, optionReducer, shownQuote, shownTally } from "@/features/deal/option";
 import { loadDesk } from "./load-desk";
 
@@ -155,11 +155,13 @@ test("every part of a plan that has no field is said", () => {
 });
 
 test("two versions are told apart by what has no field, too", () => {
-  const plain = describeDocument(kept({}));
-  const other = describeDocument(kept({ plan: { balloon: { amount: "2000" } } }));
+  const plain = describeOption(chosenOption(kept({})).inputs);
+  const other = describeOption(chosenOption(kept({ plan: { balloon: { amount: "2000" } } })).inputs);
   expect([plain.Plan, other.Plan]).toEqual([
     "loan, paid every month",
     "loan, paid every month; balloon 2,000.00",
   ]);
-  expect(describeDocument(kept({ plan: NO_RATE, find: "yearlyRate" }))["Yearly rate"]).toBe("8.026 %, found");
+  expect(
+    describeOption(chosenOption(kept({ plan: NO_RATE, find: "yearlyRate" })).inputs)["Yearly rate"],
+  ).toBe("8.026 %, found");
 });

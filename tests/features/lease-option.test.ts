@@ -2,7 +2,7 @@ import fc from "fast-check";
 import type { LeaseQuote } from "@/core";
 import { chosenOption, documentOf } from "@/exchange/deal-document";
 import type { DealInputs } from "@/exchange/deal-file";
-import { describeDocument } from "@/features/deal/desk/describe-document";
+import { describeOption } from "@/features/deal/desk/describe-document";
 import type { FieldName } from "@/features/deal/fields";
 import { LEASE_FIELD_NAMES } from "@/features/deal/fields/lease-fields";
 import { withNewLeaseTax, withoutLeaseTax } from "@/features/deal/fields/lease-taxes";
@@ -205,7 +205,7 @@ test("two versions are told apart, of two kinds, too", () => {
   const heading = { customer: "Rosalind Tarbet", vehicle: "", status: "quoting" as const };
   const kept = (inputs: DealInputs) =>
     documentOf(heading, { id: "11111111-1111-4111-8111-111111111111", name: "", inputs });
-  const lease = describeDocument(kept(VAN));
+  const lease = describeOption(chosenOption(kept(VAN)).inputs);
   expect(lease).toMatchObject({
     Plan: "lease by money factor 0.00225; paid every month; residual due at the end; County tax 6.25 % on each payment",
     "List price": "41,850.00",
@@ -216,11 +216,13 @@ test("two versions are told apart, of two kinds, too", () => {
     "Payment with tax": "781.45, found",
   });
   const { residual: _, ...open } = VAN.plan;
-  const finding = describeDocument(kept({ ...VAN, plan: { ...open, payment: "700" }, find: "residual" }));
+  const finding = describeOption(
+    chosenOption(kept({ ...VAN, plan: { ...open, payment: "700" }, find: "residual" })).inputs,
+  );
   expect(finding).toMatchObject({
     Residual: "21,242.99, found",
     "What it is found from": "payment with tax of 700.00",
   });
-  expect(describeDocument(kept(LOAN)).Plan).toContain("balloon 30 % of the price");
+  expect(describeOption(chosenOption(kept(LOAN)).inputs).Plan).toContain("balloon 30 % of the price");
   expect(chosenOption(kept(VAN)).inputs).toBe(VAN);
 });

@@ -43,7 +43,7 @@ export function axesOf(deal: Mapped): MapAxis[] {
  *
  * @param axis which figure
  * @param value minor units, a number of payments, or ten-thousandths of a percent a year
- * @example const moved = atValue(deal, "payments", 60); // { plan: { payments: 60, … }, … }
+ * @example atValue(deal, "payments", 60).plan.payments // 60
  */
 export function atValue<Of extends Mapped>(deal: Of, axis: MapAxis, value: number): Of {
   return (isLease(deal) ? leaseAt(deal, axis, value) : loanAt(deal as Deal, axis, value)) as Of;

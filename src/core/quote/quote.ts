@@ -79,7 +79,11 @@ export type Summary = {
 };
 
 /** The answer to a deal with its repayment table. */
-export type Quote = Summary & { schedule: PaymentRow[] };
+export type Quote = Summary & {
+  schedule: PaymentRow[];
+  /** The yearly rates of its credit, where they were kept with it; percent a year. */
+  keptCost?: { apr: number; effectiveRate: number };
+};
 
 /** What extra payments save against the same loan without them. */
 export type Saved = {

@@ -28,7 +28,7 @@ export type Reached = ReachTerm &
  * @param budget each payment, in minor units
  * @param terms numbers of payments with their rates
  * @returns one for each term, in order
- * @example reach(deal, 60_000, [{ payments: 72, yearlyRate: "6.49" }])[0].price // 3685342
+ * @example reach(deal, 60_000, [{ payments: 72, yearlyRate: "6.49" }])[0].price // 3685359
  */
 export function reach(deal: Mapped, budget: number, terms: readonly ReachTerm[]): Reached[] {
   return terms.map(term => ({ ...term, ...reachedOver(overTerm(deal, term), budget) }));

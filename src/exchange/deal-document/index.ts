@@ -5,6 +5,12 @@ export {
   changedOptions,
   isNoChange,
 } from "./changes";
+export {
+  type Difference,
+  DOCUMENT_VERSION,
+  differenceBetween,
+  withDifference,
+} from "./difference";
 export type { DealChange, DealDocument, DealHeading, DealOption, DealOrder } from "./document.schema";
 export { LONGEST_NAME } from "./longest-name";
 export { MOST_OPTIONS } from "./most-options";

@@ -3,11 +3,13 @@ import type { Settings } from "@/exchange/settings";
 import type { VehicleFile } from "@/exchange/stock/stock.schema";
 import type {
   DealReply,
+  HistoryReply,
   KeptVehicle,
   RefusalReply,
   RegisterPage,
   SaveReply,
   SettingsReply,
+  StateReply,
   StockReply,
   StockVehicle,
 } from "@/server/contract";
@@ -56,6 +58,9 @@ export const api = {
   duplicate: (id: string) => ask<DealReply>("POST", `${dealPath(id)}/duplicate`),
   remove: (id: string) => ask<{ id: string }>("DELETE", dealPath(id)),
   restore: (id: string) => ask<DealReply>("POST", `${dealPath(id)}/restore`),
+  reopen: (id: string) => ask<DealReply>("POST", `${dealPath(id)}/reopen`),
+  history: (id: string) => ask<HistoryReply>("GET", `${dealPath(id)}/history`),
+  stateAfter: (id: string, change: number) => ask<StateReply>("GET", `${dealPath(id)}/history/${change}`),
   customersLike: (text: string) =>
     ask<{ customers: string[] }>("GET", `/api/names?customer=${encodeURIComponent(text)}`),
   vehiclesLike: (text: string) =>

@@ -3,8 +3,7 @@ import type { DealDocument } from "@/exchange/deal-document";
 import { api } from "@/features/api/client";
 import { notify } from "@/features/notices/notify";
 import type { DealReply } from "@/server/contract";
-import { describeDocument } from "./desk/describe-document";
-import { useNotation } from "./option/option-context";
+import { VersionsBeside } from "./history/VersionsBeside";
 
 type Props = {
   mine: DealDocument;
@@ -55,7 +54,11 @@ export function ConflictDialog({ mine, theirs, onKeepMine, onTakeTheirs }: Props
           <p className="mt-1 text-faint">
             It was changed and saved somewhere else while you were changing it here.
           </p>
-          <Differences mine={mine} theirs={theirs.document} />
+          <VersionsBeside
+            one={mine}
+            other={theirs.document}
+            names={["Here, unsaved", "Saved somewhere else"]}
+          />
           <div className="mt-4 flex flex-wrap gap-2">
             <button type="button" className="btn btn-primary btn-sm" onClick={() => void keepBoth()}>
               Keep both: mine becomes a deal of its own
@@ -75,43 +78,5 @@ export function ConflictDialog({ mine, theirs, onKeepMine, onTakeTheirs }: Props
         </div>
       </dialog>
     </>
-  );
-}
-
-function Differences({ mine, theirs }: { mine: DealDocument; theirs: DealDocument }) {
-  const { say } = useNotation();
-  const here = describeDocument(mine);
-  const there = describeDocument(theirs);
-  return (
-    <table className="mt-3 w-full">
-      <thead>
-        <tr className="text-left text-faint text-sm">
-          <th scope="col" className="py-1 font-normal">
-            Figure
-          </th>
-          <th scope="col" className="font-normal">
-            Here, unsaved
-          </th>
-          <th scope="col" className="font-normal">
-            Saved somewhere else
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {Object.entries(here).map(([name, text]) => {
-          const differs = text !== there[name];
-          return (
-            <tr key={name} className={`border-base-300 border-t ${differs ? "font-semibold" : "text-faint"}`}>
-              <th scope="row" className="py-1 pr-4 text-left font-normal">
-                {name}
-                {differs && <span className="sr-only"> (differs)</span>}
-              </th>
-              <td className="pr-4">{say(text)}</td>
-              <td>{say(there[name] ?? "")}</td>
-            </tr>
-          );
-        })}
-      </tbody>
-    </table>
   );
 }

@@ -25,6 +25,7 @@ import {
   deskReducer,
   openDesk,
   openedOption,
+  openSigned,
 } from "./desk/desk-state";
 import { KEPT_STEPS } from "./desk/kept-steps-key";
 import { useWarmUp } from "./desk/use-warm-up";
@@ -42,6 +43,9 @@ const ConflictDialog = lazy(() =>
   import("./ConflictDialog").then(({ ConflictDialog: dialog }) => ({ default: dialog })),
 );
 // A deal begins with one option, and with nothing to undo.
+const SignedNotice = lazy(() =>
+  import("./SignedNotice").then(({ SignedNotice: notice }) => ({ default: notice })),
+);
 const UndoRedo = lazy(() =>
   import("./desk/UndoRedo").then(({ UndoRedo: buttons }) => ({ default: buttons })),
 );
@@ -84,6 +88,10 @@ const withRest = (options: readonly DealOption[] | undefined, go: () => void) =>
     go,
   );
 
+/** A signed deal is looked at, and nothing of it changed. */
+const signedReducer: typeof deskReducer = (state, action) =>
+  action.type === "select" ? deskReducer(state, action) : state;
+
 /** Changes the deal as a whole, once what its options need is loaded. */
 function useEdit(state: DeskState, dispatch: Dispatch<DeskAction>): DeskValue["edit"] {
   const latest = useRef(state);
@@ -107,8 +115,10 @@ function useHasSteps({ steps }: DeskState, dealId: string): boolean {
 
 /** The structure and the plan beside the answer. */
 function Desk({ deal, house }: Props) {
-  const [state, dispatch] = useReducer(deskReducer, deal.document, document =>
-    openDesk(document, house.locale),
+  const { signing } = deal;
+  const isFrozen = deal.document.status === "signed" && !deal.deleted;
+  const [state, dispatch] = useReducer(isFrozen ? signedReducer : deskReducer, deal.document, document =>
+    signing ? openSigned(document, house.locale, signing.quotes) : openDesk(document, house.locale),
   );
   const show = useCallback(
     (document: DealDocument) => withRest(document.options, () => dispatch({ type: "open", document })),
@@ -132,16 +142,21 @@ function Desk({ deal, house }: Props) {
     [kind],
   );
   const again = useCallback(() => dispatch({ type: "option", action: { type: "again" } }), []);
-  useWarmUp(again, option.inputs.find === "payment");
+  useWarmUp(again, option.inputs.find === "payment" && !isFrozen);
   const edit = useEdit(state, dispatch);
   const desk = useMemo(() => ({ state, dispatch, edit, house }), [state, edit, house]);
-  const hasSteps = useHasSteps(state, deal.id);
-  const open = useMemo(() => ({ option, act }), [option, act]);
+  const hasSteps = useHasSteps(state, deal.id) && !isFrozen;
+  const open = useMemo(() => ({ option, act, isFrozen }), [option, act, isFrozen]);
   const isNew = deal.document.customer === "";
   useEffect(() => {
     if (isNew) window.document.getElementById(CUSTOMER_FIELD)?.focus();
   }, [isNew]);
   const { status } = saving;
+  // What it was signed with is what is shown from now on.
+  const isJustSigned = !isFrozen && document.status === "signed" && status.kind === "saved";
+  useEffect(() => {
+    if (isJustSigned) location.reload();
+  }, [isJustSigned]);
 
   return (
     <DeskContext value={desk}>
@@ -169,7 +184,12 @@ function Desk({ deal, house }: Props) {
               <DeletedNotice id={deal.id} onBack={saving.continueFrom} />
             </Suspense>
           )}
-          <DeskBody fileName={document.customer || "New deal"} />
+          {isFrozen && (
+            <Suspense fallback={<p className="text-success">This deal is signed.</p>}>
+              <SignedNotice deal={deal} />
+            </Suspense>
+          )}
+          <DeskBody dealId={deal.id} fileName={document.customer || "New deal"} />
         </div>
       </OptionContext>
     </DeskContext>

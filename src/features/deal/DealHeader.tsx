@@ -14,6 +14,7 @@ import { STATUS_NAMES } from "./desk/status-names";
 import { NameField, type Suggestion } from "./NameField";
 import { hasErrors } from "./option";
 import { useNotation, useOption } from "./option/option-context";
+import { Changeable } from "./parts/Changeable";
 
 type Props = { status: SaveStatus /** What can be undone. */; children: ReactNode };
 
@@ -55,40 +56,42 @@ export function DealHeader({ status, children }: Props) {
       <a href="/" className="btn btn-ghost btn-sm px-2" aria-label="Back to the deals">
         <ChevronLeft size={18} aria-hidden="true" />
       </a>
-      <NameField
-        label="Customer"
-        value={deal.customer}
-        id={CUSTOMER_FIELD}
-        placeholder="Customer’s name"
-        suggest={suggestCustomers}
-        className="min-w-52 grow-2 basis-52 font-semibold font-serif text-xl"
-        onChange={customer => dispatch({ type: "heading", change: { customer } })}
-      />
-      <NameField
-        label="Vehicle or purpose"
-        value={deal.vehicle}
-        placeholder="Vehicle or purpose"
-        suggest={text => suggestVehicles(text, notation)}
-        className="min-w-60 grow-3 basis-60"
-        onChange={vehicle => dispatch({ type: "heading", change: { vehicle } })}
-        onNamed={bringPrice}
-      />
-      <label className="flex items-center gap-2">
-        <span className="sr-only">Status</span>
-        <select
-          className="field w-28"
-          value={deal.status}
-          onChange={event =>
-            dispatch({ type: "heading", change: { status: event.target.value as DealStatus } })
-          }
-        >
-          {Object.entries(STATUS_NAMES).map(([value, name]) => (
-            <option key={value} value={value}>
-              {name}
-            </option>
-          ))}
-        </select>
-      </label>
+      <Changeable>
+        <NameField
+          label="Customer"
+          value={deal.customer}
+          id={CUSTOMER_FIELD}
+          placeholder="Customer’s name"
+          suggest={suggestCustomers}
+          className="min-w-52 grow-2 basis-52 font-semibold font-serif text-xl"
+          onChange={customer => dispatch({ type: "heading", change: { customer } })}
+        />
+        <NameField
+          label="Vehicle or purpose"
+          value={deal.vehicle}
+          placeholder="Vehicle or purpose"
+          suggest={text => suggestVehicles(text, notation)}
+          className="min-w-60 grow-3 basis-60"
+          onChange={vehicle => dispatch({ type: "heading", change: { vehicle } })}
+          onNamed={bringPrice}
+        />
+        <label className="flex items-center gap-2">
+          <span className="sr-only">Status</span>
+          <select
+            className="field w-28"
+            value={deal.status}
+            onChange={event =>
+              dispatch({ type: "heading", change: { status: event.target.value as DealStatus } })
+            }
+          >
+            {Object.entries(STATUS_NAMES).map(([value, name]) => (
+              <option key={value} value={value}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </label>
+      </Changeable>
       <div className="flex w-[4.25rem]">{children}</div>
       <SaveStatusLine status={status} unreadable={options.some(each => hasErrors(each.state.errors))} />
       <button

@@ -55,6 +55,8 @@ export type LeaseQuote = Omit<Capitalized, "base" | "cash"> & {
   startDate: DayNumber | null;
   firstDate: DayNumber | null;
   finalDate: DayNumber | null;
+  /** The effective rate, where it was kept with it; percent a year. */
+  keptEffectiveRate?: number;
   /** A plain sentence where the answer wants explaining. */
   note: string | undefined;
 };

@@ -3,6 +3,7 @@ import { moneyText } from "@/features/figures/format";
 import { fieldOf } from "../fields";
 import { isStale, shownQuote } from "../option";
 import { useNotation, useOption } from "../option/option-context";
+import { Changeable } from "../parts/Changeable";
 
 type Props = {
   /** Which figure is being found, from what, and the way to find another. */
@@ -27,16 +28,20 @@ export function SentenceCard({ findBar, children }: Props) {
       <div className="max-lg:card-paper max-lg:sticky max-lg:top-0 max-lg:z-20 max-lg:order-[-3] max-lg:max-h-[45dvh] max-lg:overflow-auto max-lg:px-4 max-lg:py-2 max-lg:shadow-md">
         <NoAnswer />
         {quote && (
-          <p
-            className={`font-serif text-[1.05rem] leading-snug lg:text-[1.25rem] lg:leading-[1.5] ${isStale(option) ? "stale" : ""}`}
-            data-testid="sentence"
-          >
-            {children}
-          </p>
+          <Changeable>
+            <p
+              className={`font-serif text-[1.05rem] leading-snug lg:text-[1.25rem] lg:leading-[1.5] ${isStale(option) ? "stale" : ""}`}
+              data-testid="sentence"
+            >
+              {children}
+            </p>
+          </Changeable>
         )}
         {quote?.note && option.answer.ok && <p className="mt-1 text-faint">{say(quote.note)}</p>}
       </div>
-      <div className="max-lg:card-paper max-lg:order-[-2] max-lg:px-4 max-lg:py-2 lg:mt-2">{findBar}</div>
+      <div className="max-lg:card-paper max-lg:order-[-2] max-lg:px-4 max-lg:py-2 lg:mt-2">
+        <Changeable>{findBar}</Changeable>
+      </div>
     </section>
   );
 }

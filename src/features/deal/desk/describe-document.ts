@@ -1,11 +1,12 @@
 import { quoteBy } from "@/core";
 import { answer } from "@/core/find";
-import { chosenOption, type DealDocument } from "@/exchange/deal-document";
-import { type DealFile, isLeaseInputs, readDeal } from "@/exchange/deal-file";
+import { chosenOption, type DealDocument, optionOf } from "@/exchange/deal-document";
+import { type DealFile, type DealInputs, isLeaseInputs, readDeal } from "@/exchange/deal-file";
 import { planTitle, planWords } from "@/exchange/deal-file/plan";
 import { structureWords } from "@/exchange/deal-file/structure";
 import { LOCALE_NAMES } from "@/exchange/notation";
-import { amountText } from "@/exchange/text";
+import { proposedNames } from "@/exchange/option-words";
+import { amountText, typedAmountText } from "@/exchange/text";
 import { type LoanView, provideFields, STRUCTURE_FIELD_NAMES } from "../fields";
 import { leaseField } from "../fields/lease-field";
 import { loanField } from "../fields/loan-fields";
@@ -18,17 +19,56 @@ import { STATUS_NAMES } from "./status-names";
 provideFields(loanField);
 provideFields(leaseField);
 
-/** A deal's figures by name, typed and found, for setting two versions side by side. */
-export function describeDocument(document: DealDocument): Record<string, string> {
-  const { inputs } = chosenOption(document);
+/** Whose deal it is, for what, how it stands and which option is chosen, by name. */
+function describeHeading(document: DealDocument): Record<string, string> {
+  const { customer, vehicle, status, budget, options } = document;
+  const { inputs, id } = chosenOption(document);
   return {
-    Customer: document.customer || "–",
-    "Vehicle or purpose": document.vehicle || "–",
-    Status: STATUS_NAMES[document.status],
+    Customer: customer || "–",
+    "Vehicle or purpose": vehicle || "–",
+    Status: STATUS_NAMES[status],
+    ...(budget !== undefined && { "Budget a month": typedAmountText(budget, inputs.currency) }),
+    ...(options.length > 1 && { "Chosen option": called(document).get(id) ?? "–" }),
+  };
+}
+
+/** An option's figures by name, typed and found, for setting two versions side by side. */
+export function describeOption(inputs: DealInputs): Record<string, string> {
+  return {
     Currency: inputs.currency,
     "Figures as in": inputs.locale ? LOCALE_NAMES[inputs.locale] : "the house's place",
     ...(isLeaseInputs(inputs) ? describeLease(inputs) : describeLoan(inputs)),
   };
+}
+
+/** A part of two states of a deal; null where one of them does not have it. */
+export type DescribedPart = {
+  /** What the option is called; null for the heading, and where there is but one. */
+  name: string | null;
+  one: Record<string, string> | null;
+  other: Record<string, string> | null;
+};
+
+/** Two states of a deal in their parts: the heading, then each option that either has. */
+export function describeParts(one: DealDocument, other: DealDocument): DescribedPart[] {
+  const [these, those] = [called(one), called(other)];
+  const ids = [...new Set([...one.options, ...other.options].map(({ id }) => id))];
+  return [
+    { name: null, one: describeHeading(one), other: describeHeading(other) },
+    ...ids.map(id => {
+      const [here, there] = [optionOf(one, id), optionOf(other, id)];
+      return {
+        name: ids.length > 1 ? (those.get(id) ?? these.get(id) ?? null) : null,
+        one: here ? describeOption(here.inputs) : null,
+        other: there ? describeOption(there.inputs) : null,
+      };
+    }),
+  ];
+}
+
+function called({ options }: DealDocument): Map<string, string> {
+  const names = proposedNames(options);
+  return new Map(options.map(({ id }, index) => [id, names[index] ?? ""]));
 }
 
 function describeLoan(inputs: DealFile): Record<string, string> {

@@ -1,5 +1,5 @@
 import { memo } from "react";
-import { LEASE_RATE_NOTICE, type LeaseQuote, leaseEffectiveRate } from "@/core";
+import { LEASE_RATE_NOTICE, type LeaseQuote, leaseEffectiveRate, success } from "@/core";
 import { amountText } from "@/exchange/text";
 import { CostCard, CostCards } from "../answer/CostCard";
 import { shownQuote } from "../option";
@@ -92,6 +92,7 @@ function includedIfReturned({ equity, deposit, filled, dueAtSigning }: LeaseQuot
 }
 
 function effectiveRateText(quote: LeaseQuote): string {
-  const rate = leaseEffectiveRate(quote);
+  const { keptEffectiveRate } = quote;
+  const rate = keptEffectiveRate === undefined ? leaseEffectiveRate(quote) : success(keptEffectiveRate);
   return rate.ok ? `effective rate ${rate.value.toFixed(2)} % a year *` : rate.failure.sentence;
 }

@@ -1,8 +1,8 @@
 import { lazy, Suspense, useState } from "react";
 import { LeaseTable } from "@/features/repayment/LeaseTable";
+import type { AnswerProps } from "../desk/answer-props";
 import { isStale, notationIn, shownQuote } from "../option";
 import { useLease } from "../option/option-context";
-import type { AnswerProps } from "../views/views";
 import { LeaseCosts } from "./LeaseCosts";
 import { LeasePlanCard } from "./LeasePlanCard";
 import { LeaseSentence } from "./LeaseSentence";

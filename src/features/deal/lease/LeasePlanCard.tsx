@@ -5,6 +5,7 @@ import { amountText, factorText, rateText } from "@/exchange/text";
 import { reckonedBy } from "../fields/reckoning";
 import { shownQuote } from "../option";
 import { useLease, useNotation } from "../option/option-context";
+import { Changeable } from "../parts/Changeable";
 import { Choice } from "../parts/choices";
 import { FigureField } from "../parts/FigureField";
 import { WorkingButton } from "../parts/WorkingButton";
@@ -27,61 +28,63 @@ export const LeasePlanCard = memo(function LeasePlanCard() {
       <h2 id="plan-title" className="font-semibold text-lg">
         Plan: lease {RECKONING_WORDS[plan.reckoning]}
       </h2>
-      <div className="mt-1 grid grid-cols-2 items-start gap-x-3 gap-y-1.5 @xl:grid-cols-4">
-        <Choice
-          id={KIND_ID}
-          label="Kind"
-          value={"lease" as const}
-          choices={KINDS_OF_A_VEHICLE}
-          onChange={kind => {
-            if (kind === "lease") return;
-            turn(act, "loan");
-            act({
-              type: "plan",
-              change: now => asKind(now, kind, quote?.firstDate ?? null),
-              forget: "datedPayments",
-            });
-          }}
-        />
-        <Choice
-          label="Reckoned"
-          value={plan.reckoning}
-          choices={RECKONINGS}
-          onChange={reckoning => act({ type: "lease", change: now => reckonedBy(now, reckoning) })}
-        />
-        <FigureField field={plan.reckoning === "moneyFactor" ? "lease/moneyFactor" : "lease/yearlyRate"} />
-        <div>
-          <FigureField field="lease/residual" />
-          <ResidualKind />
+      <Changeable>
+        <div className="mt-1 grid grid-cols-2 items-start gap-x-3 gap-y-1.5 @xl:grid-cols-4">
+          <Choice
+            id={KIND_ID}
+            label="Kind"
+            value={"lease" as const}
+            choices={KINDS_OF_A_VEHICLE}
+            onChange={kind => {
+              if (kind === "lease") return;
+              turn(act, "loan");
+              act({
+                type: "plan",
+                change: now => asKind(now, kind, quote?.firstDate ?? null),
+                forget: "datedPayments",
+              });
+            }}
+          />
+          <Choice
+            label="Reckoned"
+            value={plan.reckoning}
+            choices={RECKONINGS}
+            onChange={reckoning => act({ type: "lease", change: now => reckonedBy(now, reckoning) })}
+          />
+          <FigureField field={plan.reckoning === "moneyFactor" ? "lease/moneyFactor" : "lease/yearlyRate"} />
+          <div>
+            <FigureField field="lease/residual" />
+            <ResidualKind />
+          </div>
+          <FigureField field="lease/payments" />
+          <FigureField field="lease/years" />
+          <Choice
+            label="How often"
+            value={plan.frequency}
+            choices={FREQUENCY_CHOICES}
+            onChange={frequency => act({ type: "lease", change: now => withFrequency(now, frequency) })}
+          />
+          <div>
+            <FigureField field="lease/inAdvance" />
+            <InAdvanceRemark />
+          </div>
+          <FigureField field="lease/signed" />
+          <Choice
+            label="Residual due"
+            value={plan.residualDue ?? "end"}
+            choices={RESIDUAL_DUE}
+            onChange={residualDue => act({ type: "lease", change: now => ({ ...now, residualDue }) })}
+          />
+          <Choice
+            label="Payment rounded"
+            value={plan.rounding ?? "nearest"}
+            choices={ROUNDINGS}
+            onChange={rounding => act({ type: "lease", change: now => ({ ...now, rounding }) })}
+          />
         </div>
-        <FigureField field="lease/payments" />
-        <FigureField field="lease/years" />
-        <Choice
-          label="How often"
-          value={plan.frequency}
-          choices={FREQUENCY_CHOICES}
-          onChange={frequency => act({ type: "lease", change: now => withFrequency(now, frequency) })}
-        />
-        <div>
-          <FigureField field="lease/inAdvance" />
-          <InAdvanceRemark />
-        </div>
-        <FigureField field="lease/signed" />
-        <Choice
-          label="Residual due"
-          value={plan.residualDue ?? "end"}
-          choices={RESIDUAL_DUE}
-          onChange={residualDue => act({ type: "lease", change: now => ({ ...now, residualDue }) })}
-        />
-        <Choice
-          label="Payment rounded"
-          value={plan.rounding ?? "nearest"}
-          choices={ROUNDINGS}
-          onChange={rounding => act({ type: "lease", change: now => ({ ...now, rounding }) })}
-        />
-      </div>
-      <Rates />
-      <LeaseParts />
+        <Rates />
+        <LeaseParts />
+      </Changeable>
     </section>
   );
 });

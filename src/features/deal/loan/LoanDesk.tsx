@@ -1,8 +1,8 @@
 import { RepaymentTable } from "@/features/repayment/RepaymentTable";
+import type { AnswerProps } from "../desk/answer-props";
 import { isStale, notationIn, shownQuote } from "../option";
 import { useLoan } from "../option/option-context";
 import { PlanCard } from "../plan/PlanCard";
-import type { AnswerProps } from "../views/views";
 import { LoanCosts } from "./LoanCosts";
 import { LoanSentence } from "./LoanSentence";
 

@@ -6,7 +6,7 @@ const costs = new WeakMap<Quote, Result<CostOfCredit>>();
 
 /** The yearly rates of an answer; undefined while what only some loans need is still being loaded. */
 export function costOf(quote: Quote): Result<CostOfCredit> | undefined {
-  const known = costs.get(quote);
+  const known = quote.keptCost ? success(quote.keptCost) : costs.get(quote);
   if (known) return known;
   const ofStream = costOfStream(quote);
   const cost = ofStream ? success(ofStream) : isRestLoaded() ? loadedRest().costOfCredit(quote) : undefined;

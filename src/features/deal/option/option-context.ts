@@ -4,7 +4,12 @@ import type { OptionAction } from "./option-actions";
 import { type LeaseState, type LoanState, notationIn, type OptionState } from "./option-state";
 
 /** An option on the screen, and what is done with it. */
-export type OpenOption<State = OptionState> = { option: State; act: Dispatch<OptionAction> };
+export type OpenOption<State = OptionState> = {
+  option: State;
+  act: Dispatch<OptionAction>;
+  /** Whether nothing of it can be changed, because the deal is signed. */
+  isFrozen?: boolean;
+};
 
 export const OptionContext = createContext<OpenOption | null>(null);
 
@@ -14,6 +19,9 @@ export function useOption(): OpenOption {
   if (!open) throw new Error("useOption needs an OptionContext around it.");
   return open;
 }
+
+/** Whether nothing of the option can be changed. */
+export const useIsFrozen = (): boolean => useOption().isFrozen ?? false;
 
 /** The option, which is a loan. */
 export function useLoan(): OpenOption<LoanState> {

@@ -4,6 +4,7 @@ import { LONGEST_NAME } from "@/exchange/deal-document";
 import { amountIn, inNotation } from "@/exchange/notation";
 import { rateText } from "@/exchange/text";
 import { isStale, notationIn, type OptionState, shownQuote } from "../option";
+import { useIsFrozen } from "../option/option-context";
 import type { CalledOption, OptionActions } from "./use-options";
 
 type Props = CalledOption & {
@@ -19,6 +20,7 @@ type Props = CalledOption & {
 /** One option: its name, its payment, what it costs. Alt and an arrow move it. */
 export const OptionCard = memo(function OptionCard(props: Props) {
   const { id, name, called, isOpen, isChosen, state, number, isTarget, actions, onMoved } = props;
+  const isFrozen = useIsFrozen();
   const [isNaming, setNaming] = useState(false);
   const button = useRef<HTMLButtonElement>(null);
   const quote = shownQuote(state);
@@ -87,15 +89,17 @@ export const OptionCard = memo(function OptionCard(props: Props) {
               </span>
             </span>
           </button>
-          <button
-            type="button"
-            className="mr-1 grid size-6 shrink-0 cursor-pointer place-items-center rounded-field text-faint hover:bg-base-200"
-            aria-label={`Rename “${called}”`}
-            title="Rename it"
-            onClick={() => setNaming(true)}
-          >
-            <Pencil size={13} aria-hidden="true" />
-          </button>
+          {!isFrozen && (
+            <button
+              type="button"
+              className="mr-1 grid size-6 shrink-0 cursor-pointer place-items-center rounded-field text-faint hover:bg-base-200"
+              aria-label={`Rename “${called}”`}
+              title="Rename it"
+              onClick={() => setNaming(true)}
+            >
+              <Pencil size={13} aria-hidden="true" />
+            </button>
+          )}
         </>
       )}
     </li>

@@ -4,6 +4,7 @@ import { planTitle } from "@/exchange/deal-file/plan";
 import { yearsText } from "@/features/figures/format";
 import { hasRareParts, shownQuote } from "../option";
 import { useLoan } from "../option/option-context";
+import { Changeable } from "../parts/Changeable";
 import { Choice } from "../parts/choices";
 import { FigureField } from "../parts/FigureField";
 import { FREQUENCY_CHOICES, ROUNDINGS } from "./choices-of-plan";
@@ -24,48 +25,50 @@ export const PlanCard = memo(function PlanCard() {
       <h2 id="plan-title" className="font-semibold text-lg">
         Plan: {planTitle(plan)}
       </h2>
-      <div className="mt-1 grid grid-cols-2 items-start gap-x-3 gap-y-1.5 @xl:grid-cols-4">
-        <FigureField field="yearlyRate" />
-        {!plan.datedPayments && (
-          <>
-            <FigureField field="payments" />
-            <FigureField field="years" />
-          </>
+      <Changeable>
+        <div className="mt-1 grid grid-cols-2 items-start gap-x-3 gap-y-1.5 @xl:grid-cols-4">
+          <FigureField field="yearlyRate" />
+          {!plan.datedPayments && (
+            <>
+              <FigureField field="payments" />
+              <FigureField field="years" />
+            </>
+          )}
+          <Choice
+            label="How often"
+            value={plan.frequency}
+            choices={FREQUENCY_CHOICES}
+            onChange={frequency => act({ type: "plan", change: now => withFrequency(now, frequency) })}
+          />
+          {plan.frequency === "twiceAMonth" && <FigureField field="twiceMonthlyDays" />}
+          <Choice
+            id={KIND_ID}
+            label="Kind"
+            value={kindOf(plan) as Kind | "lease"}
+            choices={option.inputs.structure.purpose === undefined ? KINDS_OF_A_VEHICLE : KINDS}
+            onChange={kind =>
+              kind === "lease"
+                ? turn(act, kind)
+                : act({ type: "plan", change: now => asKind(now, kind, firstDate), forget: "datedPayments" })
+            }
+          />
+          <FigureField field="signed" />
+          {!plan.datedPayments && <FigureField field="firstPayment" />}
+          <Choice
+            label="Payment rounded"
+            value={plan.rounding ?? "nearest"}
+            choices={ROUNDINGS}
+            onChange={rounding => act({ type: "plan", change: now => ({ ...now, rounding }) })}
+          />
+        </div>
+        <FirstPaymentRemark />
+        {hasRareParts(plan) && (
+          <Suspense fallback={<p className="text-faint text-sm">Opening …</p>}>
+            <PlanParts />
+          </Suspense>
         )}
-        <Choice
-          label="How often"
-          value={plan.frequency}
-          choices={FREQUENCY_CHOICES}
-          onChange={frequency => act({ type: "plan", change: now => withFrequency(now, frequency) })}
-        />
-        {plan.frequency === "twiceAMonth" && <FigureField field="twiceMonthlyDays" />}
-        <Choice
-          id={KIND_ID}
-          label="Kind"
-          value={kindOf(plan) as Kind | "lease"}
-          choices={option.inputs.structure.purpose === undefined ? KINDS_OF_A_VEHICLE : KINDS}
-          onChange={kind =>
-            kind === "lease"
-              ? turn(act, kind)
-              : act({ type: "plan", change: now => asKind(now, kind, firstDate), forget: "datedPayments" })
-          }
-        />
-        <FigureField field="signed" />
-        {!plan.datedPayments && <FigureField field="firstPayment" />}
-        <Choice
-          label="Payment rounded"
-          value={plan.rounding ?? "nearest"}
-          choices={ROUNDINGS}
-          onChange={rounding => act({ type: "plan", change: now => ({ ...now, rounding }) })}
-        />
-      </div>
-      <FirstPaymentRemark />
-      {hasRareParts(plan) && (
-        <Suspense fallback={<p className="text-faint text-sm">Opening …</p>}>
-          <PlanParts />
-        </Suspense>
-      )}
-      <AddPart />
+        <AddPart />
+      </Changeable>
     </section>
   );
 });

@@ -1,4 +1,5 @@
 import type { ReactNode } from "react";
+import { Changeable } from "../parts/Changeable";
 import { useStructure } from "./use-structure";
 
 type Props = {
@@ -23,9 +24,9 @@ export function TallyCard({ children, after, foot }: Props) {
           <span className="text-faint text-sm">running total, {inputs.currency}</span>
         </div>
         <div className="mt-1.5 grid grid-cols-[1fr_0.75rem_7.25rem_5.75rem] items-center gap-x-2 gap-y-1.5">
-          {children}
+          <Changeable>{children}</Changeable>
         </div>
-        {after}
+        <Changeable>{after}</Changeable>
       </div>
       {foot}
     </section>

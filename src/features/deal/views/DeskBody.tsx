@@ -9,6 +9,9 @@ import type { View } from "./views";
 const OptionStrip = lazy(() =>
   import("../options/OptionStrip").then(({ OptionStrip: strip }) => ({ default: strip })),
 );
+const History = lazy(() =>
+  import("../history/History").then(({ History: history }) => ({ default: history })),
+);
 const LineUp = lazy(() => import("../line-up/LineUp").then(({ LineUp: lineUp }) => ({ default: lineUp })));
 const Reach = lazy(() => import("../reach/Reach").then(({ Reach: reach }) => ({ default: reach })));
 const PaymentMap = lazy(() => import("../map/PaymentMap").then(({ PaymentMap: map }) => ({ default: map })));
@@ -33,7 +36,7 @@ const opened = (part: ReactNode) => (
 );
 
 /** The options, and the open one in the view that is looked at. */
-export function DeskBody({ fileName }: { fileName: string }) {
+export function DeskBody({ dealId, fileName }: { dealId: string; fileName: string }) {
   const { state } = useDesk();
   const [view, setView] = useState<View>("repayment");
   const [mapChoice, setMapChoice] = useState<MapChoice | null>(null);
@@ -49,9 +52,9 @@ export function DeskBody({ fileName }: { fileName: string }) {
         </Suspense>
       )}
       <ViewBar view={view} onView={setView} />
-      {view === "lineUp" ? (
-        opened(<LineUp />)
-      ) : (
+      {view === "history" && opened(<History dealId={dealId} />)}
+      {view === "lineUp" && opened(<LineUp />)}
+      {view !== "history" && view !== "lineUp" && (
         <div className="flex min-h-0 flex-1 flex-col gap-4 lg:flex-row">
           <div
             className={`flex shrink-0 flex-col gap-3 max-lg:order-[-1] lg:max-h-full lg:w-[27rem] lg:self-start ${isWhole ? "" : "lg:overflow-auto"}`}

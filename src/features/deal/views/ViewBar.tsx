@@ -1,5 +1,6 @@
 import { lazy, Suspense, useState } from "react";
 import { useDesk } from "../desk/desk-context";
+import { useIsFrozen } from "../option/option-context";
 import { VIEWS, type View } from "./views";
 
 // A deal begins with one option: the screen starts without the code for more.
@@ -10,17 +11,22 @@ const MoreOptions = lazy(() =>
   import("../options/MoreOptions").then(({ MoreOptions: panel }) => ({ default: panel })),
 );
 
+/** A signed deal has nothing that could be moved on a map. */
+const viewsOf = (isFrozen: boolean) =>
+  (Object.keys(VIEWS) as View[]).filter(view => !isFrozen || (view !== "map" && view !== "reach"));
+
 type Props = { view: View; onView: (view: View) => void };
 
 /** The views of the deal, and what can be done with its options. */
 export function ViewBar({ view, onView }: Props) {
   const { options } = useDesk().state;
+  const isFrozen = useIsFrozen();
   const [isAdding, setAdding] = useState(false);
   return (
     <>
       <div className="flex flex-wrap items-center gap-x-1 gap-y-1">
         <nav aria-label="Views of the deal" className="flex flex-wrap gap-x-1">
-          {(Object.keys(VIEWS) as View[]).map(each => (
+          {viewsOf(isFrozen).map(each => (
             <button
               key={each}
               type="button"
@@ -33,20 +39,22 @@ export function ViewBar({ view, onView }: Props) {
           ))}
         </nav>
         <span className="grow" />
-        {options.length > 1 && (
+        {options.length > 1 && !isFrozen && (
           <Suspense fallback={null}>
             <OptionTools />
           </Suspense>
         )}
-        <button
-          type="button"
-          id="more-options"
-          aria-expanded={isAdding}
-          className="btn btn-ghost btn-sm text-primary"
-          onClick={() => setAdding(!isAdding)}
-        >
-          + Option
-        </button>
+        {!isFrozen && (
+          <button
+            type="button"
+            id="more-options"
+            aria-expanded={isAdding}
+            className="btn btn-ghost btn-sm text-primary"
+            onClick={() => setAdding(!isAdding)}
+          >
+            + Option
+          </button>
+        )}
       </div>
       {isAdding && (
         <Suspense fallback={<p className="text-faint">Opening …</p>}>

@@ -1,12 +1,10 @@
 /** What stands beside the structure, or in its place. */
-export const VIEWS = { repayment: "Repayment", lineUp: "Line-up", map: "Map", reach: "Reach" } as const;
+export const VIEWS = {
+  repayment: "Repayment",
+  lineUp: "Line-up",
+  map: "Map",
+  reach: "Reach",
+  history: "History",
+} as const;
 
 export type View = keyof typeof VIEWS;
-
-/** What the answer of a deal is drawn with. */
-export type AnswerProps = {
-  /** The name of the file that a table is downloaded as. */
-  fileName: string;
-  /** Whether the plan and the table stand below it; else another view does. */
-  isWhole: boolean;
-};

@@ -1,0 +1,172 @@
+import { and, desc, eq, gt, sql } from "drizzle-orm";
+import {
+  type DealDocument,
+  type Difference,
+  DOCUMENT_VERSION,
+  differenceBetween,
+  upToDate,
+  withDifference,
+} from "@/exchange/deal-document";
+import { changePhrase, changesInWords } from "@/exchange/option-words";
+import type { Database } from "./database";
+import { type CHANGE_KINDS, dealChanges } from "./schema";
+
+export type ChangeKind = (typeof CHANGE_KINDS)[number];
+
+/** Changes that follow each other so closely are kept as one, until that one has gone on for long. */
+const CLOSE_MS = 60_000;
+const LONGEST_MS = 10 * 60_000;
+/** How much of what changed is said; the rest is counted. */
+const MOST_PHRASES = 6;
+
+/** A deal before and after it was saved. */
+export type Saved = {
+  dealId: string;
+  before: DealDocument;
+  after: DealDocument;
+  /** The deal's version after it. */
+  version: number;
+  at: Date;
+  /** When the state before it was saved. */
+  beforeAt: Date;
+};
+
+/** Notes what a save has changed; close on another it becomes one with it. Costs the same however much came before. */
+export async function noteChange(tx: Database, saved: Saved): Promise<void> {
+  const { dealId, before, after, version, at } = saved;
+  const [last] = await tx
+    .select()
+    .from(dealChanges)
+    .where(eq(dealChanges.dealId, dealId))
+    .orderBy(desc(dealChanges.number))
+    .limit(1);
+  if (!last) await tx.insert(dealChanges).values(begun(dealId, saved.beforeAt, version - 1));
+  const kind = kindOf(before, after);
+  if (last && kind === "changed" && isClose(last, at)) {
+    const earlier = stateBefore(before, last);
+    const values = { at, words: wordsOf(earlier, after), back: differenceBetween(after, earlier) };
+    const where = and(eq(dealChanges.dealId, dealId), eq(dealChanges.number, last.number));
+    // What was changed back again is no change.
+    if (values.back.length === 0) await tx.delete(dealChanges).where(where);
+    else
+      await tx
+        .update(dealChanges)
+        .set({ ...values, dealVersion: version, payment: null })
+        .where(where);
+    return;
+  }
+  await tx.insert(dealChanges).values({
+    dealId,
+    number: (last?.number ?? 1) + 1,
+    kind,
+    began: at,
+    at,
+    words: wordsOf(before, after),
+    documentVersion: DOCUMENT_VERSION,
+    back: differenceBetween(after, before),
+    dealVersion: version,
+  });
+}
+
+/** Notes that a deal was begun. */
+export async function noteBeginning(tx: Database, dealId: string, at: Date): Promise<void> {
+  await tx.insert(dealChanges).values(begun(dealId, at, 1));
+}
+
+function begun(dealId: string, at: Date, dealVersion: number): typeof dealChanges.$inferInsert {
+  return {
+    dealId,
+    number: 1,
+    kind: "begun",
+    began: at,
+    at,
+    words: "",
+    documentVersion: DOCUMENT_VERSION,
+    dealVersion,
+  };
+}
+
+type Row = typeof dealChanges.$inferSelect;
+
+const isClose = ({ kind, began, at, documentVersion }: Row, now: Date) =>
+  kind === "changed" &&
+  documentVersion === DOCUMENT_VERSION &&
+  now.getTime() - at.getTime() <= CLOSE_MS &&
+  now.getTime() - began.getTime() <= LONGEST_MS;
+
+function kindOf(before: DealDocument, after: DealDocument): ChangeKind {
+  if (before.status === after.status) return "changed";
+  if (after.status === "signed") return "signed";
+  return before.status === "signed" ? "reopened" : "changed";
+}
+
+function wordsOf(before: DealDocument, after: DealDocument): string {
+  const phrases = changesInWords(before, after).map(change => changePhrase(change));
+  const rest = phrases.length - MOST_PHRASES;
+  return [...phrases.slice(0, MOST_PHRASES), ...(rest > 0 ? [`${rest} more`] : [])].join(", ");
+}
+
+/** The state before a change, from the one after it. */
+function stateBefore(after: DealDocument, { back, documentVersion }: Row): DealDocument {
+  if (back === null) return after;
+  if (Array.isArray(back)) return withDifference(after, back as Difference);
+  return documentVersion === DOCUMENT_VERSION ? back : (upToDate(back) as DealDocument);
+}
+
+/** One change of a deal, as it is told. */
+export type ToldChange = Pick<Row, "number" | "kind" | "at" | "who" | "words" | "payment">;
+
+/** The changes of a deal, the latest first. */
+export async function changesOf(database: Database, dealId: string): Promise<ToldChange[]> {
+  const { number, kind, at, who, words, payment } = dealChanges;
+  return database
+    .select({ number, kind, at, who, words, payment })
+    .from(dealChanges)
+    .where(eq(dealChanges.dealId, dealId))
+    .orderBy(desc(dealChanges.number));
+}
+
+/**
+ * The state of a deal after one of its changes.
+ *
+ * @param present the deal as it is now
+ * @returns undefined where there is no such change
+ */
+export async function stateAfter(
+  database: Database,
+  dealId: string,
+  present: DealDocument,
+  number: number,
+): Promise<DealDocument | undefined> {
+  const [asked] = await database
+    .select({ number: dealChanges.number })
+    .from(dealChanges)
+    .where(and(eq(dealChanges.dealId, dealId), eq(dealChanges.number, number)));
+  if (!asked) return undefined;
+  const later = await database
+    .select()
+    .from(dealChanges)
+    .where(and(eq(dealChanges.dealId, dealId), gt(dealChanges.number, number)))
+    .orderBy(desc(dealChanges.number));
+  return later.reduce(stateBefore, present);
+}
+
+/** Keeps the payment that a change has led to. */
+export async function notePayment(
+  tx: Database,
+  dealId: string,
+  dealVersion: number,
+  payment: number | null,
+): Promise<void> {
+  const latest = sql`(select max(${dealChanges.number}) from ${dealChanges} where ${dealChanges.dealId} = ${dealId})`;
+  await tx
+    .update(dealChanges)
+    .set({ payment })
+    .where(
+      and(
+        eq(dealChanges.dealId, dealId),
+        eq(dealChanges.number, latest),
+        eq(dealChanges.dealVersion, dealVersion),
+      ),
+    );
+}

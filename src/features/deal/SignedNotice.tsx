@@ -1,0 +1,63 @@
+import { BadgeCheck } from "lucide-react";
+import { useState } from "react";
+import { CORE_VERSION } from "@/core";
+import { api } from "@/features/api/client";
+import { notify } from "@/features/notices/notify";
+import type { DealReply } from "@/server/contract";
+
+/** Says that a deal is signed and its figures stay, and takes it up again. */
+export function SignedNotice({ deal }: { deal: DealReply }) {
+  const { signing } = deal;
+  const [isAsking, setAsking] = useState(false);
+  const reopen = async () => {
+    const answer = await api.reopen(deal.id);
+    if (answer.kind === "done") location.reload();
+    else
+      notify.error(
+        answer.kind === "away" ? "The server is away; try again when it is back." : answer.sentence,
+      );
+  };
+  return (
+    <section
+      aria-label="Signed"
+      className="flex flex-wrap items-center gap-x-3 gap-y-1 rounded-box border border-success px-4 py-1.5"
+    >
+      <BadgeCheck size={18} aria-hidden="true" className="text-success" />
+      <p>{signing ? signedWords(signing) : "Signed. Its figures are being kept."}</p>
+      <span className="grow" />
+      {isAsking ? (
+        <>
+          <span className="text-sm">Its history will show that it was reopened.</span>
+          <button type="button" className="btn btn-primary btn-sm" onClick={() => void reopen()}>
+            Reopen it
+          </button>
+          <button type="button" className="btn btn-ghost btn-sm" onClick={() => setAsking(false)}>
+            Leave it signed
+          </button>
+        </>
+      ) : (
+        <button type="button" className="btn btn-sm" onClick={() => setAsking(true)}>
+          Reopen to change it
+        </button>
+      )}
+    </section>
+  );
+}
+
+function signedWords({ isLate, at, coreVersion }: NonNullable<DealReply["signing"]>): string {
+  const when = whenText(at);
+  const signed = isLate
+    ? `Signed before figures were kept with it; they were kept on ${when} and stay as they were then`
+    : `Signed on ${when}. Every figure is as it was then`;
+  if (coreVersion === CORE_VERSION) return `${signed}.`;
+  return `${signed}, by version ${coreVersion} of the computation; today’s is ${CORE_VERSION}.`;
+}
+
+const whenText = (instant: string) =>
+  new Date(instant).toLocaleString("en-GB", {
+    day: "numeric",
+    month: "short",
+    year: "numeric",
+    hour: "2-digit",
+    minute: "2-digit",
+  });

@@ -1,0 +1,23 @@
+import type { Store } from "@/data/store";
+import { chosenOption } from "@/exchange/deal-document";
+import type { HistoryReply, StateReply } from "./contract";
+import { openDeal } from "./deals";
+import { Refusal } from "./refusal";
+
+/** The changes of a deal, the latest first. */
+export async function dealHistory(store: Store, id: string): Promise<HistoryReply> {
+  const { document } = await openDeal(store, id);
+  const changes = await store.changesOf(id);
+  return {
+    currency: chosenOption(document).inputs.currency,
+    changes: changes.map(({ at, ...change }) => ({ ...change, at: at.toISOString() })),
+  };
+}
+
+/** A deal as it was after one of its changes. */
+export async function dealAfterChange(store: Store, id: string, number: string): Promise<StateReply> {
+  const { document } = await openDeal(store, id);
+  const state = /^\d{1,9}$/.test(number) ? await store.stateAfter(id, document, Number(number)) : undefined;
+  if (!state) throw new Refusal(404, "There is no such change of this deal.");
+  return { document: state };
+}

@@ -1,0 +1,2 @@
+export { keepLateSignings } from "./late-signings";
+export { signingOf } from "./signing-of";

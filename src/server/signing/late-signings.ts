@@ -1,0 +1,20 @@
+import type { Store } from "@/data/store";
+import { signingOf } from "./signing-of";
+
+const AT_A_TIME = 20;
+
+/** Keeps the quotes of deals that were signed before quotes were kept, as the present core makes them; they say so. */
+export async function keepLateSignings(store: Store): Promise<void> {
+  const done = new Set<string>();
+  for (;;) {
+    const ids = (await store.signedWithoutQuotes(AT_A_TIME + done.size)).filter(id => !done.has(id));
+    if (ids.length === 0) return;
+    for (const id of ids.slice(0, AT_A_TIME)) {
+      const deal = await store.getDeal(id);
+      const signing = deal && (await signingOf(deal.document, true));
+      if (deal && signing) await store.keepLateSigning(id, deal.version, signing);
+      // One that takes too much work is not tried for ever.
+      done.add(id);
+    }
+  }
+}
