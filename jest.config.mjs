@@ -1,4 +1,4 @@
-// TypeBox ships ES modules only, so it goes through SWC with our own files.
+// TypeBox and D3 ship ES modules only, so they go through SWC with our own files.
 const swc = {
   jsc: {
     target: "es2023",
@@ -14,7 +14,7 @@ export default {
   globalSetup: "<rootDir>/tests/bundled-core.mjs",
   setupFiles: ["<rootDir>/tests/setup.ts"],
   transform: { "\\.(t|j|mj)sx?$": ["@swc/jest", swc] },
-  transformIgnorePatterns: ["/node_modules/(?!typebox/)"],
+  transformIgnorePatterns: ["/node_modules/(?!typebox/|d3-|internmap/)"],
   moduleNameMapper: {
     "^@/core$": "<rootDir>/node_modules/.cache/kellux/core.cjs",
     "^@/(.*)$": "<rootDir>/src/$1",

@@ -1,4 +1,5 @@
 import { and, desc, eq, inArray, isNotNull, isNull, ne, sql } from "drizzle-orm";
+import type { RegisterKind } from "@/exchange/option-words";
 import type { Database } from "./database";
 import { notePayment } from "./history";
 import { deals, options, registerLines } from "./schema";
@@ -13,10 +14,20 @@ export type KeptFigures = {
   paid: string;
   /** Why there is no answer. */
   problem: string | null;
+  /** What kind of plan it is; null where it cannot be told. */
+  planKind: RegisterKind | null;
+  /** What it is called where it has no name of its own. */
+  chosenName: string;
 };
 
 /** Figures of a deal as they follow from it at one of its versions, and what a search finds them by. */
-export type MadeFigures = { dealId: string; dealVersion: number; figures: KeptFigures; figuresText: string };
+export type MadeFigures = {
+  dealId: string;
+  dealVersion: number;
+  optionCount: number;
+  figures: KeptFigures;
+  figuresText: string;
+};
 
 /** Keeps figures in the register; not those of a deal that was changed since. */
 export async function keepFigures(
@@ -25,10 +36,10 @@ export async function keepFigures(
   madeBy: string,
 ): Promise<void> {
   await database.transaction(async tx => {
-    for (const { dealId, dealVersion, figures, figuresText } of made) {
+    for (const { dealId, dealVersion, optionCount, figures, figuresText } of made) {
       await tx
         .update(registerLines)
-        .set({ ...figures, figuresText, madeBy })
+        .set({ ...figures, optionCount, figuresText, madeBy })
         .where(and(eq(registerLines.dealId, dealId), eq(registerLines.dealVersion, dealVersion)));
       await notePayment(tx, dealId, dealVersion, figures.payment);
     }
@@ -36,7 +47,14 @@ export async function keepFigures(
 }
 
 /** A deal whose figures are to be made: the inputs of its chosen option, as JSON, at its version. */
-export type ToMake = { dealId: string; dealVersion: number; inputs: string };
+export type ToMake = {
+  dealId: string;
+  dealVersion: number;
+  inputs: string;
+  /** Empty where it has no name of its own. */
+  name: string;
+  optionCount: number;
+};
 
 /** Deals whose figures are to be made, the last changed first. */
 export async function dealsToMake(database: Database, most: number): Promise<ToMake[]> {
@@ -51,6 +69,8 @@ export async function dealsToMake(database: Database, most: number): Promise<ToM
       dealId: registerLines.dealId,
       dealVersion: registerLines.dealVersion,
       inputs: sql<string>`${options.inputs}::text`,
+      name: options.name,
+      optionCount: sql<number>`(select count(*)::int from ${options} other where other.deal_id = ${deals.id})`,
     })
     .from(registerLines)
     .innerJoin(deals, eq(deals.id, registerLines.dealId))

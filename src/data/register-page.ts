@@ -1,4 +1,6 @@
 import { type AnyColumn, and, asc, count, desc, eq, like, type SQL, sql } from "drizzle-orm";
+import type { DealStatus } from "@/exchange/deal-document";
+import type { RegisterKind } from "@/exchange/option-words";
 import { searchText } from "@/exchange/text";
 import type { Database } from "./database";
 import { escapedPattern } from "./pattern";
@@ -22,6 +24,9 @@ export const REGISTER_SORTS = Object.keys(SORTS) as RegisterSort[];
 export type RegisterQuery = {
   /** Words that all stand somewhere in the line; none for every line. */
   search: string;
+  /** How far they are, and what kind of plan they have; all where it is left out. */
+  status?: DealStatus | null;
+  planKind?: RegisterKind | null;
   sort: RegisterSort;
   descending: boolean;
   /** How many lines come before the first one. */
@@ -41,6 +46,8 @@ const SHOWN = {
   amountFinanced: registerLines.amountFinanced,
   problem: registerLines.problem,
   madeBy: registerLines.madeBy,
+  chosenName: registerLines.chosenName,
+  optionCount: registerLines.optionCount,
 };
 
 /** So many are found by a search; whoever finds more has to say more of what is meant. */
@@ -52,18 +59,19 @@ const MOST_FOUND = 200;
  */
 export async function findLines(database: Database, query: RegisterQuery) {
   const words = searchText(query.search).split(/\s+/).filter(Boolean);
+  const isMeant = filtered(query);
   if (words.length === 0) {
-    const found = await countLines(database);
-    return { lines: await linesWhere(database, IS_THERE, query), found, isMore: false };
+    const found = await countLines(database, isMeant);
+    return { lines: await linesWhere(database, isMeant, query), found, isMore: false };
   }
   const hits = await database
     .select({ id: registerLines.dealId })
     .from(registerLines)
-    .where(holding(words))
+    .where(and(isMeant, holding(words)))
     .limit(MOST_FOUND + 1);
   const isMore = hits.length > MOST_FOUND;
   // Few are sorted by themselves; many are met soon enough in the order that is asked for.
-  const where = isMore ? holdingOften(words) : among(hits.map(({ id }) => id));
+  const where = isMore ? and(isMeant, holdingOften(words)) : among(hits.map(({ id }) => id));
   const lines = hits.length > 0 ? await linesWhere(database, where, query) : [];
   return { lines, found: Math.min(hits.length, MOST_FOUND), isMore };
 }
@@ -84,8 +92,8 @@ function linesWhere(
     .offset(skip);
 }
 
-async function countLines(database: Database): Promise<number> {
-  const [row] = await database.select({ lines: count() }).from(registerLines).where(IS_THERE);
+async function countLines(database: Database, where: SQL | undefined): Promise<number> {
+  const [row] = await database.select({ lines: count() }).from(registerLines).where(where);
   return row?.lines ?? 0;
 }
 
@@ -93,6 +101,15 @@ async function countLines(database: Database): Promise<number> {
 const EVERYTHING = sql<string>`(${registerLines.headingText} || ' ' || ${registerLines.figuresText})`;
 
 const IS_THERE = eq(registerLines.deleted, false);
+
+/** Lines of deals that are as far, and of the kind, that is asked for. */
+function filtered({ status, planKind }: RegisterQuery): SQL | undefined {
+  return and(
+    IS_THERE,
+    status ? eq(registerLines.status, status) : undefined,
+    planKind ? eq(registerLines.planKind, planKind) : undefined,
+  );
+}
 
 /** Lines that hold each word, upper or lower case, with or without accents and the commas of figures. */
 function holding(words: readonly string[]): SQL | undefined {

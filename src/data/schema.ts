@@ -15,6 +15,7 @@ import {
 import type { FrozenQuote } from "@/exchange/answers/frozen-quote";
 import { DEAL_STATUSES, type DealDocument, type Difference } from "@/exchange/deal-document";
 import type { DealInputs } from "@/exchange/deal-file";
+import type { RegisterKind } from "@/exchange/option-words";
 import type { Settings } from "@/exchange/settings";
 
 export const customers = pgTable("customers", {
@@ -161,6 +162,10 @@ export const registerLines = pgTable(
     paid: text(),
     /** Why there is no answer. */
     problem: text(),
+    /** What kind of plan the chosen option has, what it is called, and how many options there are. */
+    planKind: text().$type<RegisterKind>(),
+    chosenName: text().notNull().default(""),
+    optionCount: integer().notNull().default(1),
     /** The version of the core that made the figures; null until they are made. */
     madeBy: text(),
   },

@@ -5,6 +5,7 @@ import type { KeptVehicle } from "@/data/stock";
 import type { StockVehicle } from "@/data/suggestions";
 import type { DealDocument, DealStatus } from "@/exchange/deal-document";
 import type { Locale } from "@/exchange/notation";
+import type { RegisterKind } from "@/exchange/option-words";
 import type { Settings } from "@/exchange/settings";
 
 export type { KeptVehicle, RegisterSort, StockVehicle };
@@ -60,12 +61,18 @@ export type RegisterRow = {
   amountFinanced: number | null;
   /** Why there is no answer. */
   problem: string | null;
+  /** What the chosen option is called, of how many. */
+  chosenName: string;
+  optionCount: number;
 };
 
 /** What of the register is asked for. */
 export type RegisterAsked = {
   /** Words that all stand somewhere in a line. */
   search: string;
+  /** How far the deals are, and what kind of plan they have; all where it is left out. */
+  status?: DealStatus | null;
+  planKind?: RegisterKind | null;
   sort: RegisterSort;
   descending: boolean;
   /** From 1. */

@@ -1,7 +1,8 @@
 import { REGISTER_SORTS, type RegisterSort } from "@/data/register-page";
 import type { Store } from "@/data/store";
-import { LONGEST_NAME } from "@/exchange/deal-document";
+import { DEAL_STATUSES, type DealStatus, LONGEST_NAME } from "@/exchange/deal-document";
 import { notationOf, plainSearch } from "@/exchange/notation";
+import { REGISTER_KINDS, type RegisterKind } from "@/exchange/option-words";
 import type { RegisterAsked, RegisterPage, RegisterRow } from "./contract";
 import { Refusal } from "./refusal";
 import { openSettings } from "./settings";
@@ -49,7 +50,16 @@ export function readRegisterAsked(asked: URLSearchParams): RegisterAsked {
   if (order !== "ascending" && order !== "descending")
     throw new Refusal(422, "The order is ascending or descending.");
   if (!/^[1-9]\d{0,6}$/.test(page)) throw new Refusal(422, "The page is a whole number from 1.");
-  return { search, sort, descending: order === "descending", page: Number(page) };
+  const status = asked.get("status");
+  const planKind = asked.get("plan");
+  if (status !== null && !isStatus(status))
+    throw new Refusal(422, `The status is one of ${DEAL_STATUSES.join(", ")}.`);
+  if (planKind !== null && !isKind(planKind))
+    throw new Refusal(422, `The kind of plan is one of ${Object.keys(REGISTER_KINDS).join(", ")}.`);
+  return { search, status, planKind, sort, descending: order === "descending", page: Number(page) };
 }
+
+const isStatus = (text: string): text is DealStatus => (DEAL_STATUSES as readonly string[]).includes(text);
+const isKind = (text: string): text is RegisterKind => Object.hasOwn(REGISTER_KINDS, text);
 
 const isSort = (text: string): text is RegisterSort => (REGISTER_SORTS as string[]).includes(text);

@@ -1,8 +1,9 @@
 import { createHash } from "node:crypto";
+import { isDeepStrictEqual } from "node:util";
 import fc from "fast-check";
 import { CORE_VERSION, costOfCredit, evaluate } from "@/core";
 import { insertDeals, setDeleted, updateDeal } from "@/data/deals";
-import { forgetFiguresOfOthers } from "@/data/register-figures";
+import { forgetFiguresOfOthers, type KeptFigures } from "@/data/register-figures";
 import { findLines } from "@/data/register-page";
 import { registerLines } from "@/data/schema";
 import type { DealDocument } from "@/exchange/deal-document";
@@ -70,6 +71,12 @@ async function rowsOf(query = ""): Promise<RegisterRow[]> {
   }
 }
 
+/** What of kept figures a line shows as they are. */
+const shownOf = (figures: KeptFigures | undefined) => {
+  const { planKind: _kind, chosenName: _name, ...shown } = figures ?? figuresOf(inputsOf("1", "0"));
+  return shown;
+};
+
 const make = () => makeFigures(open.store, async typed => figuresOf(JSON.parse(typed)));
 
 test("kept figures are what the core says: when they are first made, after a change, and made by another core", async () => {
@@ -85,7 +92,7 @@ test("kept figures are what the core says: when they are first made, after a cha
     expect(rows).toHaveLength(typed.length);
     return rows.filter(({ customer, madeBy, currency, payment, amountFinanced, paid, problem }) => {
       const figures = { currency, payment, paid, amountFinanced, problem };
-      return madeBy !== CORE_VERSION || JSON.stringify(figures) !== JSON.stringify(expected.get(customer));
+      return madeBy !== CORE_VERSION || !isDeepStrictEqual(figures, shownOf(expected.get(customer)));
     });
   };
   expect(await wrongOnes()).toHaveLength(typed.length);

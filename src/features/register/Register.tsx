@@ -3,6 +3,8 @@
 import { FileUp, Plus, Search } from "lucide-react";
 import { useCallback, useMemo } from "react";
 import { useDropzone } from "react-dropzone";
+import { REGISTER_KINDS } from "@/exchange/option-words";
+import { STATUS_NAMES } from "@/features/deal/desk/status-names";
 import type { RegisterAsked, RegisterPage, RegisterSort } from "@/server/contract";
 import { RegisterPager } from "./RegisterPager";
 import { RegisterTable } from "./RegisterTable";
@@ -17,7 +19,7 @@ export function Register({ page: initial, asked: opened, houseName }: Props) {
   const { page, asked, show, reload } = useRegisterPage(initial, opened);
   const { newDeal, duplicate, remove, bringIn } = useMemo(() => registerActions(reload), [reload]);
   const sortBy = useCallback((sort: RegisterSort, descending: boolean) => show({ sort, descending }), [show]);
-  const isSearch = asked.search.trim() !== "";
+  const isSearch = asked.search.trim() !== "" || Boolean(asked.status ?? asked.planKind);
   const drop = useDropzone({ noClick: true, noKeyboard: true, onDrop: files => void bringIn(files) });
 
   return (
@@ -38,6 +40,20 @@ export function Register({ page: initial, asked: opened, houseName }: Props) {
             onChange={event => show({ search: event.target.value })}
           />
         </label>
+        <Filter
+          label="Status"
+          value={asked.status ?? null}
+          names={STATUS_NAMES}
+          all="Any status"
+          onChange={status => show({ status })}
+        />
+        <Filter
+          label="Kind of plan"
+          value={asked.planKind ?? null}
+          names={REGISTER_KINDS}
+          all="Any plan"
+          onChange={planKind => show({ planKind })}
+        />
         <button type="button" className="btn btn-sm h-8.5" onClick={drop.open}>
           <FileUp size={16} aria-hidden="true" />
           Bring in deal files
@@ -72,11 +88,38 @@ export function Register({ page: initial, asked: opened, houseName }: Props) {
   );
 }
 
+type FilterProps<Value extends string> = {
+  label: string;
+  value: Value | null;
+  names: Record<Value, string>;
+  /** Where nothing is left out. */
+  all: string;
+  onChange: (value: Value | null) => void;
+};
+
+function Filter<Value extends string>({ label, value, names, all, onChange }: FilterProps<Value>) {
+  return (
+    <select
+      aria-label={label}
+      className="field w-auto [field-sizing:content]"
+      value={value ?? ""}
+      onChange={event => onChange((event.target.value || null) as Value | null)}
+    >
+      <option value="">{all}</option>
+      {(Object.entries(names) as [Value, string][]).map(([each, name]) => (
+        <option key={each} value={each}>
+          {name}
+        </option>
+      ))}
+    </select>
+  );
+}
+
 function NoDeals({ searched }: { searched: boolean }) {
   return (
     <p className="p-8 text-center text-faint">
       {searched
-        ? "No deal matches this search."
+        ? "No deal is like that."
         : "There are no deals yet. Start with New deal, or drop deal files anywhere on this page."}
     </p>
   );

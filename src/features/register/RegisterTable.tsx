@@ -32,8 +32,8 @@ const columns = helper.columns([
     cell: ({ row: { original } }) => (
       <>
         <Amount minor={original.payment} row={original} />
-        {original.isMade && original.paid !== "monthly" && original.payment !== null && (
-          <span className="block text-faint text-xs leading-none">{original.paid}</span>
+        {original.isMade && original.payment !== null && payingText(original) && (
+          <span className="block text-faint text-xs leading-none">{payingText(original)}</span>
         )}
       </>
     ),
@@ -55,6 +55,12 @@ const columns = helper.columns([
     cell: ({ getValue }) => <When instant={getValue()} />,
   }),
 ]);
+
+/** Which option is chosen where there are several; else how it is paid where that is not every month. */
+function payingText({ optionCount, chosenName, paid }: RegisterRow): string {
+  if (optionCount > 1) return `${chosenName}, chosen of ${optionCount}`;
+  return paid === "monthly" ? "" : paid;
+}
 
 /** Where figures are written as. */
 const LocaleContext = createContext<Locale>(DEFAULT_LOCALE);

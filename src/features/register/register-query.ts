@@ -1,12 +1,21 @@
 import type { RegisterAsked } from "@/server/contract";
 
 /** The register as it opens: the deals that were changed last. */
-export const LAST_CHANGED: RegisterAsked = { search: "", sort: "changedAt", descending: true, page: 1 };
+export const LAST_CHANGED: RegisterAsked = {
+  search: "",
+  status: null,
+  planKind: null,
+  sort: "changedAt",
+  descending: true,
+  page: 1,
+};
 
 /** What of the register is asked for as the end of an address, without what goes without saying. */
-export function registerQuery({ search, sort, descending, page }: RegisterAsked): string {
+export function registerQuery({ search, status, planKind, sort, descending, page }: RegisterAsked): string {
   const query = new URLSearchParams({
     ...(search.trim() && { search }),
+    ...(status && { status }),
+    ...(planKind && { plan: planKind }),
     ...((sort !== LAST_CHANGED.sort || !descending) && {
       sort,
       order: descending ? "descending" : "ascending",

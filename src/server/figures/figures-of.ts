@@ -2,17 +2,17 @@ import { evaluateLease, FREQUENCY_NAMES, type Result, summarize } from "@/core";
 import type { KeptFigures } from "@/data/register-figures";
 import { type DealInputs, isLeaseInputs, readDeal } from "@/exchange/deal-file";
 import { readLease } from "@/exchange/lease-file";
+import { registerKind, termName } from "@/exchange/option-words";
 
 /** What the register shows of an option, as the core answers it. */
 export function figuresOf(inputs: DealInputs): KeptFigures {
   const { currency, plan } = inputs;
   const paid = paidText(plan);
   const figures = answered(inputs);
-  if (!figures.ok) {
-    return { currency, payment: null, paid, amountFinanced: null, problem: figures.failure.sentence };
-  }
+  const told = { currency, paid, planKind: registerKind(inputs), chosenName: termName(inputs) };
+  if (!figures.ok) return { ...told, payment: null, amountFinanced: null, problem: figures.failure.sentence };
   const { payment, amountFinanced } = figures.value;
-  return { currency, payment, paid, amountFinanced, problem: null };
+  return { ...told, payment, amountFinanced, problem: null };
 }
 
 /** How it is paid; of a lease, that it is one. */

@@ -22,5 +22,7 @@ const TOO_MUCH_WORK: KeptFigures = {
   payment: null,
   amountFinanced: null,
   paid: "",
+  planKind: null,
+  chosenName: "",
   problem: "This deal takes too much work to be shown in the list; open it to see its figures.",
 };

@@ -2,7 +2,7 @@ import type { ReactNode } from "react";
 import { moneyText } from "@/features/figures/format";
 import { fieldOf } from "../fields";
 import { isStale, shownQuote } from "../option";
-import { useNotation, useOption } from "../option/option-context";
+import { useIsFrozen, useNotation, useOption } from "../option/option-context";
 import { Changeable } from "../parts/Changeable";
 
 type Props = {
@@ -19,6 +19,7 @@ type Props = {
 export function SentenceCard({ findBar, children }: Props) {
   const { option } = useOption();
   const { say } = useNotation();
+  const isFrozen = useIsFrozen();
   const quote = shownQuote(option);
   return (
     <section
@@ -39,9 +40,9 @@ export function SentenceCard({ findBar, children }: Props) {
         )}
         {quote?.note && option.answer.ok && <p className="mt-1 text-faint">{say(quote.note)}</p>}
       </div>
-      <div className="max-lg:card-paper max-lg:order-[-2] max-lg:px-4 max-lg:py-2 lg:mt-2">
-        <Changeable>{findBar}</Changeable>
-      </div>
+      {!isFrozen && (
+        <div className="max-lg:card-paper max-lg:order-[-2] max-lg:px-4 max-lg:py-2 lg:mt-2">{findBar}</div>
+      )}
     </section>
   );
 }

@@ -20,15 +20,15 @@ provideFields(loanField);
 provideFields(leaseField);
 
 /** Whose deal it is, for what, how it stands and which option is chosen, by name. */
-function describeHeading(document: DealDocument): Record<string, string> {
-  const { customer, vehicle, status, budget, options } = document;
+function describeHeading(document: DealDocument, hasOptions: boolean): Record<string, string> {
+  const { customer, vehicle, status, budget } = document;
   const { inputs, id } = chosenOption(document);
   return {
     Customer: customer || "–",
     "Vehicle or purpose": vehicle || "–",
     Status: STATUS_NAMES[status],
     ...(budget !== undefined && { "Budget a month": typedAmountText(budget, inputs.currency) }),
-    ...(options.length > 1 && { "Chosen option": called(document).get(id) ?? "–" }),
+    ...(hasOptions && { "Chosen option": called(document).get(id) ?? "–" }),
   };
 }
 
@@ -54,7 +54,7 @@ export function describeParts(one: DealDocument, other: DealDocument): Described
   const [these, those] = [called(one), called(other)];
   const ids = [...new Set([...one.options, ...other.options].map(({ id }) => id))];
   return [
-    { name: null, one: describeHeading(one), other: describeHeading(other) },
+    { name: null, one: describeHeading(one, ids.length > 1), other: describeHeading(other, ids.length > 1) },
     ...ids.map(id => {
       const [here, there] = [optionOf(one, id), optionOf(other, id)];
       return {

@@ -37,8 +37,9 @@ export function inputsAt(inputs: DealInputs, axis: MapAxis, value: number): Deal
 type Structure = DealInputs["structure"];
 
 function allowanceAt({ tradeIn, tradeIns }: Structure, allowance: string): Partial<Structure> {
-  if (!tradeIns?.length) return { tradeIn: { owed: "0", ...tradeIn, allowance } };
-  return { tradeIns: tradeIns.map((each, index) => (index === 0 ? { ...each, allowance } : each)) };
+  if (!tradeIns) return { tradeIn: { owed: "0", ...tradeIn, allowance } };
+  const [first = { owed: "0" }, ...others] = tradeIns;
+  return { tradeIns: [{ ...first, allowance }, ...others] };
 }
 
 function balloonAt(inputs: DealInputs, amount: string, value: number): DealInputs {

@@ -59,7 +59,7 @@ export const OptionCard = memo(function OptionCard(props: Props) {
             ref={button}
             type="button"
             aria-current={isOpen ? "true" : undefined}
-            className="flex min-w-0 flex-1 cursor-pointer items-center gap-2.5 rounded-box py-1.5 pr-1 pl-2.5 text-left"
+            className="flex min-w-0 flex-1 cursor-pointer items-center gap-2.5 rounded-box py-1.5 pr-2 pl-2.5 text-left"
             onClick={() => actions.select(id)}
             onKeyDown={arrow}
           >

@@ -3,7 +3,7 @@ import { FREQUENCY_NAMES, parseIsoDate } from "@/core";
 import { planTitle } from "@/exchange/deal-file/plan";
 import { yearsText } from "@/features/figures/format";
 import { hasRareParts, shownQuote } from "../option";
-import { useLoan } from "../option/option-context";
+import { useIsFrozen, useLoan } from "../option/option-context";
 import { Changeable } from "../parts/Changeable";
 import { Choice } from "../parts/choices";
 import { FigureField } from "../parts/FigureField";
@@ -18,6 +18,7 @@ const PlanParts = lazy(() => import("./PlanParts").then(({ PlanParts: parts }) =
 /** How the deal is repaid: what every plan has, then the parts that this one has, and the way to add others. */
 export const PlanCard = memo(function PlanCard() {
   const { option, act } = useLoan();
+  const isFrozen = useIsFrozen();
   const { plan } = option.inputs;
   const firstDate = shownQuote(option)?.firstDate ?? parseIsoDate(plan.signed ?? "") ?? null;
   return (
@@ -67,7 +68,7 @@ export const PlanCard = memo(function PlanCard() {
             <PlanParts />
           </Suspense>
         )}
-        <AddPart />
+        {!isFrozen && <AddPart />}
       </Changeable>
     </section>
   );

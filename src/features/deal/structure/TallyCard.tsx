@@ -1,4 +1,5 @@
 import type { ReactNode } from "react";
+import { useIsFrozen } from "../option/option-context";
 import { Changeable } from "../parts/Changeable";
 import { useStructure } from "./use-structure";
 
@@ -14,6 +15,7 @@ type Props = {
 /** The lines of the structure, which scroll by themselves, over what they lead to. */
 export function TallyCard({ children, after, foot }: Props) {
   const { inputs } = useStructure();
+  const isFrozen = useIsFrozen();
   return (
     <section aria-labelledby="structure-title" className="flex min-h-0 flex-col">
       <div className="min-h-0 overflow-auto p-4 pb-2">
@@ -26,7 +28,7 @@ export function TallyCard({ children, after, foot }: Props) {
         <div className="mt-1.5 grid grid-cols-[1fr_0.75rem_7.25rem_5.75rem] items-center gap-x-2 gap-y-1.5">
           <Changeable>{children}</Changeable>
         </div>
-        <Changeable>{after}</Changeable>
+        {!isFrozen && after}
       </div>
       {foot}
     </section>

@@ -1,0 +1,131 @@
+import fc from "fast-check";
+import { costOfCredit, evaluate, evaluateLease } from "@/core";
+import {
+  axesOf,
+  figuresOn,
+  type MapAxis,
+  type MapFigure,
+  mappable,
+  usualRange,
+  valuesOf,
+  walkMap,
+} from "@/core/map";
+import { type DealInputs, isLeaseInputs, readInputs } from "@/exchange/deal-file";
+import { readDeal } from "@/exchange/deal-file/read-deal";
+import { readLease } from "@/exchange/lease-file";
+import { inputsAt } from "@/features/deal/map/inputs-at";
+import { leases } from "./random-leases";
+import { structures } from "./random-structures";
+
+const PLACES_A_MAP = 5;
+const MAPS = 2000;
+
+/** A figure of a deal as its whole answer, with its table, has it. */
+function wholeAnswer(inputs: DealInputs, figure: MapFigure): number | null {
+  if (isLeaseInputs(inputs)) {
+    const lease = readLease(inputs);
+    const quote = lease.ok ? evaluateLease(lease.value) : lease;
+    if (!quote.ok) return null;
+    const { payment, rentCharge, totalIfReturned, dueAtSigning } = quote.value;
+    const figures: Partial<Record<MapFigure, number>> = {
+      payment,
+      financeCharge: rentCharge,
+      totalCost: totalIfReturned,
+      dueAtSigning: dueAtSigning.total,
+    };
+    return figures[figure] ?? null;
+  }
+  const deal = readDeal(inputs);
+  const quote = deal.ok ? evaluate(deal.value) : deal;
+  if (!quote.ok) return null;
+  if (figure === "apr") {
+    const cost = costOfCredit(quote.value);
+    return cost.ok ? cost.value.apr : null;
+  }
+  return figure === "dueAtSigning" ? quote.value.dueAtSigning.total : quote.value[figure];
+}
+
+const amount = fc.integer({ min: 0, max: 6_000_000 });
+const VALUES: Record<MapAxis, fc.Arbitrary<number>> = {
+  price: amount,
+  down: fc.integer({ min: 0, max: 1_500_000 }),
+  allowance: fc.integer({ min: 0, max: 1_500_000 }),
+  yearlyRate: fc.integer({ min: 0, max: 250_000 }),
+  payments: fc.integer({ min: 1, max: 96 }),
+  balloon: fc.integer({ min: 0, max: 2_000_000 }),
+  residual: fc.integer({ min: 0, max: 3_000_000 }),
+};
+
+test("10,000 random places of maps are the whole answer of the deal that is typed there, over every figure", () => {
+  const seen = new Map<string, number>();
+  const deals = fc.oneof(
+    structures.filter(({ find, plan }) => find === "payment" && plan.payment === undefined),
+    leases.filter(({ find, plan }) => find === "payment" && plan.payment === undefined),
+  );
+  const maps = deals.chain(inputs => {
+    const read = readInputs(inputs);
+    if (!read.ok) throw new Error(read.failure.sentence);
+    const deal = mappable(read.value);
+    return fc
+      .tuple(
+        fc.shuffledSubarray(axesOf(deal), { minLength: 2, maxLength: 2 }),
+        fc.constantFrom(...figuresOn(deal)),
+      )
+      .chain(([[across = "price", up = "down"], figure]) =>
+        fc.record({
+          inputs: fc.constant<DealInputs>(inputs),
+          deal: fc.constant(deal),
+          figure: fc.constant(figure),
+          across: fc.record({
+            axis: fc.constant(across),
+            values: fc.array(VALUES[across], { minLength: PLACES_A_MAP, maxLength: PLACES_A_MAP }),
+          }),
+          up: fc.record({ axis: fc.constant(up), values: fc.tuple(VALUES[up]) }),
+        }),
+      );
+  });
+  fc.assert(
+    fc.property(maps, ({ inputs, deal, figure, across, up }) => {
+      const places = [...walkMap({ deal, across, up, figure })];
+      for (const [column, place] of places.entries()) {
+        const moved = inputsAt(
+          inputsAt(inputs, up.axis, up.values[0]),
+          across.axis,
+          across.values[column] ?? 0,
+        );
+        expect(place).toBe(wholeAnswer(moved, figure));
+        const key = `${isLeaseInputs(inputs) ? "lease" : "loan"} ${figure}`;
+        if (place !== null) seen.set(key, (seen.get(key) ?? 0) + 1);
+      }
+    }),
+    { numRuns: MAPS, seed: 12 },
+  );
+  // Each figure was really met, of loans and of leases.
+  expect([...seen.keys()].sort()).toEqual([
+    "lease dueAtSigning",
+    "lease financeCharge",
+    "lease payment",
+    "lease totalCost",
+    "loan apr",
+    "loan dueAtSigning",
+    "loan financeCharge",
+    "loan payment",
+    "loan totalCost",
+  ]);
+  for (const count of seen.values()) expect(count).toBeGreaterThan(300);
+}, 240_000);
+
+test("a map has a thousand places around the deal, in steps that people use", () => {
+  const file = fc.sample(structures, { numRuns: 200, seed: 3 });
+  for (const inputs of file) {
+    const deal = readDeal(inputs);
+    if (!deal.ok) continue;
+    const [across, up] = [
+      usualRange(deal.value, "payments", 100, 40),
+      usualRange(deal.value, "down", 100, 25),
+    ];
+    expect(valuesOf(across).length * valuesOf(up).length).toBeGreaterThanOrEqual(1000);
+    expect(Number.isInteger(across.step) && across.from >= 1).toBe(true);
+    expect(String(up.step / 100)).toMatch(/^[125]0*$/);
+  }
+});

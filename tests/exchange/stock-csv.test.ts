@@ -1,0 +1,55 @@
+import { notationOf } from "@/exchange/notation";
+import { readStockCsv, stockCsv } from "@/exchange/stock/stock-csv";
+
+const US = notationOf("en-US");
+const DE = notationOf("de-DE");
+const STOCK = [
+  {
+    description: "Larkmoor 240, stock 1187",
+    priceMinor: 4_185_000,
+    costMinor: 3_725_000,
+    listPriceMinor: null,
+    currency: "USD",
+  },
+  {
+    description: '=Ostrel "U2" van',
+    priceMinor: null,
+    costMinor: null,
+    listPriceMinor: 3_243_000,
+    currency: "USD",
+  },
+];
+
+test("stock comes back from its CSV as it was, plain and as a spreadsheet writes it", () => {
+  expect(stockCsv(STOCK)).toBe(
+    'description,asking price,cost,list price,currency\r\n"Larkmoor 240, stock 1187",41850.00,37250.00,,USD\r\n"\'=Ostrel ""U2"" van",,,32430.00,USD\r\n',
+  );
+  expect(stockCsv(STOCK, DE)).toContain("41850,00;37250,00;;USD");
+  expect(readStockCsv(stockCsv(STOCK), "EUR", DE)).toEqual({ ok: true, vehicles: STOCK });
+  expect(readStockCsv(stockCsv(STOCK, DE), "EUR", DE)).toEqual({ ok: true, vehicles: STOCK });
+});
+
+test("columns in any order, amounts as the place writes them, the house's currency where none is named", () => {
+  expect(readStockCsv('Price;Vehicle\n"41.850,50";Van\n;Trailer\n', "EUR", DE)).toEqual({
+    ok: true,
+    vehicles: [
+      { description: "Van", priceMinor: 4_185_050, costMinor: null, listPriceMinor: null, currency: "EUR" },
+      { description: "Trailer", priceMinor: null, costMinor: null, listPriceMinor: null, currency: "EUR" },
+    ],
+  });
+});
+
+test("each wrong line is named, and nothing is taken of such a file", () => {
+  const text = "description,asking price,currency\nVan,abc,\n,5,\nBike,10,XXL\nTrailer,-5,\nFine,5,\n";
+  expect(readStockCsv(text, "USD", US)).toEqual({
+    ok: false,
+    sentences: [
+      "Line 2: the asking price “abc” is not an amount of 0 or more.",
+      "Line 3: it has no description.",
+      "Line 4: “XXL” is not a currency of ISO 4217.",
+      "Line 5: the asking price “-5” is not an amount of 0 or more.",
+    ],
+  });
+  expect(readStockCsv("price\n5\n", "USD", US)).toMatchObject({ ok: false });
+  expect(readStockCsv("", "USD", US)).toMatchObject({ ok: false });
+});
