@@ -149,10 +149,16 @@ test("the table downloads as CSV and the deal as a file that can be dropped in a
   ]);
   expect(file.suggestedFilename()).toBe("Orla Quillfeather.deal.json");
   const text = await readFile(await file.path(), "utf8");
+  const { customer, ...unnamed } = JSON.parse(text);
+  expect(customer).toBe("Orla Quillfeather");
   await page.goto("/");
   await page.getByLabel("Deal files").setInputFiles([
     { name: "Orla Quillfeather.deal.json", mimeType: "application/json", buffer: Buffer.from(text) },
-    { name: "Bram Ottershaw.deal.json", mimeType: "application/json", buffer: Buffer.from(text) },
+    {
+      name: "Bram Ottershaw.deal.json",
+      mimeType: "application/json",
+      buffer: Buffer.from(JSON.stringify(unnamed)),
+    },
     {
       name: "broken.deal.json",
       mimeType: "application/json",

@@ -63,13 +63,14 @@ function wantedRange(deal: Mapped, axis: MapAxis, unit: number): Wanted {
 function termRange(payments: number, perYear: number): Wanted {
   const year = payments >= 2 * perYear ? perYear : 1;
   const from = Math.max(1, Math.floor(payments / 2 / year) * year);
-  return { from, to: Math.max((Math.ceil(payments / year) + 1) * year, payments + 6), steps: TERM_STEPS };
+  const enough = Math.max((Math.ceil(payments / year) + 1) * year, payments + 6, from + FEWEST_STEPS.across);
+  return { from, to: Math.ceil(enough / year) * year, steps: TERM_STEPS };
 }
 
 const TERM_STEPS = [1, 2, 3, 4, 6, 12, 13, 24, 26];
 const RATE_STEPS = [100, 250, 500, 1000, 1250, 2500, 5000, 10_000];
 
 function moneySteps(unit: number): number[] {
-  const round = [1, 2, 5].map(each => each * unit);
-  return [0, 1, 2, 3, 4, 5, 6].flatMap(power => round.map(each => each * 10 ** power));
+  const powers = [0, 1, 2, 3, 4, 5, 6].map(power => unit * 10 ** power);
+  return powers.flatMap(power => [power, 2.5 * power, 5 * power]).filter(Number.isInteger);
 }

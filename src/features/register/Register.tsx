@@ -19,7 +19,7 @@ export function Register({ page: initial, asked: opened, houseName }: Props) {
   const { page, asked, show, reload } = useRegisterPage(initial, opened);
   const { newDeal, duplicate, remove, bringIn } = useMemo(() => registerActions(reload), [reload]);
   const sortBy = useCallback((sort: RegisterSort, descending: boolean) => show({ sort, descending }), [show]);
-  const isSearch = asked.search.trim() !== "" || Boolean(asked.status ?? asked.planKind);
+  const isSearch = asked.search.trim() !== "";
   const drop = useDropzone({ noClick: true, noKeyboard: true, onDrop: files => void bringIn(files) });
 
   return (
@@ -81,7 +81,7 @@ export function Register({ page: initial, asked: opened, houseName }: Props) {
             onDelete={remove}
           />
         ) : (
-          <NoDeals searched={isSearch} />
+          <NoDeals searched={isSearch} filtered={Boolean(asked.status ?? asked.planKind)} />
         )}
       </section>
     </div>
@@ -115,12 +115,14 @@ function Filter<Value extends string>({ label, value, names, all, onChange }: Fi
   );
 }
 
-function NoDeals({ searched }: { searched: boolean }) {
+function NoDeals({ searched, filtered }: { searched: boolean; filtered: boolean }) {
   return (
     <p className="p-8 text-center text-faint">
-      {searched
+      {filtered
         ? "No deal is like that."
-        : "There are no deals yet. Start with New deal, or drop deal files anywhere on this page."}
+        : searched
+          ? "No deal matches this search."
+          : "There are no deals yet. Start with New deal, or drop deal files anywhere on this page."}
     </p>
   );
 }

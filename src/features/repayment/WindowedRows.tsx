@@ -16,6 +16,8 @@ export function WindowedRows({ scroller, count, columns, row }: Props) {
     getScrollElement: () => scroller.current,
     estimateSize: () => ROW_HEIGHT,
     overscan: 4,
+    // It may be scrolled before this code is there.
+    initialOffset: () => scroller.current?.scrollTop ?? 0,
     initialRect: { width: 750, height: 320 },
   });
   const shown = virtual.getVirtualItems();

@@ -46,7 +46,7 @@ export function TermsCard({ terms, locale, onChange }: Props) {
                 <input
                   className="field w-20 text-right"
                   inputMode="decimal"
-                  aria-label={`${name === "payments" ? "Payments" : "Yearly rate"} of term ${index + 1}`}
+                  aria-label={`Term ${index + 1}: ${name === "payments" ? "payments" : "rate"}`}
                   aria-invalid={read(line) === undefined}
                   value={line[name]}
                   onChange={event =>

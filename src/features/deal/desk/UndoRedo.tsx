@@ -111,12 +111,12 @@ function StepButton({ name, words: what, onClick, children }: ButtonProps) {
     <button
       type="button"
       className="btn btn-ghost btn-sm btn-square"
-      aria-label={label}
       title={what ? `${label} (Ctrl ${name === "Undo" ? "" : "Shift "}Z)` : undefined}
       aria-disabled={what === undefined}
       onClick={onClick}
     >
       {children}
+      <span className="sr-only">{label}</span>
     </button>
   );
 }

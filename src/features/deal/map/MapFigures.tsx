@@ -1,5 +1,4 @@
 import { ClipboardCopy } from "lucide-react";
-import type { MapAxis, MapFigure } from "@/core/map";
 import { copyText } from "@/features/figures/copy-text";
 import type { MapWriter } from "./map-words";
 import type { MadeMap } from "./use-map";
@@ -7,15 +6,14 @@ import type { MadeMap } from "./use-map";
 type Props = {
   made: MadeMap;
   write: MapWriter;
-  across: MapAxis;
-  up: MapAxis;
-  figure: MapFigure;
   name: string;
 };
 
 /** The map as a grid of figures. */
-export function MapFigures({ made, write, across, up, figure, name }: Props) {
+export function MapFigures({ made, write, name }: Props) {
   const { question, answer } = made;
+  const { figure } = question;
+  const [across, up] = [question.across.axis, question.up.axis];
   const columns = question.across.values;
   const rows = question.up.values;
   const shown = (row: number, column: number) => {

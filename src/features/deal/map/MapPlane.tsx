@@ -10,12 +10,8 @@ import type { MadeMap } from "./use-map";
 type Props = {
   made: MadeMap;
   write: MapWriter;
-  across: MapAxis;
-  up: MapAxis;
-  figure: MapFigure;
   /** What the figure is called. */
   name: string;
-  budget: number | undefined;
   isStale: boolean;
   /** Where the deal stands, and its own figure; null where it says nothing of an axis, or has none. */
   pin: { x: number | null; y: number | null; figure: number | null };
@@ -32,8 +28,10 @@ const FULL = 1000;
 
 /** The map as contour lines over a tint, with the deal as a pin, and a cursor that reads any place. */
 export function MapPlane(props: Props) {
-  const { made, write, across, up, figure, name, budget, pin, onMove, onAdd } = props;
+  const { made, write, name, pin, onMove, onAdd } = props;
   const { question, answer } = made;
+  const { figure, budget } = question;
+  const [across, up] = [question.across.axis, question.up.axis];
   const frame = useRef<HTMLElement>(null);
   const id = useId();
   const width = useWidth(frame, 760);

@@ -11,6 +11,7 @@ import {
   valueOn,
   valuesOf,
 } from "@/core/map";
+import type { MapQuestion } from "@/workers/map-worker";
 import { BudgetField, useBudget } from "../desk/BudgetField";
 import { useDesk } from "../desk/desk-context";
 import { isStale, type OptionState, shownQuote } from "../option";
@@ -82,8 +83,11 @@ function MapOf({
   );
   const made = useMap(question);
   const write = useMemo(() => mapWriter(inputs, decimals, notation), [inputs, decimals, notation]);
-  const movedTo = (x: number, y: number) => inputsAt(inputsAt(payingInputs(option), up, y), across, x);
-  const shown = { write, across, up, figure, name: figureName(figure, inputs) };
+  /** What stands at a place of the map that is shown, which may be older than what is asked for. */
+  const movedTo = (x: number, y: number) => {
+    const { across: side, up: other } = made?.question ?? question;
+    return inputsAt(inputsAt(payingInputs(option), other.axis, y), side.axis, x);
+  };
   const axes = axesOf(deal);
   const axisChoices = (other: MapAxis) =>
     axes.filter(axis => axis !== other).map((axis): [MapAxis, string] => [axis, axisName(axis, inputs)]);
@@ -136,14 +140,14 @@ function MapOf({
       {!made ? (
         <p className="py-6 text-faint">Reckoning the map …</p>
       ) : choice.asFigures ? (
-        <MapFigures made={made} {...shown} />
+        <MapFigures made={made} write={write} name={figureName(made.question.figure, inputs)} />
       ) : (
         <MapPlane
           made={made}
-          {...shown}
-          budget={budget}
+          write={write}
+          name={figureName(made.question.figure, inputs)}
           isStale={isStale(option)}
-          pin={{ x: valueOn(deal, across), y: valueOn(deal, up), figure: figureOf(deal, figure) }}
+          pin={pinOf(deal, made.question)}
           onMove={(x, y) => edit(withInputsOf(state.open, movedTo(x, y)))}
           onAdd={(x, y) => addAfter(state.open, [movedTo(x, y)])}
         />
@@ -151,6 +155,13 @@ function MapOf({
     </>
   );
 }
+
+/** Where the deal stands on a map, and its own figure there. */
+const pinOf = (deal: Mapped, { across, up, figure }: MapQuestion) => ({
+  x: valueOn(deal, across.axis),
+  y: valueOn(deal, up.axis),
+  figure: figureOf(deal, figure),
+});
 
 /** The deal with an option's inputs changed. */
 const withInputsOf =

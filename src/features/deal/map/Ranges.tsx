@@ -27,7 +27,7 @@ export function Ranges({ across, up, nameOf, decimals, onRange }: Props) {
       <button
         type="button"
         aria-expanded={isOpen}
-        className="cursor-pointer text-faint"
+        className="min-h-6 cursor-pointer text-faint"
         onClick={() => setOpen(!isOpen)}
       >
         <span className="font-semibold text-primary">ranges</span> {text(across)}, {text(up)}

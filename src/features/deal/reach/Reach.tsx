@@ -137,7 +137,7 @@ function Terms({
               <tr key={index} className="border-base-300 border-t">
                 <td className="whitespace-nowrap px-4 py-1 text-left">
                   <TermField
-                    label={`Payments of term ${index + 1}`}
+                    label={`Term ${index + 1}: payments`}
                     text={String(term.payments)}
                     read={plain => {
                       const count = Number(plain);
@@ -152,7 +152,7 @@ function Terms({
                 </td>
                 <td className="whitespace-nowrap px-2">
                   <TermField
-                    label={`Yearly rate of term ${index + 1}`}
+                    label={`Term ${index + 1}: rate`}
                     text={inNotation(term.yearlyRate, notation)}
                     read={plain => (/^\d{1,3}(\.\d{1,8})?$/.test(plain) ? { yearlyRate: plain } : null)}
                     wrong="a percent"
