@@ -204,3 +204,81 @@ export async function leaseScript(browser: Browser, address: string): Promise<nu
     await fresh.getByTestId("sentence").waitFor();
   });
 }
+
+const LOAN = {
+  structure: { price: "41850.00", down: { amount: "3000.00" } },
+  plan: { kind: "loan", frequency: "monthly", yearlyRate: "6.49", payments: 360, signed: "2026-11-24" },
+  find: "payment",
+};
+
+/** A deal of so many options of 360 payments, brought in as a file; its address. */
+async function optionsBroughtIn(page: Page, address: string, count: number): Promise<string> {
+  const options = Array.from({ length: count }, (_, k) => ({
+    ...LOAN,
+    structure: { ...LOAN.structure, down: { amount: `${3000 + 1000 * k}.00` } },
+  }));
+  const text = JSON.stringify({ format: "kellux-deal", version: 2, currency: "USD", options });
+  const answer = await page.request.post(`${address}/api/deals/import`, {
+    data: { fileName: "Options.json", text },
+  });
+  const { id } = (await answer.json()) as { id: string };
+  return `${address}/deals/${id}`;
+}
+
+/** The script of the deal screen of eight options. */
+export async function optionsScript(browser: Browser, address: string): Promise<number> {
+  const page = await browser.newPage();
+  const deal = await optionsBroughtIn(page, address, 8);
+  await page.close();
+  return scriptOf(browser, async fresh => {
+    await fresh.goto(deal);
+    await fresh.getByRole("region", { name: "Options" }).waitFor();
+  });
+}
+
+/** Key presses in a deal of four options with its map open. */
+export async function mapOpenCosts(browser: Browser, address: string): Promise<number[]> {
+  const open = async (opened: Browser, at: string): Promise<Desk> => {
+    const page = await opened.newPage({ viewport: { width: 1280, height: 800 } });
+    await page.goto(await optionsBroughtIn(page, at, 4));
+    await page.getByRole("button", { name: "Map", exact: true }).click();
+    await page.getByRole("application").waitFor();
+    const devtools = await page.context().newCDPSession(page);
+    await devtools.send("Performance.enable");
+    return { page, devtools };
+  };
+  const [costs = []] = await keyPressCosts(browser, [address], open);
+  return costs;
+}
+
+/** Milliseconds from a click until the line-up of eight options is painted, with its code to load and without. */
+export async function lineUpCosts(browser: Browser, address: string): Promise<number[]> {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(await optionsBroughtIn(page, address, 8));
+  await page.getByText("360 payments").waitFor();
+  await page.waitForLoadState("networkidle");
+  const costs: number[] = [];
+  for (let turn = 0; turn < 2; turn++) {
+    await page.getByRole("button", { name: "Line-up", exact: true }).hover();
+    costs.push(await page.evaluate(openLineUp));
+    await page.getByRole("button", { name: "Repayment", exact: true }).click();
+    await page.getByText("360 payments").waitFor();
+  }
+  await page.close();
+  return costs;
+}
+
+/** Runs in the page: clicks on the view and waits for its figures and its chart. */
+function openLineUp(): Promise<number> {
+  const began = performance.now();
+  const views = [...document.querySelectorAll("nav[aria-label='Views of the deal'] button")] as HTMLElement[];
+  views.find(({ textContent }) => textContent === "Line-up")?.click();
+  return new Promise(done => {
+    const look = () => {
+      const isThere = document.querySelector("section[aria-label='Line-up'] figure svg path") !== null;
+      if (isThere) requestAnimationFrame(() => done(performance.now() - began));
+      else requestAnimationFrame(look);
+    };
+    requestAnimationFrame(look);
+  });
+}

@@ -7,8 +7,13 @@ import {
   keyPressCosts,
   leaseCosts,
   leaseScript,
+  lineUpCosts,
+  mapOpenCosts,
+  optionsScript,
 } from "./deal-screen";
 import { benchFiles } from "./files";
+import { benchHistory } from "./history";
+import { benchMaps } from "./map";
 import { benchOthersWait } from "./others-wait";
 import { benchRegister } from "./register";
 import { say } from "./say";
@@ -29,6 +34,8 @@ export type Measured = { here: Tree; against: (Tree & { name: string }) | null; 
 export async function measure({ here, against, empty }: Measured): Promise<void> {
   const subject: typeof Subject = await import(here.subject);
   await benchCore(subject);
+  benchMaps();
+  await benchHistory();
   const trees = [{ name: "", folder: here.folder }];
   if (against) {
     say(`\nThis tree to ${against.name}, by turns (above 1: slower)`, "");
@@ -52,10 +59,23 @@ async function benchScreen(trees: { name: string; folder: string }[], empty: str
     for (const [k, address] of desks.entries())
       sayScript(trees[k]?.name ?? "", await dealScript(browser, address), nothing);
     sayScript(" of a lease", await leaseScript(browser, desks[0] as string), nothing, 80);
+    sayScript(" of eight options", await optionsScript(browser, desks[0] as string), nothing, 80);
     const costs = await keyPressCosts(browser, desks);
     for (const [k, list] of costs.entries()) sayKeyPress(trees[k]?.name ?? "", list);
     sayKeyPress(" and a full structure", await fullStructureCosts(browser, desks[0] as string));
     sayKeyPress(" of a lease", await leaseCosts(browser, desks[0] as string));
+    sayKeyPress(
+      ", four options, the map open",
+      await mapOpenCosts(browser, desks[0] as string),
+      "target ≤ 1 frame",
+    );
+    const [first = 0, again = 0] = await lineUpCosts(browser, desks[0] as string);
+    say(
+      "opening the line-up of eight options, its code loaded too",
+      `${first.toFixed(0)} ms`,
+      "target ≤ 100 ms",
+    );
+    say("opening it again", `${again.toFixed(0)} ms`, "target ≤ 100 ms");
   } finally {
     await browser.close();
     for (const { stop } of servers) stop();
@@ -85,8 +105,11 @@ function sayScript(name: string, deal: number, empty: number, target = 65): void
   );
 }
 
-function sayKeyPress(name: string, costs: readonly number[]): void {
-  const target = name.startsWith(",") ? "" : "target ≤ 1 frame";
+function sayKeyPress(
+  name: string,
+  costs: readonly number[],
+  target = name.startsWith(",") ? "" : "target ≤ 1 frame",
+): void {
   const at = (share: number) => costs[Math.floor(costs.length * share)] ?? 0;
   const text = (cost: number) => `${cost.toFixed(1)} ms = ${(cost / FRAME).toFixed(2)} frames`;
   say(`key press to painted, 360 payments, median${name}`, text(at(0.5)));

@@ -1,20 +1,21 @@
 import { extent, ticks } from "d3-array";
 import { contours } from "d3-contour";
 
-/** A contour line; coordinates go from 0 to 1000, to the right and down. */
-export type MapLine = {
-  /** The figure along it. */
+/** A level with where it is labelled; coordinates go from 0 to 1000, to the right and down. */
+export type MapLabel = {
   level: number;
-  /** The outline of all places at or above it, as an SVG path. */
-  path: string;
   /** Where it is labelled, and the line's direction there; null where it is too short for a label. */
   label: { x: number; y: number; dx: number; dy: number } | null;
 };
 
+/** A contour line with the outline of all places at or above it, as an SVG path. */
+export type MapLine = MapLabel & { path: string };
+
 /** What is drawn of a map. */
 export type MapLines = {
-  /** From the lowest level up; every second one is a main line. */
-  lines: (MapLine & { isMain: boolean })[];
+  /** The main lines, from the lowest level up, and all lines half way between them as one path. */
+  lines: MapLine[];
+  between: string;
   /** The places over the budget, and the line where they begin; null where there is no budget. */
   overBudget: MapLine | null;
   /** The outline of the places that have no answer; null where each has one. */
@@ -42,21 +43,21 @@ export function linesOf(
   const isNone = heights.map(value => (Number.isNaN(value) ? 1 : 0));
   const noAnswer = isNone.includes(1) ? pathOf(grid.contour(isNone, 0.5), columns, rows) : null;
   if (low === undefined || high === undefined || low === high) {
-    return { lines: [], overBudget: null, noAnswer };
+    return { lines: [], between: "", overBudget: null, noAnswer };
   }
   const steps = ticks(low / unit, high / unit, ABOUT_MAIN_LINES);
   const step = (steps[1] ?? 0) - (steps[0] ?? 0);
-  const levels = steps.flatMap((tick, index) => [
-    { level: tick * unit, isMain: true },
-    ...(index < steps.length - 1 ? [{ level: (tick + step / 2) * unit, isMain: false }] : []),
-  ]);
   const slope = slopeOf(values, columns, rows);
   const lineAt = (level: number): MapLine => {
     const shape = grid.contour(heights, level);
     return { level, path: pathOf(shape, columns, rows), label: labelOf(shape, columns, rows, slope) };
   };
   return {
-    lines: levels.map(({ level, isMain }) => ({ ...lineAt(level), isMain })),
+    lines: steps.map(tick => lineAt(tick * unit)),
+    between: steps
+      .slice(0, -1)
+      .map(tick => pathOf(grid.contour(heights, (tick + step / 2) * unit), columns, rows))
+      .join(""),
     // What costs exactly the budget fits.
     overBudget: budget === undefined ? null : { ...lineAt(budget + 0.5), level: budget },
     noAnswer,
@@ -78,15 +79,32 @@ function pathOf({ coordinates }: Shape, columns: number, rows: number): string {
   let path = "";
   for (const polygon of coordinates) {
     for (const ring of polygon) {
-      const points = ring.map(point =>
-        scaled(point, columns, rows)
-          .map(part => part.toFixed(1))
-          .join(" "),
-      );
-      path += `M${points.join("L")}Z`;
+      const points = withoutStraights(ring.map(point => scaled(point, columns, rows)));
+      path += `M${points.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join("L")}Z`;
     }
   }
   return path;
+}
+
+/** A tenth of a pixel on a wide screen. */
+const STRAIGHT = 0.15;
+
+/** Points that a straight line passes anyway are not drawn. */
+function withoutStraights(points: readonly Point[]): Point[] {
+  const kept: Point[] = [];
+  for (const [index, point] of points.entries()) {
+    const [last, next] = [kept.at(-1), points[index + 1]];
+    if (!last || !next || apartFrom(point, last, next) > STRAIGHT) kept.push(point);
+  }
+  return kept;
+}
+
+/** How far a point is from the line through two others. */
+function apartFrom([x, y]: Point, [fromX, fromY]: Point, [toX, toY]: Point): number {
+  const [alongX, alongY] = [toX - fromX, toY - fromY];
+  const length = Math.hypot(alongX, alongY);
+  if (length === 0) return Math.hypot(x - fromX, y - fromY);
+  return Math.abs((x - fromX) * alongY - (y - fromY) * alongX) / length;
 }
 
 /** From the corner where the figure is highest to the one where it is lowest: labels stand along that line. */
@@ -119,8 +137,6 @@ const MARGIN = 35;
 
 /** The point of a line that is nearest to where labels stand. */
 function labelOf(shape: Shape, columns: number, rows: number, { from, to }: Slope): MapLine["label"] {
-  const [alongX, alongY] = [to[0] - from[0], to[1] - from[1]];
-  const length = Math.hypot(alongX, alongY);
   let best: MapLine["label"] = null;
   let nearest = Number.POSITIVE_INFINITY;
   for (const polygon of shape.coordinates) {
@@ -128,7 +144,7 @@ function labelOf(shape: Shape, columns: number, rows: number, { from, to }: Slop
       const points = ring.map(point => scaled(point, columns, rows));
       for (const [index, [x, y]] of points.entries()) {
         if (x < MARGIN || y < MARGIN || x > FULL - MARGIN || y > FULL - MARGIN) continue;
-        const apart = Math.abs((x - from[0]) * alongY - (y - from[1]) * alongX) / length;
+        const apart = apartFrom([x, y], from, to);
         if (apart >= nearest) continue;
         const next = points[index + 1] ?? points[1] ?? [x + 1, y];
         nearest = apart;

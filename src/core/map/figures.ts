@@ -1,12 +1,22 @@
-import { costOfCredit } from "../after";
+import { costOfCredit, costOfStream } from "../after";
+import { dueAtSigning } from "../deal";
+import { answer } from "../find";
 import { summarizeLease } from "../plans/lease";
-import { summarize } from "../quote";
+import { regularPayment } from "../plans/loan";
+import { type Summary, summaryOf } from "../quote";
 import { isLease, type Mapped } from "./axes";
 
 /** The figures that a map can show. */
 export const MAP_FIGURES = ["payment", "financeCharge", "totalCost", "apr", "dueAtSigning"] as const;
 
 export type MapFigure = (typeof MAP_FIGURES)[number];
+
+function aprOf(summary: Summary): number | null {
+  const stream = costOfStream(summary);
+  if (stream) return stream.apr;
+  const cost = costOfCredit(summary);
+  return cost.ok ? cost.value.apr : null;
+}
 
 /** The figures that a deal's map can show: a lease has no APR, and its finance charge is its rent charge. */
 export const figuresOn = (deal: Mapped): MapFigure[] =>
@@ -27,10 +37,17 @@ export function figureOf(deal: Mapped, figure: MapFigure): number | null {
     const figures = { payment, financeCharge: rentCharge, totalCost: totalIfReturned, apr: null };
     return figure === "dueAtSigning" ? dueAtSigning.total : figures[figure];
   }
-  const summary = summarize(deal);
-  if (!summary.ok) return null;
-  if (figure === "dueAtSigning") return summary.value.dueAtSigning.total;
-  if (figure !== "apr") return summary.value[figure];
-  const cost = costOfCredit(summary.value);
-  return cost.ok ? cost.value.apr : null;
+  const found = answer(deal);
+  if (!found.ok) return null;
+  const { priced } = found.value;
+  switch (figure) {
+    case "payment":
+      return regularPayment(priced.loan);
+    case "dueAtSigning":
+      return dueAtSigning(priced).total;
+    case "apr":
+      return aprOf(summaryOf(deal, found.value));
+    default:
+      return priced[figure];
+  }
 }

@@ -1,4 +1,4 @@
 export { evaluate, summarize } from "./evaluate";
 export { type Machine, machineOf } from "./machine";
 export type { Quote, Saved, Summary } from "./quote";
-export { type Answering, quoteBy } from "./quote-by";
+export { type Answering, quoteBy, summaryOf } from "./quote-by";

@@ -1,5 +1,5 @@
 import { ClipboardCopy, Star } from "lucide-react";
-import { lazy, Suspense, useEffect, useMemo, useState } from "react";
+import { useEffect, useMemo, useState } from "react";
 import { type LeaseQuote, type MoneyAt, moneyOverTime, type Quote } from "@/core";
 import { copyText } from "@/features/figures/copy-text";
 import { useDesk } from "../desk/desk-context";
@@ -8,6 +8,7 @@ import { useNotation } from "../option/option-context";
 import { whenRestIsLoaded } from "../option/use-loaded";
 import { useOptionActions, useOptions } from "../options/use-options";
 import { differenceText, figureText, spreadsheetText } from "./figure-text";
+import { LineUpChart } from "./LineUpChart";
 import {
   type Cell,
   type Column,
@@ -17,10 +18,6 @@ import {
   owedRow,
   type Row,
 } from "./line-up";
-
-const LineUpChart = lazy(() =>
-  import("./LineUpChart").then(({ LineUpChart: chart }) => ({ default: chart })),
-);
 
 /** One answer is followed once, however often it is drawn. */
 const followed = new WeakMap<Quote | LeaseQuote, MoneyAt[]>();
@@ -153,16 +150,14 @@ export function LineUp() {
           </dl>
         </details>
       )}
-      <Suspense fallback={<p className="px-4 py-2 text-faint">Opening …</p>}>
-        <LineUpChart
-          columns={columns}
-          currency={currency}
-          notation={notation}
-          months={months}
-          longest={longest}
-          onMonths={setAsked}
-        />
-      </Suspense>
+      <LineUpChart
+        columns={columns}
+        currency={currency}
+        notation={notation}
+        months={months}
+        longest={longest}
+        onMonths={setAsked}
+      />
     </section>
   );
 }

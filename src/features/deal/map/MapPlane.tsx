@@ -1,9 +1,9 @@
 import { ticks } from "d3-array";
 import { scaleLinear } from "d3-scale";
-import { type KeyboardEvent, type PointerEvent, useId, useRef, useState } from "react";
+import { type KeyboardEvent, memo, type PointerEvent, useId, useRef, useState } from "react";
 import type { MapAxis, MapFigure } from "@/core/map";
 import { useWidth } from "@/features/figures/use-width";
-import type { MapLine } from "@/workers/map-lines";
+import type { MapLabel } from "@/workers/map-lines";
 import type { MapWriter } from "./map-words";
 import type { MadeMap } from "./use-map";
 
@@ -14,9 +14,11 @@ type Props = {
   name: string;
   isStale: boolean;
   /** Where the deal stands, and its own figure; null where it says nothing of an axis, or has none. */
-  pin: { x: number | null; y: number | null; figure: number | null };
-  onMove: (x: number, y: number) => void;
-  onAdd: (x: number, y: number) => void;
+  pinX: number | null;
+  pinY: number | null;
+  pinFigure: number | null;
+  /** Moves the deal to a place, or makes an option there. */
+  onTake: (x: number, y: number, isOption: boolean) => void;
 };
 
 /** A place of the map by its column and its row, from 0. */
@@ -25,10 +27,12 @@ type Place = { column: number; row: number };
 const HEIGHT = 380;
 const MARGIN = { top: 8, right: 14, bottom: 40, left: 70 };
 const FULL = 1000;
+const ROOM_UP = HEIGHT - MARGIN.top - MARGIN.bottom;
 
 /** The map as contour lines over a tint, with the deal as a pin, and a cursor that reads any place. */
-export function MapPlane(props: Props) {
-  const { made, write, name, pin, onMove, onAdd } = props;
+export const MapPlane = memo(function MapPlane(props: Props) {
+  const { made, write, name, onTake } = props;
+  const pin = { x: props.pinX, y: props.pinY, figure: props.pinFigure };
   const { question, answer } = made;
   const { figure, budget } = question;
   const [across, up] = [question.across.axis, question.up.axis];
@@ -38,9 +42,9 @@ export function MapPlane(props: Props) {
   const [cursor, setCursor] = useState<Place | null>(null);
   const xs = question.across.values;
   const ys = question.up.values;
-  const room = { x: width - MARGIN.left - MARGIN.right, y: HEIGHT - MARGIN.top - MARGIN.bottom };
-  const x = scaleLinear([xs[0] ?? 0, xs.at(-1) ?? 1], [MARGIN.left, MARGIN.left + room.x]);
-  const y = scaleLinear([ys[0] ?? 0, ys.at(-1) ?? 1], [MARGIN.top + room.y, MARGIN.top]);
+  const room = { x: width - MARGIN.left - MARGIN.right, y: ROOM_UP };
+  const x = scaleLinear(endsOf(xs), [MARGIN.left, MARGIN.left + room.x]);
+  const y = scaleLinear(endsOf(ys), [MARGIN.top + room.y, MARGIN.top]);
   const { place, isAtHome, atX, atY, value } = whereRead(made, cursor, pin);
   const reading = readingOf(value, budget, figure, write);
   const placeOf = (event: PointerEvent): Place => {
@@ -53,7 +57,7 @@ export function MapPlane(props: Props) {
   };
   const take = ({ column, row }: Place, isOption: boolean) => {
     if (Number.isNaN(answer.values[row * xs.length + column])) return;
-    (isOption ? onAdd : onMove)(xs[column] ?? 0, ys[row] ?? 0);
+    onTake(xs[column] ?? 0, ys[row] ?? 0, isOption);
   };
   const press = (event: KeyboardEvent) => {
     const by = STEPS[event.key];
@@ -103,29 +107,7 @@ export function MapPlane(props: Props) {
               <rect x={MARGIN.left} y={MARGIN.top} width={room.x} height={room.y} fill="white" />
             </mask>
           </defs>
-          <Ground answer={answer} room={room} id={id} />
-          <rect
-            x={MARGIN.left}
-            y={MARGIN.top}
-            width={room.x}
-            height={room.y}
-            fill="none"
-            stroke="var(--field-line)"
-          />
-          {answer.lines
-            .filter(({ isMain }) => isMain)
-            .map(line => (
-              <Label key={line.level} line={line} room={room} text={write.alongLine(figure, line.level)} />
-            ))}
-          {answer.overBudget && (
-            <Label
-              line={answer.overBudget}
-              room={room}
-              text={`budget ${write.alongLine(figure, answer.overBudget.level)}`}
-              isBudget
-            />
-          )}
-          <Edges {...{ x, y, xs, ys, write, across, up }} />
+          <Ground made={made} write={write} width={room.x} id={id} />
           <line
             x1={x(atX)}
             x2={x(atX)}
@@ -170,10 +152,14 @@ export function MapPlane(props: Props) {
       </figcaption>
     </figure>
   );
-}
+});
 
 /** Where the map is read. Until a place is pointed at that is the deal itself, which need not stand on one. */
-function whereRead({ question, answer }: MadeMap, cursor: Place | null, pin: Props["pin"]) {
+function whereRead(
+  { question, answer }: MadeMap,
+  cursor: Place | null,
+  pin: { x: number | null; y: number | null; figure: number | null },
+) {
   const xs = question.across.values;
   const ys = question.up.values;
   const read = cursor ?? { column: nearestTo(xs, pin.x), row: nearestTo(ys, pin.y) };
@@ -194,91 +180,97 @@ const STEPS: Record<string, [dx: number, dy: number]> = {
 
 type Room = { x: number; y: number };
 
-/** The tint, the lines, the side that does not fit and what has no answer, as far as the plane reaches. */
-function Ground({ answer, room, id }: { answer: MadeMap["answer"]; room: Room; id: string }) {
-  const { lines, overBudget, noAnswer } = answer;
+type GroundProps = { made: MadeMap; write: MapWriter; width: number; id: string };
+
+/** All that stays while the map is read: tint, lines, labels, the side that does not fit, what has no answer, the edges. */
+const Ground = memo(function Ground({ made: { question, answer }, write, width, id }: GroundProps) {
+  const { figure, across, up } = question;
+  const { lines, between, overBudget, noAnswer } = answer;
+  const room: Room = { x: width, y: ROOM_UP };
   const plane = `translate(${MARGIN.left} ${MARGIN.top}) scale(${room.x / FULL} ${room.y / FULL})`;
+  const whole = { x: MARGIN.left, y: MARGIN.top, width: room.x, height: room.y };
   const tint = lines.length > 0 ? 0.5 / lines.length : 0;
+  const drawn = {
+    transform: plane,
+    vectorEffect: "non-scaling-stroke",
+    stroke: "var(--color-base-content)",
+  } as const;
   return (
-    <g mask={`url(#${id}-inside)`}>
-      <rect
-        x={MARGIN.left}
-        y={MARGIN.top}
-        width={room.x}
-        height={room.y}
-        fill="color-mix(in oklab, var(--color-primary) 14%, var(--color-base-100))"
-      />
-      {lines.map(({ level, path }) => (
-        <path key={level} d={path} transform={plane} fill="var(--found-line)" opacity={tint} />
-      ))}
-      {lines.map(({ level, path, isMain }) => (
-        <path
-          key={level}
-          d={path}
-          transform={plane}
-          fill="none"
-          stroke="var(--color-base-content)"
-          vectorEffect="non-scaling-stroke"
-          strokeWidth={isMain ? 1 : 0.6}
-          opacity={isMain ? 0.55 : 0.25}
-        />
+    <>
+      <g mask={`url(#${id}-inside)`}>
+        <rect {...whole} fill="color-mix(in oklab, var(--color-primary) 14%, var(--color-base-100))" />
+        {lines.map(({ level, path }) => (
+          <path
+            key={level}
+            d={path}
+            {...drawn}
+            strokeOpacity={0.55}
+            fill="var(--found-line)"
+            fillOpacity={tint}
+          />
+        ))}
+        <path d={between} {...drawn} fill="none" strokeWidth={0.6} strokeOpacity={0.25} />
+        {overBudget && (
+          <>
+            <Patterned path={overBudget.path} plane={plane} whole={whole} id={`${id}-over`} />
+            <path d={overBudget.path} {...drawn} fill="none" stroke="var(--found-line)" strokeWidth={3} />
+          </>
+        )}
+        {noAnswer && (
+          <>
+            <path d={noAnswer} transform={plane} fill="var(--color-base-200)" />
+            <Patterned path={noAnswer} plane={plane} whole={whole} id={`${id}-none`} />
+          </>
+        )}
+      </g>
+      <rect {...whole} fill="none" stroke="var(--field-line)" />
+      {lines.map(line => (
+        <Label key={line.level} line={line} room={room} text={write.alongLine(figure, line.level)} />
       ))}
       {overBudget && (
-        <>
-          {/* The pattern is drawn in the plane's own units, so that its lines keep their angle. */}
-          <OverBudget path={overBudget.path} room={room} id={id} />
-          <path
-            d={overBudget.path}
-            transform={plane}
-            fill="none"
-            stroke="var(--found-line)"
-            vectorEffect="non-scaling-stroke"
-            strokeWidth={3}
-          />
-        </>
+        <Label
+          line={overBudget}
+          room={room}
+          text={`budget ${write.alongLine(figure, overBudget.level)}`}
+          isBudget
+        />
       )}
-      {noAnswer && (
-        <>
-          <path d={noAnswer} transform={plane} fill="var(--color-base-200)" />
-          <clipPath id={`${id}-no`}>
-            <path d={noAnswer} transform={plane} />
-          </clipPath>
-          <rect
-            x={MARGIN.left}
-            y={MARGIN.top}
-            width={room.x}
-            height={room.y}
-            fill={`url(#${id}-none)`}
-            clipPath={`url(#${id}-no)`}
-          />
-        </>
-      )}
-    </g>
+      <Edges
+        x={scaleLinear(endsOf(across.values), [MARGIN.left, MARGIN.left + room.x])}
+        y={scaleLinear(endsOf(up.values), [MARGIN.top + room.y, MARGIN.top])}
+        xs={across.values}
+        ys={up.values}
+        write={write}
+        across={across.axis}
+        up={up.axis}
+      />
+    </>
   );
-}
+});
 
-function OverBudget({ path, room, id }: { path: string; room: Room; id: string }) {
+const endsOf = (values: readonly number[]): [number, number] => [values[0] ?? 0, values.at(-1) ?? 1];
+
+type PatternedProps = {
+  path: string;
+  plane: string;
+  whole: { x: number; y: number; width: number; height: number };
+  /** The pattern's. */
+  id: string;
+};
+
+/** A pattern over an outline; it is drawn in its own units, so that its lines keep their angle. */
+function Patterned({ path, plane, whole, id }: PatternedProps) {
   return (
     <>
       <clipPath id={`${id}-clip`}>
-        <path
-          d={path}
-          transform={`translate(${MARGIN.left} ${MARGIN.top}) scale(${room.x / FULL} ${room.y / FULL})`}
-        />
+        <path d={path} transform={plane} />
       </clipPath>
-      <rect
-        x={MARGIN.left}
-        y={MARGIN.top}
-        width={room.x}
-        height={room.y}
-        fill={`url(#${id}-over)`}
-        clipPath={`url(#${id}-clip)`}
-      />
+      <rect {...whole} fill={`url(#${id})`} clipPath={`url(#${id}-clip)`} />
     </>
   );
 }
 
-type LabelProps = { line: MapLine; room: Room; text: string; isBudget?: boolean };
+type LabelProps = { line: MapLabel; room: Room; text: string; isBudget?: boolean };
 
 /** The figure of a line, written along it. */
 function Label({ line: { label }, room, text, isBudget = false }: LabelProps) {

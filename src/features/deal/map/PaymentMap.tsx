@@ -1,18 +1,16 @@
-import { useMemo, useRef } from "react";
+import { useCallback, useMemo, useRef } from "react";
 import { currencyDecimals } from "@/core";
 import {
   axesOf,
   figureOf,
   figuresOn,
-  type MapAxis,
   type Mapped,
   type MapRange,
   mappable,
   valueOn,
   valuesOf,
 } from "@/core/map";
-import type { MapQuestion } from "@/workers/map-worker";
-import { BudgetField, useBudget } from "../desk/BudgetField";
+import { useBudget } from "../desk/BudgetField";
 import { useDesk } from "../desk/desk-context";
 import { isStale, type OptionState, shownQuote } from "../option";
 import { useNotation, useOption } from "../option/option-context";
@@ -20,11 +18,11 @@ import { useOptionActions } from "../options/use-options";
 import { budgetEachTime } from "./budget";
 import { choiceFor, FIRST_CHOICE, isOn, type MapChoice, rangesOf } from "./choice";
 import { inputsAt } from "./inputs-at";
+import { MapBar } from "./MapBar";
 import { MapFigures } from "./MapFigures";
 import { MapPlane } from "./MapPlane";
-import { axisName, figureName, mapWriter } from "./map-words";
+import { figureName, mapWriter } from "./map-words";
 import { payingInputs } from "./paying-inputs";
-import { Ranges } from "./Ranges";
 import { useMap } from "./use-map";
 
 type Props = {
@@ -65,7 +63,8 @@ function MapOf({
   const { inputs } = option;
   const decimals = currencyDecimals(inputs.currency) ?? 2;
   const unit = 10 ** decimals;
-  const choice = choiceFor(deal, asked);
+  const [axes, figures] = [useSteady(axesOf(deal)), useSteady(figuresOn(deal))];
+  const choice = useMemo(() => choiceFor({ axes, figures }, asked), [axes, figures, asked]);
   const { across, up, figure } = choice;
   const ranges = useSteadyRanges(deal, choice, unit);
   const budget =
@@ -82,86 +81,59 @@ function MapOf({
     [deal, across, up, ranges.across, ranges.up, figure, unit, budget],
   );
   const made = useMap(question);
-  const write = useMemo(() => mapWriter(inputs, decimals, notation), [inputs, decimals, notation]);
+  const { currency, plan, structure } = inputs;
+  const { frequency } = plan;
+  const isLease = plan.kind === "lease";
+  const isPersonal = structure.purpose !== undefined;
+  const subject = useMemo(
+    () => ({ currency, frequency, isLease, isPersonal, decimals }),
+    [currency, frequency, isLease, isPersonal, decimals],
+  );
+  const write = useMemo(() => mapWriter(subject, notation), [subject, notation]);
+  const latest = useRef({ option, open: state.open, made });
+  latest.current = { option, open: state.open, made };
   /** What stands at a place of the map that is shown, which may be older than what is asked for. */
-  const movedTo = (x: number, y: number) => {
-    const { across: side, up: other } = made?.question ?? question;
-    return inputsAt(inputsAt(payingInputs(option), other.axis, y), side.axis, x);
-  };
-  const axes = axesOf(deal);
-  const axisChoices = (other: MapAxis) =>
-    axes.filter(axis => axis !== other).map((axis): [MapAxis, string] => [axis, axisName(axis, inputs)]);
+  const take = useCallback(
+    (x: number, y: number, isOption: boolean) => {
+      const { option: now, open, made: shown } = latest.current;
+      if (!shown) return;
+      const { across: side, up: other } = shown.question;
+      const moved = inputsAt(inputsAt(payingInputs(now), other.axis, y), side.axis, x);
+      if (isOption) addAfter(open, [moved]);
+      else edit(withInputsOf(open, moved));
+    },
+    [addAfter, edit],
+  );
   return (
     <>
-      <div className="flex flex-wrap items-center gap-x-2 gap-y-1">
-        The
-        <Pick
-          label="What the map shows"
-          value={figure}
-          choices={figuresOn(deal).map(each => [each, figureName(each, inputs)])}
-          onPick={each => onChoice({ ...choice, figure: each })}
-        />
-        over
-        <Pick
-          label="Across"
-          value={across}
-          choices={axisChoices(up)}
-          onPick={axis => onChoice({ ...choice, across: axis })}
-        />
-        and
-        <Pick
-          label="Up"
-          value={up}
-          choices={axisChoices(across)}
-          onPick={axis => onChoice({ ...choice, up: axis })}
-        />
-        <span className="grow" />
-        <BudgetField label="budget a month" />
-        <button
-          type="button"
-          className="btn btn-ghost btn-sm text-primary"
-          aria-pressed={choice.asFigures}
-          onClick={() => onChoice({ ...choice, asFigures: !choice.asFigures })}
-        >
-          {choice.asFigures ? "As a map" : "As figures"}
-        </button>
-      </div>
-      <Ranges
-        key={`${across} ${up}`}
-        across={{ axis: across, range: ranges.across, isOwn: across in choice.ranges }}
-        up={{ axis: up, range: ranges.up, isOwn: up in choice.ranges }}
-        nameOf={axis => axisName(axis, inputs)}
-        decimals={decimals}
-        onRange={(axis, range) => {
-          const { [axis]: _, ...others } = choice.ranges;
-          onChoice({ ...choice, ranges: range ? { ...others, [axis]: range } : others });
-        }}
+      <MapBar
+        choice={choice}
+        subject={subject}
+        axes={axes}
+        figures={figures}
+        across={ranges.across}
+        up={ranges.up}
+        onChoice={onChoice}
       />
       {!made ? (
         <p className="py-6 text-faint">Reckoning the map …</p>
       ) : choice.asFigures ? (
-        <MapFigures made={made} write={write} name={figureName(made.question.figure, inputs)} />
+        <MapFigures made={made} write={write} name={figureName(made.question.figure, subject)} />
       ) : (
         <MapPlane
           made={made}
           write={write}
-          name={figureName(made.question.figure, inputs)}
+          name={figureName(made.question.figure, subject)}
           isStale={isStale(option)}
-          pin={pinOf(deal, made.question)}
-          onMove={(x, y) => edit(withInputsOf(state.open, movedTo(x, y)))}
-          onAdd={(x, y) => addAfter(state.open, [movedTo(x, y)])}
+          pinX={valueOn(deal, made.question.across.axis)}
+          pinY={valueOn(deal, made.question.up.axis)}
+          pinFigure={figureOf(deal, made.question.figure)}
+          onTake={take}
         />
       )}
     </>
   );
 }
-
-/** Where the deal stands on a map, and its own figure there. */
-const pinOf = (deal: Mapped, { across, up, figure }: MapQuestion) => ({
-  x: valueOn(deal, across.axis),
-  y: valueOn(deal, up.axis),
-  figure: figureOf(deal, figure),
-});
 
 /** The deal with an option's inputs changed. */
 const withInputsOf =
@@ -183,26 +155,9 @@ function useSteadyRanges(deal: Mapped, choice: MapChoice, unit: number): { acros
   return last.current;
 }
 
-type PickProps<Value extends string> = {
-  label: string;
-  value: Value;
-  choices: readonly (readonly [Value, string])[];
-  onPick: (value: Value) => void;
-};
-
-function Pick<Value extends string>({ label, value, choices, onPick }: PickProps<Value>) {
-  return (
-    <select
-      aria-label={label}
-      className="field w-auto [field-sizing:content]"
-      value={value}
-      onChange={event => onPick(event.target.value as Value)}
-    >
-      {choices.map(([each, name]) => (
-        <option key={each} value={each}>
-          {name}
-        </option>
-      ))}
-    </select>
-  );
+/** The same list for as long as it holds the same. */
+function useSteady<Value extends string>(list: readonly Value[]): readonly Value[] {
+  const last = useRef(list);
+  if (last.current.join() !== list.join()) last.current = list;
+  return last.current;
 }

@@ -1,7 +1,5 @@
 import {
-  axesOf,
   FEWEST_STEPS,
-  figuresOn,
   type MapAxis,
   type MapFigure,
   type Mapped,
@@ -27,14 +25,16 @@ export const FIRST_CHOICE: MapChoice = {
   asFigures: false,
 };
 
+/** What a deal has to choose from. */
+type Offered = { axes: readonly MapAxis[]; figures: readonly MapFigure[] };
+
 /** A choice that a deal has the figures for. */
-export function choiceFor(deal: Mapped, choice: MapChoice): MapChoice {
-  const axes = axesOf(deal);
+export function choiceFor({ axes, figures }: Offered, choice: MapChoice): MapChoice {
   const has = (axis: MapAxis) => axes.includes(axis);
   const across = has(choice.across) ? choice.across : (axes.find(axis => axis !== choice.up) ?? "price");
   const up =
     has(choice.up) && choice.up !== across ? choice.up : (axes.find(axis => axis !== across) ?? "down");
-  const figure = figuresOn(deal).includes(choice.figure) ? choice.figure : "payment";
+  const figure = figures.includes(choice.figure) ? choice.figure : "payment";
   return { ...choice, across, up, figure };
 }
 

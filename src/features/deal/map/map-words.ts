@@ -1,6 +1,5 @@
-import { FREQUENCY_NAMES, groupedAmount } from "@/core";
+import { FREQUENCY_NAMES, type Frequency, groupedAmount } from "@/core";
 import { type MapAxis, type MapFigure, RATE_UNITS } from "@/core/map";
-import type { DealInputs } from "@/exchange/deal-file";
 import { amountIn, inNotation, type Notation, spreadsheetAmount } from "@/exchange/notation";
 import { rateText } from "@/exchange/text";
 
@@ -14,9 +13,18 @@ const AXES: Record<MapAxis, string> = {
   residual: "residual",
 };
 
+/** What of a deal its map is told with. */
+export type MapSubject = {
+  isLease: boolean;
+  isPersonal: boolean;
+  currency: string;
+  frequency: Frequency;
+  decimals: number;
+};
+
 /** What an axis is called for a deal. */
-export function axisName(axis: MapAxis, { structure }: DealInputs): string {
-  return axis === "price" && structure.purpose !== undefined ? "amount" : AXES[axis];
+export function axisName(axis: MapAxis, { isPersonal }: MapSubject): string {
+  return axis === "price" && isPersonal ? "amount" : AXES[axis];
 }
 
 const FIGURES: Record<MapFigure, string> = {
@@ -28,9 +36,9 @@ const FIGURES: Record<MapFigure, string> = {
 };
 
 /** What a figure is called for a deal: a lease has a rent charge, and is handed back. */
-export function figureName(figure: MapFigure, { plan }: DealInputs): string {
-  if (plan.kind === "lease" && figure === "financeCharge") return "rent charge";
-  if (plan.kind === "lease" && figure === "totalCost") return "total cost, handed back";
+export function figureName(figure: MapFigure, { isLease }: MapSubject): string {
+  if (isLease && figure === "financeCharge") return "rent charge";
+  if (isLease && figure === "totalCost") return "total cost, handed back";
   return FIGURES[figure];
 }
 
@@ -55,8 +63,8 @@ export type MapWriter = {
 
 const APR_PLACES = 4;
 
-export function mapWriter(inputs: DealInputs, decimals: number, notation: Notation): MapWriter {
-  const { currency, plan } = inputs;
+export function mapWriter(subject: MapSubject, notation: Notation): MapWriter {
+  const { currency, frequency, decimals } = subject;
   const money = (minor: number) => amountIn(minor, currency, notation);
   const short = (minor: number) => inNotation(groupedAmount(minor, decimals).replace(/\.0+$/, ""), notation);
   const rate = (value: number) => `${inNotation(rateText(value / RATE_UNITS), notation)} %`;
@@ -72,7 +80,7 @@ export function mapWriter(inputs: DealInputs, decimals: number, notation: Notati
       figure === "apr" ? `${inNotation(value.toFixed(APR_PLACES), notation)} %` : money(Math.round(value)),
     alongLine: (figure, value) =>
       figure === "apr" ? `${inNotation(rateText(value), notation)} %` : short(Math.round(value)),
-    axis: axis => axisName(axis, inputs),
+    axis: axis => axisName(axis, subject),
     copied: (axis, value) => {
       if (axis === "payments") return String(value);
       return axis === "yearlyRate"
@@ -85,7 +93,7 @@ export function mapWriter(inputs: DealInputs, decimals: number, notation: Notati
         : spreadsheetAmount(Math.round(value), decimals, notation),
     place: (axis, value) =>
       axis === "payments"
-        ? `${value} ${FREQUENCY_NAMES[plan.frequency].adjective} payments`
-        : `${axisName(axis, inputs)} ${onAxis(axis, value)}`,
+        ? `${value} ${FREQUENCY_NAMES[frequency].adjective} payments`
+        : `${axisName(axis, subject)} ${onAxis(axis, value)}`,
   };
 }

@@ -5,6 +5,9 @@ import type { MapAnswer, MapQuestion } from "@/workers/map-worker";
 /** A map that was made, with what it was made of. */
 export type MadeMap = { question: MapQuestion; answer: MapAnswer };
 
+/** A map waits for a pause in typing, as long as it takes to see that there is one. */
+const PAUSE_MS = 80;
+
 /**
  * The newest map that was made, while a newer one may still be on its way.
  *
@@ -12,6 +15,7 @@ export type MadeMap = { question: MapQuestion; answer: MapAnswer };
  */
 export function useMap(question: MapQuestion | null): MadeMap | null {
   const [made, setMade] = useState<MadeMap | null>(null);
+  const isFirst = useRef(true);
   const client = useRef<MapClient>(undefined);
   useEffect(() => {
     client.current = startMaps();
@@ -23,11 +27,16 @@ export function useMap(question: MapQuestion | null): MadeMap | null {
   useEffect(() => {
     if (!question) return;
     let isWanted = true;
-    void client.current?.ask(question).then(answer => {
-      if (answer && isWanted) setMade({ question, answer });
-    });
+    const ask = () =>
+      client.current?.ask(question).then(answer => {
+        if (!answer || !isWanted) return;
+        isFirst.current = false;
+        setMade({ question, answer });
+      });
+    const timer = setTimeout(() => void ask(), isFirst.current ? 0 : PAUSE_MS);
     return () => {
       isWanted = false;
+      clearTimeout(timer);
     };
   }, [question]);
   return made;

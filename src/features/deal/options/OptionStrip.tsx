@@ -20,13 +20,13 @@ export function OptionStrip() {
     (id: string, by: number) => tell(id, latest.current.findIndex(option => option.id === id) + by),
     [tell],
   );
-  const { list, target } = useDraggedOptions(options.map(({ id }) => id).join(), (id, place) => {
+  const { list, target, wake } = useDraggedOptions(options.map(({ id }) => id).join(), (id, place) => {
     actions.moveTo(id, place);
     tell(id, place);
   });
   return (
     <section aria-label="Options">
-      <ol ref={list} className="flex gap-2 overflow-x-auto p-0.5">
+      <ol ref={list} onPointerEnter={wake} className="flex gap-2 overflow-x-auto p-0.5">
         {options.map((option, index) => (
           <OptionCard
             key={option.id}

@@ -6,15 +6,28 @@ import type { MapChoice } from "../map/choice";
 import { ViewBar } from "./ViewBar";
 import type { View } from "./views";
 
+/** What each view is loaded with: when it is opened, or a moment before. */
+const LOADS = {
+  history: () => import("../history/History"),
+  reach: () => import("../reach/Reach"),
+  map: () => import("../map/PaymentMap"),
+  lineUp: () => import("../line-up/LineUp"),
+};
+
+/** What cannot be loaded now is tried again when it is opened. */
+const loadAhead = (view: View) => {
+  if (view !== "repayment") LOADS[view]().catch(() => {});
+};
+
 const OptionStrip = lazy(() =>
   import("../options/OptionStrip").then(({ OptionStrip: strip }) => ({ default: strip })),
 );
 const History = lazy(() =>
   import("../history/History").then(({ History: history }) => ({ default: history })),
 );
-const LineUp = lazy(() => import("../line-up/LineUp").then(({ LineUp: lineUp }) => ({ default: lineUp })));
-const Reach = lazy(() => import("../reach/Reach").then(({ Reach: reach }) => ({ default: reach })));
-const PaymentMap = lazy(() => import("../map/PaymentMap").then(({ PaymentMap: map }) => ({ default: map })));
+const LineUp = lazy(() => LOADS.lineUp().then(({ LineUp: lineUp }) => ({ default: lineUp })));
+const Reach = lazy(() => LOADS.reach().then(({ Reach: reach }) => ({ default: reach })));
+const PaymentMap = lazy(() => LOADS.map().then(({ PaymentMap: map }) => ({ default: map })));
 const LoanStructure = lazy(() =>
   import("../loan/LoanDesk").then(({ LoanStructure: structure }) => ({ default: structure })),
 );
@@ -51,7 +64,7 @@ export function DeskBody({ dealId, fileName }: { dealId: string; fileName: strin
           <OptionStrip />
         </Suspense>
       )}
-      <ViewBar view={view} onView={setView} />
+      <ViewBar view={view} onView={setView} onNear={loadAhead} />
       {view === "history" && opened(<History dealId={dealId} />)}
       {view === "lineUp" && opened(<LineUp />)}
       {view !== "history" && view !== "lineUp" && (

@@ -15,10 +15,15 @@ const MoreOptions = lazy(() =>
 const viewsOf = (isFrozen: boolean) =>
   (Object.keys(VIEWS) as View[]).filter(view => !isFrozen || (view !== "map" && view !== "reach"));
 
-type Props = { view: View; onView: (view: View) => void };
+type Props = {
+  view: View;
+  onView: (view: View) => void;
+  /** A view is about to be wanted: a pointer or the focus is on its button. */
+  onNear: (view: View) => void;
+};
 
 /** The views of the deal, and what can be done with its options. */
-export function ViewBar({ view, onView }: Props) {
+export function ViewBar({ view, onView, onNear }: Props) {
   const { options } = useDesk().state;
   const isFrozen = useIsFrozen();
   const [isAdding, setAdding] = useState(false);
@@ -32,6 +37,8 @@ export function ViewBar({ view, onView }: Props) {
               type="button"
               aria-current={each === view ? "page" : undefined}
               className={`cursor-pointer border-b-2 px-2.5 py-1 font-semibold ${each === view ? "border-primary text-primary" : "border-transparent text-faint"}`}
+              onPointerEnter={() => onNear(each)}
+              onFocus={() => onNear(each)}
               onClick={() => onView(each)}
             >
               {VIEWS[each]}
