@@ -1,8 +1,9 @@
 // The demo scenario: Tarn & Hollow, a made-up dealer in the made-up town of Marrow Bay, and its lending desk.
-import { type DealHeading, documentOf } from "@/exchange/deal-document";
+import { type DealDocument, type DealHeading, documentOf } from "@/exchange/deal-document";
 import type { DealFile, DealInputs } from "@/exchange/deal-file";
 import { LEASES } from "./leases";
 import { MORE_DEALS } from "./more-deals";
+import { OPTIONS } from "./options";
 
 export const DEMO_VEHICLES = [
   ["Larkmoor 240 campervan, stock 1187", 41_850_00],
@@ -134,16 +135,17 @@ const deals: DemoDeal[] = [
     plan: { yearlyRate: "7.25", payments: 36, signed: "2026-11-17", rounding: "down" },
   },
   {
+    // Shown three ways: see options.ts.
     customer: "Amaru Pelling",
-    vehicle: "Ostrel U2 utility van, used, stock 1877",
-    status: "lost",
-    changed: "2026-11-09T17:20:00Z",
+    vehicle: "Larkmoor 240 campervan, stock 1190",
+    status: "quoting",
+    changed: "2026-11-24T11:20:00Z",
     structure: {
-      price: "17650.00",
+      price: "43200.00",
       tradeIn: { allowance: "2400.00", owed: "0" },
-      down: { amount: "1500.00" },
+      down: { amount: "3000.00" },
     },
-    plan: { yearlyRate: "11.90", payments: 48, signed: "2026-11-09" },
+    plan: { yearlyRate: "6.49", payments: 72, signed: "2026-11-24" },
   },
   {
     customer: "Liesel Thornquist",
@@ -224,9 +226,21 @@ const leases = LEASES.map(({ structure, plan, ...heading }) => ({
   inputs: { ...FILE, structure, plan: { kind: "lease", ...plan }, find: "payment" } satisfies DealInputs,
 }));
 
+/** A deal with the options that it has beside its first. */
+function withOptions(document: DealDocument, place: number): DealDocument {
+  const beside = OPTIONS[document.customer];
+  const [first] = document.options;
+  if (!beside || !first) return document;
+  const others = beside
+    .options(first.inputs)
+    .map((option, k) => ({ id: optionId(100 * (place + 1) + k), ...option }));
+  const options = [first, ...others];
+  return { ...document, budget: beside.budget, options, chosen: options[beside.chosen]?.id ?? first.id };
+}
+
 export const DEMO_DEALS = [...loans, ...leases].map(
   ({ heading: { customer, vehicle, status, changed }, inputs }, place) => {
     const document = documentOf({ customer, vehicle, status }, { id: optionId(place), name: "", inputs });
-    return { ...document, changedAt: new Date(changed) };
+    return { ...withOptions(document, place), changedAt: new Date(changed) };
   },
 );

@@ -48,8 +48,12 @@ function ofLoan(inputs: DealFile): Open[] {
   ];
 }
 
-/** A phrase about a plan under its first word, so that another amount of the same is the same figure. */
+const TWO_WORDS = /^(residual due|interest compounded|days counted|payment rounded|acquisition fee) (.+)$/;
+
+/** A phrase about a plan under its first words, so that another amount of the same is the same figure. */
 function partOfPlan(phrase: string): Open {
+  const [, two, after] = TWO_WORDS.exec(phrase) ?? [];
+  if (two) return [`plan: ${two}`, after];
   const [first = "", ...rest] = phrase.split(" ");
   return rest.length === 0 ? ["plan", first] : [`plan: ${first}`, rest.join(" ")];
 }

@@ -170,7 +170,19 @@ type Shown = {
   notation: ReturnType<typeof useNotation>["notation"];
 };
 
-function LineUpRow({ row, base, currency, notation, isInput }: Shown & { row: Row; isInput?: boolean }) {
+/** Rates of a loan and of a lease say different things: they have no difference. */
+function areCompared(one: Column | undefined, other: Column | undefined, { figure }: Cell): boolean {
+  return figure?.unit !== "percent" || one?.state.kind === other?.state.kind;
+}
+
+function LineUpRow({
+  row,
+  columns,
+  base,
+  currency,
+  notation,
+  isInput,
+}: Shown & { row: Row; isInput?: boolean }) {
   const { name, cells, isMain } = row;
   const compared = cells[base]?.figure ?? null;
   return (
@@ -187,7 +199,7 @@ function LineUpRow({ row, base, currency, notation, isInput }: Shown & { row: Ro
           <CellOf
             cell={cell}
             difference={
-              index === base
+              index === base || !areCompared(columns[index], columns[base], cell)
                 ? ""
                 : differenceText(differenceBetween(cell.figure, compared), currency, notation)
             }

@@ -47,7 +47,6 @@ export const MapBar = memo(function MapBar(props: Props) {
           onPick={axis => onChoice({ ...choice, up: axis })}
         />
         <span className="grow" />
-        <BudgetField label="budget a month" />
         <button
           type="button"
           className="btn btn-ghost btn-sm text-primary"
@@ -57,17 +56,21 @@ export const MapBar = memo(function MapBar(props: Props) {
           {choice.asFigures ? "As a map" : "As figures"}
         </button>
       </div>
-      <Ranges
-        key={`${across} ${up}`}
-        across={{ axis: across, range: props.across, isOwn: across in choice.ranges }}
-        up={{ axis: up, range: props.up, isOwn: up in choice.ranges }}
-        nameOf={axis => axisName(axis, subject)}
-        decimals={subject.decimals}
-        onRange={(axis, range) => {
-          const { [axis]: _, ...others } = choice.ranges;
-          onChoice({ ...choice, ranges: range ? { ...others, [axis]: range } : others });
-        }}
-      />
+      <div className="flex flex-wrap items-start gap-x-3 gap-y-1 py-1">
+        <Ranges
+          key={`${across} ${up}`}
+          across={{ axis: across, range: props.across, isOwn: across in choice.ranges }}
+          up={{ axis: up, range: props.up, isOwn: up in choice.ranges }}
+          nameOf={axis => axisName(axis, subject)}
+          decimals={subject.decimals}
+          onRange={(axis, range) => {
+            const { [axis]: _, ...others } = choice.ranges;
+            onChoice({ ...choice, ranges: range ? { ...others, [axis]: range } : others });
+          }}
+        />
+        <span className="grow" />
+        <BudgetField label="budget a month" />
+      </div>
     </>
   );
 });

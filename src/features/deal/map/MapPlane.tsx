@@ -24,7 +24,7 @@ type Props = {
 /** A place of the map by its column and its row, from 0. */
 type Place = { column: number; row: number };
 
-const HEIGHT = 380;
+const HEIGHT = 330;
 const MARGIN = { top: 8, right: 14, bottom: 40, left: 70 };
 const FULL = 1000;
 const ROOM_UP = HEIGHT - MARGIN.top - MARGIN.bottom;

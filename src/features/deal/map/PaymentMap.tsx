@@ -36,7 +36,7 @@ export function PaymentMap({ choice, onChoice }: Props) {
   const quote = shownQuote(option);
   const deal = useMemo(() => (quote ? mappable<Mapped>(quote.filled) : null), [quote]);
   return (
-    <section aria-label="Map" className="card-paper flex shrink-0 flex-col px-4 py-2">
+    <section aria-label="Map" className="card-paper flex shrink-0 flex-col px-4 py-2 max-lg:order-[-2]">
       {deal ? (
         <MapOf deal={deal} asked={choice ?? FIRST_CHOICE} onChoice={onChoice} />
       ) : (

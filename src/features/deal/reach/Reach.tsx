@@ -42,7 +42,7 @@ export function Reach({ terms, onTerms }: Props) {
   const shown = terms ?? usual;
   const isListed = "datedPayments" in option.inputs.plan && option.inputs.plan.datedPayments !== undefined;
   return (
-    <section aria-label="Reach" className="card-paper shrink-0 pb-2">
+    <section aria-label="Reach" className="card-paper shrink-0 overflow-x-auto pb-2 max-lg:order-[-2]">
       <div className="flex flex-wrap items-center gap-x-3 gap-y-1 px-4 py-2 font-serif text-lg">
         With
         <BudgetField label="What the customer can pay a month" hideLabel />a month, this customer reaches
