@@ -173,6 +173,22 @@ test("stock is kept on a page of its own, and goes out and comes in as CSV", asy
   await bringIn('description,price\nNew trailer,"9,840.50"\n"Ostrel Mini van, stock 7100",17900\n');
   await expect(page.getByLabel("Asking price of New trailer")).toHaveValue("9,840.50");
   await expect(price).toHaveValue("17,900.00");
+  const vehicle = {
+    description: "X",
+    priceMinor: -1,
+    costMinor: null,
+    listPriceMinor: null,
+    currency: "USD",
+  };
+  const refused = await page.request.post("/api/stock", { data: { vehicles: [vehicle] } });
+  expect([refused.status(), await refused.json()]).toEqual([
+    422,
+    { error: "vehicles.0.priceMinor is -1; it must be minor units of the currency, 0 or more, or null." },
+  ]);
+  const nowhere = "/api/stock/00000000-0000-4000-8000-000000000009";
+  expect((await page.request.put(nowhere, { data: { ...vehicle, priceMinor: 1 } })).status()).toBe(404);
+  expect((await page.request.delete(nowhere)).status()).toBe(404);
+  expect((await page.request.delete("/api/stock/none")).status()).toBe(404);
   await page.getByRole("button", { name: "Take New trailer out of stock" }).click();
   await expect(page.getByLabel("Asking price of New trailer")).toHaveCount(0);
   await expectNoAxeFindings(page);

@@ -47,8 +47,12 @@ export async function openDeal(store: Store, id: string): Promise<DealReply> {
 }
 
 /** A new deal with what it is signed with, where it is. */
-export async function withSigning<Document extends DealDocument>(document: Document) {
-  return document.status === "signed" ? { ...document, signing: await quotesOf(document) } : document;
+export async function withSigning<Document extends DealDocument & { changedAt?: Date }>(document: Document) {
+  if (document.status !== "signed") return document;
+  const signing = await quotesOf(document);
+  // One of the demo was signed when it was last changed.
+  const at = document.changedAt ?? signing.at;
+  return { ...document, signing: { ...signing, at } };
 }
 
 async function quotesOf(document: DealDocument): Promise<Signing> {

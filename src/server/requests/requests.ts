@@ -82,6 +82,11 @@ function withReadableFigures<Value>(
     if (!file.ok) return file;
     const deal = readInputs(file.value);
     if (!deal.ok) return { ok: false, sentence: deal.failure.sentence };
+    const [first] = options;
+    if (first && inputs.currency !== first.inputs.currency) {
+      const sentence = `The options are in ${first.inputs.currency} and ${inputs.currency}; a deal is in one currency.`;
+      return { ok: false, sentence };
+    }
   }
   return request;
 }
