@@ -1,21 +1,18 @@
-import { and, asc, eq, isNull, notInArray, sql } from "drizzle-orm";
+import { and, asc, eq, isNull } from "drizzle-orm";
 import {
   type DealChange,
   type DealDocument,
-  type DealHeading,
-  type DealOption,
   headingOf,
   isNoChange,
   isSame,
-  orderOf,
   upToDate,
 } from "@/exchange/deal-document";
-import { checkDealInputs } from "@/exchange/deal-file/parse";
 import type { Database } from "./database";
-import { noteBeginning, noteChange } from "./history";
+import { noteBeginning } from "./history";
+import { guarded, headingColumns, keepMerged, keepOptions } from "./keep-deal";
 import { type Merged, merge, type VersionedDeal } from "./merge";
-import { customerNamed, dropIfUnused, vehicleCalled } from "./names";
-import { addLine, changeLine } from "./register-lines";
+import { dropIfUnused } from "./names";
+import { addLine } from "./register-lines";
 import { customers, deals, options, registerLines, vehicles } from "./schema";
 import { keepSigning, type Signing } from "./signings";
 import { takingTurns } from "./turns";
@@ -196,94 +193,6 @@ function withGuardedInputs({ document, changed }: Merged): Merged {
   };
 }
 
-async function keepMerged(
-  tx: Database,
-  kept: DealRecord,
-  { document, changed }: Merged,
-): Promise<DealRecord> {
-  const { id } = kept;
-  const version = kept.version + 1;
-  if (changed.options) await keepOptions(tx, id, version, document, changed.options);
-  if (changed.order) await keepOrder(tx, id, document);
-  const changedAt = new Date();
-  await tx
-    .update(deals)
-    .set({
-      ...(changed.heading && {
-        ...(await headingColumns(tx, changed.heading)),
-        headingVersion: version,
-      }),
-      ...(changed.order && { chosen: changed.order.chosen, orderVersion: version }),
-      version,
-      changedAt,
-    })
-    .where(eq(deals.id, id));
-  const line = { dealId: id, dealVersion: version, changedAt, heading: headingOf(document) };
-  await changeLine(tx, line, Boolean(changed.options || changed.order));
-  await noteChange(tx, {
-    dealId: id,
-    before: kept.document,
-    after: document,
-    version,
-    at: changedAt,
-    beforeAt: kept.changedAt,
-  });
-  return {
-    ...kept,
-    document,
-    version,
-    changedAt,
-    ...(changed.heading && { headingVersion: version }),
-    ...(changed.order && { orderVersion: version }),
-    optionVersions: new Map(
-      document.options.map(({ id: optionId }) => [
-        optionId,
-        changed.options?.some(option => option.id === optionId)
-          ? version
-          : (kept.optionVersions.get(optionId) ?? version),
-      ]),
-    ),
-  };
-}
-
-/** Keeps options as they are now, at their places in the deal. */
-async function keepOptions(
-  tx: Database,
-  dealId: string,
-  version: number,
-  document: DealDocument,
-  changed: DealDocument["options"],
-): Promise<void> {
-  const order = orderOf(document).options;
-  for (const { id, name, inputs } of changed) {
-    const columns = { name, inputs, version, position: order.indexOf(id) };
-    await tx
-      .insert(options)
-      .values({ id, dealId, ...columns })
-      .onConflictDoUpdate({ target: [options.dealId, options.id], set: AS_INSERTED });
-  }
-}
-
-// So that the inputs, which can be long, go over to the database once.
-const AS_INSERTED = {
-  name: sql`excluded.name`,
-  inputs: sql`excluded.inputs`,
-  version: sql`excluded.version`,
-  position: sql`excluded.position`,
-};
-
-/** Drops the options that are no longer there, and gives the others their places. */
-async function keepOrder(tx: Database, dealId: string, document: DealDocument): Promise<void> {
-  const order = orderOf(document).options;
-  await tx.delete(options).where(and(eq(options.dealId, dealId), notInArray(options.id, order)));
-  for (const [position, id] of order.entries()) {
-    await tx
-      .update(options)
-      .set({ position })
-      .where(and(eq(options.dealId, dealId), eq(options.id, id)));
-  }
-}
-
 /** Marks a deal as deleted, or brings it back. Gives back whether there is such a deal; a signed one stays. */
 export async function setDeleted(
   database: Database,
@@ -305,19 +214,4 @@ export async function setDeleted(
     await tx.update(registerLines).set({ deleted }).where(eq(registerLines.dealId, id));
     return changed.length > 0;
   });
-}
-
-async function headingColumns(database: Database, heading: DealHeading) {
-  return {
-    status: heading.status,
-    budget: heading.budget ?? null,
-    customerId: await customerNamed(database, heading.customer),
-    vehicleId: await vehicleCalled(database, heading.vehicle),
-  };
-}
-
-function guarded(option: DealOption): DealOption {
-  const checked = checkDealInputs(option.inputs);
-  if (!checked.ok) throw new Error(`Inputs that must not be kept: ${checked.sentence}`);
-  return { ...option, inputs: checked.value };
 }

@@ -2,6 +2,7 @@ import { BadgeCheck } from "lucide-react";
 import { useState } from "react";
 import { CORE_VERSION } from "@/core";
 import { api } from "@/features/api/client";
+import { whenText } from "@/features/figures/when";
 import { notify } from "@/features/notices/notify";
 import type { DealReply } from "@/server/contract";
 
@@ -45,19 +46,10 @@ export function SignedNotice({ deal }: { deal: DealReply }) {
 }
 
 function signedWords({ isLate, at, coreVersion }: NonNullable<DealReply["signing"]>): string {
-  const when = whenText(at);
+  const when = whenText(at, true);
   const signed = isLate
     ? `Signed before figures were kept with it; they were kept on ${when} and stay as they were then`
     : `Signed on ${when}. Every figure is as it was then`;
   if (coreVersion === CORE_VERSION) return `${signed}.`;
   return `${signed}, by version ${coreVersion} of the computation; today’s is ${CORE_VERSION}.`;
 }
-
-const whenText = (instant: string) =>
-  new Date(instant).toLocaleString("en-GB", {
-    day: "numeric",
-    month: "short",
-    year: "numeric",
-    hour: "2-digit",
-    minute: "2-digit",
-  });

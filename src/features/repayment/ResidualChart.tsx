@@ -2,6 +2,7 @@ import { area, line } from "d3-shape";
 import { useRef, useState } from "react";
 import { FREQUENCY_NAMES, type LeaseQuote, type LeaseRow } from "@/core";
 import { amountIn, dateIn, type Notation } from "@/exchange/notation";
+import { AmountGrid } from "@/features/figures/AmountGrid";
 import { useWidth } from "@/features/figures/use-width";
 
 const HEIGHT = 150;
@@ -58,26 +59,14 @@ export function ResidualChart({ quote, notation, stale }: Props) {
             ? pointText(shown, money, notation, period)
             : `what the vehicle still stands for, ${lease.currency}`}
         </text>
-        {up.map(tick => (
-          <g key={tick}>
-            <line
-              x1={MARGIN.left}
-              x2={width - MARGIN.right}
-              y1={y(tick)}
-              y2={y(tick)}
-              stroke="var(--color-base-300)"
-            />
-            <text
-              x={MARGIN.left - 8}
-              y={y(tick)}
-              textAnchor="end"
-              dominantBaseline="middle"
-              className="fill-current text-xs"
-            >
-              {amountIn(tick, lease.currency, notation).replace(/[.,]0+$/, "")}
-            </text>
-          </g>
-        ))}
+        <AmountGrid
+          lines={up.map(tick => ({
+            y: y(tick),
+            text: amountIn(tick, lease.currency, notation).replace(/[.,]0+$/, ""),
+          }))}
+          left={MARGIN.left}
+          right={width - MARGIN.right}
+        />
         <path d={ground} fill="var(--color-primary)" opacity={0.1} />
         <path d={edge} fill="none" stroke="var(--color-primary)" strokeWidth={2} />
         {wholePeriods.map(tick => (

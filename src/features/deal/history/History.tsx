@@ -2,6 +2,7 @@ import { useCallback, useEffect, useState } from "react";
 import type { DealDocument } from "@/exchange/deal-document";
 import { amountIn } from "@/exchange/notation";
 import { api } from "@/features/api/client";
+import { whenText } from "@/features/figures/when";
 import type { HistoryReply } from "@/server/contract";
 import { useDesk } from "../desk/desk-context";
 import { deskDocument } from "../desk/desk-state";
@@ -139,11 +140,3 @@ function ChangeLine({ change, before, currency, isOpen, onOpen }: LineProps) {
 
 const reasonOf = (answer: { kind: "away" } | { sentence: string }) =>
   "sentence" in answer ? answer.sentence : "The server is away; look again when it is back.";
-
-const whenText = (instant: string) =>
-  new Date(instant).toLocaleString("en-GB", {
-    day: "numeric",
-    month: "short",
-    hour: "2-digit",
-    minute: "2-digit",
-  });

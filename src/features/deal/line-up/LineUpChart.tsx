@@ -3,6 +3,7 @@ import { curveStepAfter, line } from "d3-shape";
 import { useRef, useState } from "react";
 import { type MoneyAt, moneyAfter } from "@/core";
 import { amountIn, type Notation } from "@/exchange/notation";
+import { AmountGrid } from "@/features/figures/AmountGrid";
 import { useWidth } from "@/features/figures/use-width";
 import { wholeAmount } from "./figure-text";
 import type { Column } from "./line-up";
@@ -109,20 +110,11 @@ export function LineUpChart({ columns, currency, notation, months, longest, onMo
         }}
         onPointerLeave={() => setPointed(null)}
       >
-        {y.ticks(4).map(tick => (
-          <g key={tick}>
-            <line x1={MARGIN.left} x2={right} y1={y(tick)} y2={y(tick)} stroke="var(--color-base-300)" />
-            <text
-              x={MARGIN.left - 8}
-              y={y(tick)}
-              textAnchor="end"
-              dominantBaseline="middle"
-              className="fill-current text-xs"
-            >
-              {wholeAmount(tick, currency, notation)}
-            </text>
-          </g>
-        ))}
+        <AmountGrid
+          lines={y.ticks(4).map(tick => ({ y: y(tick), text: wholeAmount(tick, currency, notation) }))}
+          left={MARGIN.left}
+          right={right}
+        />
         {monthTicks(longest).map(tick => (
           <text
             key={tick}

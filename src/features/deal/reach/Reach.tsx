@@ -3,7 +3,7 @@ import { lazy, Suspense, useEffect, useMemo, useState } from "react";
 import { currencyDecimals, FREQUENCY_NAMES, formatAmount, MOST_PAYMENTS } from "@/core";
 import { type Mapped, mappable } from "@/core/map";
 import { paymentAt, type Reached, type ReachTerm, reach } from "@/core/reach";
-import { amountIn, inNotation, plainFigure } from "@/exchange/notation";
+import { amountIn, inNotation } from "@/exchange/notation";
 import { api } from "@/features/api/client";
 import type { KeptVehicle } from "@/server/contract";
 import { BudgetField, useBudget } from "../desk/BudgetField";
@@ -14,6 +14,8 @@ import { shownQuote } from "../option";
 import { useNotation, useOption } from "../option/option-context";
 import { usualTerms } from "../options/usual-options";
 import { quoted } from "./quoted";
+import { StockLine } from "./StockLine";
+import { TermField } from "./TermField";
 
 const PerThousand = lazy(() =>
   import("./PerThousand").then(({ PerThousand: sheet }) => ({ default: sheet })),
@@ -251,67 +253,4 @@ function useStock(): KeptVehicle[] {
     };
   }, []);
   return vehicles;
-}
-
-type LineProps = {
-  vehicle: KeptVehicle;
-  payment: number | null;
-  money: (minor: number) => string;
-  onQuote: () => void;
-};
-
-function StockLine({ vehicle, payment, money, onQuote }: LineProps) {
-  const { option } = useOption();
-  const { period } = FREQUENCY_NAMES[option.inputs.plan.frequency];
-  return (
-    <li className="grid grid-cols-[1fr_7rem_10rem_auto] items-center gap-x-3 border-base-300 border-b py-1 text-right last:border-b-0">
-      <span className="text-left">{vehicle.description}</span>
-      <span>{money(vehicle.priceMinor ?? 0)}</span>
-      <span>
-        <strong className="font-semibold">{payment === null ? "–" : money(payment)}</strong>{" "}
-        <span className="text-faint text-sm">a {period}</span>
-      </span>
-      <button
-        type="button"
-        className="btn btn-sm"
-        aria-label={`Quote ${vehicle.description}`}
-        onClick={onQuote}
-      >
-        Quote it
-      </button>
-    </li>
-  );
-}
-
-type FieldProps<Read> = {
-  label: string;
-  text: string;
-  read: (plain: string) => Read | null;
-  /** What it must be, in a word. */
-  wrong: string;
-  onRead: (read: Read) => void;
-};
-
-function TermField<Read>({ label, text, read, wrong, onRead }: FieldProps<Read>) {
-  const { notation } = useNotation();
-  const [typed, setTyped] = useState<string | null>(null);
-  const isWrong = typed !== null && read(plainFigure(typed.trim(), notation)) === null;
-  return (
-    <>
-      <input
-        className="field inline-block w-16 text-right"
-        inputMode="decimal"
-        aria-label={label}
-        aria-invalid={isWrong}
-        value={typed ?? text}
-        onChange={event => {
-          setTyped(event.target.value);
-          const value = read(plainFigure(event.target.value.trim(), notation));
-          if (value) onRead(value);
-        }}
-        onBlur={() => !isWrong && setTyped(null)}
-      />
-      {isWrong && <span className="ml-1 text-error text-sm">{wrong}</span>}
-    </>
-  );
 }

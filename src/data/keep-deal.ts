@@ -1,0 +1,122 @@
+import { and, eq, notInArray, sql } from "drizzle-orm";
+import {
+  type DealDocument,
+  type DealHeading,
+  type DealOption,
+  headingOf,
+  orderOf,
+} from "@/exchange/deal-document";
+import { checkDealInputs } from "@/exchange/deal-file/parse";
+import type { Database } from "./database";
+import type { DealRecord } from "./deals";
+import { noteChange } from "./history";
+import type { Merged } from "./merge";
+import { customerNamed, vehicleCalled } from "./names";
+import { changeLine } from "./register-lines";
+import { deals, options } from "./schema";
+
+/** Keeps a deal as it is after a save, with a note of what the save has changed. */
+export async function keepMerged(
+  tx: Database,
+  kept: DealRecord,
+  { document, changed }: Merged,
+): Promise<DealRecord> {
+  const { id } = kept;
+  const version = kept.version + 1;
+  if (changed.options) await keepOptions(tx, id, version, document, changed.options);
+  if (changed.order) await keepOrder(tx, id, document);
+  const changedAt = new Date();
+  await tx
+    .update(deals)
+    .set({
+      ...(changed.heading && {
+        ...(await headingColumns(tx, changed.heading)),
+        headingVersion: version,
+      }),
+      ...(changed.order && { chosen: changed.order.chosen, orderVersion: version }),
+      version,
+      changedAt,
+    })
+    .where(eq(deals.id, id));
+  const line = { dealId: id, dealVersion: version, changedAt, heading: headingOf(document) };
+  await changeLine(tx, line, Boolean(changed.options || changed.order));
+  await noteChange(tx, {
+    dealId: id,
+    before: kept.document,
+    after: document,
+    version,
+    at: changedAt,
+    beforeAt: kept.changedAt,
+  });
+  return {
+    ...kept,
+    document,
+    version,
+    changedAt,
+    ...(changed.heading && { headingVersion: version }),
+    ...(changed.order && { orderVersion: version }),
+    optionVersions: new Map(
+      document.options.map(({ id: optionId }) => [
+        optionId,
+        changed.options?.some(option => option.id === optionId)
+          ? version
+          : (kept.optionVersions.get(optionId) ?? version),
+      ]),
+    ),
+  };
+}
+
+/** Keeps options as they are now, at their places in the deal. */
+export async function keepOptions(
+  tx: Database,
+  dealId: string,
+  version: number,
+  document: DealDocument,
+  changed: DealDocument["options"],
+): Promise<void> {
+  const order = orderOf(document).options;
+  for (const { id, name, inputs } of changed) {
+    const columns = { name, inputs, version, position: order.indexOf(id) };
+    await tx
+      .insert(options)
+      .values({ id, dealId, ...columns })
+      .onConflictDoUpdate({ target: [options.dealId, options.id], set: AS_INSERTED });
+  }
+}
+
+// So that the inputs, which can be long, go over to the database once.
+const AS_INSERTED = {
+  name: sql`excluded.name`,
+  inputs: sql`excluded.inputs`,
+  version: sql`excluded.version`,
+  position: sql`excluded.position`,
+};
+
+/** Drops the options that are no longer there, and gives the others their places. */
+async function keepOrder(tx: Database, dealId: string, document: DealDocument): Promise<void> {
+  const order = orderOf(document).options;
+  await tx.delete(options).where(and(eq(options.dealId, dealId), notInArray(options.id, order)));
+  for (const [position, id] of order.entries()) {
+    await tx
+      .update(options)
+      .set({ position })
+      .where(and(eq(options.dealId, dealId), eq(options.id, id)));
+  }
+}
+
+/** The columns of a deal's heading; its customer and its vehicle are kept where there are none of their names. */
+export async function headingColumns(database: Database, heading: DealHeading) {
+  return {
+    status: heading.status,
+    budget: heading.budget ?? null,
+    customerId: await customerNamed(database, heading.customer),
+    vehicleId: await vehicleCalled(database, heading.vehicle),
+  };
+}
+
+/** An option whose inputs passed the schema of the deal file. */
+export function guarded(option: DealOption): DealOption {
+  const checked = checkDealInputs(option.inputs);
+  if (!checked.ok) throw new Error(`Inputs that must not be kept: ${checked.sentence}`);
+  return { ...option, inputs: checked.value };
+}
