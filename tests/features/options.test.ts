@@ -176,6 +176,10 @@ test("what was typed and taken back is no step, and what cannot be read is none"
   );
   expect(desk.steps.past).toEqual([]);
   expect(openedOption(desk).errors.down).toBeDefined();
+  // Undo takes it away first.
+  const undone = after(desk, typed("price", "39000"), typed("down", "abc"), { type: "undo" });
+  expect(openedOption(undone).typed).toEqual({});
+  expect(openedOption(undone).inputs.structure.price).toBe("39000.00");
 });
 
 test("at least 200 steps are kept; none crosses a change that came from another page", () => {

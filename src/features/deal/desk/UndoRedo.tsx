@@ -2,10 +2,11 @@ import { Redo2, Undo2 } from "lucide-react";
 import { useCallback, useEffect, useRef } from "react";
 import { isSame } from "@/exchange/deal-document";
 import { changePhrase, changesInWords } from "@/exchange/option-words";
+import { hasErrors } from "../option";
 import { useNotation } from "../option/option-context";
 import { whenLoaded } from "../option/use-loaded";
 import { useDesk } from "./desk-context";
-import { deskDocument } from "./desk-state";
+import { deskDocument, openedOption } from "./desk-state";
 import { forgetSteps, keepSteps, keptSteps } from "./kept-steps";
 import type { Step } from "./steps";
 
@@ -21,11 +22,11 @@ export function UndoRedo({ dealId }: { dealId: string }) {
   const go = useCallback(
     (type: "undo" | "redo", step: Step | undefined) => {
       // It may bring an option back of a kind that this page has not shown yet.
-      if (step)
-        whenLoaded(
-          step.document.options.map(({ inputs }) => inputs),
-          () => dispatch({ type }),
-        );
+      const options = step?.document.options ?? [];
+      whenLoaded(
+        options.map(({ inputs }) => inputs),
+        () => dispatch({ type }),
+      );
     },
     [dispatch],
   );
@@ -35,6 +36,8 @@ export function UndoRedo({ dealId }: { dealId: string }) {
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
       if (event.key.toLowerCase() !== "z" || !(event.ctrlKey || event.metaKey) || event.altKey) return;
+      // What is typed for a moment, and is no part of the deal, has the browser's own undo.
+      if ((event.target as Element).closest("[data-own-undo]")) return;
       event.preventDefault();
       if (event.shiftKey) go("redo", latest.current.forth);
       else go("undo", latest.current.back);
@@ -42,7 +45,8 @@ export function UndoRedo({ dealId }: { dealId: string }) {
     window.addEventListener("keydown", press);
     return () => window.removeEventListener("keydown", press);
   }, [go]);
-  const undone = back && words(back.document, document);
+  const isUnreadable = hasErrors(openedOption(state).errors);
+  const undone = isUnreadable ? "what cannot be read" : back && words(back.document, document);
   const redone = forth && words(document, forth.document);
   return (
     <>

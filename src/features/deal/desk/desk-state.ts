@@ -9,7 +9,14 @@ import {
 } from "@/exchange/deal-document";
 import type { DealInputs } from "@/exchange/deal-file";
 import { DEFAULT_LOCALE, type Locale } from "@/exchange/notation";
-import { type OptionAction, type OptionState, openOption, optionReducer, withInputs } from "../option";
+import {
+  hasErrors,
+  type OptionAction,
+  type OptionState,
+  openOption,
+  optionReducer,
+  withInputs,
+} from "../option";
 import { NO_STEPS, type Step, type Steps, stepsAfter, stepsDone } from "./steps";
 
 /** An option of the deal, with its name and all that is on the screen of it. */
@@ -136,7 +143,10 @@ function withOpenOption(state: DeskState, opened: OptionState): DeskState {
   };
 }
 
+/** What was typed and cannot be read goes first. */
 function goBack(state: DeskState): DeskState {
+  const opened = openedOption(state);
+  if (hasErrors(opened.errors)) return withOpenOption(state, { ...opened, typed: {}, errors: {} });
   const { past, future } = state.steps;
   const step = past.at(-1);
   if (!step) return state;

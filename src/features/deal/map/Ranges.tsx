@@ -70,7 +70,7 @@ function Range({ axis, range, isOwn, name, decimals, onRange }: RangeProps) {
     if (typeof read !== "string") onRange(read);
   };
   return (
-    <fieldset className="flex flex-wrap items-center gap-1.5">
+    <fieldset data-own-undo="" className="flex flex-wrap items-center gap-1.5">
       <legend className="sr-only">Range of the {name}</legend>
       <span className="text-faint">{name}</span>
       {ENDS.map(end => (

@@ -34,7 +34,7 @@ export function MoreOptions({ onDone }: { onDone: () => void }) {
     onDone();
   };
   return (
-    <section aria-labelledby="more-options-title" className="card-paper px-4 py-2.5">
+    <section data-own-undo="" aria-labelledby="more-options-title" className="card-paper px-4 py-2.5">
       <div className="flex flex-wrap items-baseline gap-x-3">
         <h2 id="more-options-title" className="font-semibold text-lg">
           Options beside this one

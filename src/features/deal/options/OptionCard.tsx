@@ -137,6 +137,7 @@ function NameOfOption({ name, proposed, onDone }: NameProps) {
     <input
       // biome-ignore lint/a11y/noAutofocus: the name was asked for
       autoFocus
+      data-own-undo=""
       className="field m-1.5"
       aria-label="Name of the option"
       placeholder={proposed}

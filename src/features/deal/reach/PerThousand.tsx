@@ -34,7 +34,7 @@ export function PerThousand({ terms }: { terms: readonly ReachTerm[] }) {
   const cells = paymentPerThousand(quote.filled, rates, payments);
   const money = (minor: number) => amountIn(minor, quote.deal.currency, notation);
   return (
-    <section className="px-4 pb-3" data-print-sheet="">
+    <section className="px-4 pb-3" data-own-undo="" data-print-sheet="">
       <div className="flex flex-wrap items-center gap-2 print:hidden">
         {(["from", "to", "step"] as const).map(end => (
           <label key={end} className="flex items-center gap-1.5 text-sm">

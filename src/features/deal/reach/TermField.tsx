@@ -19,6 +19,7 @@ export function TermField<Read>({ label, text, read, wrong, onRead }: FieldProps
   return (
     <>
       <input
+        data-own-undo=""
         className="field inline-block w-16 text-right"
         inputMode="decimal"
         aria-label={label}
