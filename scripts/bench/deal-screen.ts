@@ -260,6 +260,8 @@ export async function lineUpCosts(browser: Browser, address: string): Promise<nu
   const costs: number[] = [];
   for (let turn = 0; turn < 2; turn++) {
     await page.getByRole("button", { name: "Line-up", exact: true }).hover();
+    // A hand takes longer than that from a button to its press.
+    await page.waitForTimeout(150);
     costs.push(await page.evaluate(openLineUp));
     await page.getByRole("button", { name: "Repayment", exact: true }).click();
     await page.getByText("360 payments").waitFor();

@@ -71,7 +71,7 @@ async function benchScreen(trees: { name: string; folder: string }[], empty: str
     );
     const [first = 0, again = 0] = await lineUpCosts(browser, desks[0] as string);
     say(
-      "opening the line-up of eight options, its code loaded too",
+      "opening the line-up of eight options for the first time",
       `${first.toFixed(0)} ms`,
       "target ≤ 100 ms",
     );

@@ -22,16 +22,10 @@ export type CostOfCredit = {
  * @example costOfStream(plainQuote).apr.toFixed(2) // "6.00"
  */
 export function costOfStream(quote: Summary): CostOfCredit | undefined {
-  const { frequency } = quote.filled.plan;
-  const perYear = periodsPerYear(frequency);
-  const payments = stretchesOf(quote);
-  if (!payments) return undefined;
-  const advance = quote.amountFinanced;
-  const [unitPeriods, years] = [firstUnitPeriods(quote), firstYears(quote)];
-  const guess = Number(quote.yearlyRate) / 100 / perYear;
-  const apr = rateOfStream({ advance, payments, ...unitPeriods }, "simple", guess);
-  const isEven = quote.startDate === null || frequency !== "twiceAMonth";
-  if (apr === undefined || !isEven) return undefined;
+  const solved = solvedStream(quote);
+  if (!solved) return undefined;
+  const { apr, perYear, advance, payments, unitPeriods } = solved;
+  const years = firstYears(quote);
   // Where the first period is whole both equations are one.
   const isOne =
     unitPeriods.firstPart === 0 && years.firstPeriods + years.firstPart === unitPeriods.firstPeriods;
@@ -39,6 +33,31 @@ export function costOfStream(quote: Summary): CostOfCredit | undefined {
   if (effective === undefined) return undefined;
   const effectiveRate = 100 * Math.expm1(perYear * Math.log1p(effective));
   return { apr: apr * perYear * 100, effectiveRate };
+}
+
+/**
+ * The APR alone of an answered deal whose payments come period by period; undefined where {@link costOfStream} is.
+ *
+ * @returns percent a year
+ * @example aprOfStream(plainQuote).toFixed(2) // "6.00"
+ */
+export function aprOfStream(quote: Summary): number | undefined {
+  const solved = solvedStream(quote);
+  return solved && solved.apr * solved.perYear * 100;
+}
+
+/** A deal's stream with the rate of a unit period that it is worth its advance at. */
+function solvedStream(quote: Summary) {
+  const { frequency } = quote.filled.plan;
+  const perYear = periodsPerYear(frequency);
+  const payments = stretchesOf(quote);
+  if (!payments) return undefined;
+  const advance = quote.amountFinanced;
+  const unitPeriods = firstUnitPeriods(quote);
+  const guess = Number(quote.yearlyRate) / 100 / perYear;
+  const apr = rateOfStream({ advance, payments, ...unitPeriods }, "simple", guess);
+  const isEven = quote.startDate === null || frequency !== "twiceAMonth";
+  return apr === undefined || !isEven ? undefined : { apr, perYear, advance, payments, unitPeriods };
 }
 
 /**

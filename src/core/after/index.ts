@@ -1,7 +1,7 @@
 export { type Affordable, affordability, type Unaffordable } from "./affordability";
 export { chargeColumn } from "./charge-column";
 export { costOfCredit, transactionOf } from "./cost-of-credit";
-export { type CostOfCredit, costOfStream } from "./cost-of-stream";
+export { aprOfStream, type CostOfCredit, costOfStream } from "./cost-of-stream";
 export { leaseCreditCosts, leaseEffectiveRate } from "./lease-effective-rate";
 export { type MoneyAt, moneyAfter, moneyOverTime } from "./money-over-time";
 export { type PerThousand, paymentPerThousand } from "./payment-per-thousand";

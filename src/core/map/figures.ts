@@ -1,9 +1,9 @@
-import { costOfCredit, costOfStream } from "../after";
-import { dueAtSigning } from "../deal";
-import { answer } from "../find";
+import { aprOfStream, costOfCredit } from "../after";
+import { type Deal, dueAtSigning } from "../deal";
+import { type Answer, answer } from "../find";
 import { summarizeLease } from "../plans/lease";
 import { regularPayment } from "../plans/loan";
-import { type Summary, summaryOf } from "../quote";
+import { summaryOf } from "../quote";
 import { isLease, type Mapped } from "./axes";
 
 /** The figures that a map can show. */
@@ -11,9 +11,10 @@ export const MAP_FIGURES = ["payment", "financeCharge", "totalCost", "apr", "due
 
 export type MapFigure = (typeof MAP_FIGURES)[number];
 
-function aprOf(summary: Summary): number | null {
-  const stream = costOfStream(summary);
-  if (stream) return stream.apr;
+function aprOf(deal: Deal, found: Answer): number | null {
+  const summary = summaryOf(deal, found);
+  const apr = aprOfStream(summary);
+  if (apr !== undefined) return apr;
   const cost = costOfCredit(summary);
   return cost.ok ? cost.value.apr : null;
 }
@@ -46,7 +47,7 @@ export function figureOf(deal: Mapped, figure: MapFigure): number | null {
     case "dueAtSigning":
       return dueAtSigning(priced).total;
     case "apr":
-      return aprOf(summaryOf(deal, found.value));
+      return aprOf(deal, found.value);
     default:
       return priced[figure];
   }

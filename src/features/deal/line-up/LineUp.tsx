@@ -195,7 +195,7 @@ function LineUpRow({
       </th>
       {cells.map((cell, index) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: a cell's place is its option
-        <td key={index} className="border-base-300 border-t px-3 py-0.5">
+        <td key={index} className="whitespace-nowrap border-base-300 border-t px-3 py-0.5">
           <CellOf
             cell={cell}
             difference={
@@ -216,18 +216,18 @@ type CellProps = { cell: Cell; text: string; difference: string; isMain: boolean
 
 function CellOf({ cell, text, difference, isMain }: CellProps) {
   return (
-    <span className="inline-grid grid-cols-[auto_5.5rem] items-baseline gap-x-1">
+    <>
       <span className={isMain ? "font-semibold font-serif text-xl" : ""}>
         {cell.best && (
           <span className="mr-1.5 font-sans font-semibold text-success text-xs">◂ {cell.best}</span>
         )}
         <span className={text === "–" ? "text-faint" : ""}>{text}</span>
       </span>
-      <span className="text-faint text-xs">
+      <span className="inline-block w-22 text-faint text-xs">
         {difference && <span className="sr-only">difference </span>}
         {difference}
       </span>
-    </span>
+    </>
   );
 }
 
