@@ -1,9 +1,9 @@
 import type { DealStatus } from "@/exchange/deal-document";
 
-/** How far a deal is, as the screens say it. */
+/** How far a deal is, as the screens say it. What freezes a deal comes last: arrow keys must not pass it on their way. */
 export const STATUS_NAMES: Record<DealStatus, string> = {
   quoting: "Quoting",
   agreed: "Agreed",
-  signed: "Signed",
   lost: "Lost",
+  signed: "Signed",
 };
