@@ -1,5 +1,6 @@
 import type { DealDocument, DealOption } from "@/exchange/deal-document";
 import type { DealFile } from "@/exchange/deal-file";
+import { notationOf } from "@/exchange/notation";
 import {
   type DeskAction,
   type DeskState,
@@ -9,6 +10,7 @@ import {
   openedOption,
 } from "@/features/deal/desk/desk-state";
 import { keepSteps, keptSteps } from "@/features/deal/desk/kept-steps";
+import { listOf } from "@/features/deal/options/list-of";
 import {
   alsoChanged,
   withChosen,
@@ -104,6 +106,12 @@ test("a change in all options reaches each, but for what one of them is looking 
   expect(priced.options.map(({ state }) => state.answer.ok && state.answer.value.price)).toEqual([
     4_000_000, 4_000_000,
   ]);
+});
+
+test("a list is parted as people of the place part it", () => {
+  expect(listOf("10, 12.5;20 30", notationOf("en-US"))).toEqual(["10", "12.5", "20", "30"]);
+  expect(listOf("10, 12,5; 20 30", notationOf("de-DE"))).toEqual(["10", "12,5", "20", "30"]);
+  expect(listOf(" ", notationOf("de-DE"))).toEqual([]);
 });
 
 test("the usual options are those that are not there yet", () => {

@@ -7,6 +7,7 @@ import { shownQuote } from "../option";
 import { loadedLease, loadedRest } from "../option/loaded";
 import { useNotation } from "../option/option-context";
 import { whenBothKindsAreLoaded } from "../option/use-loaded";
+import { listOf } from "./list-of";
 import { roomFor } from "./option-changes";
 import { Small, UsualRow } from "./UsualRow";
 import { useOptionActions } from "./use-options";
@@ -70,7 +71,8 @@ export type RowProps = { inputs: DealInputs; room: number; onAdd: (made: readonl
 
 function Terms({ inputs, room, onAdd }: RowProps) {
   const [text, setText] = useState(() => usualTerms(inputs).join(", "));
-  const terms = listOf(text).map(Number);
+  const { notation } = useNotation();
+  const terms = listOf(text, notation).map(Number);
   const wrong = terms.find(term => !Number.isInteger(term) || term < 1 || term > 1200);
   const made: Usual =
     terms.length === 0 || wrong !== undefined
@@ -108,7 +110,7 @@ function Balloon({ inputs, room, onAdd }: RowProps) {
 function Down({ inputs, room, onAdd }: RowProps) {
   const [text, setText] = useState("10, 20, 30");
   const { notation } = useNotation();
-  const percents = listOf(text).map(each => plainFigure(each, notation));
+  const percents = listOf(text, notation).map(each => plainFigure(each, notation));
   const isWrong = percents.length === 0 || percents.some(each => !isPercent(each));
   const made: Usual = isWrong
     ? { ok: false, sentence: "Type percents from 0 to 100, with commas between them." }
@@ -164,6 +166,3 @@ function usePercent(text: string): { ok: true; text: string } | { ok: false; sen
 }
 
 const isPercent = (text: string) => /^\d{1,3}(\.\d{1,4})?$/.test(text) && Number(text) <= 100;
-
-/** What stands between commas or spaces. */
-const listOf = (text: string): string[] => text.split(/[,;\s]+/).filter(Boolean);
