@@ -49,7 +49,7 @@ export async function benchHistory(): Promise<void> {
   const save = async (dealId: string, n: number): Promise<number> => {
     await database
       .update(dealChanges)
-      .set({ at: sql`now() - interval '1 day'`, began: sql`now() - interval '1 day'` })
+      .set({ at: sql`now() - interval '1 day'`, payment: 65_876 })
       .where(eq(dealChanges.dealId, dealId));
     const from = version.get(dealId) ?? 1;
     const change = { options: [optionOf(1 + (n % 4), `${3000 + n}.00`)] };
@@ -71,8 +71,8 @@ export async function benchHistory(): Promise<void> {
       "target ≤ 40 kB",
     );
     await database.execute(sql`
-      insert into deal_changes (deal_id, number, kind, began, at, words, document_version, back, deal_version)
-      select ${old}, n, 'changed', now() - interval '1 day', now() - interval '1 day',
+      insert into deal_changes (deal_id, number, kind, at, words, document_version, back, deal_version)
+      select ${old}, n, 'changed', now() - interval '1 day',
         '72 monthly: cash down 3,000.00 → 4,500.00', 2, '[["0/inputs/structure/down/amount","3000.00"]]', 1
       from generate_series(2, ${BEHIND}) n`);
     const costs: Record<string, number[]> = { [fresh]: [], [old]: [] };

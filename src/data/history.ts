@@ -29,11 +29,13 @@ export type Saved = {
   at: Date;
   /** When the state before it was saved. */
   beforeAt: Date;
+  /** Whether the payment may be another one now, and is still to be made. */
+  figuresChange: boolean;
 };
 
 /** Notes what a save has changed; close on another it becomes one with it. Costs the same however much came before. */
 export async function noteChange(tx: Database, saved: Saved): Promise<void> {
-  const { dealId, before, after, version, at } = saved;
+  const { dealId, before, after, version, at, figuresChange } = saved;
   const [last] = await tx
     .select()
     .from(dealChanges)
@@ -44,14 +46,19 @@ export async function noteChange(tx: Database, saved: Saved): Promise<void> {
   const kind = kindOf(before, after);
   if (last && kind === "changed" && isClose(last, at)) {
     const earlier = stateBefore(before, last);
-    const values = { at, words: wordsOf(earlier, after), back: differenceBetween(after, earlier) };
+    const values = {
+      at,
+      began: last.began ?? last.at,
+      words: wordsOf(earlier, after),
+      back: differenceBetween(after, earlier),
+    };
     const where = and(eq(dealChanges.dealId, dealId), eq(dealChanges.number, last.number));
     // What was changed back again is no change.
     if (values.back.length === 0) await tx.delete(dealChanges).where(where);
     else
       await tx
         .update(dealChanges)
-        .set({ ...values, dealVersion: version, payment: null })
+        .set({ ...values, dealVersion: version, ...(figuresChange && { payment: null }) })
         .where(where);
     return;
   }
@@ -59,12 +66,12 @@ export async function noteChange(tx: Database, saved: Saved): Promise<void> {
     dealId,
     number: (last?.number ?? 1) + 1,
     kind,
-    began: at,
     at,
     words: wordsOf(before, after),
     documentVersion: DOCUMENT_VERSION,
     back: differenceBetween(after, before),
     dealVersion: version,
+    payment: figuresChange ? null : (last?.payment ?? null),
   });
 }
 
@@ -78,7 +85,6 @@ function begun(dealId: string, at: Date, dealVersion: number): typeof dealChange
     dealId,
     number: 1,
     kind: "begun",
-    began: at,
     at,
     words: "",
     documentVersion: DOCUMENT_VERSION,
@@ -92,7 +98,7 @@ const isClose = ({ kind, began, at, documentVersion }: Row, now: Date) =>
   kind === "changed" &&
   documentVersion === DOCUMENT_VERSION &&
   now.getTime() - at.getTime() <= CLOSE_MS &&
-  now.getTime() - began.getTime() <= LONGEST_MS;
+  now.getTime() - (began ?? at).getTime() <= LONGEST_MS;
 
 function kindOf(before: DealDocument, after: DealDocument): ChangeKind {
   if (before.status === after.status) return "changed";

@@ -39,7 +39,8 @@ export async function keepMerged(
     })
     .where(eq(deals.id, id));
   const line = { dealId: id, dealVersion: version, changedAt, heading: headingOf(document) };
-  await changeLine(tx, line, Boolean(changed.options || changed.order));
+  const figuresChange = Boolean(changed.options || changed.order);
+  await changeLine(tx, line, figuresChange);
   await noteChange(tx, {
     dealId: id,
     before: kept.document,
@@ -47,6 +48,7 @@ export async function keepMerged(
     version,
     at: changedAt,
     beforeAt: kept.changedAt,
+    figuresChange,
   });
   return {
     ...kept,

@@ -8,6 +8,7 @@ import {
   json,
   pgTable,
   primaryKey,
+  smallint,
   text,
   timestamp,
   uuid,
@@ -96,24 +97,27 @@ export const CHANGE_KINDS = ["begun", "changed", "signed", "reopened"] as const;
 export const dealChanges = pgTable(
   "deal_changes",
   {
+    // The widest first: there are many rows, and none is to be padded.
+    at: timestamp({ withTimezone: true, mode: "date" }).notNull(),
+    /** Changes that follow closely are one: when the first of them was saved, where that was not the last. */
+    began: timestamp({ withTimezone: true, mode: "date" }),
+    /** The payment of the chosen option after it, in minor units, once that is made. */
+    payment: bigint({ mode: "number" }),
     dealId: uuid()
       .notNull()
       .references(() => deals.id, { onDelete: "cascade" }),
     /** From 1, the oldest first. */
     number: integer().notNull(),
+    /** The deal's version after it. */
+    dealVersion: integer().notNull(),
+    /** How the state before it is written. */
+    documentVersion: smallint().notNull(),
     kind: text({ enum: CHANGE_KINDS }).notNull(),
-    /** Changes that follow closely are one: when the first and the last of them were saved. */
-    began: timestamp({ withTimezone: true, mode: "date" }).notNull(),
-    at: timestamp({ withTimezone: true, mode: "date" }).notNull(),
     /** Who changed it; null while nobody has a name. */
     who: text(),
     words: text().notNull(),
-    /** How the state before it is written: what differs from the state after, or all of it where that is written otherwise. */
-    documentVersion: integer().notNull(),
+    /** What of the state before differs from the one after it, or all of that state where it is written otherwise. */
     back: json().$type<Difference | DealDocument>(),
-    /** The deal's version after it, and the payment of its chosen option, in minor units, once that is made. */
-    dealVersion: integer().notNull(),
-    payment: bigint({ mode: "number" }),
   },
   table => [primaryKey({ columns: [table.dealId, table.number] })],
 );

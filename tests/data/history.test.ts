@@ -75,7 +75,7 @@ test("each saved change is kept in words, with the payment that it led to, and a
   await make();
   const changes = await changesOf(open.database, dealId);
   expect(changes.map(({ number, kind, words, payment }) => [number, kind, words, payment])).toEqual([
-    [3, "changed", "status quoting → agreed", null],
+    [3, "changed", "status quoting → agreed", 65_876],
     [2, "changed", "cash down 3,000.00 → 4,500.00", 65_876],
     [1, "begun", "", 68_397],
   ]);
@@ -90,6 +90,10 @@ test("close changes are one; what is changed back again is none", async () => {
   await save(dealId, { options: [withDown(1, "4.00")] });
   await save(dealId, { options: [withDown(1, "45.00")] }, 1000);
   await save(dealId, { options: [withDown(1, "4500.00")] }, 1000);
+  await make();
+  await save(dealId, { heading: { ...heading, vehicle: "A van" } }, 1000);
+  expect((await changesOf(open.database, dealId))[0]?.payment).toBe(65_876);
+  await save(dealId, { heading }, 1000);
   expect((await changesOf(open.database, dealId)).map(({ words }) => words)).toEqual([
     "cash down 3,000.00 → 4,500.00",
     "",

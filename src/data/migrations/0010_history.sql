@@ -1,15 +1,15 @@
 CREATE TABLE "deal_changes" (
+	"at" timestamp with time zone NOT NULL,
+	"began" timestamp with time zone,
+	"payment" bigint,
 	"deal_id" uuid NOT NULL,
 	"number" integer NOT NULL,
+	"deal_version" integer NOT NULL,
+	"document_version" smallint NOT NULL,
 	"kind" text NOT NULL,
-	"began" timestamp with time zone NOT NULL,
-	"at" timestamp with time zone NOT NULL,
 	"who" text,
 	"words" text NOT NULL,
-	"document_version" integer NOT NULL,
 	"back" json,
-	"deal_version" integer NOT NULL,
-	"payment" bigint,
 	CONSTRAINT "deal_changes_deal_id_number_pk" PRIMARY KEY("deal_id","number")
 );
 --> statement-breakpoint
@@ -24,6 +24,6 @@ CREATE TABLE "signings" (
 ALTER TABLE "deal_changes" ADD CONSTRAINT "deal_changes_deal_id_deals_id_fk" FOREIGN KEY ("deal_id") REFERENCES "public"."deals"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "signings" ADD CONSTRAINT "signings_deal_id_deals_id_fk" FOREIGN KEY ("deal_id") REFERENCES "public"."deals"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 -- The history of a deal of before begins with its state now.
-insert into "deal_changes" ("deal_id", "number", "kind", "began", "at", "words", "document_version", "deal_version", "payment")
-select "deals"."id", 1, 'begun', "deals"."changed_at", "deals"."changed_at", 'as it was when its history began', 2, "deals"."version", "register_lines"."payment"
+insert into "deal_changes" ("deal_id", "number", "kind", "at", "words", "document_version", "deal_version", "payment")
+select "deals"."id", 1, 'begun', "deals"."changed_at", 'as it was when its history began', 2, "deals"."version", "register_lines"."payment"
 from "deals" left join "register_lines" on "register_lines"."deal_id" = "deals"."id";

@@ -61,7 +61,7 @@ export function History({ dealId }: { dealId: string }) {
             <ChangeLine
               key={change.number}
               change={change}
-              before={history.changes[index + 1]}
+              before={history.changes.slice(index + 1).find(({ payment }) => payment !== null)}
               currency={history.currency}
               isOpen={opened?.change.number === change.number}
               onOpen={() => void open(change)}
