@@ -1,4 +1,4 @@
-import { count, eq, sql } from "drizzle-orm";
+import { and, count, eq, gt, sql } from "drizzle-orm";
 import { CORE_VERSION } from "@/core";
 import { getDeal, insertDeals, setDeleted, updateDeal } from "@/data/deals";
 import { changesOf, stateAfter } from "@/data/history";
@@ -51,10 +51,11 @@ async function keep(document = deal(option(1))): Promise<string> {
 
 /** Saves a change, as if so much time had passed since the one before. */
 async function save(dealId: string, change: Parameters<typeof updateDeal>[3], passedMs = 120_000) {
-  await open.database.update(dealChanges).set({
-    at: sql`${dealChanges.at} - ${`${passedMs} milliseconds`}::interval`,
-    began: sql`${dealChanges.began} - ${`${passedMs} milliseconds`}::interval`,
-  });
+  const passed = sql`${`${passedMs} milliseconds`}::interval`;
+  await open.database
+    .update(dealChanges)
+    .set({ at: sql`${dealChanges.at} - ${passed}`, began: sql`${dealChanges.began} - ${passed}` })
+    .where(and(eq(dealChanges.dealId, dealId), gt(dealChanges.at, sql`now() - interval '1 hour'`)));
   const kept = await getDeal(open.database, dealId);
   return updateDeal(open.database, dealId, kept?.version ?? 0, change);
 }
