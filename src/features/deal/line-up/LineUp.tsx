@@ -189,7 +189,7 @@ function LineUpRow({
     <tr>
       <th
         scope="row"
-        className={`sticky left-0 z-10 border-base-300 border-t bg-base-100 px-4 py-0.5 text-left font-normal text-faint ${isInput ? "text-sm" : ""}`}
+        className={`sticky left-0 z-10 min-w-40 border-base-300 border-t bg-base-100 px-4 py-0.5 text-left font-normal text-faint ${isInput ? "text-sm" : ""}`}
       >
         {capital(name)}
       </th>
