@@ -33,8 +33,9 @@ export type Measured = { here: Tree; against: (Tree & { name: string }) | null; 
 /** Measures all, and prints it. */
 export async function measure({ here, against, empty }: Measured): Promise<void> {
   const subject: typeof Subject = await import(here.subject);
-  await benchCore(subject);
+  // Before all else: where maps are made, nothing else is.
   benchMaps();
+  await benchCore(subject);
   await benchHistory();
   const trees = [{ name: "", folder: here.folder }];
   if (against) {
