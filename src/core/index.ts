@@ -56,6 +56,7 @@ export {
   type LeaseSummary,
   type LeaseTax,
   leaseTally,
+  PERCENT_OF_FACTOR,
   summarizeLease,
 } from "./plans/lease";
 export { firstPaymentDate, type LoanPlan, type PaymentRow } from "./plans/loan";

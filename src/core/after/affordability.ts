@@ -1,7 +1,19 @@
 import type { Deal } from "../deal";
 import { answer } from "../find";
+import type { Lease } from "../plans/lease";
 import { regularPayment } from "../plans/loan";
 import { failure, type Result, success } from "../result";
+
+/**
+ * A loan or a lease that asks for the price which a payment buys, whatever its own price was.
+ *
+ * @param payment minor units
+ * @example answer(pricedBy(deal, 60_000)).value.priced.structure.price // 3685359
+ */
+export function pricedBy<Of extends Deal | Lease>({ from: _, ...deal }: Of, payment: number): Of {
+  const structure = { ...deal.structure, price: null, down: deal.structure.down ?? { amount: 0 } };
+  return { ...deal, structure, plan: { ...deal.plan, payment }, find: "price" } as unknown as Of;
+}
 
 /** What a budget buys over one term, in minor units. */
 export type Affordable = {
@@ -32,15 +44,9 @@ export function affordability(
 ): Result<(Affordable | Unaffordable)[]> {
   if (!(budget > 0)) return failure("budget", "The budget is 0; give a payment above zero.");
   if (terms.length === 0) return failure("payments", "There is no term to look at; give one.");
-  const { from: _from, ...given } = deal;
   return success(
     terms.map(payments => {
-      const found = answer({
-        ...given,
-        structure: { ...deal.structure, price: null, down: deal.structure.down ?? { amount: 0 } },
-        plan: { ...deal.plan, payments, payment: budget },
-        find: "price",
-      });
+      const found = answer(pricedBy({ ...deal, plan: { ...deal.plan, payments } }, budget));
       if (!found.ok) return { payments, sentence: found.failure.sentence };
       const { structure, loanAmount, amountFinanced, loan } = found.value.priced;
       return {

@@ -1,4 +1,4 @@
-export { type Affordable, affordability, type Unaffordable } from "./affordability";
+export { type Affordable, affordability, pricedBy, type Unaffordable } from "./affordability";
 export { chargeColumn } from "./charge-column";
 export { costOfCredit, transactionOf } from "./cost-of-credit";
 export { aprOfStream, type CostOfCredit, costOfStream } from "./cost-of-stream";

@@ -1,6 +1,6 @@
 import { periodsPerYear } from "../calendar";
 import type { Deal } from "../deal";
-import type { Lease } from "../plans/lease";
+import { type Lease, PERCENT_OF_FACTOR } from "../plans/lease";
 
 /** The figures of a deal that a map can vary. */
 export const MAP_AXES = [
@@ -21,7 +21,6 @@ export type Mapped = Deal | Lease;
 /** So many of a rate's units make one percent: a rate on a map is a whole number of them. */
 export const RATE_UNITS = 10_000;
 
-const PERCENT_OF_FACTOR = 2400;
 const FACTOR_PLACES = 8;
 
 export const isLease = (deal: Mapped): deal is Lease => deal.plan.kind === "lease";

@@ -11,5 +11,5 @@ export {
   valueOn,
 } from "./axes";
 export { figureOf, figuresOn, MAP_FIGURES, type MapFigure } from "./figures";
-export { dealAt, type MapAsked, type MapSide, mappable, walkMap } from "./map";
+export { type MapAsked, type MapSide, mappable, walkMap } from "./map";
 export { FEWEST_STEPS, type MapRange, usualRange, valuesOf } from "./ranges";

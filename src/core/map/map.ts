@@ -8,16 +8,6 @@ export type MapSide = { axis: MapAxis; values: readonly number[] };
 export type MapAsked = { deal: Mapped; across: MapSide; up: MapSide; figure: MapFigure };
 
 /**
- * The deal at one place of a map.
- *
- * @param column its place across, from 0
- * @param row its place up, from 0
- */
-export function dealAt({ deal, across, up }: MapAsked, column: number, row: number): Mapped {
-  return atValue(atValue(deal, up.axis, up.values[row] ?? 0), across.axis, across.values[column] ?? 0);
-}
-
-/**
  * The figure at each place of a map, each the exact answer of the deal there: nothing is interpolated.
  *
  * @returns a walk over the places, row by row from the first; each step gives one figure, null where there is no answer

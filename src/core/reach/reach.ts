@@ -1,7 +1,8 @@
+import { pricedBy } from "../after";
 import type { Deal } from "../deal";
 import { answer } from "../find";
 import { factorText, figureOf, isLease, type Mapped, RATE_UNITS } from "../map";
-import { evaluateLease, type Lease } from "../plans/lease";
+import { evaluateLease } from "../plans/lease";
 
 /** How long and at what rate: percent a year, as typed. */
 export type ReachTerm = { payments: number; yearlyRate: string };
@@ -40,20 +41,13 @@ type Figures =
   | { isReached: false; sentence: string };
 
 function reachedOver(deal: Mapped, budget: number): Figures {
-  const { from: _from, ...given } = deal;
-  const asked = {
-    ...given,
-    structure: { ...deal.structure, price: null, down: deal.structure.down ?? { amount: 0 } },
-    plan: { ...deal.plan, payment: budget },
-    find: "price",
-  };
   if (isLease(deal)) {
-    const quote = evaluateLease(asked as Lease);
+    const quote = evaluateLease(pricedBy(deal, budget));
     if (!quote.ok) return { isReached: false, sentence: quote.failure.sentence };
     const { cost, price, rentCharge } = quote.value;
     return { isReached: true, financed: cost, price, financeCharge: rentCharge };
   }
-  const found = answer(asked as Deal);
+  const found = answer(pricedBy(deal as Deal, budget));
   if (!found.ok) return { isReached: false, sentence: found.failure.sentence };
   const { structure, amountFinanced, financeCharge } = found.value.priced;
   return { isReached: true, financed: amountFinanced, price: structure.price ?? 0, financeCharge };

@@ -1,6 +1,6 @@
-import Papa from "papaparse";
 import { formatAmount, isoDate, type LeaseQuote, type Quote } from "@/core";
 import { type Notation, spreadsheetAmount, spreadsheetDate } from "../notation";
+import { csvText } from "../notation/csv";
 import { leaseRows } from "./lease-rows";
 import { loanRows } from "./loan-rows";
 
@@ -11,11 +11,8 @@ import { loanRows } from "./loan-rows";
  */
 export function scheduleCsv(quote: Quote | LeaseQuote): string {
   const data = tableOf(quote, minor => formatAmount(minor, quote.decimals), isoDate);
-  return `${Papa.unparse(data, { newline: "\r\n" })}\r\n`;
+  return csvText(data);
 }
-
-// Spreadsheets take a file for UTF-8 by this mark.
-const BYTE_ORDER_MARK = "\uFEFF";
 
 /**
  * The same table as a spreadsheet of a place reads it: its dates and decimal signs, and columns parted by semicolons
@@ -27,8 +24,7 @@ export function spreadsheetCsv(quote: Quote | LeaseQuote, notation: Notation): s
     minor => spreadsheetAmount(minor, quote.decimals, notation),
     day => spreadsheetDate(day, notation),
   );
-  const delimiter = notation.decimal === "," ? ";" : ",";
-  return `${BYTE_ORDER_MARK}${Papa.unparse(data, { newline: "\r\n", delimiter })}\r\n`;
+  return csvText(data, notation);
 }
 
 function tableOf(

@@ -1,13 +1,8 @@
 import type { DealInputs } from "../deal-file";
+import { PLAN_KIND_NAMES } from "../deal-file/plan/kinds";
 
 /** The kinds of plan that deals are told apart by. */
-export const REGISTER_KINDS = {
-  loan: "loan",
-  balloon: "balloon loan",
-  flatRate: "flat-rate loan",
-  equalPrincipal: "equal-principal loan",
-  lease: "lease",
-} as const;
+export const REGISTER_KINDS = { ...PLAN_KIND_NAMES, balloon: "balloon loan", lease: "lease" };
 
 export type RegisterKind = keyof typeof REGISTER_KINDS;
 

@@ -2,6 +2,7 @@ import Papa from "papaparse";
 import { currencyDecimals, formatAmount, parseAmount } from "@/core";
 import { LONGEST_NAME } from "../deal-document/longest-name";
 import { type Notation, plainFigure, spreadsheetAmount } from "../notation";
+import { BYTE_ORDER_MARK, csvText } from "../notation/csv";
 import type { VehicleFile } from "./stock.schema";
 
 const HEADINGS = ["description", "asking price", "cost", "list price", "currency"] as const;
@@ -17,9 +18,6 @@ const ALSO: Record<string, (typeof HEADINGS)[number]> = {
 
 const AMOUNTS = { priceMinor: "asking price", costMinor: "cost", listPriceMinor: "list price" } as const;
 
-// Spreadsheets take a file for UTF-8 by this mark.
-const BYTE_ORDER_MARK = "\uFEFF";
-
 /** Writes the stock as CSV: plain for programs, or as a spreadsheet of a place reads it where a notation is given. */
 export function stockCsv(stock: readonly VehicleFile[], notation?: Notation): string {
   const data = stock.map(({ description, currency, ...amounts }) => {
@@ -31,9 +29,7 @@ export function stockCsv(stock: readonly VehicleFile[], notation?: Notation): st
     });
     return [asText(description), ...written, currency];
   });
-  const delimiter = notation?.decimal === "," ? ";" : ",";
-  const text = Papa.unparse([[...HEADINGS], ...data], { newline: "\r\n", delimiter });
-  return `${notation ? BYTE_ORDER_MARK : ""}${text}\r\n`;
+  return csvText([[...HEADINGS], ...data], notation);
 }
 
 /** What a spreadsheet would take for a formula is text. */

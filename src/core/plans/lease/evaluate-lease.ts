@@ -4,7 +4,7 @@ import { paymentParts } from "./base-payment";
 import type { Capitalized } from "./capitalized";
 import { findLease } from "./find-lease";
 import { bearsRent, implicitRate } from "./implicit-rate";
-import type { Lease } from "./lease";
+import { type Lease, PERCENT_OF_FACTOR } from "./lease";
 import { leaseDueItems } from "./lease-due";
 import { leaseLines } from "./lease-lines";
 import type { LeaseQuote } from "./lease-quote";
@@ -143,8 +143,6 @@ function allowanceOf(lease: Lease, filled: Lease): number {
   return filled.structure.tradeIns[Math.max(open, 0)]?.allowance ?? 0;
 }
 
-/** A yearly percent is so many times a monthly factor: 12 months, of half the sum of cost and residual, in percent. */
-const PERCENT_OF_FACTOR = 2400;
 const FACTOR_SCALE = 10 ** 8;
 
 function capitalisedNote(amount: number, decimals: number): string {

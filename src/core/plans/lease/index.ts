@@ -11,6 +11,7 @@ export {
   type LeasePlan,
   type LeaseTax,
   type LeaseTaxed,
+  PERCENT_OF_FACTOR,
   type Residual,
   type ResidualDue,
   type SecurityDeposit,

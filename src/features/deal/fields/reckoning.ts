@@ -1,7 +1,7 @@
+import { PERCENT_OF_FACTOR } from "@/core";
 import type { LeasePlanFile } from "@/exchange/lease-file";
 import { factorText, rateText } from "@/exchange/text";
 
-const PERCENT_OF_FACTOR = 2400;
 const FACTOR_PLACES = 8;
 const MOST_RATE_PLACES = 8;
 

@@ -1,5 +1,5 @@
 import { ClipboardCopy, Star } from "lucide-react";
-import { useEffect, useMemo, useState } from "react";
+import { useEffect, useState } from "react";
 import { type LeaseQuote, type MoneyAt, moneyOverTime, type Quote } from "@/core";
 import { copyText } from "@/features/figures/copy-text";
 import { useDesk } from "../desk/desk-context";
@@ -50,7 +50,7 @@ export function LineUp() {
   const months = Math.min(asked ?? Math.max(1, Math.floor(shortest / 2)), longest);
   const rows = lineUpRows(columns);
   const owed = owedRow(columns, months);
-  const { differing, same } = useMemo(() => inputRows(columns), [columns]);
+  const { differing, same } = inputRows(columns);
   const isWaiting = rows.some(({ cells }) =>
     cells.some(({ figure }) => figure?.unit === "words" && figure.text === "…"),
   );

@@ -12,8 +12,9 @@ import {
 } from "@/core/map";
 import { useBudget } from "../desk/BudgetField";
 import { useDesk } from "../desk/desk-context";
-import { isStale, type OptionState, shownQuote } from "../option";
+import { isStale, shownQuote } from "../option";
 import { useNotation, useOption } from "../option/option-context";
+import { withInputsOf } from "../options/option-changes";
 import { useOptionActions } from "../options/use-options";
 import { budgetEachTime } from "./budget";
 import { choiceFor, FIRST_CHOICE, isOn, type MapChoice, rangesOf } from "./choice";
@@ -134,16 +135,6 @@ function MapOf({
     </>
   );
 }
-
-/** The deal with an option's inputs changed. */
-const withInputsOf =
-  (id: string, inputs: OptionState["inputs"]) =>
-  <Document extends { options: { id: string; inputs: OptionState["inputs"] }[] }>(
-    document: Document,
-  ): Document => ({
-    ...document,
-    options: document.options.map(option => (option.id === id ? { ...option, inputs } : option)),
-  });
 
 /** The ranges stay while the deal lies on them, so that the map does not move under it with every key. */
 function useSteadyRanges(deal: Mapped, choice: MapChoice, unit: number): { across: MapRange; up: MapRange } {

@@ -60,6 +60,14 @@ export const withChosen =
   (chosen: string): DealChanging =>
   document => ({ ...document, chosen });
 
+/** An option with other inputs. */
+export const withInputsOf =
+  (id: string, inputs: DealInputs): DealChanging =>
+  document => ({
+    ...document,
+    options: document.options.map(option => (option.id === id ? { ...option, inputs } : option)),
+  });
+
 /** An option with a name of its own, or without one where it is empty. */
 export const withName =
   (id: string, name: string): DealChanging =>
