@@ -124,8 +124,8 @@ export async function insertDeals(database: Database, documents: NewDeal[]): Pro
 /** A deal as it was saved; without its document where that is what the sender has. */
 export type SavedDeal = Omit<DealRecord, "document"> & { document?: DealDocument };
 
-/** What a save is refused for: a signed deal is changed by reopening it alone; one that is signed brings its quotes. */
-export type SaveRefusal = "signed" | "withoutQuotes";
+/** What a save is refused for: a signed deal is changed by reopening it alone; one that is signed brings its quotes; and it is in one currency. */
+export type SaveRefusal = "signed" | "withoutQuotes" | "currencies";
 
 /** What goes with a save. */
 export type Saving = {
@@ -157,6 +157,7 @@ export async function updateDeal(
   const merged = kept && !kept.deleted ? merge(kept, version, change) : null;
   if (!kept || !merged) return undefined;
   if (isNoChange(merged.changed)) return kept;
+  if (new Set(merged.document.options.map(({ inputs }) => inputs.currency)).size > 1) return "currencies";
   const isSigned = kept.document.status === "signed";
   if (isSigned && !saving.reopens) return "signed";
   const becomesSigned = !isSigned && merged.document.status === "signed";

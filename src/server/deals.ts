@@ -123,6 +123,7 @@ async function savedOrSigned(
 ): Promise<SavedDeal | undefined> {
   const saved = await store.updateDeal(id, version, change, saving);
   if (saved === "signed") throw new Refusal(409, "This deal is signed; reopen it to change it.");
+  if (saved === "currencies") throw new Refusal(422, "The options of a deal are in one currency.");
   if (saved !== "withoutQuotes") return saved;
   const deal = await store.getDeal(id);
   if (!deal) return undefined;

@@ -198,6 +198,14 @@ test("a deal is signed with the quote of every option, and then changed by reope
   expect(await setDeleted(open.database, dealId, true)).toBe(true);
 });
 
+test("a deal stays in one currency, also where one option is saved alone", async () => {
+  const dealId = await keep(deal(option(1), option(2)));
+  expect(await updateDeal(open.database, dealId, 1, { options: [option(2, { currency: "EUR" })] })).toBe(
+    "currencies",
+  );
+  expect(await changesOf(open.database, dealId)).toHaveLength(1);
+});
+
 test("deals that were signed before quotes were kept are found, and marked when theirs are kept", async () => {
   const document = { ...deal(option(1)), status: "signed" as const };
   const dealId = await keep(document);

@@ -7,7 +7,7 @@ import { checkDealInputs, parseJson } from "../deal-file/parse";
 import { type LeaseFile, readLease } from "../lease-file";
 import { answerFreeQuestions, answerQuestions } from "../questions";
 import type { QuestionFile } from "../questions/questions.schema";
-import { isWholeDeal, namesOf, readWholeDeal, tooNewSentence } from "../whole-deal";
+import { isWholeDeal, namesOf, readWholeDeal } from "../whole-deal";
 import { answerLeaseQuestion, leaseJson } from "./lease-json";
 import { quoteJson } from "./quote-json";
 
@@ -28,8 +28,6 @@ export function priceFile(text: string, withSchedule: boolean, only?: number): P
     const file = checked<QuestionFile>(questionFile, json.value);
     return file.ok ? answered(file.value) : file;
   }
-  const tooNew = tooNewSentence(json.value);
-  if (tooNew) return { ok: false, sentence: tooNew };
   if (isWholeDeal(json.value)) return pricedOptions(json.value, withSchedule, only);
   const file = checkDealInputs(json.value);
   if (!file.ok) return file;

@@ -2,7 +2,7 @@ import type { Checked } from "../checks";
 import type { DealDocument } from "../deal-document";
 import { type DealInputs, readInputs } from "../deal-file";
 import { checkDealInputs, parseJson } from "../deal-file/parse";
-import { isWholeDeal, readWholeDeal, tooNewSentence, type WholeDeal } from "./read-whole-deal";
+import { isWholeDeal, readWholeDeal, type WholeDeal } from "./read-whole-deal";
 
 /** A deal from a file, which need not name its customer. */
 type FiledDeal = Omit<DealDocument, "customer"> & { customer?: string };
@@ -17,8 +17,6 @@ type FiledDeal = Omit<DealDocument, "customer"> & { customer?: string };
 export function parseDealDocument(text: string, newId: () => string): Checked<FiledDeal> {
   const json = parseJson(text);
   if (!json.ok) return json;
-  const tooNew = tooNewSentence(json.value);
-  if (tooNew) return { ok: false, sentence: tooNew };
   const deal = isWholeDeal(json.value) ? readWholeDeal(json.value) : ofOneOption(checkDealInputs(json.value));
   if (!deal.ok) return deal;
   const { heading, chosen, options: filed } = deal.value;

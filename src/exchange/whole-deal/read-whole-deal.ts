@@ -17,33 +17,21 @@ export type WholeDeal = {
   options: { name: string; inputs: Checked<DealInputs> }[];
 };
 
-/** Whether data, whatever it is, says that it is version 2 of a deal file. */
-export function isWholeDeal(value: unknown): boolean {
-  return (
-    typeof value === "object" &&
-    value !== null &&
-    "format" in value &&
-    value.format === "kellux-deal" &&
-    "version" in value &&
-    value.version === 2
-  );
-}
-
 const NEWEST_VERSION = 2;
 
-/** Why a deal with options, of a later app, cannot be read; undefined where it is none. */
-export function tooNewSentence(value: unknown): string | undefined {
+/** Whether data, whatever it is, says that it is a deal with options: version 2 of a deal file, or of a later app. */
+export function isWholeDeal(value: unknown): boolean {
   const { format, version, options } = (value ?? {}) as Record<string, unknown>;
-  return format === "kellux-deal" &&
-    options !== undefined &&
-    typeof version === "number" &&
-    version > NEWEST_VERSION
-    ? `version is ${version}; it must be 1 or ${NEWEST_VERSION}.`
-    : undefined;
+  if (format !== "kellux-deal" || typeof version !== "number") return false;
+  return version === NEWEST_VERSION || (version > NEWEST_VERSION && options !== undefined);
 }
 
 /** Checks a whole deal: what is wrong with the deal itself refuses it, what is wrong with an option only that one. */
 export function readWholeDeal(value: unknown): Checked<WholeDeal> {
+  const { version } = value as { version: number };
+  if (version > NEWEST_VERSION) {
+    return { ok: false, sentence: `version is ${version}; it must be 1 or ${NEWEST_VERSION}.` };
+  }
   const frame = checked<DealFrame>(dealFrame, value);
   if (!frame.ok) return frame;
   const { currency, customer, vehicle = "", status = "quoting", budget, chosen = 1, options } = frame.value;
