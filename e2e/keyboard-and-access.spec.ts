@@ -139,3 +139,16 @@ test("on a phone the sentence comes first, and stays in view while figures are c
   await expect(deal.sentence).toContainText("48 monthly payments of $704.55");
   await expect(deal.sentence).toBeInViewport({ ratio: 1 });
 });
+
+test("before a page is alive it takes nothing that would be lost", async ({ browser }) => {
+  const context = await browser.newContext({ javaScriptEnabled: false });
+  const page = await context.newPage();
+  for (const place of ["/", "/stock", "/settings"]) {
+    await page.goto(place);
+    await expect(page.locator("main button").first()).toBeAttached();
+    await expect(
+      page.locator("main :is(input, select, textarea, button):enabled:not([type=file])"),
+    ).toHaveCount(0);
+  }
+  await context.close();
+});

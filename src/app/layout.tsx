@@ -7,6 +7,7 @@ import type { ReactNode } from "react";
 import { Notices } from "@/features/notices/Notices";
 import { Shell } from "@/features/shell/Shell";
 import { THEME_OF } from "@/features/shell/themes";
+import { WhenAlive } from "@/features/shell/WhenAlive";
 import { houseSettings } from "./house";
 
 export const metadata: Metadata = {
@@ -21,7 +22,9 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   return (
     <html lang="en" data-theme={THEME_OF[settings.appearance]}>
       <body>
-        <Shell>{children}</Shell>
+        <Shell>
+          <WhenAlive>{children}</WhenAlive>
+        </Shell>
         <Notices />
       </body>
     </html>

@@ -10,11 +10,11 @@ import {
   useReducer,
   useRef,
   useState,
-  useSyncExternalStore,
 } from "react";
 import type { DealChange, DealDocument, DealOption } from "@/exchange/deal-document";
 import type { Settings } from "@/exchange/settings";
 import { useAutosave } from "@/features/saving/use-autosave";
+import { useIsAlive } from "@/features/shell/WhenAlive";
 import type { DealReply } from "@/server/contract";
 import { CUSTOMER_FIELD, DealHeader } from "./DealHeader";
 import { DeskContext, type Desk as DeskValue } from "./desk/desk-context";
@@ -54,18 +54,12 @@ const UndoRedo = lazy(() =>
 provideLoaders({ loan: () => import("./loan/LoanDesk"), lease: () => import("./lease/LeaseDesk") });
 type Props = { deal: DealReply /** What the house has settled for its deals. */; house: Settings };
 
-const never = () => () => {};
-
 /**
  * The deal screen, made in the browser alone: the server that serves everyone computes no deal, and a key before the page
  * is alive would be lost.
  */
 export function DealDesk({ deal, house }: Props) {
-  const isBrowser = useSyncExternalStore(
-    never,
-    () => true,
-    () => false,
-  );
+  const isBrowser = useIsAlive();
   const { options } = deal.document;
   const opening = useMemo(
     () => (isBrowser ? options.map(({ inputs }) => inputs) : undefined),
