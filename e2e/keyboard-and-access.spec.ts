@@ -88,8 +88,11 @@ test("a deal is made, bargained and found again with the keyboard alone", async 
   await page.keyboard.type("6");
   await tabTo(/^Number of payments$/);
   await page.keyboard.type("60");
-  await tabTo(/^Make it$/);
+  await tabTo(/^Make the$/);
   await page.keyboard.type("550");
+  // Cash down is first; the price is the next that could give way.
+  await expect(page.getByRole("table", { name: "What would have to move" })).toBeVisible();
+  await page.keyboard.press("ArrowDown");
   await page.keyboard.press("Enter");
   await expect(page.getByTestId("sentence")).toContainText("At a price of $28,449.31");
   await expect(page.getByTestId("save-status")).toContainText(/^Saved \d/);

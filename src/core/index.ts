@@ -26,7 +26,7 @@ export {
 } from "./after";
 export * from "./calendar";
 export { type Deal, FOUND_FIGURES, type FoundFigure, type Known, type KnownFigure } from "./deal";
-export { isPlain, plainAnswer } from "./find";
+export { dependsOn, isPlain, plainAnswer } from "./find";
 export { type Decimal, parseDecimal } from "./interest";
 export * from "./limits";
 export {

@@ -184,7 +184,8 @@ function expectLast(
 }
 
 /** Whether more of a figure is what is looked for: as long as the known one rises with it. */
-function isRightward(find: Finding["find"], known: Known, { plan }: LeaseFile): boolean {
+function isRightward(find: Finding["find"], known: Known, file: LeaseFile): boolean {
+  const { plan } = file;
   const isTotal = known === "totalIfReturned" || known === "totalIfBought";
   switch (find) {
     case "price":
@@ -198,10 +199,21 @@ function isRightward(find: Finding["find"], known: Known, { plan }: LeaseFile): 
     case "payments":
       return isTotal;
     default: {
-      if (known === "totalIfBought") return true;
+      if (known === "totalIfBought") return boughtRises(file);
       return plan.reckoning === "moneyFactor" && Number(plan.moneyFactor) * (plan.payments ?? 0) > 1;
     }
   }
+}
+
+/** Whether a dearer vehicle at the end is a dearer lease: not where the payments are taxed and the purchase is not. */
+function boughtRises(file: LeaseFile): boolean {
+  const totals = [0.1, 0.4].map(share => {
+    const amount = (Number(file.structure.price) * share).toFixed(2);
+    const quote = evaluateLease(leaseOf(withPlan(file, { residual: { amount } })));
+    return quote.ok ? quote.value.totalIfBought : undefined;
+  });
+  const [low, high] = totals;
+  return low === undefined || high === undefined || high >= low;
 }
 
 function measureOf(quote: LeaseQuote, known: Known): number {

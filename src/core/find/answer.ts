@@ -5,7 +5,7 @@ import { contradiction } from "./contradiction";
 import { isPlain } from "./is-plain";
 import { type Answer, plainAnswer, pricedAnswer } from "./plain-answer";
 import { priceFromAmount } from "./price-from-amount";
-import { search } from "./search";
+import { type Searched, search } from "./search";
 import { termFromEndDate } from "./term-from-end-date";
 
 /**
@@ -21,6 +21,30 @@ import { termFromEndDate } from "./term-from-end-date";
  */
 export function answer(deal: Deal, rows?: PaymentRow[]): Result<Answer> {
   if (isPlain(deal)) return plainAnswer(deal, rows);
+  const found = fill(deal);
+  if (!found.ok) return found;
+  const { filled, isTimed, noteOn } = found.value;
+  const answered = isTimed
+    ? pricedAnswer(withoutPayment(filled), solvable, rows)
+    : pricedAnswer(filled, success, rows);
+  if (!answered.ok) return answered;
+  const note = noteOn(answered.value.priced);
+  return success({ ...answered.value, ...(note && { note }) });
+}
+
+/**
+ * A deal with its figure filled in, asking for the payment that it takes, which is what the figure was found from or the
+ * last on the right side of it.
+ *
+ * @returns the deal, or a failure with the reason
+ */
+export function withFound(deal: Deal): Result<Deal> {
+  const found = fill(deal);
+  return found.ok ? success(withoutPayment(found.value.filled)) : found;
+}
+
+/** What is searched for, filled in; `isTimed` where an end date alone gives it. */
+function fill(deal: Deal): Result<Searched & { isTimed: boolean }> {
   const contradicted = contradiction(deal);
   if (contradicted) return contradicted;
   const priceKnown = priceFromAmount(deal);
@@ -29,12 +53,7 @@ export function answer(deal: Deal, rows?: PaymentRow[]): Result<Answer> {
   if (missing) return { ok: false, failure: missing };
   const timed = termFromEndDate(priceKnown.value);
   if (!timed.ok) return timed;
-  if (isPlain(timed.value)) return pricedAnswer(withoutPayment(timed.value), solvable, rows);
+  if (isPlain(timed.value)) return success({ filled: timed.value, isTimed: true, noteOn: () => undefined });
   const found = search(timed.value);
-  if (!found.ok) return found;
-  const { filled, noteOn } = found.value;
-  const answered = pricedAnswer(filled, success, rows);
-  if (!answered.ok) return answered;
-  const note = noteOn(answered.value.priced);
-  return success({ ...answered.value, ...(note && { note }) });
+  return found.ok ? success({ ...found.value, isTimed: false }) : found;
 }

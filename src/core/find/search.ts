@@ -1,4 +1,4 @@
-import { type Deal, type FoundFigure, knownFigure, type Priced } from "../deal";
+import { type Deal, type FoundFigure, type KnownFigure, knownFigure, type Priced } from "../deal";
 import { MOST_ROWS_TRIED } from "../limits";
 import { failure, type Result, success } from "../result";
 import { roundest, type WithinBudget, withinBudget } from "../solve";
@@ -127,4 +127,10 @@ function noneNeeded(
   if (reached >= asked) return undefined;
   const before = known === "endDate" ? "before" : "below";
   return `${words} the ${name} is ${text(reached, decimals)}, ${before} the ${text(asked, decimals)} asked for.`;
+}
+
+/** Whether a figure moves what it could be found from. */
+export function dependsOn(find: FoundFigure, known: KnownFigure): boolean {
+  const { rising, falling } = FINDERS[searchedFigure(find)];
+  return rising.includes(known) || falling.includes(known);
 }

@@ -137,30 +137,36 @@ function search(
   measure: Measure,
 ): Result<Lease> {
   const high = highest(find, lease);
-  const sign = risesWith(find, known, lease) ? 1 : -1;
+  const sign = risesWith(find, known, lease, measure) ? 1 : -1;
   const [from, to] = sign > 0 ? [0, high] : [-high, 0];
   const at = (x: number) => measure(FILL[find](lease, sign * x));
+  // What cannot be is before the range where more would be needed, and beyond it where less.
+  const outside = sign > 0 && CANNOT_BE_MORE.has(find) ? Number.POSITIVE_INFINITY : Number.NEGATIVE_INFINITY;
   // The payment as it rises with x.
-  const paymentRises = sign > 0 === risesWith(find, "payment", lease) ? 1 : -1;
+  const paymentRises = sign > 0 === risesWith(find, "payment", lease, measure) ? 1 : -1;
   const paymentAt = (x: number) => {
     const priced = priceLease({ ...FILL[find](lease, sign * x), find: "payment" });
-    return priced.ok ? paymentRises * (priced.value.base + priced.value.found.tax) : Number.NEGATIVE_INFINITY;
+    return priced.ok ? paymentRises * (priced.value.base + priced.value.found.tax) : outside;
   };
-  // What cannot be is before the range where more would be needed, and beyond it where less.
-  const difference = (x: number) => (at(x) ?? Number.NEGATIVE_INFINITY) - asked;
+  const difference = (x: number) => (at(x) ?? outside) - asked;
   const first = lastWhole(difference, from, to, 0);
   const width = lease.plan.payments ?? 1;
-  const last = hasTeeth(find, known) ? lastOfTeeth(paymentAt, at, { first, from, to, width, asked }) : first;
+  const last = hasTeeth(find, known)
+    ? lastOfTeeth(paymentAt, at, { first, from, to, width, asked, outside })
+    : first;
   const reached = last < from ? undefined : at(last);
   if (reached === undefined || reached > asked) {
     const valid = 1 + lastWhole(x => (at(x) === undefined ? -1 : 1), from, to, last + 1);
     return noLeaseAnswer(lease, known, asked, valid > to ? Number.POSITIVE_INFINITY : (at(valid) ?? 0));
   }
-  if (sign > 0 && last === to) return notDepending(lease, known);
+  if (sign > 0 && (last === to || at(last + 1) === undefined)) return notDepending(lease, known);
   const isRate = find === "moneyFactor" || find === "yearlyRate";
   const whole = isRate ? roundest(last, PLACES, x => at(x) ?? -1) : sign * last;
   return success(FILL[find](lease, whole));
 }
+
+/** The figures of which too much leaves no lease; of the others it is too little. */
+const CANNOT_BE_MORE: ReadonlySet<Searched> = new Set(["down", "allowance", "residual", "residualPercent"]);
 
 function highest(find: Searched, { currency }: Lease): number {
   switch (find) {
@@ -175,8 +181,21 @@ function highest(find: Searched, { currency }: Lease): number {
   }
 }
 
+/** A residual between these shares of the price is seldom impossible. */
+const SHARES = [1000, 4000];
+
+/** A higher residual costs more to buy; where what is taxed of the payments is not taxed at the purchase, it may cost less. */
+function boughtRisesWith(find: "residual" | "residualPercent", lease: Lease, measure: Measure): boolean {
+  const price = lease.structure.price ?? 0;
+  const [low, high] = SHARES.map(hundredths =>
+    measure(FILL[find](lease, find === "residual" ? Math.round((price * hundredths) / 10_000) : hundredths)),
+  );
+  return low === undefined || high === undefined || high >= low;
+}
+
 /** Whether a known figure rises with the one that is found. */
-function risesWith(find: Searched, known: LeaseKnown, { plan }: Lease): boolean {
+function risesWith(find: Searched, known: LeaseKnown, lease: Lease, measure: Measure): boolean {
+  const { plan } = lease;
   switch (find) {
     case "price":
     case "moneyFactor":
@@ -188,7 +207,7 @@ function risesWith(find: Searched, known: LeaseKnown, { plan }: Lease): boolean 
       return false;
     case "residual":
     case "residualPercent": {
-      if (known === "totalIfBought") return true;
+      if (known === "totalIfBought") return boughtRisesWith(find, lease, measure);
       if (plan.reckoning === "levelYield") return false;
       // A residual lowers the depreciation of a payment, and raises its rent.
       return Number(plan.moneyFactor) * (plan.payments ?? 0) > 1;
@@ -222,7 +241,8 @@ function lastOfTeeth(
     to,
     width,
     asked,
-  }: { first: number; from: number; to: number; width: number; asked: number },
+    outside,
+  }: { first: number; from: number; to: number; width: number; asked: number; outside: number },
 ): number {
   const endsOf = (x: number) => {
     const payment = paymentAt(x);
@@ -230,14 +250,15 @@ function lastOfTeeth(
     const end = lastWhole(each => (paymentAt(each) <= payment ? -1 : 1), x, to, x + width);
     return { start, end };
   };
-  const isRight = (x: number) => (at(x) ?? Number.NEGATIVE_INFINITY) <= asked;
+  const isRight = (x: number) => (at(x) ?? outside) <= asked;
   const lowestIsRight = (x: number) => {
-    if (at(x) === undefined) return true;
+    if (at(x) === undefined) return outside < 0;
     const { start, end } = endsOf(x);
     return isRight(start) || isRight(end);
   };
-  let held = lastWhole(x => (lowestIsRight(x) ? -1 : 1), from, to, first);
-  let x = held;
+  let x = lastWhole(each => (lowestIsRight(each) ? -1 : 1), from, to, first);
+  // Of its stretch the lowest is right; it may not be.
+  let held = isRight(x) ? x : from - 1;
   let past = 0;
   const isNear = () => past <= STRETCHES_LOOKED_PAST || x - held <= NUMBERS_LOOKED_PAST;
   for (let stretch = 0; stretch < MOST_STRETCHES && x >= from && x <= to && isNear(); stretch++) {

@@ -17,8 +17,8 @@ export type LoanView = ViewOf<"loan", DealFile, Deal, Quote>;
 export type LeaseView = ViewOf<"lease", LeaseFile, Lease, LeaseQuote>;
 export type FieldView = LoanView | LeaseView;
 
-/** What can be found on the screen itself of a loan; a deal file can ask for more. */
-export type LoanFind = Extract<FoundFigure, "payment" | "price" | "down">;
+/** What can be found of a loan. */
+export type LoanFind = FoundFigure;
 /** What can be found on the screen. */
 export type DeskFind = LoanFind | LeaseFigure;
 
@@ -47,9 +47,10 @@ export type LoanField = FieldOf<DealFile, LoanView>;
 export type LeaseField = FieldOf<LeaseFile, LeaseView>;
 
 /** A field that only loans have, as one of any deal: a lease has nothing in it. */
-export function ofLoan({ unit, read, show, say, figure: _, ...rest }: LoanField): Field {
+export function ofLoan({ unit, read, show, say, figure, ...rest }: LoanField): Field {
   return {
     ...rest,
+    ...(figure && { figure: inputs => figure(inputs as DealFile) }),
     ...(unit && { unit: inputs => (inputs.plan.kind === "lease" ? undefined : unit(inputs as DealFile)) }),
     read: (text, file) => (file.plan.kind === "lease" ? good(file) : read(text, file as DealFile)),
     show: view => (view.kind === "loan" ? show(view) : ""),

@@ -3,7 +3,7 @@ import type { LeaseFile, LeasePlanFile } from "@/exchange/lease-file";
 import { withOptional } from "./field";
 import { giveFoundLease } from "./give-found-lease";
 import { knownAmount, knownOf, withKnown } from "./lease-known";
-import { linesOf, withLines } from "./structure-lines";
+import { withOpenAllowance } from "./structure-lines";
 
 /**
  * A lease that looks for another figure; what was found until now stays as a given one.
@@ -73,12 +73,4 @@ function withoutFigure(file: LeaseFile, find: LeaseFigure): LeaseFile {
     default:
       return file;
   }
-}
-
-/** The first trade-in without its allowance. */
-function withOpenAllowance(structure: LeaseFile["structure"]): LeaseFile["structure"] {
-  const [first, ...others] = linesOf(structure, "tradeIns");
-  if (!first) return structure;
-  const { allowance: _, ...open } = first;
-  return withLines(structure, "tradeIns", [open, ...others]);
 }

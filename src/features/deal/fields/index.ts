@@ -3,6 +3,7 @@ import type { DealInputs } from "@/exchange/deal-file";
 import type { Field, FieldView, Reading } from "./field";
 import type { LeasePlanFieldName } from "./lease-fields";
 import type { LineFieldName, NameOfLineField } from "./line-fields";
+import type { LoanKnownFieldName } from "./loan-known";
 import type { PlanFieldName } from "./plan-fields";
 import type { PlanLineFieldName } from "./plan-lines";
 import type { PlanPartFieldName } from "./plan-part-fields";
@@ -19,6 +20,7 @@ export {
 } from "./field";
 export { FOUND_NAMES } from "./found-figures";
 export type { LineFieldName } from "./line-fields";
+export type { LoanKnownName } from "./loan-known";
 export { type PlanListName, planRows, withPlanRows } from "./plan-rows";
 export { type DownKind, downKind, isPercentDown } from "./structure-fields";
 export {
@@ -39,6 +41,7 @@ export type FieldName =
   | StructureFieldName
   | PlanFieldName
   | PlanPartFieldName
+  | LoanKnownFieldName
   | LineFieldName
   | NameOfLineField
   | PlanLineFieldName

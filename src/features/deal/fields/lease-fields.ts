@@ -110,6 +110,7 @@ export const LEASE_FIELDS = {
   },
   "lease/years": {
     label: "The same in years",
+    finds: "payments",
     foundAs: ["payments"],
     read: (text, file) => stillAtOnce(termReader("years")(text, file), file),
     show: view => {

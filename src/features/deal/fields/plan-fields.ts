@@ -20,6 +20,7 @@ import { termReader, yearsFieldText } from "./term-text";
 export const PLAN_FIELDS = {
   yearlyRate: {
     label: "Yearly rate",
+    finds: "yearlyRate",
     foundAs: ["yearlyRate"],
     unit: () => "%",
     read: readRate,
@@ -28,6 +29,7 @@ export const PLAN_FIELDS = {
   },
   payments: {
     label: "Number of payments",
+    finds: "payments",
     foundAs: ["payments"],
     read: termReader("payments"),
     show: view => String(shownPayments(view) ?? ""),
@@ -40,6 +42,7 @@ export const PLAN_FIELDS = {
   },
   years: {
     label: "The same in years",
+    finds: "payments",
     foundAs: ["payments"],
     read: termReader("years"),
     show: view => {

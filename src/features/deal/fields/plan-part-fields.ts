@@ -62,6 +62,7 @@ function countOfPart(
 export const PLAN_PART_FIELDS: Record<PlanPartFieldName, LoanField> = {
   balloon: {
     label: "Balloon",
+    finds: "balloon",
     foundAs: ["balloon"],
     unit: ({ plan, find }) =>
       find !== "balloon" && plan.balloon && "percent" in plan.balloon ? "%" : undefined,
@@ -93,11 +94,19 @@ export const PLAN_PART_FIELDS: Record<PlanPartFieldName, LoanField> = {
     ({ prepaidCharge }) => prepaidCharge,
     (file, amount) => put(file, "prepaidCharge", amount),
   ),
-  extra: amountOfPart(
-    "Extra with every payment",
-    ({ extra }) => extra?.each,
-    (file, each) => put(file, "extra", { ...file.plan.extra, each }),
-  ),
+  extra: {
+    ...amountOfPart(
+      "Extra with every payment",
+      ({ extra }) => extra?.each,
+      (file, each) => put(file, "extra", { ...file.plan.extra, each }),
+    ),
+    finds: "extra",
+    foundAs: ["extra"],
+    show: ({ inputs, quote }) =>
+      inputs.find === "extra"
+        ? foundAmount(inputs, quote?.extraEach)
+        : typedAmount(inputs, inputs.plan.extra?.each),
+  },
   yearlyExtra: amountOfPart(
     "Extra every year",
     ({ extra }) => extra?.yearly?.amount,

@@ -39,6 +39,7 @@ export const STRUCTURE_FIELDS: Record<StructureFieldName, Field> = {
   },
   allowance: {
     label: "Trade-in allowance",
+    finds: "allowance",
     foundAs: ["allowance"],
     read: amountReader((file, amount) => withFirstTradeIn(file, "allowance", amount)),
     show: ({ inputs, quote }) => {

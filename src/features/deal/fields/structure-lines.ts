@@ -97,3 +97,11 @@ export function asVehicle(structure: StructureFile): StructureFile {
   if (!rest.fees) return rest;
   return { ...rest, fees: rest.fees.map(({ keptBack: _kept, ...fee }) => fee) };
 }
+
+/** The first trade-in without its allowance, which is to be found. */
+export function withOpenAllowance(structure: StructureFile): StructureFile {
+  const [first, ...others] = linesOf(structure, "tradeIns");
+  if (!first) return structure;
+  const { allowance: _, ...open } = first;
+  return withLines(structure, "tradeIns", [open, ...others]);
+}

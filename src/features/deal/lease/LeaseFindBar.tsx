@@ -1,7 +1,7 @@
 import { Target } from "lucide-react";
-import { useState } from "react";
 import { LEASE_NAMES, type LeaseFigure } from "@/core";
-import { MakeIt } from "../answer/MakeIt";
+import { FindOthers } from "../answer/FindOthers";
+import { MakeIt } from "../bargain/MakeIt";
 import { knownOf, LEASE_KNOWN_NAMES } from "../fields/lease-known";
 import { useLease } from "../option/option-context";
 import { FieldError, FigureField } from "../parts/FigureField";
@@ -21,9 +21,6 @@ const FINDS: readonly (readonly [LeaseFigure, string])[] = [
   ["allowance", "trade-in"],
 ];
 
-/** So many stand open; the rest one press away. */
-const OFFERED = 2;
-
 /** Which figure is being found, from what, and the way to find another. */
 export function LeaseFindBar() {
   const { find } = useLease().option.inputs;
@@ -36,9 +33,7 @@ export function LeaseFindBar() {
         <WorkingButton figure="found" name={name} />
       </div>
       {find === "payment" ? (
-        <MakeIt field="lease/known" first="residual">
-          {onFind => <FindOthers onFind={onFind} />}
-        </MakeIt>
+        <MakeIt>{onFind => <FindOthers finds={findsBeside(find)} onFind={onFind} />}</MakeIt>
       ) : (
         <GivenFigure />
       )}
@@ -47,29 +42,8 @@ export function LeaseFindBar() {
 }
 
 /** The figures that can be found instead. */
-function FindOthers({ onFind }: { onFind: (figure: LeaseFigure) => void }) {
-  const { find } = useLease().option.inputs;
-  const [isOpen, setOpen] = useState(false);
-  const now = FOUND[find];
-  const others = FINDS.filter(([figure]) => FOUND[figure] !== now && !isSameRate(figure, find));
-  return (
-    <>
-      {(isOpen ? others : others.slice(0, OFFERED)).map(([figure, word]) => (
-        <button key={figure} type="button" className="btn btn-sm" onClick={() => onFind(figure)}>
-          Find {word}
-        </button>
-      ))}
-      <button
-        type="button"
-        aria-expanded={isOpen}
-        className="cursor-pointer font-semibold text-primary text-sm"
-        onClick={() => setOpen(!isOpen)}
-      >
-        {isOpen ? "fewer" : "more"}
-      </button>
-    </>
-  );
-}
+const findsBeside = (find: LeaseFigure) =>
+  FINDS.filter(([figure]) => FOUND[figure] !== FOUND[find] && !isSameRate(figure, find));
 
 const isSameRate = (figure: LeaseFigure, find: LeaseFigure) =>
   figure === "moneyFactor" && find === "yearlyRate";
@@ -97,7 +71,7 @@ function GivenFigure() {
       <span className="w-28">
         <FigureField field="lease/known" hideLabel errorElsewhere />
       </span>
-      <FindOthers key={find} onFind={figure => act({ type: "find", figure })} />
+      <FindOthers key={find} finds={findsBeside(find)} onFind={figure => act({ type: "find", figure })} />
       <div className="basis-full empty:hidden">
         <FieldError field="lease/known" />
       </div>

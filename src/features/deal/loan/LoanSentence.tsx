@@ -46,17 +46,33 @@ function Sentence({ quote }: { quote: Quote }) {
       )}
       at{" "}
       {quote.trueYearlyRate === undefined ? (
-        <LiveFigure field="yearlyRate" text={say(`${quote.yearlyRate} %`)} after="." />
+        <LiveFigure
+          find="yearlyRate"
+          field="yearlyRate"
+          name="Yearly rate"
+          text={say(`${quote.yearlyRate} %`)}
+          after="."
+        />
       ) : (
         <>
-          <LiveFigure field="yearlyRate" text={say(`${quote.yearlyRate} %`)} />
+          <LiveFigure
+            find="yearlyRate"
+            field="yearlyRate"
+            name="Yearly rate"
+            text={say(`${quote.yearlyRate} %`)}
+          />
           {say(` flat, a true yearly rate of ${quote.trueYearlyRate.toFixed(2)} %.`)}
         </>
       )}{" "}
       It costs <strong className="font-semibold">{money(quote.financeCharge)}</strong> to finance
       {single ? "" : `; the last payment is ${money(quote.finalPayment)}`}
-      {quote.balloon > 0 && `, and ${money(quote.balloon)} is left to pay at the end`}.{" "}
-      {endText(quote, money)}
+      {quote.balloon > 0 && (
+        <>
+          , and <LiveFigure find="balloon" field="balloon" name="Balloon" text={money(quote.balloon)} /> is
+          left to pay at the end
+        </>
+      )}
+      . {endText(quote, money)}
     </>
   );
 }
@@ -99,14 +115,25 @@ function Term({ quote }: { quote: Quote }) {
   if (payments === 1) {
     return (
       <>
-        with <LiveFigure field="payments" text="one" /> payment of
+        with <LiveFigure find="payments" field="payments" name="Number of payments" text="one" /> payment of
       </>
     );
   }
   const adjective = isListed ? "listed" : FREQUENCY_NAMES[filled.plan.frequency].adjective;
   return (
     <>
-      over <LiveFigure field="payments" text={`${payments} ${adjective}`} /> payments{leadText(quote)}
+      over{" "}
+      {isListed ? (
+        `${payments} ${adjective}`
+      ) : (
+        <LiveFigure
+          find="payments"
+          field="payments"
+          name="Number of payments"
+          text={`${payments} ${adjective}`}
+        />
+      )}{" "}
+      payments{leadText(quote)}
     </>
   );
 }

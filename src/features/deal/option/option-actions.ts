@@ -7,8 +7,10 @@ import {
   type DeskFind,
   type DownKind,
   type FieldName,
+  isFoundIn,
   type ListName,
   type LoanFind,
+  type LoanKnownName,
   type PlanListName,
   withOptional,
 } from "../fields";
@@ -40,8 +42,8 @@ export type OptionAction =
   | { type: "plan"; change: (plan: DealFile["plan"]) => DealFile["plan"]; forget?: PlanListName }
   /** The same for the plan of a lease. */
   | { type: "lease"; change: (plan: LeasePlanFile) => LeasePlanFile; forget?: "leaseTaxes" }
-  /** What of a lease's answer its figure is found from. */
-  | { type: "known"; figure: LeaseKnown }
+  /** What of an answer the figure is found from. */
+  | { type: "known"; figure: LeaseKnown | LoanKnownName }
   | { type: "kind"; kind: OptionState["kind"] }
   /** The same answered again. */
   | { type: "again" }
@@ -89,8 +91,15 @@ export function optionReducer(state: OptionState, action: OptionAction): OptionS
         loadedLease().withLeasePlan(state.inputs, action.change(state.inputs.plan)),
       );
     case "known": {
-      if (state.kind !== "lease") return state;
-      const inputs = loadedLease().fromKnown(state.inputs, shownQuote(state), action.figure);
+      if (state.kind === "loan") {
+        const found = loadedRest().fromLoanKnown(
+          state.inputs,
+          shownQuote(state),
+          action.figure as LoanKnownName,
+        );
+        return withInputs(forgotten(state, undefined), found);
+      }
+      const inputs = loadedLease().fromKnown(state.inputs, shownQuote(state), action.figure as LeaseKnown);
       return withInputs(cleared(state, "lease/known"), inputs);
     }
     case "again":
@@ -109,9 +118,9 @@ function without<Key extends string, Value>(
   >;
 }
 
-/** The option with what is typed in a field forgotten. */
-function cleared(state: OptionState, field: FieldName): OptionState {
-  return { ...state, typed: without(state.typed, field), errors: without(state.errors, field) };
+/** The option with what is typed in some fields forgotten. */
+function cleared(state: OptionState, ...fields: FieldName[]): OptionState {
+  return { ...state, typed: without(state.typed, ...fields), errors: without(state.errors, ...fields) };
 }
 
 /** The term is typed in two places; typing in one clears the other. */
@@ -134,25 +143,14 @@ function typeIn(state: OptionState, field: FieldName, text: string): OptionState
 
 /** Takes another figure as the one to find; what was found until now stays as a given figure. */
 function find(state: LoanState, figure: LoanFind, payment?: string): OptionState {
-  const { inputs } = state;
+  const { inputs, typed, errors } = state;
   if (figure === inputs.find && payment === undefined) return state;
-  const quote = shownQuote(state);
-  const given = loadedRest().giveFound(inputs, quote);
-  const known = quote ? amountText(inputs, quote.payment) : undefined;
-  const asked = payment ?? inputs.plan.payment ?? known;
-  const { price, down, ...structure } = given.structure;
-  const next: DealFile = {
-    ...given,
-    structure: {
-      ...structure,
-      ...(figure !== "price" && price !== undefined && { price }),
-      ...(figure !== "down" && down !== undefined && { down }),
-    },
-    plan: withOptional(given.plan, "payment", figure === "payment" ? undefined : asked),
-    find: figure,
-  };
+  const next = loadedRest().findInLoan(inputs, shownQuote(state), figure, payment);
   // What is being typed in a figure that stays given stays too, readable or not.
-  return withInputs(cleared(state, figure), next);
+  const stays = Object.keys(typed).filter(field => isFoundIn(field as FieldName, next.find));
+  const gone = Object.keys(errors).filter(field => isFoundIn(field as FieldName, next.find));
+  const kept = cleared(state, ...([...stays, ...gone] as FieldName[]));
+  return withInputs(kept, next);
 }
 
 function findInLease(state: LeaseState, figure: DeskFind, payment?: string): OptionState {

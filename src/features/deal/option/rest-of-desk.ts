@@ -5,5 +5,6 @@ export { costOfCredit } from "@/core";
 export { answer } from "@/core/find";
 export { asLease } from "../fields/as-lease";
 export { withDownKind } from "../fields/down-kind";
-export { giveFound } from "../fields/give-found";
+export { findInLoan } from "../fields/find-loan";
+export { fromLoanKnown } from "../fields/loan-known";
 export { rareLoanField } from "../fields/rare-loan-fields";

@@ -1,3 +1,4 @@
+import { Target } from "lucide-react";
 import { memo } from "react";
 import { type FieldName, fieldOf, isFoundIn } from "../fields";
 import { fieldError, fieldText, fieldUnit, isStale, shownQuote } from "../option";
@@ -66,7 +67,7 @@ const FieldInput = memo(function FieldInput(props: InputProps) {
         {shortLabel ?? called ?? label}
         {found && <span className="sr-only"> (being found)</span>}
       </label>
-      <div className="relative">
+      <div className="find-host relative">
         <input
           id={id}
           type="text"
@@ -89,6 +90,19 @@ const FieldInput = memo(function FieldInput(props: InputProps) {
             act({ type: "find", figure: finds });
           }}
         />
+        {finds && !found && (
+          <button
+            type="button"
+            // The keyboard has its question mark.
+            tabIndex={-1}
+            title="Find this figure"
+            className="find-this absolute inset-y-0 left-1 my-auto grid size-6 cursor-pointer place-items-center rounded-field text-primary"
+            onClick={() => act({ type: "find", figure: finds })}
+          >
+            <Target size={15} aria-hidden="true" />
+            <span className="sr-only">Find this: {label}</span>
+          </button>
+        )}
         {type === "date" && <CalendarButton field={field} label={label} />}
         {unit && (
           <span

@@ -1,0 +1,93 @@
+import { type KeyboardEvent, lazy, type ReactNode, Suspense, useRef, useState } from "react";
+import { currencyDecimals, formatAmount } from "@/core";
+import type { WantedFigure } from "@/core/moves";
+import type { DeskFind } from "../fields";
+import { shownQuote } from "../option";
+import { useNotation, useOption } from "../option/option-context";
+import type { MovesHandle } from "./Moves";
+import { readWish, wishesOf } from "./wish";
+
+// What would have to move is asked for once a wish is typed: the screen starts without the code for it.
+const Moves = lazy(() => import("./Moves").then(({ Moves: moves }) => ({ default: moves })));
+
+/** The element id of the field in which a wish is typed. */
+export const WISH_FIELD = "wish";
+
+type Props = {
+  /** The ways to find something for a wanted payment. */
+  children: (find: (figure: DeskFind) => void) => ReactNode;
+};
+
+/** While the payment is found: say what a figure should be, and what would have to move appears. */
+export function MakeIt({ children }: Props) {
+  const { option, act } = useOption();
+  const { say } = useNotation();
+  const [figure, setFigure] = useState<WantedFigure>("payment");
+  const [text, setText] = useState("");
+  const moves = useRef<MovesHandle>(null);
+  const wishes = wishesOf(option);
+  const asked = wishes.some(([each]) => each === figure) ? figure : "payment";
+  const wish = readWish(option, asked, text);
+  const error = wish && "sentence" in wish ? say(wish.sentence) : undefined;
+  const wanted = wish && "wanted" in wish ? wish.wanted : null;
+  const find = (found: DeskFind) => {
+    if (error) return;
+    const payment =
+      wanted?.figure === "payment"
+        ? formatAmount(wanted.value, currencyDecimals(option.inputs.currency) ?? 2)
+        : undefined;
+    act({ type: "find", figure: found, ...(payment !== undefined && { payment }) });
+  };
+  const isOpen = wanted !== null && shownQuote(option) !== null;
+  const press = (event: KeyboardEvent) => {
+    if (event.key === "ArrowDown") moves.current?.choose(1);
+    else if (event.key === "ArrowUp") moves.current?.choose(-1);
+    else if (event.key === "Enter") moves.current?.take(event.shiftKey);
+    else if (event.key === "Escape") setText("");
+    else return;
+    event.preventDefault();
+  };
+  return (
+    <>
+      <label htmlFor={WISH_FIELD} className="text-faint">
+        Make the
+      </label>
+      <select
+        aria-label="Which figure is wanted"
+        className="choice-in-words"
+        value={asked}
+        onChange={event => setFigure(event.target.value as WantedFigure)}
+      >
+        {wishes.map(([each, name]) => (
+          <option key={each} value={each}>
+            {name}
+          </option>
+        ))}
+      </select>
+      <input
+        id={WISH_FIELD}
+        data-own-undo
+        aria-label="Make it"
+        className="field w-28 text-right"
+        inputMode={asked === "endDate" ? undefined : "decimal"}
+        autoComplete="off"
+        value={text}
+        onChange={event => setText(event.target.value)}
+        onKeyDown={press}
+        aria-invalid={error !== undefined}
+        aria-describedby={error ? "wish-error" : undefined}
+      />
+      {children(find)}
+      {error && (
+        <p id="wish-error" className="basis-full text-error text-sm">
+          {error}
+        </p>
+      )}
+      {isOpen && (
+        <Suspense fallback={<p className="basis-full text-faint">Reckoning what would have to move …</p>}>
+          <Moves ref={moves} wanted={wanted} onTaken={() => setText("")} />
+        </Suspense>
+      )}
+    </>
+  );
+}

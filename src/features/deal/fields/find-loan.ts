@@ -1,0 +1,60 @@
+import type { Quote } from "@/core";
+import type { DealFile } from "@/exchange/deal-file";
+import { type LoanFind, withOptional } from "./field";
+import { giveFound } from "./give-found";
+import { isKnownFor, knownOf, knownOfQuote, withKnown } from "./loan-known";
+import { downKind } from "./structure-fields";
+import { withOpenAllowance } from "./structure-lines";
+
+/**
+ * A loan that looks for another figure; what was found until now stays as a given one.
+ *
+ * @param inputs the loan as it was typed
+ * @param quote its answer
+ * @param figure what to find: a cash down as it is given
+ * @param payment the payment to find it from, where one was just said
+ */
+export function findInLoan(
+  inputs: DealFile,
+  quote: Quote | null,
+  figure: LoanFind,
+  payment?: string,
+): DealFile {
+  const given = giveFound(inputs, quote);
+  const find = figure === "down" && downKind(inputs) === "percent" ? "downPercent" : figure;
+  if (find === "payment") return { ...given, plan: withOptional(given.plan, "payment", undefined) };
+  const open = { ...withoutFigure(given, find), find };
+  const stays = payment === undefined && inputs.find !== "payment" && isKnownFor(find, knownOf(inputs));
+  if (stays) return withKnown(open, inputs.from ?? { payment: inputs.plan.payment ?? shownPayment(quote) });
+  return isKnownFor(find, "payment")
+    ? withKnown(open, { payment: payment ?? inputs.plan.payment ?? shownPayment(quote) })
+    : withKnown(open, knownOfQuote(quote, "endDate"));
+}
+
+const shownPayment = (quote: Quote | null) =>
+  quote ? String(knownOfQuote(quote, "payment").payment) : undefined;
+
+/** The loan with a figure left out, to be found. */
+function withoutFigure(file: DealFile, find: LoanFind): DealFile {
+  const { structure, plan } = file;
+  switch (find) {
+    case "price":
+      return { ...file, structure: withOptional(structure, "price", undefined) };
+    case "down":
+    case "downPercent":
+      return { ...file, structure: withOptional(structure, "down", undefined) };
+    case "allowance":
+      return { ...file, structure: withOpenAllowance(structure) };
+    case "yearlyRate":
+    case "payments":
+    case "balloon":
+      return { ...file, plan: withOptional(plan, find, undefined) };
+    case "extra":
+      return {
+        ...file,
+        plan: withOptional(plan, "extra", plan.extra && withOptional(plan.extra, "each", undefined)),
+      };
+    default:
+      return file;
+  }
+}

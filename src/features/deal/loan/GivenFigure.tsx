@@ -1,0 +1,53 @@
+import type { ReactNode } from "react";
+import { isKnownFor, knownOf, LOAN_KNOWN_NAMES, type LoanKnownName } from "../fields/loan-known";
+import { useLoan } from "../option/option-context";
+import { FieldError, FigureField } from "../parts/FigureField";
+
+/** While another figure than the payment is found: what it is found from. */
+export function GivenFigure({ children }: { children: ReactNode }) {
+  const { option, act } = useLoan();
+  const { find } = option.inputs;
+  const known = knownOf(option.inputs);
+  const field = fieldFor(known);
+  const isPersonal = option.inputs.structure.purpose !== undefined;
+  const names = LOAN_KNOWN_NAMES.filter(
+    ([figure]) => figure === known || (isKnownFor(find, figure) && (figure !== "cashReceived" || isPersonal)),
+  );
+  return (
+    <>
+      <span className="text-faint">for a</span>
+      <select
+        aria-label="Found from which figure"
+        className="choice-in-words"
+        value={known}
+        onChange={event => act({ type: "known", figure: event.target.value as LoanKnownName })}
+      >
+        {names.map(([figure, name]) => (
+          <option key={figure} value={figure}>
+            {name}
+          </option>
+        ))}
+      </select>
+      {known !== "endDate" && <span className="text-faint">of</span>}
+      <span className="w-32">
+        <FigureField field={field} hideLabel errorElsewhere />
+      </span>
+      {children}
+      <div className="basis-full empty:hidden">
+        <FieldError field={field} />
+      </div>
+    </>
+  );
+}
+
+function fieldFor(known: LoanKnownName) {
+  switch (known) {
+    case "payment":
+      return "payment";
+    case "endDate":
+    case "payments":
+      return `known/${known}` as const;
+    default:
+      return "known/amount";
+  }
+}
