@@ -50,7 +50,7 @@ test("each comes back unchanged, as often as it is turned", () => {
 });
 
 test("a figure of the structure that is being found is found in both", () => {
-  const finding = optionReducer(openOption(LOAN), { type: "find", figure: "price", payment: "500.00" });
+  const finding = optionReducer(openOption(LOAN), { type: "find", figure: "price", wish: "500.00" });
   const lease = leaseInputs(ofKind(finding, "lease").inputs);
   expect([lease.find, lease.plan.payment]).toEqual(["price", "500.00"]);
   expect(lease.structure).not.toHaveProperty("price");
@@ -60,7 +60,7 @@ test("a figure of the structure that is being found is found in both", () => {
 });
 
 test("where the structure was given since, a kept find looks for its payment", () => {
-  const finding = optionReducer(openOption(LOAN), { type: "find", figure: "price", payment: "500.00" });
+  const finding = optionReducer(openOption(LOAN), { type: "find", figure: "price", wish: "500.00" });
   const lease = optionReducer(ofKind(finding, "lease"), { type: "find", figure: "payment" });
   const loan = loanInputs(ofKind(lease, "loan").inputs);
   expect(loan.find).toBe("payment");

@@ -50,14 +50,14 @@ test("the answer follows every key", () => {
 test.each<[FieldName, string, string]>([
   [
     "lease/moneyFactor",
-    "6.49",
-    "“6.49” is not a money factor; type one such as 0.00225, which stands for 5.4 % a year.",
+    "six",
+    "“six” is not a money factor; type one such as 0.00225, which stands for 5.4 % a year.",
   ],
   ["lease/payments", "3000", "3000 is not a possible number of payments; it can be 1 to 1,200."],
   ["lease/inAdvance", "two", "“two” is not a number of payments at signing; type 0, 1, more, or all."],
   ["lease/signed", "someday", "Type a date such as 24 Nov, Nov 24, 2027 or +3 weeks, from 1900 to 2199."],
   ["lease/residual", "2000 %", "“2000 %” is not a percent of the price; type one such as 43.6."],
-  ["leaseTaxes/0/rate", "-3", "“-3” is not a percent; type one from 0 to 100, such as 6.25."],
+  ["leaseTaxes/0/rate", "-30", "“-30” is not a percent; type one from 0 to 100, such as 6.25."],
 ])("what cannot be read in %s is said where it was typed", (field, text, sentence) => {
   const state = van(typed(field, text));
   expect(fieldError(state, field)).toBe(sentence);
@@ -74,7 +74,7 @@ test("a figure of the core's refusal stands at its field", () => {
 test.each<LeaseState["inputs"]["find"]>(["residual", "price", "down", "payments", "moneyFactor"])(
   "the %s is found for a payment, and given when another figure is found",
   find => {
-    const state = van({ type: "find", figure: find, payment: "733.00" });
+    const state = van({ type: "find", figure: find, wish: "733.00" });
     const field: FieldName = find === "price" || find === "down" ? find : `lease/${find as "residual"}`;
     const quote = shownQuote(state);
     expect(quote?.payment).toBeLessThanOrEqual(73_300);
@@ -91,7 +91,7 @@ test("a residual that is a percent is found as one, and the rate as the lease is
   const percent = van(typed("lease/residual", "43.6 %"), {
     type: "find",
     figure: "residual",
-    payment: "781.45",
+    wish: "781.45",
   });
   expect(percent.inputs.find).toBe("residualPercent");
   expect(percent.inputs.plan).not.toHaveProperty("residual");
@@ -103,7 +103,7 @@ test("a residual that is a percent is found as one, and the rate as the lease is
 });
 
 test("a rate that is being found goes on being found when the lease is reckoned the other way", () => {
-  const finding = van({ type: "find", figure: "moneyFactor", payment: "790.00" });
+  const finding = van({ type: "find", figure: "moneyFactor", wish: "790.00" });
   const level = optionReducer(finding, { type: "lease", change: plan => reckonedBy(plan, "levelYield") });
   expect(level.inputs.find).toBe("yearlyRate");
   expect(level.answer.ok).toBe(true);
@@ -117,7 +117,7 @@ test("it is found from another figure of the answer, which starts where it stand
   expect(state.inputs.plan).not.toHaveProperty("payment");
   const less = optionReducer(state, typed("lease/known", "27,000"));
   expect(shownQuote(less)?.totalIfReturned).toBeLessThanOrEqual(2_700_000);
-  const none = van({ type: "find", figure: "moneyFactor", payment: "100" });
+  const none = van({ type: "find", figure: "moneyFactor", wish: "100" });
   expect(fieldError(none, "lease/known")).toBe(
     "No money factor gives a payment of 100.00; the least is 642.22.",
   );

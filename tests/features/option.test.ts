@@ -37,7 +37,7 @@ function option(...actions: ChangeWithinKind[]): LoanState {
 }
 
 const PRICED = [typed("price", "20,000"), typed("yearlyRate", "6"), typed("payments", "48")];
-const FOUND_PRICE: ChangeWithinKind = { type: "find", figure: "price", payment: "400.00" };
+const FOUND_PRICE: ChangeWithinKind = { type: "find", figure: "price", wish: "400.00" };
 
 test("the answer follows every key; a new deal says what is missing", () => {
   const start = option();
@@ -121,7 +121,7 @@ test("the nearest figure that works is taken over with one step", () => {
     typed("payments", "60"),
     typed("owed", "14,000"),
     typed("allowance", "6,500"),
-    { type: "find", figure: "price", payment: "85.00" },
+    { type: "find", figure: "price", wish: "85.00" },
   );
   if (stuck.answer.ok || !stuck.answer.failure.nearest) throw new Error("There must be no answer.");
   const { minor } = stuck.answer.failure.nearest;

@@ -2,10 +2,10 @@ import { Trash2 } from "lucide-react";
 import { useId, useState } from "react";
 import { currencyDecimals, parseAmount } from "@/core";
 import { LONGEST_NAME } from "@/exchange/deal-document";
-import { amountIn, inNotation, type Notation, plainFigure } from "@/exchange/notation";
+import { amountIn, inNotation, type Notation } from "@/exchange/notation";
 import type { VehicleFile } from "@/exchange/stock/stock.schema";
 import { type Answer, api } from "@/features/api/client";
-import { readAmount } from "@/features/deal/fields/amount-text";
+import { readTypedAmount } from "@/features/deal/fields/typed-amount";
 import { notify } from "@/features/notices/notify";
 import type { KeptVehicle } from "@/server/contract";
 
@@ -161,7 +161,7 @@ function readTexts(
   for (const name of AMOUNT_NAMES) {
     const text = texts[name].trim();
     if (text === "") continue;
-    const read = readAmount(plainFigure(text, notation), currency);
+    const read = readTypedAmount(text, currency, notation);
     if ("sentence" in read) return { name, sentence: `${AMOUNTS[name]}: ${read.sentence}` };
     amounts[name] = parseAmount(read.amount, currencyDecimals(currency) ?? 2) ?? null;
   }

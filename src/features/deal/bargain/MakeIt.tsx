@@ -1,11 +1,9 @@
 import { type KeyboardEvent, lazy, type ReactNode, Suspense, useRef, useState } from "react";
-import { currencyDecimals, formatAmount } from "@/core";
 import type { WantedFigure } from "@/core/moves";
 import type { DeskFind } from "../fields";
-import { shownQuote } from "../option";
-import { useNotation, useOption } from "../option/option-context";
+import { useOption } from "../option/option-context";
 import type { MovesHandle } from "./Moves";
-import { readWish, wishesOf } from "./wish";
+import { wishesOf } from "./wishes";
 
 // What would have to move is asked for once a wish is typed: the screen starts without the code for it.
 const Moves = lazy(() => import("./Moves").then(({ Moves: moves }) => ({ default: moves })));
@@ -21,24 +19,15 @@ type Props = {
 /** While the payment is found: say what a figure should be, and what would have to move appears. */
 export function MakeIt({ children }: Props) {
   const { option, act } = useOption();
-  const { say } = useNotation();
   const [figure, setFigure] = useState<WantedFigure>("payment");
   const [text, setText] = useState("");
+  const [isWrong, setWrong] = useState(false);
   const moves = useRef<MovesHandle>(null);
   const wishes = wishesOf(option);
   const asked = wishes.some(([each]) => each === figure) ? figure : "payment";
-  const wish = readWish(option, asked, text);
-  const error = wish && "sentence" in wish ? say(wish.sentence) : undefined;
-  const wanted = wish && "wanted" in wish ? wish.wanted : null;
-  const find = (found: DeskFind) => {
-    if (error) return;
-    const payment =
-      wanted?.figure === "payment"
-        ? formatAmount(wanted.value, currencyDecimals(option.inputs.currency) ?? 2)
-        : undefined;
-    act({ type: "find", figure: found, ...(payment !== undefined && { payment }) });
-  };
-  const isOpen = wanted !== null && shownQuote(option) !== null;
+  const isWish = text.trim() !== "";
+  const find = (found: DeskFind) =>
+    act({ type: "find", figure: found, ...(isWish && asked === "payment" && { wish: text }) });
   const press = (event: KeyboardEvent) => {
     if (event.key === "ArrowDown") moves.current?.choose(1);
     else if (event.key === "ArrowUp") moves.current?.choose(-1);
@@ -69,23 +58,17 @@ export function MakeIt({ children }: Props) {
         data-own-undo
         aria-label="Make it"
         className="field w-28 text-right"
-        inputMode={asked === "endDate" ? undefined : "decimal"}
         autoComplete="off"
         value={text}
         onChange={event => setText(event.target.value)}
         onKeyDown={press}
-        aria-invalid={error !== undefined}
-        aria-describedby={error ? "wish-error" : undefined}
+        aria-invalid={isWish && isWrong}
+        aria-describedby={isWish && isWrong ? "wish-error" : undefined}
       />
       {children(find)}
-      {error && (
-        <p id="wish-error" className="basis-full text-error text-sm">
-          {error}
-        </p>
-      )}
-      {isOpen && (
+      {isWish && (
         <Suspense fallback={<p className="basis-full text-faint">Reckoning what would have to move …</p>}>
-          <Moves ref={moves} wanted={wanted} onTaken={() => setText("")} />
+          <Moves ref={moves} figure={asked} text={text} onWrong={setWrong} onTaken={() => setText("")} />
         </Suspense>
       )}
     </>

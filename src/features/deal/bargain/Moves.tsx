@@ -1,7 +1,7 @@
-import { type Ref, useImperativeHandle, useMemo, useState } from "react";
+import { type Ref, useEffect, useImperativeHandle, useMemo, useState } from "react";
 import type { LeaseQuote, Quote } from "@/core";
 import { type Mapped, mappable } from "@/core/map";
-import { type Move, type MoveValue, usualTerms, type Wanted } from "@/core/moves";
+import { type Move, type MoveValue, usualTerms, type Wanted, type WantedFigure } from "@/core/moves";
 import { startMoves } from "@/workers/moves-client";
 import { useDesk } from "../desk/desk-context";
 import { payingInputs } from "../map/paying-inputs";
@@ -14,6 +14,7 @@ import { inputsMoved } from "./inputs-moved";
 import { MoveRow, type Taking } from "./MoveRow";
 import { moveName, moveWriter } from "./move-words";
 import { OverTerms } from "./OverTerms";
+import { readWish } from "./wish";
 
 /** What the field of the wish does with the candidates under it. */
 export type MovesHandle = {
@@ -23,7 +24,11 @@ export type MovesHandle = {
 
 type Props = {
   ref: Ref<MovesHandle>;
-  wanted: Wanted;
+  figure: WantedFigure;
+  /** What was typed for it. */
+  text: string;
+  /** Whether it cannot be read. */
+  onWrong: (isWrong: boolean) => void;
   /** A candidate was taken, so that nothing is wanted any more. */
   onTaken: () => void;
 };
@@ -34,8 +39,26 @@ const isFound = (move: Move): move is Extract<Move, Found> => "to" in move;
 
 const rowId = (move: Move) => `move-${move.figure}-${move.index ?? 0}`;
 
-/** What would have to move for the customer to have what is wanted: each figure that could give way, and how far. */
-export function Moves({ ref, wanted, onTaken }: Props) {
+/** What would have to move for the customer to have what is wanted, or why that cannot be read. */
+export function Moves({ ref, figure, text, onWrong, onTaken }: Props) {
+  const { option } = useOption();
+  const wish = readWish(option, figure, text);
+  const isWrong = wish !== null && "sentence" in wish;
+  useEffect(() => onWrong(isWrong), [isWrong, onWrong]);
+  if (wish === null) return null;
+  if ("sentence" in wish)
+    return (
+      <p id="wish-error" className="basis-full text-error text-sm">
+        <Sentence text={wish.sentence} />
+      </p>
+    );
+  return shownQuote(option) && <Candidates ref={ref} wanted={wish.wanted} onTaken={onTaken} />;
+}
+
+type CandidatesProps = Pick<Props, "ref" | "onTaken"> & { wanted: Wanted };
+
+/** Each figure that could give way, and how far. */
+function Candidates({ ref, wanted, onTaken }: CandidatesProps) {
   const { option } = useOption();
   const { notation } = useNotation();
   const quote = shownQuote(option) as Quote | LeaseQuote;

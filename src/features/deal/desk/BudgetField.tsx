@@ -1,8 +1,8 @@
 import { useId, useState } from "react";
 import { currencyDecimals, parseAmount } from "@/core";
-import { inNotation, plainFigure } from "@/exchange/notation";
+import { inNotation } from "@/exchange/notation";
 import { typedAmountText } from "@/exchange/text";
-import { readAmount } from "../fields/amount-text";
+import { readTypedAmount } from "../fields/typed-amount";
 import { useNotation } from "../option/option-context";
 import { useDesk } from "./desk-context";
 import { openedOption } from "./desk-state";
@@ -32,7 +32,7 @@ export function BudgetField({ label, hideLabel = false }: { label: string; hideL
       dispatch({ type: "heading", change: { budget: undefined } });
       return;
     }
-    const read = readAmount(plainFigure(text.trim(), notation), currency);
+    const read = readTypedAmount(text, currency, notation);
     setError("sentence" in read ? inNotation(read.sentence, notation) : null);
     if ("amount" in read) dispatch({ type: "heading", change: { budget: read.amount } });
   };

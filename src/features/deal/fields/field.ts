@@ -1,6 +1,7 @@
 import type { Deal, Figure, FoundFigure, Lease, LeaseFigure, LeaseQuote, Quote, Result } from "@/core";
 import type { DealFile, DealInputs } from "@/exchange/deal-file";
 import type { LeaseFile } from "@/exchange/lease-file";
+import type { TypedKind } from "@/exchange/typing";
 
 /** What typing comes to: the deal with the figure in it, or one sentence for the place where it was typed. */
 export type Reading<File = DealInputs> = { ok: true; file: File } | { ok: false; sentence: string };
@@ -27,6 +28,8 @@ type FieldOf<File, View> = {
   label: string;
   /** A date is picked; a name is words; all else is a figure typed as text. */
   type?: "date" | "name";
+  /** What kind of figure it is, for what officers type of it; an amount where left out. */
+  typed?: TypedKind | "asItIs";
   /** Set where the figure can be found on the screen instead of given. */
   finds?: DeskFind;
   /** What is being found where the field shows a found figure. */

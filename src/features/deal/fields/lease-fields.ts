@@ -39,6 +39,7 @@ function amountOf(
 function distanceOf(label: string, key: "perYear" | "expected"): LeaseField {
   return {
     label,
+    typed: "count",
     unit: ({ plan }) => plan.distance?.unit,
     read: (text, file) => {
       const { distance } = file.plan;
@@ -71,6 +72,7 @@ export const LEASE_FIELDS = {
   },
   "lease/moneyFactor": {
     label: "Money factor",
+    typed: "moneyFactor",
     finds: "moneyFactor",
     foundAs: ["moneyFactor"],
     read: readFactor,
@@ -98,6 +100,7 @@ export const LEASE_FIELDS = {
   },
   "lease/payments": {
     label: "Number of payments",
+    typed: "payments",
     finds: "payments",
     foundAs: ["payments"],
     read: (text, file) => stillAtOnce(termReader("payments")(text, file), file),
@@ -110,6 +113,7 @@ export const LEASE_FIELDS = {
   },
   "lease/years": {
     label: "The same in years",
+    typed: "years",
     finds: "payments",
     foundAs: ["payments"],
     read: (text, file) => stillAtOnce(termReader("years")(text, file), file),
@@ -131,6 +135,7 @@ export const LEASE_FIELDS = {
   },
   "lease/inAdvance": {
     label: "Payments at signing",
+    typed: "count",
     read: (text, file) => {
       if (text === "") return put(file, "inAdvance", undefined);
       if (/^all$/i.test(text)) return put(file, "inAdvance", file.plan.payments ?? 1);
@@ -180,6 +185,7 @@ export const LEASE_FIELDS = {
   "lease/distance": { ...distanceOf("Distance a year", "perYear"), say: null },
   "lease/beyond": {
     label: "Price beyond it",
+    typed: "asItIs",
     unit: ({ plan }) => (plan.distance ? `/ ${plan.distance.unit}` : undefined),
     read: (text, file) => {
       const { distance } = file.plan;

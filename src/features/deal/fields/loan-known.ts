@@ -103,6 +103,7 @@ export const LOAN_KNOWN_FIELDS = {
   },
   "known/payments": {
     label: "Payments made until it ends",
+    typed: "count",
     figure: () => "payments",
     read: (text, file) =>
       /^[1-9]\d{0,3}$/.test(text)

@@ -29,6 +29,7 @@ export const PLAN_FIELDS = {
   },
   payments: {
     label: "Number of payments",
+    typed: "payments",
     finds: "payments",
     foundAs: ["payments"],
     read: termReader("payments"),
@@ -42,6 +43,7 @@ export const PLAN_FIELDS = {
   },
   years: {
     label: "The same in years",
+    typed: "years",
     finds: "payments",
     foundAs: ["payments"],
     read: termReader("years"),

@@ -29,6 +29,7 @@ export function planLineField(name: PlanLineFieldName): LoanField {
 function stepFrom(index: number): LoanField {
   return {
     label: `Step ${index + 1}: from payment`,
+    typed: "count",
     read: (text, file) => {
       const step = planRows(file.plan, "steps")[index];
       const from = /^\d{1,4}$/.test(text) ? Number(text) : 0;
@@ -48,6 +49,7 @@ const PERCENT = /^([+−-]?)\s*(\d{1,4}(?:\.\d{1,8})?)\s*%$/;
 function stepChange(index: number): LoanField {
   return {
     label: `Step ${index + 1}: changes to, or by`,
+    typed: "asItIs",
     read: (text, file) => {
       const step = planRows(file.plan, "steps")[index];
       const change = readChange(text, file.currency);

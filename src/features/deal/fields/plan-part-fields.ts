@@ -47,6 +47,7 @@ function countOfPart(
 ): LoanField {
   return {
     label,
+    typed: "count",
     read: (text, file) => {
       if (text === "" && of(file.plan) === undefined) return good(file);
       const count = /^\d{1,4}$/.test(text) ? Number(text) : 0;
@@ -130,6 +131,7 @@ export const PLAN_PART_FIELDS: Record<PlanPartFieldName, LoanField> = {
   },
   twiceMonthlyDays: {
     label: "Two days of the month",
+    typed: "asItIs",
     read: readTwoDays,
     show: ({ inputs }) => (inputs.plan.twiceMonthlyDays ?? []).join(" and "),
   },

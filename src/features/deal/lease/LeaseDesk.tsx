@@ -15,6 +15,7 @@ export {
   leaseField,
   tallyOfLease,
   tallyOfLeaseDraft,
+  understood,
   withDownKind,
   withLeasePlan,
 } from "../option/lease-of-desk";

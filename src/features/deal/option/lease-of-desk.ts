@@ -2,6 +2,7 @@
 import { evaluateLease, type Lease, type LeaseQuote, type Result } from "@/core";
 import { type LeaseFile, readLease } from "@/exchange/lease-file";
 
+export { understood } from "@/exchange/typing";
 export { asLoan } from "../fields/as-loan";
 export { withDownKind } from "../fields/down-kind";
 export { findInLease, fromKnown, withLeasePlan } from "../fields/find-lease";

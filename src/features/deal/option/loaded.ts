@@ -1,5 +1,6 @@
 import { FEWEST_IN_STREAM, isPlain } from "@/core";
 import { type DealFile, type DealInputs, isLeaseInputs } from "@/exchange/deal-file";
+import type { TypedAt } from "@/exchange/typing";
 import { provideFields } from "../fields";
 
 /** What every loan needs, what only some loans need, and what leases need: none is there before a deal wants it. */
@@ -87,6 +88,13 @@ export function loadedLease(): Lease {
   if (!lease) throw new Error("What leases need is not loaded.");
   return lease;
 }
+
+/** What was typed, as the fields read it; undefined before what understands it is loaded. */
+export const understoodBy = (typed: string, at: TypedAt): string | undefined =>
+  (rest ?? lease)?.understood(typed, at).plain;
+
+/** Whether what is typed is understood as people type it. */
+export const isUnderstanding = (): boolean => rest !== undefined || lease !== undefined;
 
 export const isRestLoaded = (): boolean => rest !== undefined;
 export const areBothKindsLoaded = (): boolean => rest !== undefined && lease !== undefined;

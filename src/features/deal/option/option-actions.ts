@@ -19,6 +19,7 @@ import {
   type LeaseState,
   type LoanState,
   type OptionState,
+  plainFieldText,
   readTyped,
   shownQuote,
   withInputs,
@@ -29,7 +30,8 @@ import { amountOf, shownTally } from "./shown-tally";
 export type OptionAction =
   | { type: "typed"; field: FieldName; text: string }
   | { type: "left"; field: FieldName }
-  | { type: "find"; figure: DeskFind; payment?: string }
+  /** With the payment to find it from as it was typed, where one was. */
+  | { type: "find"; figure: DeskFind; wish?: string }
   | { type: "give"; figure: "payment" | "down"; minor: number }
   | { type: "downKind"; kind: DownKind }
   /** Lines of the structure added, taken out or changed otherwise than by typing; `forget` where places have moved. */
@@ -62,11 +64,9 @@ export function optionReducer(state: OptionState, action: OptionAction): OptionS
     case "typed":
       return typeIn(state, action.field, action.text);
     case "left":
-      return state.errors[action.field] ? state : { ...state, typed: without(state.typed, action.field) };
+      return leave(state, action.field);
     case "find":
-      return state.kind === "lease"
-        ? findInLease(state, action.figure, action.payment)
-        : find(state, action.figure as LoanFind, action.payment);
+      return findFrom(state, action.figure, action.wish);
     case "give":
       return give(state, action.figure, action.minor);
     case "downKind":
@@ -133,12 +133,34 @@ const TWIN: Partial<Record<FieldName, FieldName>> = {
 
 function typeIn(state: OptionState, field: FieldName, text: string): OptionState {
   const twin = TWIN[field] ?? field;
+  const isBegun = state.typed[field] !== undefined;
+  const base = isBegun ? state.bases[field] : plainFieldText(state, field);
   const typed = { ...without(state.typed, twin), [field]: text };
-  const reading = readTyped(state, field, text);
+  const bases = isBegun ? state.bases : { ...state.bases, [field]: base };
+  const reading = readTyped(state, field, text, base);
   const errors = without(state.errors, field, twin);
   return reading.ok
-    ? withInputs({ ...state, typed, errors }, reading.file)
-    : { ...state, typed, errors: { ...errors, [field]: reading.sentence } };
+    ? withInputs({ ...state, typed, errors, bases }, reading.file)
+    : { ...state, typed, bases, errors: { ...errors, [field]: reading.sentence } };
+}
+
+/** What was typed and could be read stands in its field from now on; the rest is read once more, as it may be by now. */
+function leave(state: OptionState, field: FieldName): OptionState {
+  const { [field]: text } = state.typed;
+  const again = state.errors[field] && text !== undefined ? typeIn(state, field, text) : state;
+  return again.errors[field] ? again : { ...again, typed: without(again.typed, field) };
+}
+
+/** Takes another figure as the one to find, from a payment where one was typed that can be read. */
+function findFrom(state: OptionState, figure: DeskFind, wish: string | undefined): OptionState {
+  const reading =
+    wish === undefined
+      ? undefined
+      : readTyped(state, state.kind === "lease" ? "lease/known" : "payment", wish);
+  if (reading && !reading.ok) return state;
+  const payment = reading?.file.plan.payment;
+  const typed = payment === undefined ? undefined : String(payment);
+  return state.kind === "lease" ? findInLease(state, figure, typed) : find(state, figure as LoanFind, typed);
 }
 
 /** Takes another figure as the one to find; what was found until now stays as a given figure. */

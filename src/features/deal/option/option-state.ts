@@ -1,4 +1,12 @@
-import type { Deal, Lease, LeaseQuote, Quote, Result } from "@/core";
+import {
+  currencyDecimals,
+  type Deal,
+  type Lease,
+  type LeaseQuote,
+  periodsPerYear,
+  type Quote,
+  type Result,
+} from "@/core";
 import { type DealFile, type DealInputs, isLeaseInputs } from "@/exchange/deal-file";
 import type { LeaseFile } from "@/exchange/lease-file";
 import {
@@ -10,6 +18,7 @@ import {
   plainDate,
   plainFigure,
 } from "@/exchange/notation";
+import type { TypedAt } from "@/exchange/typing";
 import {
   type FieldName,
   type FieldView,
@@ -19,7 +28,7 @@ import {
   readField,
   showField,
 } from "../fields";
-import { loadedLease, loadedLoan, loadedRest } from "./loaded";
+import { loadedLease, loadedLoan, loadedRest, understoodBy } from "./loaded";
 
 /** What of an option does not hang on its kind. */
 type Typing = {
@@ -29,6 +38,8 @@ type Typing = {
   typed: Partial<Record<FieldName, string>>;
   /** Why a field's text cannot be read. */
   errors: Partial<Record<FieldName, string>>;
+  /** What stood in a field, as the fields read it, before it was typed in: "+500" is from there. */
+  bases: Partial<Record<FieldName, string>>;
 };
 
 /** What was typed, and what follows from it. */
@@ -52,7 +63,7 @@ export type OptionState = LoanState | LeaseState;
 export function openOption(inputs: DealFile, houseLocale?: Locale): LoanState;
 export function openOption(inputs: DealInputs, houseLocale?: Locale): OptionState;
 export function openOption(inputs: DealInputs, houseLocale: Locale = DEFAULT_LOCALE): OptionState {
-  return withInputs({ lastGood: null, typed: {}, errors: {}, houseLocale }, inputs);
+  return withInputs({ lastGood: null, typed: {}, errors: {}, bases: {}, houseLocale }, inputs);
 }
 
 /** How figures are typed and shown. */
@@ -60,13 +71,37 @@ export function notationIn({ inputs, houseLocale }: Pick<OptionState, "inputs" |
   return notationOf(inputs.locale ?? houseLocale);
 }
 
-/** Reads what was typed in a field, as people of the deal's place type it, into the deal. */
-export function readTyped(state: OptionState, field: FieldName, text: string): Reading {
+/** Where something is typed in a field; null where it is no figure that is understood in more than one way. */
+export function typedAt(state: OptionState, field: FieldName, base: string | undefined): TypedAt | null {
+  const { type = "figure", typed = "amount" } = fieldOf(field);
+  if (type !== "figure" || typed === "asItIs") return null;
+  const { currency, plan } = state.inputs;
+  return {
+    kind: fieldUnit(state, field) === "%" ? "percent" : typed,
+    notation: notationIn(state),
+    decimals: currencyDecimals(currency) ?? 2,
+    perYear: periodsPerYear(plan.frequency),
+    base: base || undefined,
+  };
+}
+
+/** What stands in a field, as the fields read it. */
+export const plainFieldText = (state: OptionState, field: FieldName): string =>
+  showField(field, { ...state, quote: shownQuote(state) } as FieldView);
+
+/**
+ * Reads what was typed in a field, as people of the deal's place type it, into the deal.
+ *
+ * @param base what stood there before
+ */
+export function readTyped(state: OptionState, field: FieldName, text: string, base?: string): Reading {
   const read = { name: same, figure: plainFigure, date: plainDate }[fieldOf(field).type ?? "figure"];
-  const plain = read(text.trim(), notationIn(state));
+  const typed = text.trim();
+  const at = typedAt(state, field, base);
+  const plain = (at && understoodBy(typed, at)) ?? read(typed, notationIn(state));
   const reading = readField(field, plain, state.inputs);
   if (reading.ok) return reading;
-  return { ok: false, sentence: reading.sentence.replace(`“${plain}”`, `“${text.trim()}”`) };
+  return { ok: false, sentence: reading.sentence.replace(`“${plain}”`, `“${typed}”`) };
 }
 
 const same = (text: string) => text;
@@ -81,10 +116,10 @@ export function withInputs(
   inputs: DealInputs,
 ): OptionState;
 export function withInputs(
-  { typed, errors, houseLocale, lastGood }: Typing & { lastGood: Quote | LeaseQuote | null },
+  { typed, errors, bases, houseLocale, lastGood }: Typing & { lastGood: Quote | LeaseQuote | null },
   inputs: DealInputs,
 ): OptionState {
-  const typing = { typed, errors, houseLocale };
+  const typing = { typed, errors, bases, houseLocale };
   if (isLeaseInputs(inputs)) {
     const { deal, answer } = loadedLease().answerLease(inputs);
     const held = lastGood?.kind === "lease" ? lastGood : null;
@@ -117,7 +152,7 @@ export function hasErrors(errors: OptionState["errors"]): boolean {
 export function fieldText(state: OptionState, field: FieldName): string {
   const typed = state.typed[field];
   if (typed !== undefined) return typed;
-  const text = showField(field, { ...state, quote: shownQuote(state) } as FieldView);
+  const text = plainFieldText(state, field);
   return fieldOf(field).type === "name" ? text : inNotation(text, notationIn(state));
 }
 

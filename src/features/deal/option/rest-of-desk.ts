@@ -3,6 +3,7 @@
 // to a lease.
 export { costOfCredit } from "@/core";
 export { answer } from "@/core/find";
+export { understood } from "@/exchange/typing";
 export { asLease } from "../fields/as-lease";
 export { withDownKind } from "../fields/down-kind";
 export { findInLoan } from "../fields/find-loan";

@@ -2,7 +2,7 @@ import { useState } from "react";
 import { rebateOrRate } from "@/core";
 import { type DealInputs, isLeaseInputs, readDeal } from "@/exchange/deal-file";
 import { amountIn, inNotation, plainFigure } from "@/exchange/notation";
-import { readAmount } from "../fields/amount-text";
+import { readTypedAmount } from "../fields/typed-amount";
 import { useNotation } from "../option/option-context";
 import type { RowProps } from "./MoreOptions";
 import { Small, UsualRow } from "./UsualRow";
@@ -14,7 +14,7 @@ export function RebateOrRate({ inputs, room, onAdd }: RowProps) {
   const [rebate, setRebate] = useState("");
   const [rate, setRate] = useState("");
   const hasRebate = (inputs.structure.rebates?.length ?? 0) > 0;
-  const amount = readAmount(plainFigure(rebate.trim(), notation), inputs.currency);
+  const amount = readTypedAmount(rebate, inputs.currency, notation);
   const lowRate = plainFigure(rate.trim().replace(/\s*%$/, ""), notation);
   const isRate = /^\d{1,3}(\.\d{1,8})?$/.test(lowRate);
   const made: Usual =

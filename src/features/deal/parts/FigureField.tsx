@@ -1,7 +1,8 @@
 import { Target } from "lucide-react";
-import { memo } from "react";
+import { lazy, memo, Suspense } from "react";
 import { type FieldName, fieldOf, isFoundIn } from "../fields";
 import { fieldError, fieldText, fieldUnit, isStale, shownQuote } from "../option";
+import { isUnderstanding } from "../option/loaded";
 import { type OpenOption, useOption } from "../option/option-context";
 import { CalendarButton } from "./CalendarButton";
 
@@ -117,13 +118,29 @@ const FieldInput = memo(function FieldInput(props: InputProps) {
   );
 });
 
-/** Why a field's figure cannot be read, or gives no answer. */
+// What is understood of what is typed comes with what understands it.
+const FieldAside = lazy(() => import("./FieldAside").then(({ FieldAside: aside }) => ({ default: aside })));
+
+/** Where slips are asked about that were made before. */
+const ASKED = /^(lease\/)?(yearlyRate|years|price|down|firstPayment)$/;
+
+/** Why a field's figure cannot be read, or gives no answer; and what was understood of it. */
 export function FieldError({ field }: { field: FieldName }) {
   const { option } = useOption();
   const error = fieldError(option, field);
-  return error ? (
-    <p id={`${fieldId(field)}-error`} className="mt-0.5 text-error text-sm leading-tight">
-      {error}
-    </p>
-  ) : null;
+  const hasAside = isUnderstanding() && (field in option.typed || ASKED.test(field));
+  return (
+    <>
+      {error && (
+        <p id={`${fieldId(field)}-error`} className="mt-0.5 text-error text-sm leading-tight">
+          {error}
+        </p>
+      )}
+      {hasAside && (
+        <Suspense fallback={null}>
+          <FieldAside field={field} />
+        </Suspense>
+      )}
+    </>
+  );
 }

@@ -1,0 +1,47 @@
+import { inNotation } from "@/exchange/notation";
+import { understood } from "@/exchange/typing";
+import { type FieldName, fieldOf } from "../fields";
+import { type Slip, slipAt } from "../fields/slips";
+import { fieldUnit, notationIn, type OptionState, plainFieldText, typedAt } from "./option-state";
+
+/** What is said beside a field: what was understood of what is typed in it, and what may be meant instead. */
+export type Aside = { understood: string | undefined; slip: Slip | undefined };
+
+/** What is said beside a field. */
+export function asideAt(state: OptionState, field: FieldName): Aside {
+  const typed = state.typed[field]?.trim();
+  const slip = typed === undefined ? undefined : typingSlip(state, field, typed);
+  return {
+    understood: typed === undefined ? undefined : understoodText(state, field, typed),
+    slip: slip ?? (state.inputs.find === fieldOf(field).finds ? undefined : slipAt(field, state.inputs)),
+  };
+}
+
+/** Another figure that may be meant by what is typed. */
+function typingSlip(state: OptionState, field: FieldName, typed: string): Slip | undefined {
+  const at = typedAt(state, field, state.bases[field]);
+  const maybe = at ? understood(typed, at).maybe : undefined;
+  if (!at || maybe === undefined) return undefined;
+  const isFactor = at.kind === "moneyFactor";
+  return {
+    sentence: isFactor ? "Is this a yearly rate?" : `“${typed}” can be read in two ways.`,
+    meant: isFactor ? `${maybe}, the factor of ${typed} %` : maybe.replace(/\B(?=(\d{3})+(\.|$))/g, ","),
+    take: { field, text: maybe },
+  };
+}
+
+/** Signs that do not change what a figure is: groups, spaces, currencies, zeros at the end. */
+const bare = (text: string) =>
+  text
+    .toLowerCase()
+    .replace(/[.,]0{1,2}$|[\s,.'’$€£¥₹%]/g, "")
+    .replace(/^0+(?=\d)/, "");
+
+/** The figure as it will stand in the field, where that is not what is typed. */
+function understoodText(state: OptionState, field: FieldName, typed: string): string | undefined {
+  if (typed === "" || state.errors[field] || fieldOf(field).type === "name") return undefined;
+  const shown = inNotation(plainFieldText(state, field), notationIn(state));
+  if (shown === "" || bare(shown) === bare(typed)) return undefined;
+  const unit = fieldUnit(state, field);
+  return unit === undefined ? shown : `${shown} ${unit}`;
+}

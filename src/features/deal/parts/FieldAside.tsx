@@ -1,0 +1,41 @@
+import { useState } from "react";
+import type { FieldName } from "../fields";
+import { asideAt } from "../option/asides";
+import { useNotation, useOption } from "../option/option-context";
+
+/** Beside a field: what was understood of what is typed, and a question where it looks like a slip. */
+export function FieldAside({ field }: { field: FieldName }) {
+  const { option, act } = useOption();
+  const { say } = useNotation();
+  const [settled, setSettled] = useState<string>();
+  const { understood, slip } = asideAt(option, field);
+  const isAsked = slip !== undefined && slip.sentence + slip.meant !== settled;
+  if (understood === undefined && !isAsked) return null;
+  return (
+    <div className="mt-0.5 text-right text-sm leading-tight" role="status">
+      {understood !== undefined && <p className="text-faint">= {understood}</p>}
+      {isAsked && (
+        <p className="flex flex-wrap items-center justify-end gap-x-2 text-warning">
+          {say(slip.sentence)}
+          <button
+            type="button"
+            className="btn btn-xs"
+            onClick={() => {
+              act({ type: "typed", field: slip.take.field, text: say(slip.take.text) });
+              act({ type: "left", field: slip.take.field });
+            }}
+          >
+            {say(slip.meant)}?
+          </button>
+          <button
+            type="button"
+            className="btn btn-ghost btn-xs"
+            onClick={() => setSettled(slip.sentence + slip.meant)}
+          >
+            it is right
+          </button>
+        </p>
+      )}
+    </div>
+  );
+}
