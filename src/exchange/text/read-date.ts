@@ -8,6 +8,8 @@ export type DateBase = {
   today: DayNumber;
   /** Whether a date without a year is the next one after `from`; else the one nearest to it. */
   isAfter: boolean;
+  /** Whether a month alone, as "June 2031", is its last day; else it is no date. */
+  isEnd?: boolean;
 };
 
 const STEP = /^\+\s*(\d{1,4})\s*(d|days?|w|weeks?|m|months?|y|years?)$/i;
@@ -27,7 +29,16 @@ export function readDate(typed: string, base: DateBase): DayNumber | undefined {
   if (iso !== undefined) return iso;
   const word = { today: 0, tomorrow: 1 }[text.toLowerCase()];
   if (word !== undefined) return base.today + word;
-  return readStep(text, base.from) ?? readNamed(text, base);
+  return readStep(text, base.from) ?? readNamed(text, base) ?? (base.isEnd ? lastOfMonth(text) : undefined);
+}
+
+const MONTH_OF_YEAR = /^([a-z]{3,9})\.?,?\s+(\d{4})$/i;
+
+function lastOfMonth(text: string): DayNumber | undefined {
+  const [, name, year] = MONTH_OF_YEAR.exec(text) ?? [];
+  const month = name === undefined ? undefined : monthNamed(name);
+  const first = month === undefined ? undefined : existing(Number(year), month, 1);
+  return first === undefined ? undefined : addMonths(first, 1) - 1;
 }
 
 function readStep(text: string, from: DayNumber): DayNumber | undefined {

@@ -11,6 +11,7 @@ import {
   useRef,
   useState,
 } from "react";
+import type { WantedFigure } from "@/core/moves";
 import type { DealChange, DealDocument, DealOption } from "@/exchange/deal-document";
 import type { Settings } from "@/exchange/settings";
 import { useAutosave } from "@/features/saving/use-autosave";
@@ -29,6 +30,7 @@ import {
 } from "./desk/desk-state";
 import { KEPT_STEPS } from "./desk/kept-steps-key";
 import { useWarmUp } from "./desk/use-warm-up";
+import type { View } from "./desk/views";
 import type { OptionAction } from "./option";
 import { provideLoaders } from "./option/loaded";
 import { OptionContext } from "./option/option-context";
@@ -114,7 +116,7 @@ function Desk({ deal, house }: Props) {
   const [state, dispatch] = useReducer(isFrozen ? signedReducer : deskReducer, deal.document, document =>
     signing ? openSigned(document, house.locale, signing.quotes) : openDesk(document, house.locale),
   );
-  const show = useCallback(
+  const open = useCallback(
     (document: DealDocument) => withRest(document.options, () => dispatch({ type: "open", document })),
     [],
   );
@@ -123,7 +125,7 @@ function Desk({ deal, house }: Props) {
     [],
   );
   const document = useMemo(() => deskDocument(state), [state]);
-  const saving = useAutosave(deal, document, { show, merge });
+  const saving = useAutosave(deal, document, { show: open, merge });
   const option = openedOption(state);
   const { kind } = option;
   const act: Dispatch<OptionAction> = useCallback(
@@ -138,14 +140,20 @@ function Desk({ deal, house }: Props) {
   const again = useCallback(() => dispatch({ type: "option", action: { type: "again" } }), []);
   useWarmUp(again, option.inputs.find === "payment" && !isFrozen);
   const edit = useEdit(state, dispatch);
-  const desk = useMemo(() => ({ state, dispatch, edit, house }), [state, edit, house]);
+  const [view, show] = useState<View>("repayment");
+  const [wished, wish] = useState<WantedFigure>("payment");
+  const desk = useMemo(
+    () => ({ state, dispatch, edit, house, view, show, wished, wish }),
+    [state, edit, house, view, wished],
+  );
   const hasSteps = useHasSteps(state, deal.id) && !isFrozen;
-  const open = useMemo(() => ({ option, act, isFrozen }), [option, act, isFrozen]);
+  const opened = useMemo(() => ({ option, act, isFrozen }), [option, act, isFrozen]);
   const isNew = deal.document.customer === "";
   useEffect(() => {
     if (isNew) window.document.getElementById(CUSTOMER_FIELD)?.focus();
   }, [isNew]);
   const { status } = saving;
+  const fileName = document.customer || "New deal";
   // What it was signed with is what is shown from now on.
   const isJustSigned = !isFrozen && document.status === "signed" && status.kind === "saved";
   useEffect(() => {
@@ -154,9 +162,9 @@ function Desk({ deal, house }: Props) {
 
   return (
     <DeskContext value={desk}>
-      <OptionContext value={open}>
+      <OptionContext value={opened}>
         <div data-testid="desk" className="flex min-h-full flex-col gap-3 p-3 md:px-6 lg:h-full">
-          <DealHeader status={status}>
+          <DealHeader status={status} fileName={fileName}>
             {hasSteps && (
               <Suspense fallback={null}>
                 <UndoRedo dealId={deal.id} />
@@ -183,7 +191,7 @@ function Desk({ deal, house }: Props) {
               <SignedNotice deal={deal} />
             </Suspense>
           )}
-          <DeskBody dealId={deal.id} fileName={document.customer || "New deal"} />
+          <DeskBody dealId={deal.id} fileName={fileName} />
         </div>
       </OptionContext>
     </DeskContext>

@@ -2,21 +2,27 @@ import { ChevronLeft, FileDown } from "lucide-react";
 import type { ReactNode } from "react";
 import type { DealStatus } from "@/exchange/deal-document";
 import { amountIn, type Notation } from "@/exchange/notation";
-import { wholeDealOf } from "@/exchange/whole-deal/whole-deal-of";
 import { api } from "@/features/api/client";
-import { saveFile } from "@/features/figures/save-file";
 import type { SaveStatus } from "@/features/saving/autosave";
 import { SaveStatusLine } from "@/features/saving/SaveStatusLine";
 import type { StockVehicle } from "@/server/contract";
 import { useDesk } from "./desk/desk-context";
 import { deskDocument } from "./desk/desk-state";
+import { saveDealFile } from "./desk/save-deal-file";
 import { STATUS_NAMES } from "./desk/status-names";
 import { NameField, type Suggestion } from "./NameField";
 import { hasErrors } from "./option";
 import { useNotation, useOption } from "./option/option-context";
+import { AnythingButton } from "./palette/AnythingButton";
 import { Changeable } from "./parts/Changeable";
 
-type Props = { status: SaveStatus /** What can be undone. */; children: ReactNode };
+type Props = {
+  status: SaveStatus;
+  /** What files of the deal are named by. */
+  fileName: string;
+  /** What can be undone. */
+  children: ReactNode;
+};
 
 /** Where the officer starts on a deal that is new. */
 export const CUSTOMER_FIELD = "customer";
@@ -37,7 +43,7 @@ async function suggestVehicles(text: string, notation: Notation): Promise<Sugges
 }
 
 /** Whose deal it is, for what, how it stands, and whether it is saved. */
-export function DealHeader({ status, children }: Props) {
+export function DealHeader({ status, fileName, children }: Props) {
   const { state, dispatch } = useDesk();
   const { option, act } = useOption();
   const { notation } = useNotation();
@@ -97,17 +103,12 @@ export function DealHeader({ status, children }: Props) {
       <button
         type="button"
         className="btn btn-ghost btn-sm"
-        onClick={() =>
-          saveFile(
-            `${deal.customer || "New deal"}.deal.json`,
-            "application/json",
-            `${JSON.stringify(wholeDealOf(deskDocument(state)), null, 2)}\n`,
-          )
-        }
+        onClick={() => saveDealFile(fileName, deskDocument(state))}
       >
         <FileDown size={16} aria-hidden="true" />
         Deal file
       </button>
+      <AnythingButton />
     </header>
   );
 }

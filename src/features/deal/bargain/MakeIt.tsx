@@ -1,15 +1,14 @@
 import { type KeyboardEvent, lazy, type ReactNode, Suspense, useRef, useState } from "react";
 import type { WantedFigure } from "@/core/moves";
+import { useDesk } from "../desk/desk-context";
 import type { DeskFind } from "../fields";
 import { useOption } from "../option/option-context";
+import { WISH_FIELD } from "../parts/places";
 import type { MovesHandle } from "./Moves";
 import { wishesOf } from "./wishes";
 
 // What would have to move is asked for once a wish is typed: the screen starts without the code for it.
 const Moves = lazy(() => import("./Moves").then(({ Moves: moves }) => ({ default: moves })));
-
-/** The element id of the field in which a wish is typed. */
-export const WISH_FIELD = "wish";
 
 type Props = {
   /** The ways to find something for a wanted payment. */
@@ -19,12 +18,12 @@ type Props = {
 /** While the payment is found: say what a figure should be, and what would have to move appears. */
 export function MakeIt({ children }: Props) {
   const { option, act } = useOption();
-  const [figure, setFigure] = useState<WantedFigure>("payment");
+  const { wished, wish } = useDesk();
   const [text, setText] = useState("");
   const [isWrong, setWrong] = useState(false);
   const moves = useRef<MovesHandle>(null);
   const wishes = wishesOf(option);
-  const asked = wishes.some(([each]) => each === figure) ? figure : "payment";
+  const asked = wishes.some(([each]) => each === wished) ? wished : "payment";
   const isWish = text.trim() !== "";
   const find = (found: DeskFind) =>
     act({ type: "find", figure: found, ...(isWish && asked === "payment" && { wish: text }) });
@@ -45,7 +44,7 @@ export function MakeIt({ children }: Props) {
         aria-label="Which figure is wanted"
         className="choice-in-words"
         value={asked}
-        onChange={event => setFigure(event.target.value as WantedFigure)}
+        onChange={event => wish(event.target.value as WantedFigure)}
       >
         {wishes.map(([each, name]) => (
           <option key={each} value={each}>

@@ -1,7 +1,7 @@
 import { currencyDecimals, formatAmount, parseAmount, parseIsoDate } from "@/core";
 import type { Wanted, WantedFigure } from "@/core/moves";
 import { plainDate } from "@/exchange/notation";
-import { NO_DATE, readTypedDate } from "../fields/date-text";
+import { NO_DATE, readEndDate } from "../fields/date-text";
 import { readTypedAmount } from "../fields/typed-amount";
 import { notationIn, type OptionState, shownQuote } from "../option";
 
@@ -15,7 +15,7 @@ export function readWish(
   if (typed === "") return null;
   const notation = notationIn(option);
   if (figure === "endDate") {
-    const date = readTypedDate(plainDate(typed, notation), option.inputs);
+    const date = readEndDate(plainDate(typed, notation), option.inputs);
     const value = date === undefined ? undefined : parseIsoDate(date);
     return value === undefined ? { sentence: NO_DATE } : { wanted: { figure, value } };
   }

@@ -1,7 +1,9 @@
 import { createContext, type Dispatch, useContext } from "react";
+import type { WantedFigure } from "@/core/moves";
 import type { DealDocument } from "@/exchange/deal-document";
 import type { Settings } from "@/exchange/settings";
 import type { DeskAction, DeskState } from "./desk-state";
+import type { View } from "./views";
 
 /** The deal on the screen and the ways to change it. */
 export type Desk = {
@@ -15,6 +17,12 @@ export type Desk = {
   edit: (change: (document: DealDocument) => DealDocument, open?: string) => void;
   /** What the house has settled for its deals. */
   house: Settings;
+  /** What stands beside the structure, or in its place. */
+  view: View;
+  show: (view: View) => void;
+  /** Which figure of the answer the customer wants to be another. */
+  wished: WantedFigure;
+  wish: (figure: WantedFigure) => void;
 };
 
 export const DeskContext = createContext<Desk | null>(null);

@@ -14,15 +14,25 @@ export function readTypedDate(text: string, { plan }: Pick<DealInputs, "plan">):
   return readFrom(text, plan.signed, true);
 }
 
+/** The same for a date by which something ends: "June 2031" is its last day. */
+export function readEndDate(text: string, { plan }: Pick<DealInputs, "plan">): string | undefined {
+  return readFrom(text, plan.signed, true, true);
+}
+
 /** The same for the contract date itself: the nearest to today. */
 export function readContractDate(text: string): string | undefined {
   return readFrom(text, undefined, false);
 }
 
-function readFrom(text: string, from: string | undefined, isAfter: boolean): string | undefined {
+function readFrom(
+  text: string,
+  from: string | undefined,
+  isAfter: boolean,
+  isEnd = false,
+): string | undefined {
   const today = parseIsoDate(localToday()) ?? 0;
   const base = from === undefined ? today : (parseIsoDate(from) ?? today);
-  const day = readDate(text, { from: base, today, isAfter });
+  const day = readDate(text, { from: base, today, isAfter, isEnd });
   return day === undefined ? undefined : isoDate(day);
 }
 

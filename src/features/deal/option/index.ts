@@ -11,6 +11,7 @@ export {
   notationIn,
   type OptionState,
   openOption,
+  plainFieldText,
   readTyped,
   shownQuote,
   withInputs,

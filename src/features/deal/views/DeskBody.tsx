@@ -2,9 +2,9 @@ import { lazy, type ReactNode, Suspense, useState } from "react";
 import type { ReachTerm } from "@/core/reach";
 import { useDesk } from "../desk/desk-context";
 import { openedOption } from "../desk/desk-state";
+import type { View } from "../desk/views";
 import type { MapChoice } from "../map/choice";
 import { ViewBar } from "./ViewBar";
-import type { View } from "./views";
 
 /** What each view is loaded with: when it is opened, or a moment before. */
 const LOADS = {
@@ -50,8 +50,7 @@ const opened = (part: ReactNode) => (
 
 /** The options, and the open one in the view that is looked at. */
 export function DeskBody({ dealId, fileName }: { dealId: string; fileName: string }) {
-  const { state } = useDesk();
-  const [view, setView] = useState<View>("repayment");
+  const { state, view } = useDesk();
   const [mapChoice, setMapChoice] = useState<MapChoice | null>(null);
   const [terms, setTerms] = useState<readonly ReachTerm[] | null>(null);
   const isWhole = view === "repayment";
@@ -64,7 +63,7 @@ export function DeskBody({ dealId, fileName }: { dealId: string; fileName: strin
           <OptionStrip />
         </Suspense>
       )}
-      <ViewBar view={view} onView={setView} onNear={loadAhead} />
+      <ViewBar onNear={loadAhead} />
       {view === "history" && opened(<History dealId={dealId} />)}
       {view === "lineUp" && opened(<LineUp />)}
       {view !== "history" && view !== "lineUp" && (

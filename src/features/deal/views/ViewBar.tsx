@@ -1,7 +1,8 @@
 import { lazy, Suspense, useState } from "react";
 import { useDesk } from "../desk/desk-context";
+import { VIEWS, type View } from "../desk/views";
 import { useIsFrozen } from "../option/option-context";
-import { VIEWS, type View } from "./views";
+import { MORE_OPTIONS } from "../parts/places";
 
 // A deal begins with one option: the screen starts without the code for more.
 const OptionTools = lazy(() =>
@@ -16,15 +17,14 @@ const viewsOf = (isFrozen: boolean) =>
   (Object.keys(VIEWS) as View[]).filter(view => !isFrozen || (view !== "map" && view !== "reach"));
 
 type Props = {
-  view: View;
-  onView: (view: View) => void;
   /** A view is about to be wanted: a pointer or the focus is on its button. */
   onNear: (view: View) => void;
 };
 
 /** The views of the deal, and what can be done with its options. */
-export function ViewBar({ view, onView, onNear }: Props) {
-  const { options } = useDesk().state;
+export function ViewBar({ onNear }: Props) {
+  const { state, view, show } = useDesk();
+  const { options } = state;
   const isFrozen = useIsFrozen();
   const [isAdding, setAdding] = useState(false);
   return (
@@ -39,7 +39,7 @@ export function ViewBar({ view, onView, onNear }: Props) {
               className={`cursor-pointer border-b-2 px-2.5 py-1 font-semibold ${each === view ? "border-primary text-primary" : "border-transparent text-faint"}`}
               onPointerEnter={() => onNear(each)}
               onFocus={() => onNear(each)}
-              onClick={() => onView(each)}
+              onClick={() => show(each)}
             >
               {VIEWS[each]}
             </button>
@@ -54,7 +54,7 @@ export function ViewBar({ view, onView, onNear }: Props) {
         {!isFrozen && (
           <button
             type="button"
-            id="more-options"
+            id={MORE_OPTIONS}
             aria-expanded={isAdding}
             className="btn btn-ghost btn-sm text-primary"
             onClick={() => setAdding(!isAdding)}
@@ -68,7 +68,7 @@ export function ViewBar({ view, onView, onNear }: Props) {
           <MoreOptions
             onDone={() => {
               setAdding(false);
-              document.getElementById("more-options")?.focus();
+              document.getElementById(MORE_OPTIONS)?.focus();
             }}
           />
         </Suspense>

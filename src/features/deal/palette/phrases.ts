@@ -1,0 +1,231 @@
+import { LEASE_NAMES } from "@/core";
+import { inNotation } from "@/exchange/notation";
+import { type DeskFind, type FieldName, FOUND_NAMES, fieldOf } from "../fields";
+import {
+  fieldUnit,
+  notationIn,
+  type OptionAction,
+  type OptionState,
+  optionReducer,
+  plainFieldText,
+  shownQuote,
+} from "../option";
+
+/** What a phrase does to an option: the actions, in words what each changes, and the option after them. */
+export type Phrase = { actions: OptionAction[]; says: string; after: OptionState };
+
+type Place = { loan?: FieldName; lease?: FieldName; words: RegExp };
+
+/** What figures are called in a phrase, longer names first. */
+const PLACES: readonly Place[] = [
+  { loan: "years", lease: "lease/years", words: /years?|yrs?/ },
+  {
+    loan: "payments",
+    lease: "lease/payments",
+    words: /(?:number of )?payments|(?:monthly )?instal?ments|months?|term/,
+  },
+  { loan: "yearlyRate", lease: "lease/yearlyRate", words: /(?:yearly |interest )?rate|interest|apr/ },
+  { lease: "lease/moneyFactor", words: /(?:money )?factor/ },
+  { loan: "allowance", lease: "allowance", words: /trade[- ]?in(?: allowance)?|allowance/ },
+  { loan: "owed", lease: "owed", words: /owed(?: on(?: the)? trade[- ]?in)?|payoff/ },
+  { loan: "down", lease: "down", words: /(?:cash )?down(?: payment)?|cash/ },
+  { lease: "lease/residual", words: /residual/ },
+  { loan: "balloon", words: /balloon/ },
+  { loan: "extra", words: /extra(?: with every payment| each time)?/ },
+  { loan: "firstPayment", words: /first payment|starts?/ },
+  { loan: "signed", lease: "lease/signed", words: /contract(?: date)?|signed/ },
+  { lease: "lease/listPrice", words: /list price/ },
+  { loan: "price", lease: "price", words: /(?:agreed )?price|amount(?: asked for)?/ },
+];
+
+/** What can be found by which words. */
+const FINDS: readonly (readonly [RegExp, { loan?: DeskFind; lease?: DeskFind }])[] = [
+  [/^(?:the )?payment$/, { loan: "payment", lease: "payment" }],
+  [/^(?:the )?(?:agreed )?(?:price|amount)$/, { loan: "price", lease: "price" }],
+  [/^(?:the )?(?:cash )?down(?: payment)?$|^(?:the )?cash$/, { loan: "down", lease: "down" }],
+  [/^(?:the )?(?:trade[- ]?in(?: allowance)?|allowance)$/, { loan: "allowance", lease: "allowance" }],
+  [
+    /^(?:the )?(?:yearly |interest )?rate$|^(?:the )?(?:money )?factor$/,
+    { loan: "yearlyRate", lease: "yearlyRate" },
+  ],
+  [/^(?:the )?(?:number of payments|payments|term|months)$/, { loan: "payments", lease: "payments" }],
+  [/^(?:the )?balloon$/, { loan: "balloon" }],
+  [/^(?:the )?residual$/, { lease: "residual" }],
+  [/^(?:the )?extra(?: payment)?$/, { loan: "extra" }],
+];
+
+/** What something is found from by which words. */
+const KNOWNS: readonly (readonly [RegExp, { loan?: string; lease?: string }])[] = [
+  [/^(?:a )?payment(?: of)?/, { loan: "payment", lease: "payment" }],
+  [/^(?:a )?total cost(?: of)?/, { loan: "totalCost", lease: "totalIfReturned" }],
+  [/^(?:a )?finance charge(?: of)?|^cost of financing(?: of)?/, { loan: "financeCharge" }],
+  [/^(?:a )?(?:sum )?due(?: at signing)?(?: of)?/, { loan: "dueAtSigning", lease: "dueAtSigning" }],
+  [/^(?:an )?amount financed(?: of)?/, { loan: "amountFinanced" }],
+  [/^(?:a )?loan(?: amount)?(?: of)?/, { loan: "loanAmount" }],
+  [/^(?:an )?end(?:s|ing)?(?: date)?(?: by| of)?/, { loan: "endDate" }],
+];
+
+/** Words between a figure's name and its number. */
+const FILLER = /^(?:to|of|is|at|=|:|at most|by)\s+/;
+
+/**
+ * What a plain phrase does: "72 payments at 5.9", "down 15 %", "find price for payment 550".
+ *
+ * @returns undefined where it is no such phrase, or something of it cannot be read
+ */
+export function phraseOf(text: string, option: OptionState): Phrase | undefined {
+  const typed = text.trim().replace(/\s+/g, " ");
+  if (typed === "") return undefined;
+  const found = /^(?:find|solve(?: for)?) (.+)$/i.exec(typed);
+  return found ? findPhrase(found[1] ?? "", option) : setPhrase(typed, option);
+}
+
+function findPhrase(words: string, option: OptionState): Phrase | undefined {
+  const [what = "", ...rest] = words.split(/ (?:for|from|so that it|that)(?: it)? /i);
+  const find = FINDS.find(([name]) => name.test(what.toLowerCase().trim()))?.[1][option.kind];
+  if (find === undefined) return undefined;
+  const actions: OptionAction[] = [{ type: "find", figure: find }];
+  const from = rest.join(" ").trim();
+  if (from !== "") {
+    const known = knownIn(from, option);
+    if (!known) return undefined;
+    if (known.figure !== "payment") actions.push({ type: "known", figure: known.figure } as OptionAction);
+    if (known.figure === "payment") actions[0] = { type: "find", figure: find, wish: known.text };
+    else actions.push({ type: "typed", field: known.field, text: known.text });
+  }
+  return done(actions, option, () => `Finds the ${foundName(find, option)}${from && ` for ${from}`}`);
+}
+
+function knownIn(
+  from: string,
+  { kind }: OptionState,
+): { figure: string; field: FieldName; text: string } | undefined {
+  for (const [words, names] of KNOWNS) {
+    const start = words.exec(from.toLowerCase())?.[0];
+    const figure = names[kind];
+    if (start === undefined || figure === undefined) continue;
+    const text = from
+      .slice(start.length)
+      .trim()
+      .replace(FILLER, "")
+      .replace(/^at most /i, "");
+    const field: FieldName =
+      kind === "lease" ? "lease/known" : figure === "endDate" ? "known/endDate" : "known/amount";
+    return text === "" ? undefined : { figure, field, text };
+  }
+  return undefined;
+}
+
+const foundName = (find: DeskFind, { kind }: OptionState) =>
+  kind === "lease"
+    ? LEASE_NAMES[find as keyof typeof LEASE_NAMES]
+    : FOUND_NAMES[find as keyof typeof FOUND_NAMES].name;
+
+const BETWEEN = /\s*(?:,|;|\band\b|\bwith\b|\bat\b(?! most))\s+/i;
+
+/** "72 payments at 5.9": each part names a figure, or is a rate. */
+function setPhrase(typed: string, option: OptionState): Phrase | undefined {
+  const actions: OptionAction[] = [];
+  for (const part of typed.split(BETWEEN)) {
+    const set = partOf(part.trim(), option, actions.length > 0);
+    if (!set) return undefined;
+    actions.push({ type: "typed", field: set.field, text: set.text });
+  }
+  return done(actions, option, after => changesText(actions, option, after));
+}
+
+function partOf(
+  part: string,
+  option: OptionState,
+  isLater: boolean,
+): { field: FieldName; text: string } | undefined {
+  for (const { words, ...names } of PLACES) {
+    const field = names[option.kind];
+    if (field === undefined || !isThere(field, option)) continue;
+    const first = new RegExp(`^(?:make )?(?:the )?(?:${words.source})\\s+(.+)$`, "i").exec(part);
+    const last = new RegExp(
+      `^(?:make )?(?:it )?([+−–-]?[\\p{Sc}\\d.,][^a-z]*?)\\s*(?:${words.source})$`,
+      "iu",
+    ).exec(part);
+    const count = last?.[1] && /months?$/i.test(part) ? `${last[1]} m` : last?.[1];
+    const text = (first?.[1]?.replace(FILLER, "") ?? count)?.trim();
+    if (text !== undefined && text !== "") return { field, text };
+  }
+  // What follows "at" is a rate.
+  const isRate = /^[\d.,]+\s*%?$/.test(part) && (isLater || part.endsWith("%"));
+  const field = option.kind === "lease" ? "lease/yearlyRate" : "yearlyRate";
+  return isRate ? { field, text: part.replace(/\s*%$/, "") } : undefined;
+}
+
+/** A part that a plan does not have yet is added by typing its figure; a lease has the rate that it is reckoned by. */
+function isThere(field: FieldName, option: OptionState): boolean {
+  if (option.kind !== "lease") return true;
+  const { reckoning } = option.inputs.plan;
+  if (field === "lease/yearlyRate") return reckoning === "levelYield";
+  return field !== "lease/moneyFactor" || reckoning === "moneyFactor";
+}
+
+/** The phrase done; undefined where something of it cannot be read or changes nothing. */
+function done(
+  actions: OptionAction[],
+  option: OptionState,
+  words: (after: OptionState) => string,
+): Phrase | undefined {
+  const after = actions.reduce(optionReducer, option);
+  if (after === option || Object.keys(after.errors).some(field => !(field in option.errors)))
+    return undefined;
+  const answered = answerText(option, after);
+  return { actions, after, says: `${words(after)}${answered && `; ${answered}`}.` };
+}
+
+function changesText(actions: readonly OptionAction[], option: OptionState, after: OptionState): string {
+  const notation = notationIn(option);
+  return actions
+    .map(action => {
+      if (action.type !== "typed") return "";
+      const { field } = action;
+      const [from, to] = [option, after].map(state => {
+        const text = inNotation(plainFieldText(state, field), notation);
+        return text === "" ? "none" : `${text}${fieldUnit(state, field) === "%" ? " %" : ""}`;
+      });
+      return `${fieldOf(field).label} ${from} → ${to}`;
+    })
+    .join(", ");
+}
+
+/** What becomes of the figure being found: "payment 683.97 → 640.12". */
+function answerText(before: OptionState, after: OptionState): string {
+  const error = after.answer.ok ? undefined : after.answer.failure.sentence;
+  if (error) return inNotation(error, notationIn(after));
+  const field: FieldName | undefined =
+    after.inputs.find === "payment" ? undefined : fieldFound(after.inputs.find as DeskFind, after);
+  const text = (state: OptionState) => {
+    const quote = shownQuote(state);
+    if (!quote) return "none";
+    return inNotation(
+      field
+        ? plainFieldText(state, field) || "none"
+        : (quote.payment / 10 ** quote.decimals).toFixed(quote.decimals),
+      notationIn(state),
+    );
+  };
+  const name = foundName(after.inputs.find as DeskFind, after);
+  return `${name} ${text(before)} → ${text(after)}`;
+}
+
+/** The field that shows a found figure. */
+function fieldFound(find: DeskFind, { kind }: OptionState): FieldName | undefined {
+  const fields: FieldName[] =
+    kind === "lease"
+      ? [
+          "price",
+          "down",
+          "allowance",
+          "lease/residual",
+          "lease/moneyFactor",
+          "lease/yearlyRate",
+          "lease/payments",
+        ]
+      : ["price", "down", "allowance", "yearlyRate", "payments", "balloon", "extra"];
+  return fields.find(field => fieldOf(field).foundAs?.includes(find));
+}
