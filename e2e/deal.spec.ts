@@ -103,11 +103,17 @@ test("each cost shows its working", async ({ page }) => {
   const deal = await newDeal(page);
   await deal.type({ ...VAN, "Cash down": "2000" });
   await page.getByRole("button", { name: "Working of the finance charge" }).click();
-  const dialog = page.getByRole("dialog", { name: "Working of the finance charge" });
-  await expect(dialog).toContainText("total of payments − amount financed");
-  await expect(dialog).toContainText("30,000.00 − 2,000.00");
-  await page.keyboard.press("Escape");
-  await expect(dialog).toBeHidden();
+  const working = page.getByRole("region", { name: "Working of the finance charge" });
+  await expect(working).toContainText("total of payments − amount financed");
+  await expect(working).toContainText("30,000.00 − 2,000.00");
+  // Several stay open, and follow the deal while it is changed.
+  await page.getByRole("button", { name: "Working of the due at signing" }).click();
+  await deal.type({ "Cash down": "2500" });
+  await expect(working).toContainText("30,000.00 − 2,500.00");
+  await expect(page.getByRole("region", { name: "Working of the due at signing" })).toContainText("2,500.00");
+  await page.getByRole("button", { name: "Working of the finance charge" }).press("Escape");
+  await expect(working).toBeHidden();
+  await expect(page.getByRole("button", { name: "Working of the finance charge" })).toBeFocused();
 });
 
 test("the repayment table keeps its headings and totals in view, follows the term and closes", async ({

@@ -82,7 +82,7 @@ test("the residual is found for a payment, then for another figure; what has no 
   await expect(deal.sentence).toContainText("at $700.00 a month");
   await expect(deal.sentence.locator(".found")).toHaveText("$19,629.84");
   await deal.findBar.getByRole("button", { name: "Working of the residual" }).click();
-  await expect(page.getByRole("dialog")).toContainText(
+  await expect(page.getByRole("region", { name: "Working of the residual" })).toContainText(
     "the last residual whose payment does not pass the one asked for",
   );
   await page.keyboard.press("Escape");
@@ -155,7 +155,7 @@ test("each figure shows its working; ending early tells what it costs; the table
   ]);
   for (const [index, name] of names.entries()) {
     await workings.nth(index).click();
-    await expect(page.getByRole("dialog", { name: name ?? "" })).toContainText("=");
+    await expect(page.getByRole("region", { name: name ?? "" })).toContainText("=");
     await page.keyboard.press("Escape");
   }
   await page.getByRole("button", { name: /^Ending early/ }).click();

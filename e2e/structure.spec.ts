@@ -122,7 +122,9 @@ test("a line that every structure has is renamed, and called so wherever it is n
   await page.keyboard.press("Escape");
   await expect(deal.field("Cash with the order")).toHaveValue("2,000.00");
   await page.getByRole("button", { name: "Working of the due at signing" }).click();
-  await expect(page.getByRole("dialog")).toContainText("Cash with the order");
+  await expect(page.getByRole("region", { name: "Working of the due at signing" })).toContainText(
+    "Cash with the order",
+  );
   await page.keyboard.press("Escape");
   await deal.saved();
   await page.reload();

@@ -2,6 +2,7 @@ import type { ReactNode } from "react";
 import { isStale } from "../option";
 import { useNotation, useOption } from "../option/option-context";
 import { type AnyWorkedFigure, WorkingButton } from "../parts/WorkingButton";
+import { WorkingsHere } from "../parts/WorkingsHere";
 
 type Props = {
   figure: AnyWorkedFigure;
@@ -42,7 +43,7 @@ export function CostCards({ columns, children }: { columns: 4 | 5; children: Rea
       aria-label="What it costs"
       className={`grid shrink-0 grid-cols-2 gap-3 ${columns === 5 ? "xl:grid-cols-5" : "xl:grid-cols-4"}`}
     >
-      {children}
+      <WorkingsHere>{children}</WorkingsHere>
     </section>
   );
 }

@@ -5,6 +5,7 @@ import { CostCard, CostCards } from "../answer/CostCard";
 import { shownQuote } from "../option";
 import { useLease, useNotation } from "../option/option-context";
 import { WorkingButton } from "../parts/WorkingButton";
+import { WorkingsHere } from "../parts/WorkingsHere";
 
 /** What the lease really costs, each figure with what it includes and its working. */
 export const LeaseCosts = memo(function LeaseCosts() {
@@ -48,21 +49,23 @@ export const LeaseCosts = memo(function LeaseCosts() {
         />
       </CostCards>
       <div className="mt-1 flex flex-wrap items-center gap-x-4 text-faint text-sm">
-        <span className="flex items-center gap-1">
-          {say(`Total of payments ${money(totalOfPayments)}`)}
-          <WorkingButton figure="totalOfPayments" name="total of payments" />
-        </span>
-        <span className="flex items-center gap-1">
-          {say(`If bought, ${money(totalIfBought)} in all`)}
-          <WorkingButton figure="totalIfBought" name="total if bought" />
-          {usesEffectiveRate && residual > 0 && (
-            <>
-              {say(effectiveRateText(quote))}
-              <WorkingButton figure="effectiveRate" name="effective rate if bought" />
-            </>
-          )}
-        </span>
-        <span>* {LEASE_RATE_NOTICE}</span>
+        <WorkingsHere>
+          <span className="flex items-center gap-1">
+            {say(`Total of payments ${money(totalOfPayments)}`)}
+            <WorkingButton figure="totalOfPayments" name="total of payments" />
+          </span>
+          <span className="flex items-center gap-1">
+            {say(`If bought, ${money(totalIfBought)} in all`)}
+            <WorkingButton figure="totalIfBought" name="total if bought" />
+            {usesEffectiveRate && residual > 0 && (
+              <>
+                {say(effectiveRateText(quote))}
+                <WorkingButton figure="effectiveRate" name="effective rate if bought" />
+              </>
+            )}
+          </span>
+          <span>* {LEASE_RATE_NOTICE}</span>
+        </WorkingsHere>
       </div>
     </div>
   );

@@ -6,6 +6,7 @@ import { knownOf, LEASE_KNOWN_NAMES } from "../fields/lease-known";
 import { useLease } from "../option/option-context";
 import { FieldError, FigureField } from "../parts/FigureField";
 import { WorkingButton } from "../parts/WorkingButton";
+import { WorkingsHere } from "../parts/WorkingsHere";
 
 /** The figure being found, as the screen names it. */
 const FOUND: Record<LeaseFigure, string> = { ...LEASE_NAMES, residualPercent: "residual", payments: "term" };
@@ -27,16 +28,18 @@ export function LeaseFindBar() {
   const name = FOUND[find];
   return (
     <div className="flex flex-wrap items-center gap-x-2 gap-y-2" data-testid="find-bar">
-      <div className="flex items-center gap-2">
-        <Target size={17} aria-hidden="true" className="text-accent-content" />
-        Finding the <span className="found px-1.5">{name}</span>
-        <WorkingButton figure="found" name={name} />
-      </div>
-      {find === "payment" ? (
-        <MakeIt>{onFind => <FindOthers finds={findsBeside(find)} onFind={onFind} />}</MakeIt>
-      ) : (
-        <GivenFigure />
-      )}
+      <WorkingsHere>
+        <div className="flex items-center gap-2">
+          <Target size={17} aria-hidden="true" className="text-accent-content" />
+          Finding the <span className="found px-1.5">{name}</span>
+          <WorkingButton figure="found" name={name} />
+        </div>
+        {find === "payment" ? (
+          <MakeIt>{onFind => <FindOthers finds={findsBeside(find)} onFind={onFind} />}</MakeIt>
+        ) : (
+          <GivenFigure />
+        )}
+      </WorkingsHere>
     </div>
   );
 }

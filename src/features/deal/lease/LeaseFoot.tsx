@@ -1,6 +1,7 @@
 import { shownQuote } from "../option";
 import { useLease } from "../option/option-context";
 import { WorkingButton } from "../parts/WorkingButton";
+import { WorkingsHere } from "../parts/WorkingsHere";
 import { MadeOf } from "../structure/MadeOf";
 import { useStructure } from "../structure/use-structure";
 
@@ -12,22 +13,24 @@ export function LeaseFoot() {
   const faded = tally.stale ? "stale" : "";
   return (
     <div className="border-base-300 border-t px-4 pt-2 pb-3">
-      <div className="flex items-center justify-between border-base-content border-t-2 pt-1.5">
-        <div className="flex items-center gap-1">
-          <h3 className="font-sans font-semibold">Adjusted capitalized cost</h3>
-          <WorkingButton figure="adjustedCapitalizedCost" name="adjusted capitalized cost" />
+      <WorkingsHere>
+        <div className="flex items-center justify-between border-base-content border-t-2 pt-1.5">
+          <div className="flex items-center gap-1">
+            <h3 className="font-sans font-semibold">Adjusted capitalized cost</h3>
+            <WorkingButton figure="adjustedCapitalizedCost" name="adjusted capitalized cost" />
+          </div>
+          <output className={`font-semibold text-xl ${faded}`} data-testid="amount-financed">
+            {money(tally.amountFinanced)}
+          </output>
         </div>
-        <output className={`font-semibold text-xl ${faded}`} data-testid="amount-financed">
-          {money(tally.amountFinanced)}
-        </output>
-      </div>
-      {quote && (
-        <p className={`text-faint text-sm ${faded}`}>
-          gross {money(quote.gross)} less {money(quote.reduction)}
-        </p>
-      )}
-      <MadeOf lines={tally.lines} stale={tally.stale} />
-      <DueAtSigning />
+        {quote && (
+          <p className={`text-faint text-sm ${faded}`}>
+            gross {money(quote.gross)} less {money(quote.reduction)}
+          </p>
+        )}
+        <MadeOf lines={tally.lines} stale={tally.stale} />
+        <DueAtSigning />
+      </WorkingsHere>
     </div>
   );
 }

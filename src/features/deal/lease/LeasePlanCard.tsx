@@ -9,6 +9,7 @@ import { Changeable } from "../parts/Changeable";
 import { Choice } from "../parts/choices";
 import { FigureField } from "../parts/FigureField";
 import { WorkingButton } from "../parts/WorkingButton";
+import { WorkingsHere } from "../parts/WorkingsHere";
 import { FREQUENCY_CHOICES, ROUNDINGS } from "../plan/choices-of-plan";
 import { asKind, KIND_ID, KINDS_OF_A_VEHICLE, withFrequency } from "../plan/kinds";
 import { turn } from "../plan/turn";
@@ -106,14 +107,16 @@ function Rates() {
     [`residual ${residualText(quote)}`, "residual", "residual"],
   ];
   return (
-    <ul className="mt-1 flex flex-wrap items-center gap-x-3 text-faint text-sm">
-      {rates.map(([text, figure, name = ""]) => (
-        <li key={name} className="flex items-center gap-0.5">
-          {say(text)}
-          {figure && <WorkingButton figure={figure} name={name} />}
-        </li>
-      ))}
-    </ul>
+    <WorkingsHere>
+      <ul className="mt-1 flex flex-wrap items-center gap-x-3 text-faint text-sm">
+        {rates.map(([text, figure, name = ""]) => (
+          <li key={name} className="flex items-center gap-0.5">
+            {say(text)}
+            {figure && <WorkingButton figure={figure} name={name} />}
+          </li>
+        ))}
+      </ul>
+    </WorkingsHere>
   );
 }
 

@@ -6,6 +6,7 @@ import { MakeIt } from "../bargain/MakeIt";
 import { FOUND_NAMES, type LoanFind } from "../fields";
 import { useLoan } from "../option/option-context";
 import { WorkingButton } from "../parts/WorkingButton";
+import { WorkingsHere } from "../parts/WorkingsHere";
 
 /** What the screen finds, by the word of its button. */
 const FINDS: readonly (readonly [LoanFind, string])[] = [
@@ -33,20 +34,22 @@ export function LoanFindBar() {
   const finds = findsOf(option.inputs);
   return (
     <div className="flex flex-wrap items-center gap-x-2 gap-y-2" data-testid="find-bar">
-      <div className="flex items-center gap-2">
-        <Target size={17} aria-hidden="true" className="text-accent-content" />
-        Finding the <span className="found px-1.5">{name}</span>
-        <WorkingButton figure={working} name={name} />
-      </div>
-      {find === "payment" && !from ? (
-        <MakeIt>{onFind => <FindOthers finds={finds} onFind={onFind} />}</MakeIt>
-      ) : (
-        <Suspense fallback={null}>
-          <GivenFigure>
-            <FindOthers key={find} finds={finds} onFind={figure => act({ type: "find", figure })} />
-          </GivenFigure>
-        </Suspense>
-      )}
+      <WorkingsHere>
+        <div className="flex items-center gap-2">
+          <Target size={17} aria-hidden="true" className="text-accent-content" />
+          Finding the <span className="found px-1.5">{name}</span>
+          <WorkingButton figure={working} name={name} />
+        </div>
+        {find === "payment" && !from ? (
+          <MakeIt>{onFind => <FindOthers finds={finds} onFind={onFind} />}</MakeIt>
+        ) : (
+          <Suspense fallback={null}>
+            <GivenFigure>
+              <FindOthers key={find} finds={finds} onFind={figure => act({ type: "find", figure })} />
+            </GivenFigure>
+          </Suspense>
+        )}
+      </WorkingsHere>
     </div>
   );
 }

@@ -1,6 +1,7 @@
 import { shownQuote } from "../option";
 import { useLoan } from "../option/option-context";
 import { WorkingButton } from "../parts/WorkingButton";
+import { WorkingsHere } from "../parts/WorkingsHere";
 import { MadeOf } from "../structure/MadeOf";
 import { useStructure } from "../structure/use-structure";
 
@@ -17,34 +18,38 @@ export function LoanFoot() {
   const received = shownQuote(option)?.cashReceived;
   return (
     <div className="border-base-300 border-t px-4 pt-2 pb-3">
-      {isPrepaid && (
-        <dl className="mb-1 grid grid-cols-[1fr_auto] gap-y-0.5">
-          <dt className="flex items-center gap-1">
-            Loan amount
-            <WorkingButton figure="loanAmount" name="loan amount" />
-          </dt>
-          <dd className={`text-right ${faded}`}>{money(loanAmount)}</dd>
-          <dt className="text-faint">less prepaid finance charge</dt>
-          <dd className={`text-right text-faint ${faded}`}>− {money(loanAmount - (amountFinanced ?? 0))}</dd>
-        </dl>
-      )}
-      <div className="flex items-center justify-between border-base-content border-t-2 pt-1.5">
-        <div className="flex items-center gap-1">
-          <h3 className="font-sans font-semibold">Amount financed</h3>
-          <WorkingButton figure="amountFinanced" name="amount financed" />
+      <WorkingsHere>
+        {isPrepaid && (
+          <dl className="mb-1 grid grid-cols-[1fr_auto] gap-y-0.5">
+            <dt className="flex items-center gap-1">
+              Loan amount
+              <WorkingButton figure="loanAmount" name="loan amount" />
+            </dt>
+            <dd className={`text-right ${faded}`}>{money(loanAmount)}</dd>
+            <dt className="text-faint">less prepaid finance charge</dt>
+            <dd className={`text-right text-faint ${faded}`}>
+              − {money(loanAmount - (amountFinanced ?? 0))}
+            </dd>
+          </dl>
+        )}
+        <div className="flex items-center justify-between border-base-content border-t-2 pt-1.5">
+          <div className="flex items-center gap-1">
+            <h3 className="font-sans font-semibold">Amount financed</h3>
+            <WorkingButton figure="amountFinanced" name="amount financed" />
+          </div>
+          <output className={`font-semibold text-xl ${faded}`} data-testid="amount-financed">
+            {money(amountFinanced)}
+          </output>
         </div>
-        <output className={`font-semibold text-xl ${faded}`} data-testid="amount-financed">
-          {money(amountFinanced)}
-        </output>
-      </div>
-      {share && (
-        <p className={`text-faint text-sm ${faded}`}>
-          loan {share} of{" "}
-          {option.inputs.structure.purpose === undefined ? "the price" : "the amount asked for"}
-          {received !== undefined && ` · ${money(received)} paid out to the customer`}
-        </p>
-      )}
-      <MadeOf lines={tally.lines} stale={tally.stale} />
+        {share && (
+          <p className={`text-faint text-sm ${faded}`}>
+            loan {share} of{" "}
+            {option.inputs.structure.purpose === undefined ? "the price" : "the amount asked for"}
+            {received !== undefined && ` · ${money(received)} paid out to the customer`}
+          </p>
+        )}
+        <MadeOf lines={tally.lines} stale={tally.stale} />
+      </WorkingsHere>
     </div>
   );
 }

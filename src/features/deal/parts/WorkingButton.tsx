@@ -1,48 +1,59 @@
-import { Calculator } from "lucide-react";
-import { type ComponentType, useState } from "react";
-import type { LeaseQuote, Quote, WorkedFigure, WorkedLeaseFigure, WorkingStep } from "@/core";
+import { ListTree } from "lucide-react";
+import { type ComponentType, useContext, useRef, useState } from "react";
+import { createPortal } from "react-dom";
+import type { WorkedFigure, WorkedLeaseFigure } from "@/core";
 import { notify } from "@/features/notices/notify";
 import { shownQuote } from "../option";
 import { useOption } from "../option/option-context";
+import type { WorkingProps } from "./Working";
+import { WorkingPlace } from "./WorkingsHere";
 
 /** A figure of a loan, or of a lease, that can show its working. */
 export type AnyWorkedFigure = WorkedFigure | WorkedLeaseFigure;
 
-type Loaded = {
-  WorkingDialog: ComponentType<{ step: WorkingStep; name: string; onClose: () => void }>;
-  workingOf: (quote: Quote | LeaseQuote, figure: AnyWorkedFigure) => WorkingStep;
-};
-type Shown = { Dialog: Loaded["WorkingDialog"]; step: WorkingStep };
+type Shown = { Working: ComponentType<WorkingProps> };
 
-/** Opens the working of a figure: how it came about, with its numbers filled in. */
+/** Opens the working of a figure under it, or closes it: how it came about, with its numbers filled in. */
 export function WorkingButton({ figure, name }: { figure: AnyWorkedFigure; name: string }) {
   const { option } = useOption();
+  const place = useContext(WorkingPlace);
+  const button = useRef<HTMLButtonElement>(null);
   const [shown, setShown] = useState<Shown | null>(null);
   const quote = shownQuote(option);
   if (!quote) return null;
+  const close = () => {
+    setShown(null);
+    button.current?.focus();
+  };
+  const toggle = async () => {
+    if (shown) setShown(null);
+    else setShown((await loadedWorking()) ?? null);
+  };
   return (
     <>
       <button
+        ref={button}
         type="button"
         aria-label={`Working of the ${name}`}
-        title="Show the working"
-        className="grid size-6 cursor-pointer place-items-center rounded-field text-primary hover:bg-base-200"
-        onClick={async () => {
-          const loaded = await loadedWorkings();
-          if (loaded) setShown({ Dialog: loaded.WorkingDialog, step: loaded.workingOf(quote, figure) });
-        }}
+        aria-expanded={shown !== null}
+        title={shown ? "Close the working" : "Show how it comes about"}
+        className={`grid size-6 cursor-pointer place-items-center rounded-field text-primary hover:bg-base-200 ${shown ? "bg-base-200" : ""}`}
+        onClick={() => void toggle()}
+        onKeyDown={event => event.key === "Escape" && close()}
       >
-        <Calculator size={15} aria-hidden="true" />
+        <ListTree size={15} aria-hidden="true" />
       </button>
-      {shown && <shown.Dialog step={shown.step} name={name} onClose={() => setShown(null)} />}
+      {shown &&
+        place &&
+        createPortal(<shown.Working quote={quote} figure={figure} name={name} onClose={close} />, place)}
     </>
   );
 }
 
 /** Workings are asked for now and then: the screen starts without the code for them. */
-async function loadedWorkings(): Promise<Loaded | undefined> {
+async function loadedWorking(): Promise<Shown | undefined> {
   try {
-    return await import("./WorkingDialog");
+    return await import("./Working");
   } catch {
     notify.error("The working could not be loaded, because the server is away. Try again when it is back.");
     return undefined;
