@@ -101,6 +101,7 @@ export {
   working,
 } from "./working";
 export {
+  type AnnualPercentageRate,
   annualPercentageRate,
   effectiveAnnualRate,
   type Transaction,

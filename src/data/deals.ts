@@ -26,6 +26,7 @@ const RECORD = {
   vehicle: vehicles.description,
   status: deals.status,
   budget: deals.budget,
+  notes: deals.notes,
   chosen: deals.chosen,
   version: deals.version,
   headingVersion: deals.headingVersion,
@@ -51,13 +52,25 @@ type Row = Awaited<ReturnType<typeof selectRows>>[number];
 function toRecord(rows: readonly Row[]): DealRecord | undefined {
   const [row] = rows;
   if (!row) return undefined;
-  const { id, customer, vehicle, status, budget, chosen, version, headingVersion, orderVersion, changedAt } =
-    row;
+  const {
+    id,
+    customer,
+    vehicle,
+    status,
+    budget,
+    notes,
+    chosen,
+    version,
+    headingVersion,
+    orderVersion,
+    changedAt,
+  } = row;
   const document = {
     customer: customer ?? "",
     vehicle: vehicle ?? "",
     status,
     ...(budget !== null && { budget }),
+    ...(notes !== null && { notes }),
     chosen,
     options: rows.map(({ option }) => option),
   };

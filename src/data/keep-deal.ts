@@ -111,6 +111,7 @@ export async function headingColumns(database: Database, heading: DealHeading) {
   return {
     status: heading.status,
     budget: heading.budget ?? null,
+    notes: heading.notes ?? null,
     customerId: await customerNamed(database, heading.customer),
     vehicleId: await vehicleCalled(database, heading.vehicle),
   };

@@ -47,6 +47,7 @@ export const deals = pgTable(
     status: text({ enum: DEAL_STATUSES }).notNull().default("quoting"),
     /** What the customer can pay a month, as typed; null where it was not said. */
     budget: text(),
+    notes: text(),
     /** The id of the option that is chosen. */
     chosen: uuid().notNull(),
     /** Goes up by one at each save; a save names the version it was made from. */

@@ -11,6 +11,7 @@ import { explainCashReceived, explainDueAtSigning } from "./signing";
 import { asGiven, moneyWriter, type WorkingStep } from "./step";
 import { explainTaxes } from "./taxes";
 
+export { flowsWorking, rateWorking, timeValueWorking } from "./free-questions";
 export { leaseWorking, WORKED_LEASE_FIGURES, type WorkedLeaseFigure } from "./lease";
 export { type TaxWorking, taxWorking } from "./taxes";
 export type { WorkingStep };

@@ -1,12 +1,11 @@
 import { evaluate, evaluateLease, summarize } from "@/core";
-import { checked } from "../checks";
-import { questionFile } from "../checks/compiled";
 import type { DealFile } from "../deal-file";
 import { type DealInputs, isLeaseInputs, readDeal } from "../deal-file";
 import { checkDealInputs, parseJson } from "../deal-file/parse";
 import { type LeaseFile, readLease } from "../lease-file";
 import { answerFreeQuestions, answerQuestions } from "../questions";
 import type { QuestionFile } from "../questions/questions.schema";
+import { readQuestionFile } from "../questions/read-question-file";
 import { isWholeDeal, namesOf, readWholeDeal } from "../whole-deal";
 import { answerLeaseQuestion, leaseJson } from "./lease-json";
 import { quoteJson } from "./quote-json";
@@ -25,7 +24,7 @@ export function priceFile(text: string, withSchedule: boolean, only?: number): P
   const json = parseJson(text);
   if (!json.ok) return json;
   if (isQuestionFile(json.value)) {
-    const file = checked<QuestionFile>(questionFile, json.value);
+    const file = readQuestionFile(json.value);
     return file.ok ? answered(file.value) : file;
   }
   if (isWholeDeal(json.value)) return pricedOptions(json.value, withSchedule, only);

@@ -12,6 +12,16 @@ export const Line = Type.String({
   description: `one line of at most ${LONGEST_NAME} characters`,
 });
 
+/** More than a page of them belongs elsewhere. */
+const LONGEST_NOTES = 4000;
+
+/** Lines of plain text. */
+export const Notes = Type.String({
+  maxLength: LONGEST_NOTES,
+  pattern: "^[^\\u0000-\\u0009\\u000b-\\u001f\\u007f]*$",
+  description: `lines of text, at most ${LONGEST_NOTES} characters`,
+});
+
 const OptionId = Type.String({
   pattern: "^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$",
   description: "the id of an option, a UUID in small letters",
@@ -31,6 +41,8 @@ const HEADING = {
       description: 'an amount of 0 or more, such as "600.00"',
     }),
   ),
+  /** What is to be remembered of it. */
+  notes: Type.Optional(Notes),
 };
 
 const OptionSchema = exact({

@@ -6,8 +6,14 @@ export function documentOf(heading: DealHeading, option: DealOption): DealDocume
 }
 
 /** Whose deal it is, for what, and how it stands. */
-export function headingOf({ customer, vehicle, status, budget }: DealDocument): DealHeading {
-  return { customer, vehicle, status, ...(budget !== undefined && { budget }) };
+export function headingOf({ customer, vehicle, status, budget, notes }: DealDocument): DealHeading {
+  return {
+    customer,
+    vehicle,
+    status,
+    ...(budget !== undefined && { budget }),
+    ...(notes !== undefined && { notes }),
+  };
 }
 
 /** Which options there are, in order, and which is chosen. */

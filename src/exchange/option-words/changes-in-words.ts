@@ -59,14 +59,23 @@ function differences(before: readonly WordedFigure[], after: readonly WordedFigu
   });
 }
 
-function headingWords({ customer, vehicle, status, budget, options }: DealDocument): WordedFigure[] {
+function headingWords({ customer, vehicle, status, budget, notes, options }: DealDocument): WordedFigure[] {
   const { currency } = options[0]?.inputs ?? { currency: "USD" };
   return [
     ["customer", customer],
     ["vehicle or purpose", vehicle],
     ["status", status],
     ["budget", budget === undefined ? "" : typedAmountText(budget, currency)],
+    ["notes", notes === undefined ? "" : shortened(notes)],
   ];
+}
+
+const LONGEST_SAID = 80;
+
+/** Notes as they are said: the newest lines come last. */
+function shortened(notes: string): string {
+  const line = notes.trim().replace(/\s*\n\s*/g, " / ");
+  return line.length <= LONGEST_SAID ? line : `… ${line.slice(-LONGEST_SAID)}`;
 }
 
 function calledOptions({ options }: DealDocument): Map<string, string> {

@@ -34,14 +34,29 @@ export function readWholeDeal(value: unknown): Checked<WholeDeal> {
   }
   const frame = checked<DealFrame>(dealFrame, value);
   if (!frame.ok) return frame;
-  const { currency, customer, vehicle = "", status = "quoting", budget, chosen = 1, options } = frame.value;
+  const {
+    currency,
+    customer,
+    vehicle = "",
+    status = "quoting",
+    budget,
+    notes,
+    chosen = 1,
+    options,
+  } = frame.value;
   if (chosen > options.length) {
     return { ok: false, sentence: `chosen is ${chosen}; it must be the number of one of the options.` };
   }
   return {
     ok: true,
     value: {
-      heading: { customer, vehicle, status, ...(budget !== undefined && { budget: String(budget) }) },
+      heading: {
+        customer,
+        vehicle,
+        status,
+        ...(budget !== undefined && { budget: String(budget) }),
+        ...(notes !== undefined && { notes }),
+      },
       chosen: chosen - 1,
       options: options.map(({ name = "", ...option }) => ({ name, inputs: inputsOf(option, currency) })),
     },

@@ -4,7 +4,7 @@ import type { WholeDealFile } from "./whole-deal.schema";
 
 /** A deal as a file of version 2; what it does not have is left out. */
 export function wholeDealOf(document: DealDocument): WholeDealFile {
-  const { customer, vehicle, status, budget } = headingOf(document);
+  const { customer, vehicle, status, budget, notes } = headingOf(document);
   const { options, chosen } = document;
   return {
     format: "kellux-deal",
@@ -14,6 +14,7 @@ export function wholeDealOf(document: DealDocument): WholeDealFile {
     ...(vehicle && { vehicle }),
     status,
     ...(budget !== undefined && { budget }),
+    ...(notes !== undefined && { notes }),
     chosen:
       Math.max(
         options.findIndex(({ id }) => id === chosen),

@@ -1,6 +1,6 @@
 import Type from "typebox";
 import { DEAL_STATUSES, LONGEST_NAME, MOST_OPTIONS } from "../deal-document";
-import { Line } from "../deal-document/document.schema";
+import { Line, Notes } from "../deal-document/document.schema";
 import { DealFileSchema } from "../deal-file/deal-file.schema";
 import { LeaseFileSchema } from "../lease-file/lease-file.schema";
 import { Amount, Currency, exact, OneOf } from "../schema";
@@ -14,6 +14,8 @@ const FRAME = {
   status: Type.Optional(OneOf(...DEAL_STATUSES)),
   /** What the customer can pay a month. */
   budget: Type.Optional(Amount),
+  /** What is to be remembered of it. */
+  notes: Type.Optional(Notes),
   /** Which option is chosen, from 1. */
   chosen: Type.Optional(
     Type.Integer({

@@ -53,6 +53,7 @@ const dealPath = (id: string) => `/api/deals/${id}`;
 export const api = {
   register: (query: string) => ask<RegisterPage>("GET", `/api/deals${query}`),
   create: (document: DealDocument) => ask<DealReply>("POST", "/api/deals", { document }),
+  deal: (id: string) => ask<DealReply>("GET", dealPath(id)),
   save: (id: string, version: number, change: DealChange) =>
     ask<SaveReply>("PUT", dealPath(id), { version, change, brief: true }),
   duplicate: (id: string) => ask<DealReply>("POST", `${dealPath(id)}/duplicate`),

@@ -1,4 +1,4 @@
-import { BookOpen, Settings2, Truck } from "lucide-react";
+import { BookOpen, Library, Settings2, Truck } from "lucide-react";
 import type { ReactNode } from "react";
 
 /** The frame of every screen: the way to each place at the side, or on top of a narrow screen. */
@@ -29,6 +29,13 @@ export function Shell({ children }: { children: ReactNode }) {
         >
           <Truck size={20} aria-hidden="true" />
           Stock
+        </a>
+        <a
+          href="/figures"
+          className="flex items-center gap-1.5 rounded-field px-1.5 py-1.5 font-semibold text-primary text-xs md:flex-col md:gap-0.5"
+        >
+          <Library size={20} aria-hidden="true" />
+          Figures
         </a>
         <a
           href="/settings"

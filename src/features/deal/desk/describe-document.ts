@@ -21,13 +21,14 @@ provideFields(leaseField);
 
 /** Whose deal it is, for what, how it stands and which option is chosen, by name. */
 function describeHeading(document: DealDocument, hasOptions: boolean): Record<string, string> {
-  const { customer, vehicle, status, budget } = document;
+  const { customer, vehicle, status, budget, notes } = document;
   const { inputs, id } = chosenOption(document);
   return {
     Customer: customer || "–",
     "Vehicle or purpose": vehicle || "–",
     Status: STATUS_NAMES[status],
     ...(budget !== undefined && { "Budget a month": typedAmountText(budget, inputs.currency) }),
+    ...(notes !== undefined && { Notes: notes }),
     ...(hasOptions && { "Chosen option": called(document).get(id) ?? "–" }),
   };
 }

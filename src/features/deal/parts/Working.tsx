@@ -1,6 +1,7 @@
 import { useMemo } from "react";
 import type { LeaseQuote, Quote, WorkedFigure, WorkedLeaseFigure, WorkingStep } from "@/core";
 import { leaseWorking, working } from "@/core/working";
+import { WorkingSteps } from "@/features/figures/WorkingSteps";
 import { useNotation } from "../option/option-context";
 
 /** The working of a figure of an answer. */
@@ -19,6 +20,7 @@ export type WorkingProps = {
 
 /** How a figure came about, with its numbers filled in; it follows the deal while it is open. */
 export function Working({ quote, figure, name, onClose }: WorkingProps) {
+  const { say } = useNotation();
   const step = useMemo(() => workingOf(quote, figure), [quote, figure]);
   return (
     <section
@@ -32,32 +34,7 @@ export function Working({ quote, figure, name, onClose }: WorkingProps) {
           <span className="sr-only"> the working of the {name}</span>
         </button>
       </div>
-      <Step step={step} level={0} />
-    </section>
-  );
-}
-
-function Step({ step, level }: { step: WorkingStep; level: number }) {
-  const { say } = useNotation();
-  return (
-    <section className={level > 0 ? "mt-3 border-base-300 border-l-2 pl-4" : ""}>
-      <div className="flex items-baseline gap-3">
-        {level === 0 ? (
-          <h2 className="font-semibold text-base">{step.name}</h2>
-        ) : (
-          <h3 className="font-semibold">{step.name}</h3>
-        )}
-        <span className={`whitespace-nowrap font-semibold ${level === 0 ? "text-base" : ""}`}>
-          {say(step.result)}
-        </span>
-      </div>
-      <p className="text-faint">= {step.formula}</p>
-      <p>= {say(step.filled)}</p>
-      {step.rounding && <p className="text-sm">{say(step.rounding)}</p>}
-      {step.remark && <p className="mt-0.5 text-faint text-sm">{say(step.remark)}</p>}
-      {step.parts.map(part => (
-        <Step key={part.name} step={part} level={level + 1} />
-      ))}
+      <WorkingSteps step={step} say={say} />
     </section>
   );
 }

@@ -22,6 +22,8 @@ const loadAhead = (view: View) => {
 const OptionStrip = lazy(() =>
   import("../options/OptionStrip").then(({ OptionStrip: strip }) => ({ default: strip })),
 );
+// Few deals have notes.
+const NotesCard = lazy(() => import("./NotesCard").then(({ NotesCard: notes }) => ({ default: notes })));
 const History = lazy(() =>
   import("../history/History").then(({ History: history }) => ({ default: history })),
 );
@@ -64,6 +66,11 @@ export function DeskBody({ dealId, fileName }: { dealId: string; fileName: strin
         </Suspense>
       )}
       <ViewBar onNear={loadAhead} />
+      {state.heading.notes !== undefined && (
+        <Suspense fallback={null}>
+          <NotesCard />
+        </Suspense>
+      )}
       {view === "history" && opened(<History dealId={dealId} />)}
       {view === "lineUp" && opened(<LineUp />)}
       {view !== "history" && view !== "lineUp" && (

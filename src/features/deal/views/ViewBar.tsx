@@ -23,7 +23,7 @@ type Props = {
 
 /** The views of the deal, and what can be done with its options. */
 export function ViewBar({ onNear }: Props) {
-  const { state, view, show } = useDesk();
+  const { state, dispatch, view, show } = useDesk();
   const { options } = state;
   const isFrozen = useIsFrozen();
   const [isAdding, setAdding] = useState(false);
@@ -50,6 +50,15 @@ export function ViewBar({ onNear }: Props) {
           <Suspense fallback={null}>
             <OptionTools />
           </Suspense>
+        )}
+        {!isFrozen && state.heading.notes === undefined && (
+          <button
+            type="button"
+            className="btn btn-ghost btn-sm text-primary"
+            onClick={() => dispatch({ type: "heading", change: { notes: "" } })}
+          >
+            + Note
+          </button>
         )}
         {!isFrozen && (
           <button
