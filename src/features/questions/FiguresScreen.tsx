@@ -43,7 +43,7 @@ function firstQuestions(notation: Place["notation"]): Questions {
       find: "payments",
       texts: {
         presentValue: there("2,000.00"),
-        payment: there("250.00"),
+        payment: there("300.00"),
         futureValue: there("20,000.00"),
         payments: "",
         yearlyRate: "3",

@@ -63,6 +63,8 @@ export function readFlows(text: string, place: Place): { flows: Flow[] } | { sen
 function readLine(line: string, place: Place): Omit<Flow, "place">[] | undefined {
   const [said = "", times = "1", every = "monthly"] = TIMES.exec(line) ?? [];
   const one = line.slice(0, line.length - said.length);
+  // The year of a date alone is no amount.
+  if (plainDay(one, place) !== undefined) return undefined;
   const [, day = "", amount = ""] = COLUMNS.exec(one) ?? WORDS.exec(one) ?? [];
   const [, sign = "", digits = ""] = /^([+−–-]?)\s*(.*)$/.exec(amount.trim()) ?? [];
   const iso = plainDay(day, place);

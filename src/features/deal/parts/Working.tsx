@@ -31,7 +31,7 @@ export function Working({ quote, figure, name, onClose }: WorkingProps) {
       <div className="float-right">
         <button type="button" className="btn btn-ghost btn-xs" onClick={onClose}>
           Close
-          <span className="sr-only"> the working of the {name}</span>
+          <span className="sr-only"> how the {name} comes about</span>
         </button>
       </div>
       <WorkingSteps step={step} say={say} />
