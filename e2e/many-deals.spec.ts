@@ -34,6 +34,7 @@ test("opens with the deals that were changed last, and a page after them", async
 test("is searched on the server as one types", async ({ page }) => {
   await page.goto("/?page=7");
   const search = page.getByLabel("Search the deals");
+  await expect(search).toBeEnabled();
   await search.pressSequentially("zoe carrow 49", { delay: 20 });
   await expect(status(page)).toHaveText(/^\d+ deals found$/);
   for (const text of await rows(page).allInnerTexts()) expect(text).toMatch(/Zoë Carrow.*49/s);

@@ -212,10 +212,15 @@ const LOAN = {
 };
 
 /** A deal of so many options of 360 payments, brought in as a file; its address. */
-async function optionsBroughtIn(page: Page, address: string, count: number): Promise<string> {
+async function optionsBroughtIn(
+  page: Page,
+  address: string,
+  count: number,
+  structure: object = LOAN.structure,
+): Promise<string> {
   const options = Array.from({ length: count }, (_, k) => ({
     ...LOAN,
-    structure: { ...LOAN.structure, down: { amount: `${3000 + 1000 * k}.00` } },
+    structure: { ...structure, down: { amount: `${3000 + 1000 * k}.00` } },
   }));
   const text = JSON.stringify({ format: "kellux-deal", version: 2, currency: "USD", options });
   const answer = await page.request.post(`${address}/api/deals/import`, {
@@ -243,6 +248,20 @@ export async function mapOpenCosts(browser: Browser, address: string): Promise<n
     await page.goto(await optionsBroughtIn(page, at, 4));
     await page.getByRole("button", { name: "Map", exact: true }).click();
     await page.getByRole("application").waitFor();
+    const devtools = await page.context().newCDPSession(page);
+    await devtools.send("Performance.enable");
+    return { page, devtools };
+  };
+  const [costs = []] = await keyPressCosts(browser, [address], open);
+  return costs;
+}
+
+/** Key presses in a deal of four options, each with every kind of line. */
+export async function fullOptionsCosts(browser: Browser, address: string): Promise<number[]> {
+  const open = async (opened: Browser, at: string): Promise<Desk> => {
+    const page = await opened.newPage({ viewport: { width: 1280, height: 800 } });
+    await page.goto(await optionsBroughtIn(page, at, 4, FULL_STRUCTURE));
+    await page.getByText(`${PAYMENTS} payments`).waitFor();
     const devtools = await page.context().newCDPSession(page);
     await devtools.send("Performance.enable");
     return { page, devtools };

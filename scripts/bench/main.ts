@@ -3,6 +3,7 @@ import { benchCore, compareCore } from "./core";
 import {
   dealScript,
   emptyScript,
+  fullOptionsCosts,
   fullStructureCosts,
   keyPressCosts,
   leaseCosts,
@@ -14,6 +15,7 @@ import {
 import { benchFiles } from "./files";
 import { benchHistory } from "./history";
 import { benchMaps } from "./map";
+import { benchMoves } from "./moves";
 import { benchOthersWait } from "./others-wait";
 import { benchRegister } from "./register";
 import { say } from "./say";
@@ -35,6 +37,7 @@ export async function measure({ here, against, empty }: Measured): Promise<void>
   const subject: typeof Subject = await import(here.subject);
   // Before all else: where maps are made, nothing else is.
   benchMaps();
+  benchMoves();
   await benchCore(subject);
   await benchHistory();
   const trees = [{ name: "", folder: here.folder }];
@@ -64,6 +67,11 @@ async function benchScreen(trees: { name: string; folder: string }[], empty: str
     const costs = await keyPressCosts(browser, desks);
     for (const [k, list] of costs.entries()) sayKeyPress(trees[k]?.name ?? "", list);
     sayKeyPress(" and a full structure", await fullStructureCosts(browser, desks[0] as string));
+    sayKeyPress(
+      ", a full structure, four options",
+      await fullOptionsCosts(browser, desks[0] as string),
+      "target ≤ 1 frame",
+    );
     sayKeyPress(" of a lease", await leaseCosts(browser, desks[0] as string));
     sayKeyPress(
       ", four options, the map open",

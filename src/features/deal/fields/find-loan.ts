@@ -31,6 +31,14 @@ export function findInLoan(
     : withKnown(open, knownOfQuote(quote, "endDate"));
 }
 
+/** The first extra on a date without its amount. */
+function withOpenExtra(plan: DealFile["plan"]): DealFile["plan"] {
+  const [first, ...others] = plan.extra?.once ?? [];
+  if (!first) return plan;
+  const { amount: _, ...open } = first;
+  return { ...plan, extra: { ...plan.extra, once: [open, ...others] } };
+}
+
 const shownPayment = (quote: Quote | null) =>
   quote ? String(knownOfQuote(quote, "payment").payment) : undefined;
 
@@ -54,6 +62,8 @@ function withoutFigure(file: DealFile, find: LoanFind): DealFile {
         ...file,
         plan: withOptional(plan, "extra", plan.extra && withOptional(plan.extra, "each", undefined)),
       };
+    case "lump":
+      return { ...file, plan: withOpenExtra(plan) };
     default:
       return file;
   }

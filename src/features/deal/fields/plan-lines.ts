@@ -1,6 +1,6 @@
-import { HIGHEST_STEP_PERCENT, MOST_PAYMENTS, wholeText } from "@/core";
+import { HIGHEST_STEP_PERCENT, isoDate, MOST_PAYMENTS, wholeText } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
-import { readAmount, typedAmount } from "./amount-text";
+import { foundAmount, readAmount, typedAmount } from "./amount-text";
 import { NO_DATE, readTypedDate, typedDate } from "./date-text";
 import { bad, good, type LoanField, type Reading } from "./field";
 import { type PlanListName, type PlanLists, planRows, withPlanRows } from "./plan-rows";
@@ -100,6 +100,7 @@ function dateOfRow(list: "once" | "datedPayments", index: number): LoanField {
 function amountOfRow(list: "once" | "datedPayments", index: number): LoanField {
   return {
     label: `${ROW_NAMES[list]} ${index + 1}: amount`,
+    ...(list === "once" && index === 0 && { finds: "lump", foundAs: ["lump"] as const }),
     read: (text, file) => {
       const row = planRows(file.plan, list)[index];
       if (!row) return good(file);
@@ -112,6 +113,12 @@ function amountOfRow(list: "once" | "datedPayments", index: number): LoanField {
         ? withRow(file, list, index, { ...row, amount: read.amount })
         : bad(read.sentence);
     },
-    show: ({ inputs }) => typedAmount(inputs, planRows(inputs.plan, list)[index]?.amount),
+    show: ({ inputs, quote }) => {
+      const row = planRows(inputs.plan, list)[index];
+      if (list !== "once" || inputs.find !== "lump" || row?.amount !== undefined)
+        return typedAmount(inputs, row?.amount);
+      const found = quote?.filled.plan.extra?.once?.find(({ date }) => isoDate(date) === row?.date);
+      return foundAmount(inputs, found?.amount ?? undefined);
+    },
   };
 }

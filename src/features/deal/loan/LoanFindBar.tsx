@@ -18,6 +18,7 @@ const FINDS: readonly (readonly [LoanFind, string])[] = [
   ["payments", "number of payments"],
   ["balloon", "balloon"],
   ["extra", "extra each time"],
+  ["lump", "extra on a date"],
 ];
 
 // A deal begins with finding its payment: the screen starts without the code for more.
@@ -60,11 +61,14 @@ function foundName(figure: DealFile["find"], { purpose }: DealFile["structure"])
 }
 
 /** The figures that can be found instead. */
-function findsOf({ find, from, structure }: DealFile): typeof FINDS {
+function findsOf({ find, from, structure, plan }: DealFile): typeof FINDS {
+  const hasDated = (plan.extra?.once?.length ?? 0) > 0;
   const isPersonal = structure.purpose !== undefined;
   const now = FOUND_NAMES[find].name;
   return FINDS.filter(
     ([figure]) =>
-      (FOUND_NAMES[figure].name !== now || from !== undefined) && !(isPersonal && figure === "allowance"),
+      (FOUND_NAMES[figure].name !== now || from !== undefined) &&
+      !(isPersonal && figure === "allowance") &&
+      (figure !== "lump" || hasDated),
   ).map(([figure, word]) => [figure, isPersonal && figure === "price" ? "amount" : word] as const);
 }
