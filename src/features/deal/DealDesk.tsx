@@ -32,7 +32,7 @@ import { KEPT_STEPS } from "./desk/kept-steps-key";
 import { useWarmUp } from "./desk/use-warm-up";
 import type { View } from "./desk/views";
 import type { OptionAction } from "./option";
-import { provideLoaders } from "./option/loaded";
+import { onRestLoaded, provideLoaders } from "./option/loaded";
 import { OptionContext } from "./option/option-context";
 import { useLoaded, whenBothKindsAreLoaded, whenLoaded, whenRestIsLoaded } from "./option/use-loaded";
 import { DeskBody } from "./views/DeskBody";
@@ -138,6 +138,7 @@ function Desk({ deal, house }: Props) {
     [kind],
   );
   const again = useCallback(() => dispatch({ type: "option", action: { type: "again" } }), []);
+  useEffect(() => onRestLoaded(again), [again]);
   useWarmUp(again, option.inputs.find === "payment" && !isFrozen);
   const edit = useEdit(state, dispatch);
   const [view, show] = useState<View>("repayment");

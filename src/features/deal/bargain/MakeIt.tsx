@@ -54,7 +54,8 @@ export function MakeIt({ children }: Props) {
       </select>
       <input
         id={WISH_FIELD}
-        data-own-undo
+        // A wish that was taken is undone like any change of the deal.
+        data-own-undo={isWish || undefined}
         aria-label="Make it"
         className="field w-28 text-right"
         autoComplete="off"

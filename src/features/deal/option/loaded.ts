@@ -45,6 +45,15 @@ function takeLoan(loaded: Loan): void {
 function takeRest(loaded: Rest): void {
   rest = loaded;
   provideFields(loaded.rareLoanField);
+  for (const listener of listeners) listener();
+}
+
+const listeners = new Set<() => void>();
+
+/** Does something once what only some loans need is there; the returned function leaves it. */
+export function onRestLoaded(listener: () => void): () => void {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
 }
 
 /** Loads what every loan needs, where it is not there yet; rejects where the server is away, as the others do. */

@@ -103,7 +103,7 @@ export function optionReducer(state: OptionState, action: OptionAction): OptionS
       return withInputs(cleared(state, "lease/known"), inputs);
     }
     case "again":
-      return withInputs(state, state.inputs);
+      return readAgain(withInputs(state, state.inputs));
     case "kind":
       return ofKind(state, action.kind);
   }
@@ -142,6 +142,12 @@ function typeIn(state: OptionState, field: FieldName, text: string): OptionState
   return reading.ok
     ? withInputs({ ...state, typed, errors, bases }, reading.file)
     : { ...state, typed, bases, errors: { ...errors, [field]: reading.sentence } };
+}
+
+/** What is being typed and could not be read is read once more: what understands it may be there by now. */
+function readAgain(state: OptionState): OptionState {
+  const unread = (Object.keys(state.errors) as FieldName[]).filter(field => state.typed[field] !== undefined);
+  return unread.reduce((now, field) => typeIn(now, field, now.typed[field] ?? ""), state);
 }
 
 /** What was typed and could be read stands in its field from now on; the rest is read once more, as it may be by now. */
