@@ -1,5 +1,7 @@
-import { useState } from "react";
+import { useRef, useState } from "react";
 import type { FieldName } from "../fields";
+import type { Slip } from "../fields/slips";
+import { plainFieldText } from "../option";
 import { asideAt } from "../option/asides";
 import { useNotation, useOption } from "../option/option-context";
 
@@ -8,7 +10,12 @@ export function FieldAside({ field }: { field: FieldName }) {
   const { option, act } = useOption();
   const { say } = useNotation();
   const [settled, setSettled] = useState<string>();
-  const { understood, slip } = asideAt(option, field);
+  const { understood, slip: present } = asideAt(option, field);
+  const kept = useRef<{ slip: Slip; value: string }>(undefined);
+  const value = plainFieldText(option, field);
+  // What can be read in two ways is still asked about once its field is left, until its figure is another one.
+  if (option.typed[field] !== undefined) kept.current = present && { slip: present, value };
+  const slip = present ?? (kept.current?.value === value ? kept.current.slip : undefined);
   const isAsked = slip !== undefined && slip.sentence + slip.meant !== settled;
   if (understood === undefined && !isAsked) return null;
   return (
@@ -20,6 +27,8 @@ export function FieldAside({ field }: { field: FieldName }) {
           <button
             type="button"
             className="btn btn-xs"
+            // A press that took the focus from the field would move what is pressed.
+            onMouseDown={event => event.preventDefault()}
             onClick={() => {
               act({ type: "typed", field: slip.take.field, text: say(slip.take.text) });
               act({ type: "left", field: slip.take.field });
@@ -30,6 +39,7 @@ export function FieldAside({ field }: { field: FieldName }) {
           <button
             type="button"
             className="btn btn-ghost btn-xs"
+            onMouseDown={event => event.preventDefault()}
             onClick={() => setSettled(slip.sentence + slip.meant)}
           >
             it is right

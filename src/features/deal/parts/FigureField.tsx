@@ -1,5 +1,5 @@
 import { Target } from "lucide-react";
-import { lazy, memo, Suspense } from "react";
+import { lazy, memo, Suspense, useRef } from "react";
 import { type FieldName, fieldOf, isFoundIn } from "../fields";
 import { fieldError, fieldText, fieldUnit, isStale, shownQuote } from "../option";
 import { isUnderstanding } from "../option/loaded";
@@ -134,7 +134,9 @@ const ASKED = /^(lease\/)?(yearlyRate|years|price|down|firstPayment)$/;
 export function FieldError({ field }: { field: FieldName }) {
   const { option } = useOption();
   const error = fieldError(option, field);
-  const hasAside = isUnderstanding() && (field in option.typed || ASKED.test(field));
+  const wasTyped = useRef(false);
+  if (field in option.typed) wasTyped.current = true;
+  const hasAside = isUnderstanding() && (wasTyped.current || ASKED.test(field));
   return (
     <>
       {error && (
