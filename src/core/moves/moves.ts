@@ -11,7 +11,7 @@ import type { Move, Wanted } from "./move";
  * @param deal a loan or a lease that asks for its payment, with nothing missing
  * @param wanted at most so much, in minor units, or an end by a date, as a day number
  * @returns a walk, one candidate after the other; none where the deal has no answer
- * @example [...walkMoves(deal, { figure: "payment", value: 60_000 })][0] // { figure: "down", from: 300000, to: 799606, after: { payment: 60000, … } }
+ * @example [...walkMoves(deal, { figure: "payment", value: 60_000 })][0] // { figure: "down", from: 300000, to: 799641, after: { payment: 60000, … } }
  */
 export function* walkMoves(deal: Mapped, wanted: Wanted): Generator<Move, void, void> {
   yield* isLease(deal) ? leaseMoves(deal, wanted) : loanMoves(deal as Deal, wanted);

@@ -22,7 +22,12 @@ const FOUND_NAMES = {
  *
  * @param plan what was asked
  * @param answer its answer by solveTimeValue
- * @example timeValueWorking(plan, answer).formula // "money now × g + payment × (g − 1) ÷ i + money at the end = 0, …"
+ * @example
+ * const plan = {
+ *   find: "payment", currency: "USD", frequency: "monthly", yearlyRate: "6", payments: 60, payment: null,
+ *   presentValue: { amount: 1_000_000, direction: "received" }, futureValue: { amount: 0, direction: "paid" },
+ * };
+ * timeValueWorking(plan, solveTimeValue(plan).value).result // "− 193.33"
  */
 export function timeValueWorking(plan: TimeValue, answer: TimeValueAnswer): WorkingStep {
   const { presentValue, payment, futureValue, payments, yearlyRate } = answer;
@@ -92,7 +97,7 @@ export function timeValueWorking(plan: TimeValue, answer: TimeValueAnswer): Work
  *
  * @param figure percent, or a money factor
  * @param result the same stated the other way
- * @example rateWorking(12, { kind: "nominal", compounding: "monthly" }, { kind: "effective" }, 12.6825).parts[0].result // "1.126825…"
+ * @example rateWorking(12, { kind: "nominal", compounding: "monthly" }, { kind: "effective" }, 12.6825).parts[0].result // "1.1268250301"
  */
 export function rateWorking(figure: number, from: RateKind, to: RateKind, result: number): WorkingStep {
   const effective = convertRate(figure, from, { kind: "effective" });
@@ -149,7 +154,10 @@ const FROM_GROWTH: Record<RateKind["kind"], string> = {
  *
  * @param apr by annualPercentageRate
  * @param effective percent a year, by effectiveAnnualRate
- * @example flowsWorking(transaction, apr, 6.17).parts.length // 2
+ * @example
+ * const advances = [{ date: parseIsoDate("1978-01-10"), amount: 500_000 }];
+ * const transaction = { advances, payments: monthly(24, "1978-02-10", 23_000) };
+ * flowsWorking(transaction, annualPercentageRate(transaction).value, 10.13).result // "9.685708 %"
  */
 export function flowsWorking(
   { advances, payments }: Transaction,
