@@ -8,7 +8,6 @@ import { SaveStatusLine } from "@/features/saving/SaveStatusLine";
 import type { StockVehicle } from "@/server/contract";
 import { useDesk } from "./desk/desk-context";
 import { deskDocument } from "./desk/desk-state";
-import { saveDealFile } from "./desk/save-deal-file";
 import { STATUS_NAMES } from "./desk/status-names";
 import { NameField, type Suggestion } from "./NameField";
 import { hasErrors } from "./option";
@@ -103,7 +102,11 @@ export function DealHeader({ status, fileName, children }: Props) {
       <button
         type="button"
         className="btn btn-ghost btn-sm"
-        onClick={() => saveDealFile(fileName, deskDocument(state))}
+        onClick={async () => {
+          // Written now and then: the screen starts without the code for it.
+          const { saveDealFile } = await import("./desk/save-deal-file");
+          saveDealFile(fileName, deskDocument(state));
+        }}
       >
         <FileDown size={16} aria-hidden="true" />
         Deal file

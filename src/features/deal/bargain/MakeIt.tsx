@@ -67,7 +67,7 @@ export function MakeIt({ children }: Props) {
       />
       {children(find)}
       {isWish && (
-        <Suspense fallback={<p className="basis-full text-faint">Reckoning what would have to move …</p>}>
+        <Suspense fallback={null}>
           <Moves ref={moves} figure={asked} text={text} onWrong={setWrong} onTaken={() => setText("")} />
         </Suspense>
       )}

@@ -8,17 +8,17 @@ import { useLoan } from "../option/option-context";
 import { WorkingButton } from "../parts/WorkingButton";
 import { WorkingsHere } from "../parts/WorkingsHere";
 
-/** What the screen finds, by the word of its button. */
-const FINDS: readonly (readonly [LoanFind, string])[] = [
-  ["payment", "payment"],
-  ["price", "price"],
-  ["down", "cash down"],
-  ["allowance", "trade-in"],
-  ["yearlyRate", "rate"],
-  ["payments", "number of payments"],
-  ["balloon", "balloon"],
-  ["extra", "extra each time"],
-  ["lump", "extra on a date"],
+/** What the screen finds. */
+const FINDS: readonly LoanFind[] = [
+  "payment",
+  "price",
+  "down",
+  "allowance",
+  "yearlyRate",
+  "payments",
+  "balloon",
+  "extra",
+  "lump",
 ];
 
 // A deal begins with finding its payment: the screen starts without the code for more.
@@ -60,15 +60,14 @@ function foundName(figure: DealFile["find"], { purpose }: DealFile["structure"])
   return figure === "price" && purpose !== undefined ? "amount" : FOUND_NAMES[figure].name;
 }
 
-/** The figures that can be found instead. */
-function findsOf({ find, from, structure, plan }: DealFile): typeof FINDS {
+/** The figures that can be found instead, by the words of their buttons. */
+function findsOf({ find, from, structure, plan }: DealFile): (readonly [LoanFind, string])[] {
   const hasDated = (plan.extra?.once?.length ?? 0) > 0;
-  const isPersonal = structure.purpose !== undefined;
   const now = FOUND_NAMES[find].name;
   return FINDS.filter(
-    ([figure]) =>
+    figure =>
       (FOUND_NAMES[figure].name !== now || from !== undefined) &&
-      !(isPersonal && figure === "allowance") &&
+      (figure !== "allowance" || structure.purpose === undefined) &&
       (figure !== "lump" || hasDated),
-  ).map(([figure, word]) => [figure, isPersonal && figure === "price" ? "amount" : word] as const);
+  ).map(figure => [figure, figure === "lump" ? "extra on a date" : foundName(figure, structure)]);
 }

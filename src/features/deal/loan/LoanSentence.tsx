@@ -1,4 +1,4 @@
-import { memo } from "react";
+import { lazy, memo, Suspense } from "react";
 import { FREQUENCY_NAMES, type Quote } from "@/core";
 import { longDateIn } from "@/exchange/notation";
 import { moneyText } from "@/features/figures/format";
@@ -15,6 +15,15 @@ export const LoanSentence = memo(function LoanSentence() {
 });
 
 type Money = (minor: number) => string;
+
+// Few loans skip dates, change their payment, or end before their time.
+const EndText = lazy(() => import("./EndText").then(({ EndText: text }) => ({ default: text })));
+
+const endsOtherwise = ({ payments, paymentsMade, plannedPayments, filled: { plan } }: Quote) =>
+  payments !== paymentsMade ||
+  payments !== plannedPayments ||
+  plan.steps !== undefined ||
+  plan.extra !== undefined;
 
 /** Amounts of an answer with the currency's symbol. */
 function useMoney({ deal }: Quote): Money {
@@ -72,7 +81,13 @@ function Sentence({ quote }: { quote: Quote }) {
           left to pay at the end
         </>
       )}
-      . {endText(quote, money)}
+      .
+      {endsOtherwise(quote) && (
+        <Suspense fallback={null}>
+          {" "}
+          <EndText quote={quote} money={money} />
+        </Suspense>
+      )}
     </>
   );
 }
@@ -151,39 +166,4 @@ function leadText(quote: Quote): string {
 /** Whether every payment date but the last asks for the same payment. */
 function staysLevel({ isLevel, paymentsMade, payments }: Quote): boolean {
   return isLevel && paymentsMade === payments;
-}
-
-/** Payments that are left out, and why the loan ends sooner than planned. */
-function endText(quote: Quote, money: Money): string {
-  const { plannedPayments, payments, paymentsMade, saved } = quote;
-  const without = payments - paymentsMade;
-  const early = plannedPayments - payments;
-  return [
-    without > 0 ? `On ${without} of the dates nothing is paid.` : "",
-    stepsText(quote),
-    saved ? `Extra payments save ${savedText(saved, money)}.` : "",
-    early > 0 && !saved ? `Rounding up ends the loan ${times(early)} early.` : "",
-  ]
-    .filter(Boolean)
-    .join(" ");
-}
-
-/** When the payment changes. */
-function stepsText({ filled: { plan } }: Quote): string {
-  const steps = plan.steps ?? [];
-  if (steps.length === 0) return "";
-  if (steps.length > MOST_STEPS_SAID) return `The payment changes ${steps.length} times.`;
-  const numbers = steps.map(({ from }) => String(from));
-  const list = numbers.length > 1 ? `${numbers.slice(0, -1).join(", ")} and ${numbers.at(-1)}` : numbers[0];
-  return `The payment changes from payment ${list} on.`;
-}
-
-const MOST_STEPS_SAID = 3;
-
-function times(count: number): string {
-  return `${count} ${count === 1 ? "payment" : "payments"}`;
-}
-
-function savedText({ interest, payments }: NonNullable<Quote["saved"]>, money: Money): string {
-  return `${money(interest)}${payments > 0 ? ` and ${times(payments)}` : ""}`;
 }

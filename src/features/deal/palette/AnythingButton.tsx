@@ -1,37 +1,34 @@
-import { Search } from "lucide-react";
-import { lazy, Suspense, useCallback, useEffect, useRef, useState } from "react";
+import { lazy, Suspense, useEffect, useRef, useState } from "react";
 
 // Asked for now and then: the screen starts without the code for it.
-const Palette = lazy(() => import("./Palette").then(({ Palette: palette }) => ({ default: palette })));
-const Shortcuts = lazy(() =>
-  import("./Shortcuts").then(({ Shortcuts: shortcuts }) => ({ default: shortcuts })),
-);
+const Anything = lazy(() => import("./Anything").then(({ Anything: anything }) => ({ default: anything })));
 
+/** What is open: all that can be done, or the keys for it. */
 type Panel = "palette" | "shortcuts";
 
 /** Everything that can be done, by its name: `Ctrl K`; and the keys for it: `Ctrl /`. */
 export function AnythingButton() {
   const [open, setOpen] = useState<Panel | null>(null);
   const before = useRef<Element | null>(null);
-  const show = useCallback((panel: Panel) => {
+  const show = (panel: Panel) => {
     before.current = document.activeElement;
-    setOpen(now => (now === panel ? null : panel));
-  }, []);
-  const close = useCallback((isBack: boolean) => {
+    setOpen(open === panel ? null : panel);
+  };
+  const close = (isBack: boolean) => {
     setOpen(null);
-    if (isBack) (before.current as HTMLElement | null)?.focus?.();
-  }, []);
+    if (isBack) (before.current as HTMLElement | null)?.focus();
+  };
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
       if (!(event.ctrlKey || event.metaKey) || event.altKey) return;
-      const panel = event.key.toLowerCase() === "k" ? "palette" : event.key === "/" ? "shortcuts" : null;
+      const panel = { k: "palette", "/": "shortcuts" }[event.key.toLowerCase()] as Panel | undefined;
       if (!panel) return;
       event.preventDefault();
       show(panel);
     };
     window.addEventListener("keydown", press);
     return () => window.removeEventListener("keydown", press);
-  }, [show]);
+  });
   return (
     <div className="relative">
       <button
@@ -41,19 +38,12 @@ export function AnythingButton() {
         className="btn btn-sm border-base-300 bg-base-100 font-normal text-faint"
         onClick={() => show("palette")}
       >
-        <Search size={15} aria-hidden="true" />
         Do anything
         <kbd className="kbd kbd-sm max-md:hidden">Ctrl K</kbd>
       </button>
-      {open && (
-        <Suspense fallback={null}>
-          {open === "palette" ? (
-            <Palette onClose={close} onShortcuts={() => setOpen("shortcuts")} />
-          ) : (
-            <Shortcuts onClose={close} />
-          )}
-        </Suspense>
-      )}
+      <Suspense fallback={null}>
+        {open && <Anything panel={open} onClose={close} onPanel={setOpen} />}
+      </Suspense>
     </div>
   );
 }

@@ -1,0 +1,16 @@
+import { Palette } from "./Palette";
+import { Shortcuts } from "./Shortcuts";
+
+type Props = {
+  panel: "palette" | "shortcuts";
+  onClose: (isBack: boolean) => void;
+  onPanel: (panel: "shortcuts") => void;
+};
+
+/** All that can be done, or the keys for it. */
+export const Anything = ({ panel, onClose, onPanel }: Props) =>
+  panel === "palette" ? (
+    <Palette onClose={onClose} onShortcuts={() => onPanel("shortcuts")} />
+  ) : (
+    <Shortcuts onClose={onClose} />
+  );
