@@ -44,7 +44,7 @@ function firstQuestions(notation: Place["notation"]): Questions {
       texts: {
         presentValue: there("2,000.00"),
         payment: there("300.00"),
-        futureValue: there("20,000.00"),
+        futureValue: there("20,200.00"),
         payments: "",
         yearlyRate: "3",
       },
