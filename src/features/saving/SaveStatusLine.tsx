@@ -6,7 +6,11 @@ import type { SaveStatus } from "./autosave";
 export function SaveStatusLine({ status, unreadable }: { status: SaveStatus; unreadable: boolean }) {
   const { tone, icon, text } = sayStatus(status, unreadable);
   return (
-    <p role="status" className={`flex min-w-28 items-center gap-1.5 text-sm ${tone}`} data-testid="save-status">
+    <p
+      role="status"
+      className={`flex min-w-28 items-center gap-1.5 text-sm ${tone}`}
+      data-testid="save-status"
+    >
       {icon}
       <span>{text}</span>
     </p>
