@@ -47,28 +47,3 @@ export function Blank({ label, value, isFound, isWrong, onFind, onChange, size =
     </span>
   );
 }
-
-type WordProps<Value extends string> = {
-  label: string;
-  value: Value;
-  choices: readonly (readonly [Value, string])[];
-  onChange: (value: Value) => void;
-};
-
-/** A word of a sentence that can be another one. */
-export function Word<Value extends string>({ label, value, choices, onChange }: WordProps<Value>) {
-  return (
-    <select
-      aria-label={label}
-      className="choice-in-words"
-      value={value}
-      onChange={event => onChange(event.target.value as Value)}
-    >
-      {choices.map(([each, words]) => (
-        <option key={each} value={each}>
-          {words}
-        </option>
-      ))}
-    </select>
-  );
-}

@@ -1,7 +1,8 @@
 import { convertRate, type Result } from "@/core";
 import { rateWorking } from "@/core/working";
 import type { FreeQuestion } from "@/exchange/questions/questions.schema";
-import { Blank, Word } from "./Blank";
+import { ChoiceInWords } from "@/features/deal/parts/ChoiceInWords";
+import { Blank } from "./Blank";
 import { type Place, plainTyped, usePlace } from "./place";
 import { QuestionCard } from "./QuestionCard";
 import { isFlat, kindOf, otherWays, type RateAsked, rateQuestion, statedText, WAYS } from "./rate";
@@ -77,14 +78,14 @@ export function RateCard({ asked, onChange }: Props) {
         onChange={text => onChange({ ...asked, text })}
       />
       {unit(asked.from)}{" "}
-      <Word
+      <ChoiceInWords
         label="How the rate is stated"
         value={asked.from}
         choices={WAYS}
         onChange={from => onChange({ ...asked, from })}
       />{" "}
       as one{" "}
-      <Word
+      <ChoiceInWords
         label="How it is to be stated"
         value={asked.to}
         choices={WAYS}

@@ -7,7 +7,8 @@ import {
   type TimeValueAnswer,
 } from "@/core";
 import { timeValueWorking } from "@/core/working";
-import { Blank, Word } from "./Blank";
+import { ChoiceInWords } from "@/features/deal/parts/ChoiceInWords";
+import { Blank } from "./Blank";
 import { amountText, usePlace } from "./place";
 import { QuestionCard } from "./QuestionCard";
 import {
@@ -81,7 +82,7 @@ function useBlanks({ asked, onChange }: Props) {
     const found = figure === asked.find && answer ? answer[figure].direction : undefined;
     if (found) return found === "received" ? "receive" : "pay";
     return (
-      <Word
+      <ChoiceInWords
         label={label}
         value={asked.directions[figure]}
         choices={DIRECTIONS}
@@ -92,7 +93,7 @@ function useBlanks({ asked, onChange }: Props) {
     );
   };
   const every = (
-    <Word
+    <ChoiceInWords
       label="How often"
       value={asked.frequency}
       choices={FREQUENCIES}
@@ -100,7 +101,7 @@ function useBlanks({ asked, onChange }: Props) {
     />
   );
   const when = (
-    <Word
+    <ChoiceInWords
       label="When in a period"
       value={asked.timing}
       choices={TIMINGS}
@@ -108,7 +109,7 @@ function useBlanks({ asked, onChange }: Props) {
     />
   );
   const added = (
-    <Word
+    <ChoiceInWords
       label="How often interest is added"
       value={asked.compounding as (typeof COMPOUNDINGS)[number][0]}
       choices={COMPOUNDINGS}

@@ -1,8 +1,8 @@
 import { type KeyboardEvent, lazy, type ReactNode, Suspense, useRef, useState } from "react";
-import type { WantedFigure } from "@/core/moves";
 import { useDesk } from "../desk/desk-context";
 import type { DeskFind } from "../fields";
 import { useOption } from "../option/option-context";
+import { ChoiceInWords } from "../parts/ChoiceInWords";
 import { WISH_FIELD } from "../parts/places";
 import type { MovesHandle } from "./Moves";
 import { wishesOf } from "./wishes";
@@ -40,18 +40,7 @@ export function MakeIt({ children }: Props) {
       <label htmlFor={WISH_FIELD} className="text-faint">
         Make the
       </label>
-      <select
-        aria-label="Which figure is wanted"
-        className="choice-in-words"
-        value={asked}
-        onChange={event => wish(event.target.value as WantedFigure)}
-      >
-        {wishes.map(([each, name]) => (
-          <option key={each} value={each}>
-            {name}
-          </option>
-        ))}
-      </select>
+      <ChoiceInWords label="Which figure is wanted" value={asked} choices={wishes} onChange={wish} />
       <input
         id={WISH_FIELD}
         // A wish that was taken is undone like any change of the deal.

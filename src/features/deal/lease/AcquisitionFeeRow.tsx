@@ -1,6 +1,7 @@
 import type { LeasePlanFile } from "@/exchange/lease-file";
 import { withOptional } from "../fields";
 import { useLease } from "../option/option-context";
+import { ChoiceInWords } from "../parts/ChoiceInWords";
 import { TallyRow } from "../structure/TallyRow";
 import { useStructure } from "../structure/use-structure";
 
@@ -33,24 +34,18 @@ export function AcquisitionFeeRow({ fee }: { fee: Fee }) {
       running={isCapitalised ? (runningOf("acquisitionFee")[0] ?? "") : "not in it"}
       remark={
         <>
-          <select
-            aria-label="How the acquisition fee is paid"
-            className="choice-in-words"
+          <ChoiceInWords
+            label="How the acquisition fee is paid"
             value={wayOf(fee)}
-            onChange={event => {
-              const members = WAYS.find(([way]) => way === event.target.value)?.[2] ?? {};
+            choices={WAYS.map(([way, words]) => [way, words] as const)}
+            onChange={chosen => {
+              const members = WAYS.find(([way]) => way === chosen)?.[2] ?? {};
               act({
                 type: "lease",
                 change: plan => ({ ...plan, acquisitionFee: { amount: fee.amount, ...members } }),
               });
             }}
-          >
-            {WAYS.map(([way, words]) => (
-              <option key={way} value={way}>
-                {words}
-              </option>
-            ))}
-          </select>{" "}
+          />{" "}
           ·{" "}
           <button
             type="button"

@@ -4,6 +4,7 @@ import { FindOthers } from "../answer/FindOthers";
 import { MakeIt } from "../bargain/MakeIt";
 import { knownOf, LEASE_KNOWN_NAMES } from "../fields/lease-known";
 import { useLease } from "../option/option-context";
+import { ChoiceInWords } from "../parts/ChoiceInWords";
 import { FieldError, FigureField } from "../parts/FigureField";
 import { WorkingButton } from "../parts/WorkingButton";
 import { WorkingsHere } from "../parts/WorkingsHere";
@@ -58,18 +59,12 @@ function GivenFigure() {
   return (
     <>
       <span className="text-faint">for a</span>
-      <select
-        aria-label="Found from which figure"
-        className="choice-in-words"
+      <ChoiceInWords
+        label="Found from which figure"
         value={knownOf(option.inputs)}
-        onChange={event => act({ type: "known", figure: event.target.value as ReturnType<typeof knownOf> })}
-      >
-        {LEASE_KNOWN_NAMES.map(([figure, name]) => (
-          <option key={figure} value={figure}>
-            {name}
-          </option>
-        ))}
-      </select>
+        choices={LEASE_KNOWN_NAMES}
+        onChange={figure => act({ type: "known", figure })}
+      />
       <span className="text-faint">of</span>
       <span className="w-28">
         <FigureField field="lease/known" hideLabel errorElsewhere />

@@ -4,6 +4,7 @@ import type { LeasePlanFile } from "@/exchange/lease-file";
 import { amountText, typedAmountText } from "@/exchange/text";
 import { shownQuote } from "../option";
 import { useLease, useNotation } from "../option/option-context";
+import { ChoiceInWords } from "../parts/ChoiceInWords";
 import { Choice } from "../parts/choices";
 import { FigureField } from "../parts/FigureField";
 import { TakeOut } from "../parts/TakeOut";
@@ -87,15 +88,15 @@ function SecurityKind({ deposit }: { deposit: Deposit }) {
   return (
     <p className="text-faint text-sm leading-tight">
       {isStep && quote && `${say(amountText(quote.securityDeposit, option.inputs.currency))} · `}
-      <select
-        aria-label="How the security deposit is given"
-        className="choice-in-words"
+      <ChoiceInWords
+        label="How the security deposit is given"
         value={isStep ? "step" : "amount"}
-        onChange={event => put(event.target.value === "step" ? { roundedUpTo: "50" } : { amount: "0" })}
-      >
-        <option value="step">the payment, rounded up to this</option>
-        <option value="amount">an amount</option>
-      </select>
+        choices={[
+          ["step", "the payment, rounded up to this"],
+          ["amount", "an amount"],
+        ]}
+        onChange={kind => put(kind === "step" ? { roundedUpTo: "50" } : { amount: "0" })}
+      />
     </p>
   );
 }

@@ -2,6 +2,7 @@ import { formatAmount, type LeaseQuote } from "@/core";
 import type { LeasePlanFile } from "@/exchange/lease-file";
 import { shownQuote } from "../option";
 import { useLease } from "../option/option-context";
+import { ChoiceInWords } from "../parts/ChoiceInWords";
 
 type Kind = "amount" | "listPrice" | "price";
 
@@ -23,21 +24,12 @@ export function ResidualKind() {
   const kind: Kind = "percent" in residual ? (residual.of ?? "listPrice") : "amount";
   return (
     <p className="mt-0.5 text-faint text-sm leading-tight">
-      <select
-        aria-label="How the residual is given"
-        className="choice-in-words"
+      <ChoiceInWords
+        label="How the residual is given"
         value={kind}
-        onChange={event => {
-          const to = event.target.value as Kind;
-          act({ type: "lease", change: plan => ({ ...plan, residual: givenAs(to, quote) }) });
-        }}
-      >
-        {KINDS.filter(([each]) => each !== "listPrice" || listPrice !== undefined).map(([each, words]) => (
-          <option key={each} value={each}>
-            {words}
-          </option>
-        ))}
-      </select>
+        choices={KINDS.filter(([each]) => each !== "listPrice" || listPrice !== undefined)}
+        onChange={to => act({ type: "lease", change: plan => ({ ...plan, residual: givenAs(to, quote) }) })}
+      />
     </p>
   );
 }

@@ -1,6 +1,7 @@
 import type { ReactNode } from "react";
 import { isKnownFor, knownOf, LOAN_KNOWN_NAMES, type LoanKnownName } from "../fields/loan-known";
 import { useLoan } from "../option/option-context";
+import { ChoiceInWords } from "../parts/ChoiceInWords";
 import { FieldError, FigureField } from "../parts/FigureField";
 
 /** While another figure than the payment is found: what it is found from. */
@@ -16,18 +17,12 @@ export function GivenFigure({ children }: { children: ReactNode }) {
   return (
     <>
       <span className="text-faint">for a</span>
-      <select
-        aria-label="Found from which figure"
-        className="choice-in-words"
+      <ChoiceInWords
+        label="Found from which figure"
         value={known}
-        onChange={event => act({ type: "known", figure: event.target.value as LoanKnownName })}
-      >
-        {names.map(([figure, name]) => (
-          <option key={figure} value={figure}>
-            {name}
-          </option>
-        ))}
-      </select>
+        choices={names}
+        onChange={figure => act({ type: "known", figure })}
+      />
       {known !== "endDate" && <span className="text-faint">of</span>}
       <span className="w-32">
         <FigureField field={field} hideLabel errorElsewhere />

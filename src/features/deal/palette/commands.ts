@@ -44,6 +44,14 @@ export const WISH_COMMANDS: readonly (readonly [WantedFigure, string])[] = [
   ["endDate", "end date"],
 ];
 
+/** What a lease calls them. */
+export const LEASE_WISHES: Partial<Record<WantedFigure, WantedFigure>> = {
+  payment: "payment",
+  totalCost: "totalIfReturned",
+  dueAtSigning: "dueAtSigning",
+  endDate: "endDate",
+};
+
 const clean = (text: string | null | undefined) =>
   (text ?? "").replace(/\s+/g, " ").replace(" (being found)", "").trim();
 

@@ -1,13 +1,13 @@
 import { useMemo } from "react";
 import { inNotation } from "@/exchange/notation";
-import { useDesk } from "../desk/desk-context";
+import { type Desk, useDesk } from "../desk/desk-context";
 import { deskDocument } from "../desk/desk-state";
 import { saveDealFile } from "../desk/save-deal-file";
 import { VIEWS, type View } from "../desk/views";
 import { notationIn } from "../option";
-import { useIsFrozen, useOption } from "../option/option-context";
+import { type OpenOption, useIsFrozen, useOption } from "../option/option-context";
 import { roomFor } from "../options/option-changes";
-import { useOptionActions, useOptions } from "../options/use-options";
+import { type CalledOption, type OptionActions, useOptionActions, useOptions } from "../options/use-options";
 import { MORE_OPTIONS, WISH_FIELD } from "../parts/places";
 import {
   buttonCommands,
@@ -15,90 +15,101 @@ import {
   FIND_COMMANDS,
   fieldCommands,
   type Group,
+  LEASE_WISHES,
   WISH_COMMANDS,
 } from "./commands";
 import { phraseOf } from "./phrases";
 
+/** Everything that can be done on the deal screen, in groups; a phrase that is understood comes first. */
+export function useCommands(text: string, onShortcuts: () => void): Group[] {
+  const open = useOption();
+  const isFrozen = useIsFrozen();
+  const desk = useDesk();
+  const options = useOptions();
+  const actions = useOptionActions();
+  const onScreen = useMemo<Group[]>(() => {
+    const root = document.querySelector<HTMLElement>("[data-testid=desk]");
+    if (!root) return [];
+    return [
+      { name: "Fields", commands: fieldCommands(root) },
+      { name: "Buttons on the screen", commands: buttonCommands(root) },
+    ];
+  }, []);
+  return [
+    ...(isFrozen
+      ? []
+      : [
+          { name: "What you say", commands: said(text, open) },
+          { name: "Find and bargain", commands: [...finds(open), ...wishes(open, desk)] },
+        ]),
+    { name: "Views", commands: views(desk, isFrozen) },
+    {
+      name: "Options",
+      commands: [...others(options, actions), ...(isFrozen ? [] : ofOpen(options, actions))],
+    },
+    { name: "Elsewhere", commands: elsewhere(desk, onShortcuts) },
+    ...onScreen,
+  ].filter(({ commands }) => commands.length > 0);
+}
+
+/** What a phrase does; nothing where it is none. */
+function said(text: string, { option, act }: OpenOption): Command[] {
+  const phrase = phraseOf(text, option);
+  if (!phrase) return [];
+  const run = () => {
+    for (const action of phrase.actions) {
+      act(action);
+      if (action.type === "typed") act({ type: "left", field: action.field });
+    }
+  };
+  return [{ id: "phrase", name: text.trim(), says: inNotation(phrase.says, notationIn(option)), run }];
+}
+
+const finds = ({ option, act }: OpenOption): Command[] =>
+  FIND_COMMANDS[option.kind].map(([figure, name]) => ({
+    id: `find-${figure}`,
+    name: `Find the ${name}`,
+    says: `Finds the ${name}; what is found now stays as it is.`,
+    run: () => act({ type: "find", figure }),
+  }));
+
 /** Goes to an element once what was done before is on the screen. */
 const focusSoon = (id: string) => requestAnimationFrame(() => document.getElementById(id)?.focus());
 
-/** Everything that can be done on the deal screen, in groups; a phrase that is understood comes first. */
-export function useCommands(text: string, onShortcuts: () => void): Group[] {
-  const { option, act } = useOption();
-  const isFrozen = useIsFrozen();
-  const { state, view, show, wish } = useDesk();
-  const options = useOptions();
-  const { select, choose, duplicate, moveBy, remove } = useOptionActions();
-  const desk = useMemo(() => document.querySelector<HTMLElement>("[data-testid=desk]"), []);
-  const onScreen = useMemo<Group[]>(
-    () =>
-      desk
-        ? [
-            { name: "Fields", commands: fieldCommands(desk) },
-            { name: "Buttons on the screen", commands: buttonCommands(desk) },
-          ]
-        : [],
-    [desk],
-  );
-  const groups: Group[] = [];
-  const phrase = isFrozen ? undefined : phraseOf(text, option);
-  if (phrase)
-    groups.push({
-      name: "What you say",
-      commands: [
-        {
-          id: "phrase",
-          name: text.trim(),
-          says: inNotation(phrase.says, notationIn(option)),
-          run: () => {
-            for (const action of phrase.actions) {
-              act(action);
-              if (action.type === "typed") act({ type: "left", field: action.field });
-            }
-          },
-        },
-      ],
-    });
-  const opened = options.find(({ isOpen }) => isOpen);
-  const place = options.findIndex(({ isOpen }) => isOpen);
-  if (!isFrozen)
-    groups.push({
-      name: "Find and bargain",
-      commands: [
-        ...FIND_COMMANDS[option.kind].map(
-          ([figure, name]): Command => ({
-            id: `find-${figure}`,
-            name: `Find the ${name}`,
-            says: `Finds the ${name}; what is found now stays as it is.`,
-            run: () => act({ type: "find", figure }),
-          }),
-        ),
-        ...WISH_COMMANDS.filter(([figure]) => option.kind === "loan" || figure in LEASE_WISHES).map(
-          ([figure, name]): Command => ({
-            id: `wish-${figure}`,
-            name: `Make the ${name} another: what would have to move`,
-            says: `Asks what the ${name} should be, and shows what would have to move.`,
-            run: () => {
-              wish(LEASE_WISHES[figure] && option.kind === "lease" ? LEASE_WISHES[figure] : figure);
-              if (option.inputs.find !== "payment") act({ type: "find", figure: "payment" });
-              focusSoon(WISH_FIELD);
-            },
-          }),
-        ),
-      ],
-    });
-  groups.push({
-    name: "Views",
-    commands: (Object.entries(VIEWS) as [View, string][])
-      .filter(([each]) => each !== view && !(isFrozen && (each === "map" || each === "reach")))
-      .map(([each, name]) => ({
-        id: `view-${each}`,
-        name: `Show ${name}`,
-        says: `Shows ${name.toLowerCase()} beside the structure, or in its place.`,
-        run: () => show(each),
-      })),
+function wishes({ option, act }: OpenOption, { wish }: Desk): Command[] {
+  const isLease = option.kind === "lease";
+  return WISH_COMMANDS.flatMap(([figure, name]) => {
+    const wished = isLease ? LEASE_WISHES[figure] : figure;
+    if (!wished) return [];
+    const run = () => {
+      wish(wished);
+      if (option.inputs.find !== "payment") act({ type: "find", figure: "payment" });
+      focusSoon(WISH_FIELD);
+    };
+    return [
+      {
+        id: `wish-${figure}`,
+        name: `Make the ${name} another: what would have to move`,
+        says: `Asks what the ${name} should be, and shows what would have to move.`,
+        run,
+      },
+    ];
   });
-  const ofOptions: Command[] = options
+}
+
+/** A signed deal has nothing that could be moved on a map. */
+const views = ({ view, show }: Desk, isFrozen: boolean): Command[] =>
+  (Object.entries(VIEWS) as [View, string][])
+    .filter(([each]) => each !== view && !(isFrozen && (each === "map" || each === "reach")))
+    .map(([each, name]) => ({
+      id: `view-${each}`,
+      name: `Show ${name}`,
+      says: `Shows ${name.toLowerCase()} beside the structure, or in its place.`,
+      run: () => show(each),
+    }));
+
+const others = (options: readonly CalledOption[], { select }: OptionActions): Command[] =>
+  options
     .filter(({ isOpen }) => !isOpen)
     .map(({ id, called }) => ({
       id: `open-${id}`,
@@ -106,76 +117,80 @@ export function useCommands(text: string, onShortcuts: () => void): Group[] {
       says: "Opens it; the others stay as they are.",
       run: () => select(id),
     }));
-  if (opened && !isFrozen) {
-    if (roomFor({ options }) > 0)
-      ofOptions.push(
-        {
-          id: "duplicate",
-          name: "Duplicate this option",
-          says: "Makes an option more that is like this one, and opens it.",
-          run: () => duplicate(opened.id),
-        },
-        {
-          id: "more-options",
-          name: "More options: other terms, with or without balloon, percents down, as a lease",
-          says: "Opens the panel that makes the usual ones in one step.",
-          run: () => document.getElementById(MORE_OPTIONS)?.click(),
-        },
-      );
-    if (!opened.isChosen)
-      ofOptions.push({
-        id: "choose",
-        name: "Choose this option",
-        says: "Marks it as the one that the customer takes.",
-        run: () => choose(opened.id),
-      });
-    if (place > 0)
-      ofOptions.push({
-        id: "left",
-        name: "Move this option to the left",
-        says: "Moves it one place to the left.",
-        run: () => moveBy(opened.id, -1),
-      });
-    if (options.length > 1)
-      ofOptions.push({
-        id: "delete-option",
-        name: "Delete this option",
-        says: "Deletes it; Ctrl Z brings it back.",
-        run: () => remove(opened.id, opened.called),
-      });
-  }
-  groups.push({ name: "Options", commands: ofOptions });
-  groups.push({
-    name: "Elsewhere",
-    commands: [
-      {
-        id: "deal-file",
-        name: "Deal file",
-        says: "Saves the deal with all its options as a file of its own.",
-        run: () => saveDealFile(state.heading.customer || "New deal", deskDocument(state)),
-      },
-      { id: "keys", name: "Keys", says: "Shows every key that does something.", run: onShortcuts },
-      ...(
-        [
-          ["Deals", "/"],
-          ["Stock", "/stock"],
-          ["Settings", "/settings"],
-        ] as const
-      ).map(([name, href]) => ({
-        id: `to-${name}`,
-        name: `Go to ${name}`,
-        says: `Leaves this deal, which is saved, for ${name.toLowerCase()}.`,
-        run: () => location.assign(href),
-      })),
-    ],
-  });
-  return [...groups, ...onScreen];
+
+/** What can be done with the open option. */
+function ofOpen(options: readonly CalledOption[], actions: OptionActions): Command[] {
+  const place = options.findIndex(({ isOpen }) => isOpen);
+  const opened = options[place];
+  if (!opened) return [];
+  const { id, called, isChosen } = opened;
+  const hasRoom = roomFor({ options }) > 0;
+  const possible: (Command & { isPossible: boolean })[] = [
+    {
+      id: "duplicate",
+      name: "Duplicate this option",
+      says: "Makes an option more that is like this one, and opens it.",
+      isPossible: hasRoom,
+      run: () => actions.duplicate(id),
+    },
+    {
+      id: "more-options",
+      name: "More options: other terms, with or without balloon, percents down, as a lease",
+      says: "Opens the panel that makes the usual ones in one step.",
+      isPossible: hasRoom,
+      run: () => document.getElementById(MORE_OPTIONS)?.click(),
+    },
+    {
+      id: "choose",
+      name: "Choose this option",
+      says: "Marks it as the one that the customer takes.",
+      isPossible: !isChosen,
+      run: () => actions.choose(id),
+    },
+    {
+      id: "left",
+      name: "Move this option to the left",
+      says: "Moves it one place to the left.",
+      isPossible: place > 0,
+      run: () => actions.moveBy(id, -1),
+    },
+    {
+      id: "right",
+      name: "Move this option to the right",
+      says: "Moves it one place to the right.",
+      isPossible: place < options.length - 1,
+      run: () => actions.moveBy(id, 1),
+    },
+    {
+      id: "delete-option",
+      name: "Delete this option",
+      says: "Deletes it; Ctrl Z brings it back.",
+      isPossible: options.length > 1,
+      run: () => actions.remove(id, called),
+    },
+  ];
+  return possible.filter(({ isPossible }) => isPossible);
 }
 
-/** What a lease calls them. */
-const LEASE_WISHES: Partial<Record<string, "payment" | "totalIfReturned" | "dueAtSigning" | "endDate">> = {
-  payment: "payment",
-  totalCost: "totalIfReturned",
-  dueAtSigning: "dueAtSigning",
-  endDate: "endDate",
-};
+const PLACES = [
+  ["Deals", "/"],
+  ["Stock", "/stock"],
+  ["Figures", "/figures"],
+  ["Settings", "/settings"],
+] as const;
+
+const elsewhere = ({ state }: Desk, onShortcuts: () => void): Command[] => [
+  {
+    id: "deal-file",
+    name: "Deal file",
+    says: "Saves the deal with all its options as a file of its own.",
+    run: () => saveDealFile(state.heading.customer || "New deal", deskDocument(state)),
+  },
+  { id: "keys", name: "Keys", says: "Shows every key that does something.", run: onShortcuts },
+  ...PLACES.map(([name, href]) => ({
+    id: `to-${name}`,
+    name: `Go to ${name}`,
+    says: `Leaves this deal, which is saved, for ${name.toLowerCase()}.`,
+    run: () => location.assign(href),
+  })),
+];

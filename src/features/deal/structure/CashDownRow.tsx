@@ -1,6 +1,7 @@
 import { type DownKind, downKind, isFoundIn } from "../fields";
 import { amountOf } from "../option";
 import { useOption } from "../option/option-context";
+import { ChoiceInWords } from "../parts/ChoiceInWords";
 import { NamedRow } from "./NamedRow";
 import { useStructure } from "./use-structure";
 
@@ -44,18 +45,12 @@ function Remark() {
   return (
     <>
       {said} ·{" "}
-      <select
-        aria-label="How the cash down is given"
-        className="choice-in-words"
+      <ChoiceInWords
+        label="How the cash down is given"
         value={kind}
-        onChange={event => act({ type: "downKind", kind: event.target.value as DownKind })}
-      >
-        {KINDS.map(([value, words]) => (
-          <option key={value} value={value}>
-            {words}
-          </option>
-        ))}
-      </select>
+        choices={KINDS}
+        onChange={chosen => act({ type: "downKind", kind: chosen })}
+      />
     </>
   );
 }
