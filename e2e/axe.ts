@@ -1,12 +1,31 @@
 import AxeBuilder from "@axe-core/playwright";
 import { expect, type Page } from "@playwright/test";
 
-/** Holds a page against the rules of WCAG 2.2 AA and good practice. */
-export async function expectNoAxeFindings(page: Page): Promise<void> {
+/** What hangs on colours, and can therefore be right in the light and wrong in the dark. */
+const OF_COLOURS = ["color-contrast", "link-in-text-block"];
+/** Colours change within it. */
+const TRANSITION_MS = 250;
+
+/**
+ * Holds a page against the rules of WCAG 2.2 AA and good practice, in the light; then its colours in the dark.
+ *
+ * @param exclude what is inactive, and may be faint
+ */
+export async function expectNoAxeFindings(page: Page, exclude?: string): Promise<void> {
+  const builder = () => (exclude ? new AxeBuilder({ page }).exclude(exclude) : new AxeBuilder({ page }));
   // What is not alive yet takes no focus.
   await expect(page.locator("main > fieldset:enabled")).toBeAttached();
-  const { violations } = await new AxeBuilder({ page })
-    .withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice"])
-    .analyze();
+  await expectNone(
+    builder().withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice"]),
+  );
+  await page.emulateMedia({ colorScheme: "dark" });
+  await page.waitForTimeout(TRANSITION_MS);
+  await expectNone(builder().withRules(OF_COLOURS));
+  await page.emulateMedia({ colorScheme: "light" });
+  await page.waitForTimeout(TRANSITION_MS);
+}
+
+async function expectNone(builder: AxeBuilder): Promise<void> {
+  const { violations } = await builder.analyze();
   expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map(node => node.html).join(" | ")}`)).toEqual([]);
 }
