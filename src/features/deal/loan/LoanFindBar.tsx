@@ -8,18 +8,8 @@ import { useLoan } from "../option/option-context";
 import { WorkingButton } from "../parts/WorkingButton";
 import { WorkingsHere } from "../parts/WorkingsHere";
 
-/** What the screen finds. */
-const FINDS: readonly LoanFind[] = [
-  "payment",
-  "price",
-  "down",
-  "allowance",
-  "yearlyRate",
-  "payments",
-  "balloon",
-  "extra",
-  "lump",
-];
+/** What the screen finds; a cash down in percent is found as one. */
+const FINDS = (Object.keys(FOUND_NAMES) as LoanFind[]).filter(figure => figure !== "downPercent");
 
 // A deal begins with finding its payment: the screen starts without the code for more.
 const GivenFigure = lazy(() =>
