@@ -11,5 +11,5 @@ export const FOUND_NAMES: Record<FoundFigure, { name: string; working: WorkedFig
   payments: { name: "number of payments", working: "payments" },
   balloon: { name: "balloon", working: "balloon" },
   extra: { name: "extra payment", working: "savedInterest" },
-  lump: { name: "extra payment", working: "savedInterest" },
+  lump: { name: "extra on a date", working: "savedInterest" },
 };

@@ -52,12 +52,11 @@ function foundName(figure: DealFile["find"], { purpose }: DealFile["structure"])
 
 /** The figures that can be found instead, by the words of their buttons. */
 function findsOf({ find, from, structure, plan }: DealFile): (readonly [LoanFind, string])[] {
-  const hasDated = (plan.extra?.once?.length ?? 0) > 0;
   const now = FOUND_NAMES[find].name;
   return FINDS.filter(
     figure =>
-      (FOUND_NAMES[figure].name !== now || from !== undefined) &&
+      (FOUND_NAMES[figure].name !== now || from) &&
       (figure !== "allowance" || structure.purpose === undefined) &&
-      (figure !== "lump" || hasDated),
-  ).map(figure => [figure, figure === "lump" ? "extra on a date" : foundName(figure, structure)]);
+      (figure !== "lump" || plan.extra?.once?.length),
+  ).map(figure => [figure, foundName(figure, structure)]);
 }
