@@ -90,6 +90,9 @@ test("a lease has its own figures", () => {
     },
   } as unknown as DealInputs);
   expect(inputsAfter("factor 200", lease)).toMatchObject({ plan: { moneyFactor: "0.002" } });
+  // A yearly rate of 6 % is 6 ÷ 2,400 as a factor.
+  for (const text of ["36 months at 6", "rate 6 %"])
+    expect(inputsAfter(text, lease)).toMatchObject({ plan: { payments: 36, moneyFactor: "0.0025" } });
   expect(inputsAfter("residual 45 %", lease)).toMatchObject({ plan: { residual: { percent: "45" } } });
   expect(inputsAfter("find residual for payment 600", lease)).toMatchObject({ find: "residualPercent" });
   expect(phraseOf("balloon 5,000", lease)).toBeUndefined();

@@ -1,17 +1,12 @@
 import { isoDate } from "../calendar";
 import { MOST_PAYMENTS } from "../limits";
+import { mappable } from "../map";
 import { currencyDecimals, groupedAmount } from "../money";
-import {
-  evaluateLease,
-  LEASE_NAMES,
-  type Lease,
-  type LeaseFigure,
-  type LeaseKnown,
-  type LeaseQuote,
-} from "../plans/lease";
+import { evaluateLease, LEASE_NAMES, type Lease, type LeaseKnown, type LeaseQuote } from "../plans/lease";
 import { lastWhole } from "../solve";
 import { isDownFromDue } from "../structure";
 import { DUE_IS_GIVEN, type Move, type MoveFigure, type MoveValue, type Standing, type Wanted } from "./move";
+import { opened } from "./opened";
 import { nextUsualTerm } from "./usual-terms";
 
 type Found = Extract<
@@ -21,7 +16,7 @@ type Found = Extract<
 
 /** What of a lease would have to move, one candidate after the other. */
 export function* leaseMoves(given: Lease, wanted: Wanted): Generator<Move, void, void> {
-  const lease = asking(given);
+  const lease = mappable(given);
   const quote = evaluateLease(lease);
   if (!quote.ok) return;
   const now = quote.value;
@@ -30,11 +25,6 @@ export function* leaseMoves(given: Lease, wanted: Wanted): Generator<Move, void,
   for (const figure of figures) yield moved(lease, now, figure, wanted);
   if (lease.plan.inAdvance < now.payments) yield inAdvanceMoved(lease, now, wanted);
   for (const index of (lease.structure.extras ?? []).keys()) yield leftOut(lease, now, index, wanted);
-}
-
-/** The lease asking for its payment. */
-function asking({ from: _, ...lease }: Lease): Lease {
-  return { ...lease, find: "payment", plan: { ...lease.plan, payment: null } };
 }
 
 function moved(lease: Lease, now: LeaseQuote, figure: Found, wanted: Wanted): Move {
@@ -47,18 +37,11 @@ function moved(lease: Lease, now: LeaseQuote, figure: Found, wanted: Wanted): Mo
   const known = wanted.figure as LeaseKnown;
   if (known === "dueAtSigning" && figure !== "down" && isDownFromDue(lease.structure.down))
     return { ...start, sentence: DUE_IS_GIVEN };
+  const open = { ...withOpen(lease, figure), find: figure };
   const found = evaluateLease(
     known === "payment"
-      ? {
-          ...opened(lease, figure),
-          plan: { ...opened(lease, figure).plan, payment: wanted.value },
-          find: figure,
-        }
-      : {
-          ...opened(lease, figure),
-          find: figure as LeaseFigure,
-          from: { figure: known, value: wanted.value },
-        },
+      ? { ...open, plan: { ...open.plan, payment: wanted.value } }
+      : { ...open, from: { figure: known, value: wanted.value } },
   );
   if (!found.ok) return { ...start, sentence: found.failure.sentence };
   const taken = found.value;
@@ -74,22 +57,10 @@ function moved(lease: Lease, now: LeaseQuote, figure: Found, wanted: Wanted): Mo
 const isTotal = (known: LeaseKnown) => known === "totalIfReturned" || known === "totalIfBought";
 
 /** The lease with a figure open that is to be found. */
-function opened(lease: Lease, figure: Found): Lease {
-  const { structure, plan } = lease;
-  switch (figure) {
-    case "price":
-      return { ...lease, structure: { ...structure, price: null } };
-    case "down":
-      return { ...lease, structure: { ...structure, down: null } };
-    case "allowance": {
-      const [first, ...others] = structure.tradeIns;
-      return first
-        ? { ...lease, structure: { ...structure, tradeIns: [{ ...first, allowance: null }, ...others] } }
-        : lease;
-    }
-    default:
-      return { ...lease, plan: { ...plan, [figure]: null } };
-  }
+function withOpen(lease: Lease, figure: Found): Lease {
+  const structure = opened(lease.structure, figure);
+  const isOfPlan = structure === lease.structure && figure !== "allowance";
+  return { ...lease, structure, plan: isOfPlan ? { ...lease.plan, [figure]: null } : lease.plan };
 }
 
 function figureIn({ filled: { structure, plan }, ...quote }: LeaseQuote, figure: Found): MoveValue {
@@ -131,7 +102,7 @@ function usualBeside(
   const { filled, payments } = taken;
   const to = nextUsualTerm(payments, filled.plan.frequency, isMore);
   if (to === undefined) return undefined;
-  const usual = evaluateLease(asking({ ...filled, plan: { ...filled.plan, payments: to } }));
+  const usual = evaluateLease(mappable({ ...filled, plan: { ...filled.plan, payments: to } }));
   return usual.ok && measureOf(usual.value, wanted) <= wanted.value
     ? { to, after: standing(usual.value, taken, "payments") }
     : undefined;

@@ -13,6 +13,7 @@ import {
   type WANTED_OF_LOAN,
   type Wanted,
 } from "./move";
+import { opened } from "./opened";
 import { nextUsualTerm } from "./usual-terms";
 
 /** What can give way of a loan by being another number. */
@@ -75,7 +76,7 @@ function moved(now: Stands, figure: Found, wanted: Wanted): Move {
   const isTerm = figure === "payments" && known === "endDate";
   if (!isTerm && !dependsOn(finder, known))
     return { ...start, sentence: notMoving(now.deal, MEASURES[known].name, NAMES[figure]) };
-  const asked = opened(now.deal, figure);
+  const asked = withOpen(now.deal, figure);
   const found = withFound(
     known === "payment"
       ? { ...asked, find: finder, plan: { ...asked.plan, payment: wanted.value } }
@@ -102,26 +103,13 @@ function notMoving({ structure }: Deal, known: string, moved: string): string {
 }
 
 /** The loan with a figure open that is to be found. */
-function opened(deal: Deal, figure: Found): Deal {
-  const { structure, plan } = deal;
-  switch (figure) {
-    case "price":
-      return { ...deal, structure: { ...structure, price: null } };
-    case "down":
-      return { ...deal, structure: { ...structure, down: null } };
-    case "allowance": {
-      const [first, ...others] = structure.tradeIns;
-      return first
-        ? { ...deal, structure: { ...structure, tradeIns: [{ ...first, allowance: null }, ...others] } }
-        : deal;
-    }
-    case "yearlyRate":
-      return { ...deal, plan: { ...plan, yearlyRate: null } };
-    case "payments":
-      return { ...deal, plan: { ...plan, payments: null } };
-    default:
-      return deal;
-  }
+function withOpen(deal: Deal, figure: Found): Deal {
+  const isOpenInPlan = figure === "yearlyRate" || figure === "payments";
+  return {
+    ...deal,
+    structure: opened(deal.structure, figure),
+    plan: isOpenInPlan ? { ...deal.plan, [figure]: null } : deal.plan,
+  };
 }
 
 function figureIn({ deal: { structure, plan }, found }: Stands, figure: Found): MoveValue {

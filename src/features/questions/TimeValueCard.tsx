@@ -11,15 +11,7 @@ import { ChoiceInWords } from "@/features/deal/parts/ChoiceInWords";
 import { Blank } from "./Blank";
 import { amountText, usePlace } from "./place";
 import { QuestionCard } from "./QuestionCard";
-import {
-  type Amounts,
-  type Asked,
-  answerAsked,
-  type Direction,
-  type Figure,
-  foundText,
-  readAsked,
-} from "./time-value";
+import { type Amounts, type Asked, answerAsked, type Direction, type Figure, foundText } from "./time-value";
 
 type Props = { asked: Asked; onChange: (asked: Asked) => void };
 
@@ -47,7 +39,6 @@ const DIRECTIONS = [
 /** The blanks and words of a question about money over time. */
 function useBlanks({ asked, onChange }: Props) {
   const place = usePlace();
-  const read = readAsked(asked, place);
   const answered = answerAsked(asked, place);
   const answer = answered.ok ? answered.value.answer : null;
   const isMoney = (figure: Figure) => figure !== "payments" && figure !== "yearlyRate";
@@ -72,7 +63,7 @@ function useBlanks({ asked, onChange }: Props) {
       label={label}
       value={shown(figure)}
       isFound={figure === asked.find}
-      isWrong={"wrong" in read && read.wrong === figure && asked.texts[figure] !== ""}
+      isWrong={!answered.ok && answered.failure.figure === figure && asked.texts[figure] !== ""}
       size={isMoney(figure) || figure === asked.find ? "wide" : "narrow"}
       onFind={() => find(figure)}
       onChange={text => onChange({ ...asked, texts: { ...asked.texts, [figure]: text } })}

@@ -46,7 +46,7 @@ const KINDS: Record<Figure, "amount" | "payments" | "percent"> = {
 export const FIGURES = Object.keys(NAMES) as Figure[];
 
 /** The figures read; or the first that cannot be. */
-export function readAsked(
+function readAsked(
   { find, texts, directions, ...rest }: Asked,
   place: Place,
 ): { plan: TimeValue; wrong?: undefined } | { wrong: Figure; sentence: string } {
@@ -93,7 +93,7 @@ export function answerAsked(
 ): Result<{ plan: TimeValue; answer: TimeValueAnswer }> {
   const read = readAsked(asked, place);
   if ("wrong" in read && read.wrong)
-    return { ok: false, failure: { figure: "payment", sentence: read.sentence } };
+    return { ok: false, failure: { figure: read.wrong, sentence: read.sentence } };
   const { plan } = read as { plan: TimeValue };
   const answer = solveTimeValue(plan);
   return answer.ok ? { ok: true, value: { plan, answer: answer.value } } : answer;

@@ -23,6 +23,7 @@ export const FIND_COMMANDS: Record<"loan" | "lease", readonly (readonly [DeskFin
     ["payments", "number of payments"],
     ["balloon", "balloon"],
     ["extra", "extra with every payment"],
+    ["lump", "extra on a date"],
   ],
   lease: [
     ["payment", "payment"],

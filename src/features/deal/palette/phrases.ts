@@ -149,20 +149,29 @@ function partOf(
     ).exec(part);
     const count = last?.[1] && /months?$/i.test(part) ? `${last[1]} m` : last?.[1];
     const text = (first?.[1]?.replace(FILLER, "") ?? count)?.trim();
-    if (text !== undefined && text !== "") return { field, text };
+    if (text !== undefined && text !== "") return RATE.test(field) ? rateOf(text, option) : { field, text };
   }
   // What follows "at" is a rate.
   const isRate = /^[\d.,]+\s*%?$/.test(part) && (isLater || part.endsWith("%"));
-  const field = option.kind === "lease" ? "lease/yearlyRate" : "yearlyRate";
-  return isRate ? { field, text: part.replace(/\s*%$/, "") } : undefined;
+  return isRate ? rateOf(part, option) : undefined;
+}
+
+const RATE = /yearlyRate$/;
+
+/** A yearly rate where the deal has it: a lease by money factor takes the factor that goes with it. */
+function rateOf(typed: string, option: OptionState): { field: FieldName; text: string } {
+  const text = typed.replace(/\s*%$/, "");
+  if (option.kind !== "lease") return { field: "yearlyRate", text };
+  return option.inputs.plan.reckoning === "moneyFactor"
+    ? { field: "lease/moneyFactor", text: `${text} %` }
+    : { field: "lease/yearlyRate", text };
 }
 
 /** A part that a plan does not have yet is added by typing its figure; a lease has the rate that it is reckoned by. */
 function isThere(field: FieldName, option: OptionState): boolean {
-  if (option.kind !== "lease") return true;
-  const { reckoning } = option.inputs.plan;
-  if (field === "lease/yearlyRate") return reckoning === "levelYield";
-  return field !== "lease/moneyFactor" || reckoning === "moneyFactor";
+  return (
+    option.kind !== "lease" || field !== "lease/moneyFactor" || option.inputs.plan.reckoning === "moneyFactor"
+  );
 }
 
 /** The phrase done; undefined where something of it cannot be read or changes nothing. */

@@ -65,13 +65,19 @@ function said(text: string, { option, act }: OpenOption): Command[] {
   return [{ id: "phrase", name: text.trim(), says: inNotation(phrase.says, notationIn(option)), run }];
 }
 
+/** An extra on a date is found where there is one. */
+const canFind = (figure: string, { inputs }: OpenOption["option"]) =>
+  figure !== "lump" || ("extra" in inputs.plan && (inputs.plan.extra?.once?.length ?? 0) > 0);
+
 const finds = ({ option, act }: OpenOption): Command[] =>
-  FIND_COMMANDS[option.kind].map(([figure, name]) => ({
-    id: `find-${figure}`,
-    name: `Find the ${name}`,
-    says: `Finds the ${name}; what is found now stays as it is.`,
-    run: () => act({ type: "find", figure }),
-  }));
+  FIND_COMMANDS[option.kind]
+    .filter(([figure]) => canFind(figure, option))
+    .map(([figure, name]) => ({
+      id: `find-${figure}`,
+      name: `Find the ${name}`,
+      says: `Finds the ${name}; what is found now stays as it is.`,
+      run: () => act({ type: "find", figure }),
+    }));
 
 /** Goes to an element once what was done before is on the screen. */
 const focusSoon = (id: string) => requestAnimationFrame(() => document.getElementById(id)?.focus());
