@@ -12,4 +12,4 @@ if (process.env.MANY_DEALS) {
   const { fillWithDeals } = await import(bundled("scripts/many-deals.ts"));
   await fillWithDeals(folder, Number(process.env.MANY_DEALS));
 }
-serve({ KELLUX_DEMO: "1", KELLUX_DATA_DIR: folder });
+await serve({ KELLUX_DEMO: "1", KELLUX_DATA_DIR: folder });

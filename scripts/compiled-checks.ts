@@ -11,6 +11,7 @@ import { DealFrameSchema } from "@/exchange/whole-deal/whole-deal.schema";
 import {
   ImportRequestSchema,
   NewDealRequestSchema,
+  RestoreRequestSchema,
   SaveRequestSchema,
   SettingsRequestSchema,
 } from "@/server/requests/requests.schema";
@@ -26,6 +27,7 @@ const CHECKS: Record<string, Record<string, object>> = {
     saveRequest: SaveRequestSchema,
     newDealRequest: NewDealRequestSchema,
     importRequest: ImportRequestSchema,
+    restoreRequest: RestoreRequestSchema,
     settingsRequest: SettingsRequestSchema,
     vehicle: VehicleSchema,
     vehicles: VehiclesSchema,

@@ -5,4 +5,4 @@ import { serve } from "./serve.mjs";
 
 installPackages();
 buildApp();
-serve({ KELLUX_DEMO: "1" });
+await serve({ KELLUX_DEMO: "1" });

@@ -5,4 +5,4 @@ import { serve } from "./serve.mjs";
 
 installPackages();
 buildApp();
-serve();
+await serve();

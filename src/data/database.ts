@@ -1,34 +1,72 @@
-import { mkdirSync } from "node:fs";
-import { join, resolve } from "node:path";
+import { resolve } from "node:path";
 import { PGlite } from "@electric-sql/pglite";
 import { pg_trgm } from "@electric-sql/pglite/contrib/pg_trgm";
 import type { PgDatabase, PgQueryResultHKT } from "drizzle-orm/pg-core";
 import { drizzle } from "drizzle-orm/pglite";
-import { migrate } from "drizzle-orm/pglite/migrator";
-import { lockFolder } from "./folder-lock";
+import { lockFolder } from "./folder/lock";
+import { keepPrivate, makeFolder } from "./folder/private";
+import { FolderRefused } from "./folder/refused";
+import { damaged, databasePath, isMarkedWhole, markWhole, settleFolder } from "./folder/state";
+import { syncTree } from "./folder/sync";
+import { migrate, NewerDatabase } from "./migrate";
 import * as schema from "./schema";
+import { type SharedSync, sharedSync } from "./shared-sync";
+import { SyncedFiles } from "./synced-files";
 
 /** What the queries need: PGlite, a PostgreSQL server, or a transaction of either. */
 export type Database = PgDatabase<PgQueryResultHKT, typeof schema>;
 
-export type OpenDatabase = { database: Database; close: () => Promise<void> };
+export type OpenDatabase = {
+  database: Database;
+  /** What was saved is on the disk once this has been waited for. */
+  sync: SharedSync;
+  close: () => Promise<void>;
+};
+
+/**
+ * As the embedded database starts by itself, but with the disk: it syncs, by the one call that this build of it has; and
+ * what is saved waits for the disk together with what else is saved, in {@link sharedSync}, instead of each by itself.
+ */
+const START = [
+  ...PGlite.defaultStartParams.filter(parameter => parameter !== "-F"),
+  ...["-c", "wal_sync_method=fsync", "-c", "synchronous_commit=off"],
+];
+
+/** Writes nothing that is kept, and has all that was written before it put on the disk. */
+const SYNC = "select pg_logical_emit_message(false, 'kellux', '', true)";
 
 /**
  * Opens the database in a data folder, which is made if it is not there, and brings it up to date.
  *
- * @throws FolderInUse where another process has the folder open
+ * @param broken is told of an error after which the database answers no more
+ * @throws FolderRefused where the folder cannot be used; FolderInUse where another process has it open
  */
-export async function openDatabase(folder: string): Promise<OpenDatabase> {
-  mkdirSync(folder, { recursive: true });
+export async function openDatabase(
+  folder: string,
+  broken: (why: string) => void = () => {},
+): Promise<OpenDatabase> {
+  makeFolder(folder);
   const unlock = lockFolder(resolve(folder));
   try {
-    const client = await PGlite.create(join(folder, "database"), { extensions: { pg_trgm } });
-    const database = drizzle(client, { schema, casing: "snake_case" });
-    await migrate(database, { migrationsFolder: join(process.cwd(), "src/data/migrations") });
+    const isThere = settleFolder(folder);
+    const opened = await openFiles(databasePath(folder), broken, why => damaged(folder, why));
+    await migrate(opened.database).catch(async error => {
+      await opened.close();
+      if (!(error instanceof NewerDatabase)) throw error;
+      throw new FolderRefused(
+        `The data folder ${folder} was kept by a newer Kellux than this one. Nothing was changed; start the newer one.`,
+      );
+    });
+    keepPrivate(databasePath(folder));
+    if (!isThere || !isMarkedWhole(folder)) {
+      await opened.checkpoint();
+      syncTree(databasePath(folder));
+      markWhole(folder);
+    }
     return {
-      database,
+      ...opened,
       close: async () => {
-        await client.close();
+        await opened.close();
         unlock();
       },
     };
@@ -37,3 +75,44 @@ export async function openDatabase(folder: string): Promise<OpenDatabase> {
     throw error;
   }
 }
+
+/** Opens the files of a database, which are made where there are none. */
+export async function openFiles(
+  path: string,
+  broken: (why: string) => void = () => {},
+  refusal: (why: string) => Error = why =>
+    new FolderRefused(`The database in ${path} cannot be opened: ${why}.`),
+) {
+  let last = "";
+  const hear = (line: string) => {
+    const [, level, why = ""] = FATAL.exec(line) ?? [];
+    if (level === undefined) return false;
+    last = why;
+    if (level === "PANIC") broken(why);
+    return false;
+  };
+  const client = await PGlite.create({
+    fs: new SyncedFiles(path),
+    extensions: { pg_trgm },
+    startParams: START,
+    onStderr: hear,
+  }).catch(error => {
+    throw refusal(last || (error as Error).message);
+  });
+  const database = drizzle(client, { schema, casing: "snake_case" });
+  const sync = sharedSync(begins =>
+    client.transaction(async tx => {
+      begins();
+      await tx.query(SYNC);
+    }),
+  );
+  return {
+    database: database as Database,
+    sync,
+    checkpoint: () => client.exec("checkpoint").then(() => {}),
+    close: () => client.close(),
+  };
+}
+
+/** What the database writes of itself: "2027-01-08 09:00:00.000 UTC [42] PANIC:  could not write". */
+const FATAL = /\b(PANIC|FATAL):\s+(.*)/;

@@ -1,4 +1,4 @@
-import { and, asc, eq, isNull } from "drizzle-orm";
+import { and, asc, eq, gt, inArray, isNull } from "drizzle-orm";
 import {
   type DealChange,
   type DealDocument,
@@ -91,14 +91,34 @@ export async function getDeal(database: Database, id: string): Promise<DealRecor
   return toRecord(await selectRows(database).where(eq(deals.id, id)).orderBy(asc(options.position)));
 }
 
+/** Deals in the order of their ids, deleted ones too, and the id after which the next follow; null after the last. */
+export async function dealsAfter(
+  database: Database,
+  after: string | null,
+  most: number,
+): Promise<{ records: DealRecord[]; last: string | null }> {
+  const next = await database
+    .select({ id: deals.id })
+    .from(deals)
+    .where(after === null ? undefined : gt(deals.id, after))
+    .orderBy(asc(deals.id))
+    .limit(most);
+  const ids = next.map(({ id }) => id);
+  const rows = ids.length
+    ? await selectRows(database).where(inArray(deals.id, ids)).orderBy(asc(deals.id), asc(options.position))
+    : [];
+  const records = ids.flatMap(id => toRecord(rows.filter(row => row.id === id)) ?? []);
+  return { records, last: ids.length === most ? (ids.at(-1) ?? null) : null };
+}
+
 /** Whether any deal was ever made here. */
 export async function hasDeals(database: Database): Promise<boolean> {
   const [row] = await database.select({ id: deals.id }).from(deals).limit(1);
   return row !== undefined;
 }
 
-/** A deal to keep; what it is signed with where it is. */
-export type NewDeal = DealDocument & { changedAt?: Date; signing?: Signing };
+/** A deal to keep; what it is signed with where it is; whether it is not to be seen until {@link showDeals}. */
+export type NewDeal = DealDocument & { changedAt?: Date; signing?: Signing; isHidden?: boolean };
 
 /** Keeps new deals, all or none, and gives back their ids. */
 export async function insertDeals(database: Database, documents: NewDeal[]): Promise<string[]> {
@@ -107,13 +127,14 @@ export async function insertDeals(database: Database, documents: NewDeal[]): Pro
   await rest();
   const kept = await database.transaction(async tx => {
     const ids: string[] = [];
-    for (const { changedAt, signing, ...document } of ready) {
+    for (const { changedAt, signing, isHidden, ...document } of ready) {
       const [deal] = await tx
         .insert(deals)
         .values({
           ...(await headingColumns(tx, headingOf(document))),
           chosen: document.chosen,
           ...(changedAt && { changedAt }),
+          ...(isHidden && { deletedAt: new Date() }),
         })
         .returning({ id: deals.id, changedAt: deals.changedAt });
       if (!deal) throw new Error("The database kept no deal.");
@@ -123,6 +144,7 @@ export async function insertDeals(database: Database, documents: NewDeal[]): Pro
         dealVersion: 1,
         changedAt: deal.changedAt,
         heading: headingOf(document),
+        ...(isHidden && { deleted: true }),
       });
       await noteBeginning(tx, deal.id, deal.changedAt);
       if (signing) await keepSigning(tx, deal.id, signing);
@@ -132,6 +154,20 @@ export async function insertDeals(database: Database, documents: NewDeal[]): Pro
   });
   await rest();
   return kept;
+}
+
+/** Shows new deals that were kept hidden, all at once: many are kept in parts, and seen together or not at all. */
+export async function showDeals(database: Database, ids: readonly string[]): Promise<void> {
+  await database.transaction(async tx => {
+    await tx
+      .update(deals)
+      .set({ deletedAt: null })
+      .where(inArray(deals.id, [...ids]));
+    await tx
+      .update(registerLines)
+      .set({ deleted: false })
+      .where(inArray(registerLines.dealId, [...ids]));
+  });
 }
 
 /** A deal as it was saved; without its document where that is what the sender has. */

@@ -1,71 +1,139 @@
 import { Worker } from "node:worker_threads";
-import { FolderInUse } from "./folder-lock";
+import { FolderInUse, FolderRefused } from "./folder/refused";
 import type { Store } from "./store";
 import type { FromThread, ToThread } from "./store-messages";
 
 export type OpenStore = { store: Store; close: () => Promise<void> };
 
-type Waiting = { resolve: (value: unknown) => void; reject: (error: Error) => void };
+/** The database did not answer: not in time, or it never will. What was asked may have been done. */
+export class DatabaseAway extends Error {}
+
+/** For how long things are waited for, in milliseconds. */
+export type Patience = {
+  /** A call of the store, until it is given up. */
+  call: number;
+  /** A sign of life, after a call was given up; without one the database is taken to hang. */
+  sign: number;
+  /** The opening of a folder, with what was left to be done to it. */
+  opening: number;
+};
+
+const PATIENCE: Patience = { call: 5000, sign: 2000, opening: 180_000 };
+
+type Waiting = { resolve: (value: unknown) => void; reject: (error: Error) => void; limit: NodeJS.Timeout };
 
 /**
  * Opens a data folder in a thread of its own: the embedded database keeps its thread busy for as long as a statement
- * takes, and the one that serves everyone has others to answer meanwhile.
+ * takes, and the one that serves everyone has others to answer meanwhile. After a failed write of its log the database
+ * is busy for ever, where no time limit can act: so each call has one here.
  *
- * @throws FolderInUse where another process has the folder open
+ * @param stopped is told where the database answers no more, which it never will again
+ * @throws FolderRefused where the folder cannot be used; FolderInUse where another process has it open
  */
-export async function openStoreInThread(folder: string): Promise<OpenStore> {
+export async function openStoreInThread(
+  folder: string,
+  stopped: (why: string) => void = () => {},
+  patience = PATIENCE,
+): Promise<OpenStore> {
   const thread = new Worker(new URL("./store-thread.ts", import.meta.url));
   const ended = new Promise<void>(resolve => thread.once("exit", () => resolve()));
   thread.postMessage({ open: folder } satisfies ToThread);
-  await opened(thread);
+  await opened(thread, folder, patience.opening);
 
   const waiting = new Map<number, Waiting>();
   let last = 0;
-  thread.on("message", (message: FromThread) => settle(waiting, message));
-  let stopped: Error | undefined;
-  const stop = (error: Error) => {
-    stopped ??= error;
-    for (const { reject } of waiting.values()) reject(stopped);
+  let isStopped = false;
+  let sign: NodeJS.Timeout | undefined;
+  const stop = (why: string) => {
+    if (isStopped) return;
+    isStopped = true;
+    clearTimeout(sign);
+    for (const { reject, limit } of waiting.values()) {
+      clearTimeout(limit);
+      reject(new DatabaseAway(why));
+    }
     waiting.clear();
+    void thread.terminate();
+    stopped(why);
   };
-  thread.on("error", stop);
-  thread.once("exit", () => stop(new Error("The database has stopped.")));
+  /** A call was given up: a thread that is only busy says so. */
+  const askForSign = () => {
+    thread.postMessage("areYouThere" satisfies ToThread);
+    sign ??= setTimeout(() => stop("The database hangs."), patience.sign);
+  };
+  thread.on("message", (message: FromThread) => {
+    // Whatever it says, it is there.
+    clearTimeout(sign);
+    sign = undefined;
+    if (typeof message === "object" && "broken" in message) stop(`The database stopped: ${message.broken}.`);
+    else settle(waiting, message);
+  });
+  let isClosing = false;
+  thread.on("error", error => stop(`The database stopped: ${error.message}`));
+  thread.once("exit", () => isClosing || stop("The database has stopped."));
 
   const ask = (name: keyof Store, args: unknown[]) =>
     new Promise<unknown>((resolve, reject) => {
       // Nobody would hear it any more, and nobody answer.
-      if (stopped) return reject(stopped);
+      if (isStopped || isClosing) return reject(new DatabaseAway("The database has stopped."));
       const id = ++last;
-      waiting.set(id, { resolve, reject });
+      const limit = setTimeout(() => {
+        waiting.delete(id);
+        reject(new DatabaseAway(`The database took more than ${patience.call / 1000} s.`));
+        askForSign();
+      }, patience.call);
+      waiting.set(id, { resolve, reject, limit });
       thread.postMessage({ id, name, args } satisfies ToThread);
     });
   return {
     store: storeAsking(ask),
     close: async () => {
+      isClosing = true;
       thread.postMessage("close" satisfies ToThread);
+      // What was acknowledged is on the disk: a thread that does not close is left to the next start.
+      const limit = setTimeout(() => void thread.terminate(), patience.call);
       await ended;
+      clearTimeout(limit);
     },
   };
 }
 
-function opened(thread: Worker): Promise<void> {
+function opened(thread: Worker, folder: string, longestMs: number): Promise<void> {
   return new Promise((resolve, reject) => {
-    thread.once("error", reject);
-    thread.once("message", (message: FromThread) => {
-      thread.removeListener("error", reject);
-      if (message === "opened") resolve();
-      else if ("notOpened" in message)
-        reject(message.isInUse ? new FolderInUse(message.notOpened) : new Error(message.notOpened));
+    const end = (error?: Error) => {
+      clearTimeout(limit);
+      thread.removeAllListeners("message");
+      thread.removeListener("error", end);
+      if (!error) return resolve();
+      void thread.terminate();
+      reject(error);
+    };
+    const limit = setTimeout(
+      () => end(new FolderRefused(`The database of ${folder} did not open in ${longestMs / 1000} s.`)),
+      longestMs,
+    );
+    thread.once("error", end);
+    thread.on("message", (message: FromThread) => {
+      if (message === "opened") end();
+      else if (typeof message === "object" && "notOpened" in message) end(openingError(message));
     });
   });
 }
 
+function openingError({ notOpened, refusal }: Extract<FromThread, { notOpened: string }>): Error {
+  if (refusal === "inUse") return new FolderInUse(notOpened);
+  return refusal ? new FolderRefused(notOpened) : new Error(notOpened);
+}
+
 function settle(waiting: Map<number, Waiting>, message: FromThread): void {
-  if (message === "opened" || "notOpened" in message) return;
+  if (typeof message === "string" || !("id" in message)) return;
   const asked = waiting.get(message.id);
+  // Where it was given up, nobody waits for it any more.
+  if (!asked) return;
   waiting.delete(message.id);
-  if ("failure" in message) asked?.reject(Object.assign(new Error(message.failure.message), message.failure));
-  else asked?.resolve(message.value);
+  clearTimeout(asked.limit);
+  if ("failure" in message) asked.reject(Object.assign(new Error(message.failure.message), message.failure));
+  else asked.resolve(message.value);
 }
 
 /** Every name is a piece of work but `then`, by which a promise would take the store for another one. */

@@ -1,11 +1,17 @@
 import type { Store } from "./store";
 
 /** What the serving thread asks the thread of the database: first which folder to open. */
-export type ToThread = { open: string } | { id: number; name: keyof Store; args: unknown[] } | "close";
+export type ToThread =
+  | { open: string }
+  | { id: number; name: keyof Store; args: unknown[] }
+  | "areYouThere"
+  | "close";
 
 /** What the thread of the database says. */
 export type FromThread =
   | "opened"
-  | { notOpened: string; isInUse: boolean }
+  | "hereIAm"
+  | { notOpened: string; refusal?: "refused" | "inUse" }
+  | { broken: string }
   | { id: number; value: unknown }
   | { id: number; failure: { message: string; code?: string } };

@@ -1,31 +1,39 @@
 // The thread of the database: opens the data folder and does for the serving thread what the store can do.
 import { parentPort } from "node:worker_threads";
 import { openDatabase } from "./database";
-import { FolderInUse } from "./folder-lock";
-import { storeOf } from "./store";
+import { FolderInUse, FolderRefused } from "./folder/refused";
+import { type Store, storeOf } from "./store";
 import type { FromThread, ToThread } from "./store-messages";
 
 const say = (message: FromThread) => parentPort?.postMessage(message);
 
 async function serve(folder: string): Promise<void> {
-  const { database, close } = await openDatabase(folder);
-  const store = storeOf(database);
+  // Said as it happens: after such an error the database keeps this thread busy for ever.
+  const { database, sync, close } = await openDatabase(folder, why => say({ broken: why }));
+  const store = storeOf(database, sync);
+  const underWay = new Set<Promise<void>>();
   parentPort?.on("message", async (message: ToThread) => {
+    if (message === "areYouThere") return say("hereIAm");
     if (message === "close") {
+      await Promise.all(underWay);
       await close();
       parentPort?.close();
       return;
     }
     if ("open" in message) return;
-    const { id, name, args } = message;
-    try {
-      const work = store[name] as (...args: unknown[]) => Promise<unknown>;
-      say({ id, value: await work(...args) });
-    } catch (error) {
-      say({ id, failure: failureOf(error) });
-    }
+    const work = answer(store, message).finally(() => underWay.delete(work));
+    underWay.add(work);
   });
   say("opened");
+}
+
+async function answer(store: Store, { id, name, args }: Extract<ToThread, { id: number }>): Promise<void> {
+  try {
+    const work = store[name] as (...args: unknown[]) => Promise<unknown>;
+    say({ id, value: await work(...args) });
+  } catch (error) {
+    say({ id, failure: failureOf(error) });
+  }
 }
 
 /** What crosses between threads of an error: its words, those of what caused it, and its code. */
@@ -37,8 +45,10 @@ function failureOf(error: unknown): { message: string; code?: string } {
 }
 
 parentPort?.once("message", (message: ToThread) => {
-  if (message === "close" || !("open" in message)) return;
+  if (typeof message === "string" || !("open" in message)) return;
   serve(message.open).catch(error => {
-    say({ notOpened: failureOf(error).message, isInUse: error instanceof FolderInUse });
+    const refusal =
+      error instanceof FolderInUse ? "inUse" : error instanceof FolderRefused ? "refused" : undefined;
+    say({ notOpened: failureOf(error).message, ...(refusal && { refusal }) });
   });
 });

@@ -1,40 +1,52 @@
 import { sql } from "drizzle-orm";
+import { backupPart, backupStart } from "./backup/rows";
 import type { Database } from "./database";
-import { getDeal, hasDeals, insertDeals, setDeleted, updateDeal } from "./deals";
+import { dealsAfter, getDeal, hasDeals, insertDeals, setDeleted, showDeals, updateDeal } from "./deals";
 import { changesOf, stateAfter } from "./history";
 import { dealsToMake, forgetFiguresOfOthers, keepFigures } from "./register-figures";
 import { findLines } from "./register-page";
 import { getSettings, keepSettings } from "./settings";
+import type { SharedSync } from "./shared-sync";
 import { getSigning, keepLateSigning, signedWithoutQuotes } from "./signings";
 import { changeVehicle, keepVehicles, stockList, takeOutOfStock } from "./stock";
 import { customersLike, vehiclesLike } from "./suggestions";
 
-/** Every piece of work that the database does, by name. */
-const WORK = {
-  changeVehicle,
+/** What is asked of the database, by name. */
+const READS = {
   answers: (database: Database) => database.execute(sql`select 1`).then(() => true),
+  backupPart,
+  backupStart,
   changesOf,
   customersLike,
+  dealsAfter,
   dealsToMake,
   findLines,
-  forgetFiguresOfOthers,
   getDeal,
   getSettings,
   getSigning,
   hasDeals,
+  signedWithoutQuotes,
+  stateAfter,
+  stockList,
+  vehiclesLike,
+};
+
+/** What changes something, by name: it is done once it is on the disk. */
+const SAVES = {
+  changeVehicle,
+  forgetFiguresOfOthers,
   insertDeals,
   keepFigures,
   keepLateSigning,
   keepSettings,
   keepVehicles,
   setDeleted,
-  signedWithoutQuotes,
-  stateAfter,
-  stockList,
+  showDeals,
   takeOutOfStock,
   updateDeal,
-  vehiclesLike,
 };
+
+const WORK = { ...READS, ...SAVES };
 
 type WorkName = keyof typeof WORK;
 
@@ -45,11 +57,24 @@ export type Store = {
     : never;
 };
 
-/** The store of a database that is here. */
-export function storeOf(database: Database): Store {
-  const entries = Object.entries(WORK).map(([name, work]) => [
-    name,
-    (...args: unknown[]) => (work as (database: Database, ...args: unknown[]) => unknown)(database, ...args),
-  ]);
+/**
+ * The store of a database that is here. No answer leaves it that a power cut could take back: neither that something was
+ * saved, nor what was read of it.
+ */
+export function storeOf(database: Database, sync: SharedSync): Store {
+  const entries = Object.entries(WORK).map(([name, work]) => {
+    const ask = async (...args: unknown[]) =>
+      (work as (database: Database, ...args: unknown[]) => unknown)(database, ...args);
+    return [
+      name,
+      async (...args: unknown[]) => {
+        try {
+          return await (name in SAVES ? sync.saving(() => ask(...args)) : ask(...args));
+        } finally {
+          await sync.synced();
+        }
+      },
+    ];
+  });
   return Object.fromEntries(entries) as Store;
 }

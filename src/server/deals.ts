@@ -13,6 +13,7 @@ import {
   LONGEST_NAME,
 } from "@/exchange/deal-document";
 import { tooLargeSentence } from "@/exchange/deal-file/largest";
+import { firstCharacters } from "@/exchange/text";
 import { parseDealDocument } from "@/exchange/whole-deal/parse-document";
 import type { DealReply, SaveReply } from "./contract";
 import { wakeFigures } from "./figures";
@@ -79,10 +80,8 @@ export async function importDeal(store: Store, { fileName, text }: ImportRequest
   const deal = parseDealDocument(text, randomUUID);
   await rest();
   if (!deal.ok) throw new Refusal(422, deal.sentence);
-  const nameOfFile = fileName
-    .replace(/(\.deal)?\.json$/i, "")
-    .replace(/\p{Cc}/gu, "")
-    .slice(0, LONGEST_NAME);
+  const named = fileName.replace(/(\.deal)?\.json$/i, "").replace(/\p{Cc}/gu, "");
+  const nameOfFile = firstCharacters(named, LONGEST_NAME);
   const { customer = nameOfFile, ...document } = deal.value;
   return createDeal(store, { ...document, customer });
 }

@@ -1,6 +1,9 @@
+import { Readable } from "node:stream";
+import { DatabaseAway } from "@/data/store-in-thread";
 import { takingTurns } from "@/data/turns";
 import type { Checked } from "@/exchange/checks";
-import { sizeText } from "@/exchange/text";
+import { HALF_CHARACTER, holdsHalfCharacter, sizeText } from "@/exchange/text";
+import { AWAY } from "./away";
 import type { RefusalReply } from "./contract";
 import { Refusal } from "./refusal";
 
@@ -14,17 +17,40 @@ export const LARGEST_IMPORT = 2 * LARGEST_BODY;
 const AS_IT_IS = { "Cache-Control": "no-store, no-transform" };
 
 /** Runs a route: what it returns becomes JSON, a refusal becomes its status with a sentence. */
-export async function answer(work: () => Promise<unknown>, status = 200): Promise<Response> {
+export const answer = (work: () => Promise<unknown>, status = 200): Promise<Response> =>
+  answerWith(async () => Response.json(await work(), { status, headers: AS_IT_IS }));
+
+/** The same for a route that gives a file to keep. */
+export const answerFile = (name: string, type: string, work: () => Promise<Readable>): Promise<Response> =>
+  answerWith(async () => {
+    const bytes = Readable.toWeb(await work()) as ReadableStream<Uint8Array>;
+    return new Response(bytes, {
+      headers: {
+        ...AS_IT_IS,
+        "Content-Type": type,
+        "Content-Disposition": `attachment; filename="${name}"`,
+      },
+    });
+  });
+
+async function answerWith(work: () => Promise<Response>): Promise<Response> {
   try {
-    return Response.json(await work(), { status, headers: AS_IT_IS });
+    return await work();
   } catch (error) {
+    if (error instanceof DatabaseAway) {
+      console.error(error.message);
+      return Response.json({ error: AWAY } satisfies RefusalReply, { status: 503, headers: AS_IT_IS });
+    }
     if (isDiskFull(error)) {
       console.error(error);
-      return Response.json({ error: "The server's disk is full." } satisfies RefusalReply, { status: 507 });
+      return Response.json({ error: "The server's disk is full." } satisfies RefusalReply, {
+        status: 507,
+        headers: AS_IT_IS,
+      });
     }
     if (!(error instanceof Refusal)) throw error;
     const reply: RefusalReply = { error: error.message, ...(error.current && { current: error.current }) };
-    return Response.json(reply, { status: error.status });
+    return Response.json(reply, { status: error.status, headers: AS_IT_IS });
   }
 }
 
@@ -48,7 +74,8 @@ export async function readBody<Value>(
   return checked.value;
 }
 
-async function readText(request: Request, most: number): Promise<string> {
+/** Reads a body of at most so many bytes, as text. */
+export async function readText(request: Request, most: number): Promise<string> {
   const tooLarge = (bytes: number) =>
     new Refusal(413, `The body is ${sizeText(bytes)}; at most ${sizeText(most)} is accepted.`);
   const announced = Number(request.headers.get("content-length"));
@@ -61,7 +88,11 @@ async function readText(request: Request, most: number): Promise<string> {
     if (size > most) throw tooLarge(size);
     chunks.push(chunk);
   }
-  return Buffer.concat(chunks).toString("utf8");
+  try {
+    return new TextDecoder("utf-8", { fatal: true }).decode(Buffer.concat(chunks));
+  } catch {
+    throw new Refusal(400, "The body is not text in UTF-8.");
+  }
 }
 
 const DISK_FULL = /ENOSPC|no space left|53100/i;
@@ -74,11 +105,14 @@ function isDiskFull(error: unknown): boolean {
 }
 
 function parseJson(text: string): unknown {
+  let value: unknown;
   try {
-    return JSON.parse(text);
+    value = JSON.parse(text);
   } catch {
     throw new Refusal(400, "The body is not JSON.");
   }
+  if (holdsHalfCharacter(text, value)) throw new Refusal(400, HALF_CHARACTER);
+  return value;
 }
 
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;

@@ -1,11 +1,29 @@
 import { CORE_VERSION } from "@/core";
 import type { Store } from "@/data/store";
+import { listCopies } from "./backups";
+import { freeSpace, lowSpace } from "./space";
 
-/** That the server answers, and its database with it. */
-export type Health = { database: "answers"; core: string };
+/** That the server answers, and its database with it; and what whoever looks after it wants to know. */
+export type Health = {
+  database: "answers";
+  core: string;
+  /** Bytes that may still be written where the data is; null where the system does not tell. */
+  freeBytes: number | null;
+  /** When the newest copy of everything was made, as an ISO 8601 instant; null where there is none. */
+  newestBackup: string | null;
+  /** What should be seen to. */
+  warning?: string;
+};
 
 /** Asks the database; fails where it does not answer. */
-export async function health(store: Store): Promise<Health> {
+export async function health(store: Store, folder: string): Promise<Health> {
   await store.answers();
-  return { database: "answers", core: CORE_VERSION };
+  const warning = await lowSpace(folder);
+  return {
+    database: "answers",
+    core: CORE_VERSION,
+    freeBytes: (await freeSpace(folder)) ?? null,
+    newestBackup: listCopies(folder)[0]?.made ?? null,
+    ...(warning && { warning }),
+  };
 }

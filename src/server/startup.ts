@@ -1,16 +1,25 @@
-import { FolderInUse } from "@/data/folder-lock";
+import { FolderRefused } from "@/data/folder/refused";
+import { startDailyCopies } from "./backups";
+import { warnOfLowSpace } from "./space";
 import { closeServerStore, dataFolder, serverStore } from "./store";
 
-/** Opens the database ahead of the first request, and closes it when the server is told to stop. */
+const HOUR_MS = 60 * 60 * 1000;
+
+// What the program around the server asks of it, which is another bundle.
+const shared = globalThis as typeof globalThis & { kelluxClose?: () => Promise<void> };
+
+/** Opens the database ahead of the first request, and says how it is closed when the server is told to stop. */
 export async function start(): Promise<void> {
-  for (const signal of ["SIGINT", "SIGTERM"] as const) {
-    process.once(signal, () => void closeServerStore().finally(() => process.exit(0)));
-  }
+  shared.kelluxClose = closeServerStore;
   try {
-    await serverStore();
+    const store = await serverStore();
     console.warn(`Kellux keeps its data in ${dataFolder()}.`);
+    startDailyCopies(store, dataFolder());
+    const warn = () => void warnOfLowSpace(dataFolder());
+    warn();
+    setInterval(warn, HOUR_MS).unref();
   } catch (error) {
-    console.error(error instanceof FolderInUse ? error.message : error);
+    console.error(error instanceof FolderRefused ? error.message : error);
     process.exit(1);
   }
 }

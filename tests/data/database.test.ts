@@ -178,8 +178,8 @@ test("the demo is loaded into an empty folder only", async () => {
 
   const emptyFolder = mkdtempSync(join(tmpdir(), "kellux-empty-"));
   const empty = await openDatabase(emptyFolder);
-  await loadDemo(storeOf(empty.database));
-  await makeFigures(storeOf(empty.database), async typed => figuresOf(JSON.parse(typed)));
+  await loadDemo(storeOf(empty.database, empty.sync));
+  await makeFigures(storeOf(empty.database, empty.sync), async typed => figuresOf(JSON.parse(typed)));
   const rows = await listed(empty.database);
   expect(rows).toHaveLength(32);
   expect(await empty.database.$count(customers)).toBe(30);

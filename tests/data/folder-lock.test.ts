@@ -3,7 +3,8 @@ import { once } from "node:events";
 import { mkdtempSync, readdirSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { FolderInUse, lockFolder } from "@/data/folder-lock";
+import { lockFolder } from "@/data/folder/lock";
+import { FolderInUse } from "@/data/folder/refused";
 import { saverProgram } from "./saver-program";
 
 const PROGRAM = saverProgram();

@@ -20,7 +20,7 @@ export function testDatabase(): { readonly database: OpenDatabase["database"]; r
       return open.database;
     },
     get store() {
-      return storeOf(open.database);
+      return storeOf(open.database, open.sync);
     },
   };
 }

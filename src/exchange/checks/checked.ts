@@ -1,4 +1,5 @@
 import type { ErrorObject, ValidateFunction } from "ajv";
+import { firstCharacters } from "../text";
 
 /** What a schema check gives back: the value with its type, or one plain sentence. */
 export type Checked<Value> = { ok: true; value: Value } | { ok: false; sentence: string };
@@ -53,5 +54,5 @@ const LONGEST_SHOWN = 40;
 function shown(data: unknown): string {
   if (typeof data === "object" && data !== null) return Array.isArray(data) ? "a list" : "an object";
   const text = JSON.stringify(data) ?? "missing";
-  return text.length > LONGEST_SHOWN ? `${text.slice(0, LONGEST_SHOWN)}…` : text;
+  return text.length > LONGEST_SHOWN ? `${firstCharacters(text, LONGEST_SHOWN)}…` : text;
 }

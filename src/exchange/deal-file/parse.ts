@@ -1,5 +1,6 @@
 import { type Checked, checked } from "../checks";
 import { dealFile, leaseFile } from "../checks/compiled";
+import { HALF_CHARACTER, holdsHalfCharacter } from "../text";
 import type { DealInputs } from "./inputs";
 
 /**
@@ -24,7 +25,8 @@ const BYTE_ORDER_MARK = 0xfeff;
 /** Reads JSON, or says in one sentence that it is none. */
 export function parseJson(text: string): Checked<unknown> {
   try {
-    return { ok: true, value: JSON.parse(text.charCodeAt(0) === BYTE_ORDER_MARK ? text.slice(1) : text) };
+    const value = JSON.parse(text.charCodeAt(0) === BYTE_ORDER_MARK ? text.slice(1) : text);
+    return holdsHalfCharacter(text, value) ? { ok: false, sentence: HALF_CHARACTER } : { ok: true, value };
   } catch (error) {
     if (error instanceof SyntaxError) return { ok: false, sentence: "This is not JSON." };
     throw error;

@@ -1,5 +1,7 @@
 export { amountText, typedAmountText } from "./amount-text";
 export { longDate, monthName, shortDate } from "./date-text";
+export { firstCharacters } from "./first-characters";
+export { HALF_CHARACTER, holdsHalfCharacter } from "./half-character";
 export { factorText, fineAmount, rateText } from "./number-text";
 export { type DateBase, readDate } from "./read-date";
 export { searchText } from "./search-text";

@@ -37,6 +37,12 @@ export const SettingsRequestSchema = exact({
   settings: SettingsSchema,
 });
 
+/** The body of a restoring from a copy that the server keeps. */
+export const RestoreRequestSchema = exact({
+  copy: Type.String({ maxLength: 100, description: "the name of a copy" }),
+});
+
+export type RestoreRequest = Type.Static<typeof RestoreRequestSchema>;
 export type SaveRequest = Type.Static<typeof SaveRequestSchema>;
 export type NewDealRequest = Type.Static<typeof NewDealRequestSchema>;
 export type ImportRequest = Type.Static<typeof ImportRequestSchema>;

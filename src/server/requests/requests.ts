@@ -10,11 +10,14 @@ import {
 } from "@/exchange/deal-document";
 import { readInputs } from "@/exchange/deal-file";
 import { checkDealInputs } from "@/exchange/deal-file/parse";
-import { importRequest, newDealRequest, saveRequest } from "./compiled";
-import type { ImportRequest, NewDealRequest, SaveRequest } from "./requests.schema";
+import { importRequest, newDealRequest, restoreRequest, saveRequest } from "./compiled";
+import type { ImportRequest, NewDealRequest, RestoreRequest, SaveRequest } from "./requests.schema";
 
 export const checkImportRequest = (value: unknown): Checked<ImportRequest> =>
   checked<ImportRequest>(importRequest, value);
+
+export const checkRestoreRequest = (value: unknown): Checked<RestoreRequest> =>
+  checked<RestoreRequest>(restoreRequest, value);
 
 /** A new deal's form, and figures that can be read. A deal that has no answer yet may be kept. */
 export function checkNewDealRequest(value: unknown): Checked<NewDealRequest> {

@@ -1,7 +1,7 @@
 import { answer } from "@/server/door";
 import { health } from "@/server/health";
-import { serverStore } from "@/server/store";
+import { dataFolder, serverStore } from "@/server/store";
 
 export const dynamic = "force-dynamic";
 
-export const GET = () => answer(async () => health(await serverStore()));
+export const GET = () => answer(async () => health(await serverStore(), dataFolder()));

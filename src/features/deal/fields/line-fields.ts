@@ -1,6 +1,7 @@
 import { LONGEST_LINE_NAME } from "@/core";
 import { type DealInputs, isLeaseInputs } from "@/exchange/deal-file";
 import type { LeaseTaxFile } from "@/exchange/lease-file";
+import { firstCharacters } from "@/exchange/text";
 import { readAmount, readPercent, typedAmount } from "./amount-text";
 import { bad, type Field, good, withOptional } from "./field";
 import { withLeaseTax } from "./lease-taxes";
@@ -124,7 +125,7 @@ function nameOfLine(line: NamedLine): Field {
   };
 }
 
-const cleanName = (text: string) => text.replace(/\p{Cc}/gu, " ").slice(0, LONGEST_LINE_NAME);
+const cleanName = (text: string) => firstCharacters(text.replace(/\p{Cc}/gu, " "), LONGEST_LINE_NAME);
 
 const NAMES = "names/";
 

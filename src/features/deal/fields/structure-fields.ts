@@ -1,6 +1,7 @@
 import { LONGEST_LINE_NAME } from "@/core";
 import type { DealInputs } from "@/exchange/deal-file";
 import type { StructureFile } from "@/exchange/deal-file/structure";
+import { firstCharacters } from "@/exchange/text";
 import { amountReader, foundAmount, readAmount, readPercent, typedAmount } from "./amount-text";
 import { bad, type Field, good, type Reading, withOptional } from "./field";
 import { linesOf, withLine } from "./structure-lines";
@@ -30,7 +31,7 @@ export const STRUCTURE_FIELDS: Record<StructureFieldName, Field> = {
     label: "Purpose",
     type: "name",
     read: (text, file) => {
-      if (text !== "") return good(withStructure(file, "purpose", text.slice(0, LONGEST_LINE_NAME)));
+      if (text !== "") return good(withStructure(file, "purpose", firstCharacters(text, LONGEST_LINE_NAME)));
       return file.structure.purpose === undefined
         ? good(file)
         : bad("A personal loan has a purpose; name it.");

@@ -3,6 +3,7 @@ import { curveStepAfter, line } from "d3-shape";
 import { useRef, useState } from "react";
 import { type MoneyAt, moneyAfter } from "@/core";
 import { amountIn, type Notation } from "@/exchange/notation";
+import { firstCharacters } from "@/exchange/text";
 import { AmountGrid } from "@/features/figures/AmountGrid";
 import { useWidth } from "@/features/figures/use-width";
 import { wholeAmount } from "./figure-text";
@@ -247,7 +248,7 @@ function ChartTable({ columns, shown, longest, amount }: TableProps) {
 
 const LONGEST_LABEL = 24;
 const short = (called: string) =>
-  called.length > LONGEST_LABEL ? `${called.slice(0, LONGEST_LABEL - 1)}…` : called;
+  called.length > LONGEST_LABEL ? `${firstCharacters(called, LONGEST_LABEL - 1)}…` : called;
 
 const STEPS = [1, 2, 3, 6, 12, 24, 36, 60, 120, 240];
 const MOST_TICKS = 8;

@@ -1,0 +1,16 @@
+import { createReadStream, existsSync } from "node:fs";
+import { copyPath } from "@/server/backups";
+import { answerFile } from "@/server/door";
+import { Refusal } from "@/server/refusal";
+import { dataFolder } from "@/server/store";
+
+type Context = { params: Promise<{ name: string }> };
+
+export const GET = async (_request: Request, { params }: Context) => {
+  const { name } = await params;
+  return answerFile(name, "application/gzip", async () => {
+    const path = copyPath(dataFolder(), name);
+    if (!path || !existsSync(path)) throw new Refusal(404, "There is no copy of this name.");
+    return createReadStream(path);
+  });
+};

@@ -1,0 +1,13 @@
+import { answer, readBody } from "@/server/door";
+import { Refusal } from "@/server/refusal";
+import { checkRestoreRequest } from "@/server/requests";
+import { restoreBackup } from "@/server/restore-backup";
+
+export const POST = (request: Request) =>
+  answer(async () => {
+    if (request.headers.get("content-type") !== "application/gzip") {
+      return restoreBackup((await readBody(request, checkRestoreRequest)).copy);
+    }
+    if (!request.body) throw new Refusal(400, "The backup is missing.");
+    return restoreBackup(request.body);
+  });

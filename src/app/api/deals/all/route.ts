@@ -1,0 +1,20 @@
+import { Readable } from "node:stream";
+import { allDeals, bringInDeals } from "@/server/deals-file";
+import { answer, answerFile, readText } from "@/server/door";
+import { Refusal } from "@/server/refusal";
+import { serverStore } from "@/server/store";
+
+export const dynamic = "force-dynamic";
+
+/** The largest file of deals that is read, in bytes. */
+const LARGEST = 100_000_000;
+
+export const GET = () =>
+  answerFile("deals.jsonl", "application/jsonl", async () => Readable.from(allDeals(await serverStore())));
+
+export const POST = (request: Request) =>
+  answer(async () => {
+    if (request.headers.get("content-type") !== "application/jsonl")
+      throw new Refusal(415, "The deals must be JSON Lines, sent as application/jsonl.");
+    return bringInDeals(await serverStore(), await readText(request, LARGEST));
+  }, 201);

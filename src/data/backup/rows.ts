@@ -1,0 +1,58 @@
+import { sql } from "drizzle-orm";
+import type { Database } from "../database";
+import { knownMigrations } from "../migrate";
+
+/** Rows as lines of a backup, and where the next part goes on. */
+export type BackupPart = {
+  lines: string[];
+  deals: number;
+  /** The id after which the next part begins; null after the last. */
+  last: string | null;
+};
+
+/** What stands for itself, and the version of the tables. */
+export async function backupStart(database: Database): Promise<{ migrations: number; lines: string[] }> {
+  const rows = await linesOf(
+    database,
+    sql`select 'settings' as name, row_to_json(r)::text as row, 1 as place from settings r
+      union all select 'vehicles', row_to_json(r)::text, 2 from vehicles r where in_stock`,
+  );
+  return { migrations: knownMigrations(), lines: rows };
+}
+
+/**
+ * All that is kept of the next deals, with the customers and vehicles that they name: one statement, so that each deal is
+ * as it was at one moment. Between two parts others are served.
+ *
+ * @param after the last id of the part before; null for the first part
+ */
+export async function backupPart(
+  database: Database,
+  after: string | null,
+  most: number,
+): Promise<BackupPart> {
+  const part = sql`select id, customer_id, vehicle_id from deals
+    where ${after === null ? sql`true` : sql`id > ${after}::uuid`} order by id limit ${most}`;
+  const ofDeals = (table: string, place: number) => sql`
+    union all select ${table}, row_to_json(r)::text, ${place}::int from ${sql.identifier(table)} r where deal_id in (select id from part)`;
+  const lines = await linesOf(
+    database,
+    sql`with part as materialized (${part})
+      select 'part' as name, coalesce(json_agg(id order by id), '[]')::text as row, 0 as place from part
+      union all select 'customers', row_to_json(r)::text, 1 from customers r where id in (select customer_id from part)
+      union all select 'vehicles', row_to_json(r)::text, 2 from vehicles r where id in (select vehicle_id from part)
+      union all select 'deals', row_to_json(r)::text, 3 from deals r where id in (select id from part)
+      ${ofDeals("options", 4)} ${ofDeals("deal_changes", 5)} ${ofDeals("signings", 6)} ${ofDeals("register_lines", 7)}`,
+  );
+  const [first = "", ...rows] = lines;
+  const ids = (JSON.parse(first) as { row: string[] }).row;
+  return { lines: rows, deals: ids.length, last: ids.length === most ? (ids.at(-1) ?? null) : null };
+}
+
+/** The text of a row is the database's own, and stays as it is: numbers of any length come through whole. */
+async function linesOf(database: Database, query: ReturnType<typeof sql>): Promise<string[]> {
+  const { rows } = (await database.execute(sql`${query} order by place`)) as unknown as {
+    rows: { name: string; row: string }[];
+  };
+  return rows.map(({ name, row }) => `{"table":${JSON.stringify(name)},"row":${row}}`);
+}

@@ -1,0 +1,3 @@
+export { type BackupFacts, type BackupHead, BackupRefused } from "./format";
+export { readBackup } from "./read-backup";
+export { type BackupParts, backupText } from "./write-backup";

@@ -1,0 +1,57 @@
+import { existsSync, mkdirSync, readdirSync, rmSync, statSync } from "node:fs";
+import { join } from "node:path";
+
+/** A copy of everything, in the data folder. */
+export type KeptCopy = {
+  name: string;
+  /** ISO 8601 instant. */
+  made: string;
+  bytes: number;
+};
+
+/** For so many days a copy is kept. */
+export const DAYS_KEPT = 14;
+const DAY_MS = 24 * 60 * 60 * 1000;
+
+const COPY = /^kellux-\d{4}-\d{2}-\d{2}(-before-restoring-\d{6})?\.jsonl\.gz$/;
+
+const copiesFolder = (dataFolder: string) => join(dataFolder, "backups");
+
+/** Where a copy of such a name is, or is to be; undefined where it is no name of a copy. */
+export function copyPath(dataFolder: string, name: string): string | undefined {
+  if (!COPY.test(name)) return undefined;
+  mkdirSync(copiesFolder(dataFolder), { recursive: true, mode: 0o700 });
+  return join(copiesFolder(dataFolder), name);
+}
+
+/** The name of a copy of a day; the one made before something is restored has its time as well. */
+export function copyName(at: Date, isBeforeRestoring = false): string {
+  const [day = "", time = ""] = at.toISOString().split("T");
+  return `kellux-${day}${isBeforeRestoring ? `-before-restoring-${time.slice(0, 8).replaceAll(":", "")}` : ""}.jsonl.gz`;
+}
+
+/** The copies that are there, the newest first. */
+export function listCopies(dataFolder: string): KeptCopy[] {
+  const folder = copiesFolder(dataFolder);
+  if (!existsSync(folder)) return [];
+  return readdirSync(folder)
+    .filter(name => COPY.test(name))
+    .map(name => {
+      const { mtime, size } = statSync(join(folder, name));
+      return { name, made: mtime.toISOString(), bytes: size };
+    })
+    .sort((one, other) => (one.made < other.made ? 1 : -1));
+}
+
+/** Whether the day's copy is still to be made. */
+export function isCopyDue(copies: readonly KeptCopy[], now: Date): boolean {
+  const [newest] = copies.filter(({ name }) => name <= copyName(now) && !name.includes("before"));
+  return newest === undefined || newest.name < copyName(now);
+}
+
+/** Drops copies of more than 14 days ago; the newest stays, however old it is. */
+export function dropOldCopies(dataFolder: string, now: Date): void {
+  for (const { name, made } of listCopies(dataFolder).slice(1)) {
+    if (now.getTime() - Date.parse(made) > DAYS_KEPT * DAY_MS) rmSync(join(copiesFolder(dataFolder), name));
+  }
+}

@@ -1,0 +1,63 @@
+import type { IncomingMessage, ServerResponse } from "node:http";
+import { AWAY } from "../away";
+import { EVERY_ANSWER, keeping } from "./headers";
+import { turnedAway } from "./turned-away";
+
+type Handler = (request: IncomingMessage, response: ServerResponse) => Promise<void> | void;
+
+/** What the server behind has to say of itself: another bundle, so over the process. */
+const shared = globalThis as typeof globalThis & { kelluxStopped?: string };
+
+/**
+ * Stands before everything: turns away what is no request of ours, sees that every answer carries the headers, and says
+ * that the database is away where the server behind could only fail.
+ *
+ * @param isClosing whether the server is ending, so that nobody keeps a connection
+ */
+export function edge(behind: Handler, isClosing: () => boolean): Handler {
+  return async (request, response) => {
+    const { method = "", url = "" } = request;
+    giveHeaders(response, url, isClosing);
+    const refused = turnedAway(method, url);
+    if (refused) return say(response, refused.status, refused.sentence);
+    if (shared.kelluxStopped) return say(response, 503, AWAY);
+    try {
+      await behind(request, response);
+    } catch (error) {
+      console.error(error);
+      if (!response.headersSent) say(response, 500, "The server failed.");
+      else response.destroy();
+    }
+  };
+}
+
+function say(response: ServerResponse, status: number, sentence: string): void {
+  response.statusCode = status;
+  response.setHeader("Content-Type", "application/json");
+  response.end(JSON.stringify({ error: sentence }));
+}
+
+/** Puts the headers on as they leave, whoever writes them. */
+function giveHeaders(response: ServerResponse, address: string, isClosing: () => boolean): void {
+  const writeHead = response.writeHead.bind(response) as (...args: unknown[]) => ServerResponse;
+  response.writeHead = ((status: number, ...rest: unknown[]) => {
+    const isAway = status === 500 && shared.kelluxStopped !== undefined;
+    if (isAway) sayAway(response);
+    for (const [name, value] of Object.entries(EVERY_ANSWER)) {
+      if (!response.hasHeader(name)) response.setHeader(name, value);
+    }
+    const keep = keeping(address, status);
+    if (keep) response.setHeader("Cache-Control", keep);
+    if (isClosing()) response.setHeader("Connection", "close");
+    return writeHead(isAway ? 503 : status, ...rest);
+  }) as typeof response.writeHead;
+}
+
+/** A page that failed because the database is away: its own text would only say that something went wrong. */
+function sayAway(response: ServerResponse): void {
+  const end = response.end.bind(response);
+  for (const name of ["Content-Length", "Transfer-Encoding", "ETag"]) response.removeHeader(name);
+  response.setHeader("Content-Type", "text/plain; charset=utf-8");
+  response.write = () => true;
+  response.end = (() => end(AWAY)) as typeof response.end;
+}

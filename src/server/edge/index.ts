@@ -1,0 +1,2 @@
+export { edge } from "./handler";
+export { EVERY_ANSWER } from "./headers";

@@ -1,0 +1,70 @@
+import { createWriteStream, rmSync } from "node:fs";
+import { join } from "node:path";
+import { Readable } from "node:stream";
+import { pipeline } from "node:stream/promises";
+import { Worker } from "node:worker_threads";
+import type { Restored, ToRestore } from "@/data/backup/restore-thread";
+import { askReplacing } from "@/data/folder/state";
+import type { BackupFacts } from "@/exchange/backup";
+import { sizeText } from "@/exchange/text";
+import { copyName, copyPath, keepCopy } from "./backups";
+import { Refusal } from "./refusal";
+import { dataFolder, withClosedStore } from "./store";
+
+/** The largest backup that is taken, in bytes. */
+const LARGEST = 1_000_000_000;
+
+let isRestoring = false;
+
+/**
+ * Puts what a backup holds into the place of all that is kept; a copy of that is made first.
+ *
+ * @param backup the bytes of a backup, or the name of a copy that is kept
+ */
+export async function restoreBackup(backup: ReadableStream<Uint8Array> | string): Promise<BackupFacts> {
+  if (isRestoring) throw new Refusal(409, "Another backup is being restored right now.");
+  isRestoring = true;
+  const received = join(dataFolder(), "restoring.jsonl.gz");
+  try {
+    if (typeof backup !== "string") await receive(backup, received);
+    const file = typeof backup === "string" ? copyPath(dataFolder(), backup) : received;
+    if (!file) throw new Refusal(404, "There is no copy of this name.");
+    const facts = await restored({ folder: dataFolder(), file });
+    await withClosedStore(async openAgain => {
+      await openAgain(store => keepCopy(store, dataFolder(), copyName(new Date(), true)));
+      askReplacing(dataFolder());
+    });
+    return facts;
+  } finally {
+    isRestoring = false;
+    rmSync(received, { force: true });
+  }
+}
+
+async function receive(backup: ReadableStream<Uint8Array>, path: string): Promise<void> {
+  let size = 0;
+  const counted = async function* (chunks: AsyncIterable<Uint8Array>) {
+    for await (const chunk of chunks) {
+      size += chunk.byteLength;
+      if (size > LARGEST) throw new Refusal(413, `A backup has at most ${sizeText(LARGEST)}.`);
+      yield chunk;
+    }
+  };
+  // Web streams can be iterated on Node, which the DOM's types do not say.
+  const chunks = Readable.from(backup as unknown as AsyncIterable<Uint8Array>);
+  await pipeline(chunks, counted, createWriteStream(path, { mode: 0o600 }));
+}
+
+/** Has a thread restore it beside the present database, which is served meanwhile. */
+function restored(asked: ToRestore): Promise<BackupFacts> {
+  const thread = new Worker(new URL("../data/backup/restore-thread.ts", import.meta.url));
+  return new Promise((resolve, reject) => {
+    thread.once("error", reject);
+    thread.once("exit", () => reject(new Error("The backup was not restored.")));
+    thread.once("message", (said: Restored) => {
+      if ("facts" in said) resolve(said.facts);
+      else reject("refused" in said ? new Refusal(422, said.refused) : new Error(said.failed));
+    });
+    thread.postMessage(asked);
+  });
+}
