@@ -1,5 +1,5 @@
 import { sql } from "drizzle-orm";
-import { backupPart, backupStart } from "./backup/rows";
+import { backupPart, backupStart } from "./backup-rows";
 import type { Database } from "./database";
 import { dealsAfter, getDeal, hasDeals, insertDeals, setDeleted, showDeals, updateDeal } from "./deals";
 import { changesOf, stateAfter } from "./history";

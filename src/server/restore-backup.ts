@@ -3,13 +3,14 @@ import { join } from "node:path";
 import { Readable } from "node:stream";
 import { pipeline } from "node:stream/promises";
 import { Worker } from "node:worker_threads";
-import type { Restored, ToRestore } from "@/data/backup/restore-thread";
 import { askReplacing } from "@/data/folder/state";
+import type { Restored, ToRestore } from "@/data/restore-thread";
 import type { BackupFacts } from "@/exchange/backup";
 import { sizeText } from "@/exchange/text";
 import { copyName, copyPath, keepCopy } from "./backups";
+import { dataFolder } from "./data-folder";
 import { Refusal } from "./refusal";
-import { dataFolder, withClosedStore } from "./store";
+import { withClosedStore } from "./store";
 
 /** The largest backup that is taken, in bytes. */
 const LARGEST = 1_000_000_000;
@@ -57,7 +58,7 @@ async function receive(backup: ReadableStream<Uint8Array>, path: string): Promis
 
 /** Has a thread restore it beside the present database, which is served meanwhile. */
 function restored(asked: ToRestore): Promise<BackupFacts> {
-  const thread = new Worker(new URL("../data/backup/restore-thread.ts", import.meta.url));
+  const thread = new Worker(new URL("../data/restore-thread.ts", import.meta.url));
   return new Promise((resolve, reject) => {
     thread.once("error", reject);
     thread.once("exit", () => reject(new Error("The backup was not restored.")));

@@ -1,7 +1,8 @@
 import { FolderRefused } from "@/data/folder/refused";
 import { startDailyCopies } from "./backups";
+import { dataFolder } from "./data-folder";
 import { warnOfLowSpace } from "./space";
-import { closeServerStore, dataFolder, serverStore } from "./store";
+import { closeServerStore, serverStore } from "./store";
 
 const HOUR_MS = 60 * 60 * 1000;
 

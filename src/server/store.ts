@@ -1,5 +1,6 @@
 import type { Store } from "@/data/store";
 import { type OpenStore, openStoreInThread } from "@/data/store-in-thread";
+import { dataFolder } from "./data-folder";
 import { withSigning } from "./deals";
 import { loadDemo } from "./demo";
 import { startFigures } from "./figures";
@@ -11,11 +12,6 @@ const shared = globalThis as typeof globalThis & {
   /** Why the database answers no more; the process ends soon. */
   kelluxStopped?: string;
 };
-
-/** The data folder of this server. */
-export function dataFolder(): string {
-  return process.env.KELLUX_DATA_DIR || ".kellux";
-}
 
 /** The store that is open when something is asked of it: a restored backup is another one. */
 const openStore: Store = new Proxy({} as Store, {

@@ -11,8 +11,9 @@ type State = "making" | "whole" | "replacing";
 
 const statePath = (folder: string) => join(folder, "database.json");
 
-/** Where the database is; a restored one before it takes that place; and the one whose place it took. */
+/** Where the database is; one that is being restored; a restored one before it takes that place; whose place it took. */
 export const databasePath = (folder: string) => join(folder, "database");
+export const restoringPath = (folder: string) => join(folder, "database.restoring");
 export const restoredPath = (folder: string) => join(folder, "database.restored");
 const replacedPath = (folder: string) => join(folder, "database.replaced");
 
@@ -43,7 +44,7 @@ export function settleFolder(folder: string): boolean {
   const state = readState(folder);
   const database = databasePath(folder);
   if (state === "replacing") replace(folder);
-  remove(restoredPath(folder));
+  remove(restoringPath(folder));
   remove(replacedPath(folder));
   // Nothing was acknowledged before the folder was whole.
   if (state === "making") remove(database);
@@ -95,7 +96,10 @@ export const markWhole = (folder: string): void => writeState(folder, "whole");
  * Has the restored database, which must be closed and on the disk, take the place of the present one at the next
  * opening. A cut at any moment leaves one of the two.
  */
-export const askReplacing = (folder: string): void => writeState(folder, "replacing");
+export function askReplacing(folder: string): void {
+  if (!existsSync(restoredPath(folder))) throw new Error("There is no restored database.");
+  writeState(folder, "replacing");
+}
 
 function replace(folder: string): void {
   const [database, restored, replaced] = [databasePath(folder), restoredPath(folder), replacedPath(folder)];

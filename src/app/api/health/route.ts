@@ -1,6 +1,7 @@
+import { dataFolder } from "@/server/data-folder";
 import { answer } from "@/server/door";
 import { health } from "@/server/health";
-import { dataFolder, serverStore } from "@/server/store";
+import { serverStore } from "@/server/store";
 
 export const dynamic = "force-dynamic";
 

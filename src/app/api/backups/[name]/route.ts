@@ -1,8 +1,8 @@
 import { createReadStream, existsSync } from "node:fs";
 import { copyPath } from "@/server/backups";
+import { dataFolder } from "@/server/data-folder";
 import { answerFile } from "@/server/door";
 import { Refusal } from "@/server/refusal";
-import { dataFolder } from "@/server/store";
 
 type Context = { params: Promise<{ name: string }> };
 

@@ -1,6 +1,6 @@
 import { sql } from "drizzle-orm";
 import { BackupRefused } from "@/exchange/backup";
-import type { Database } from "../database";
+import type { Database } from "./database";
 
 /** What a backup may hold rows of. */
 const TABLES = new Set([

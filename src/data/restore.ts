@@ -1,16 +1,16 @@
 import { existsSync, readdirSync, rmSync } from "node:fs";
 import { resolve } from "node:path";
 import { type BackupFacts, type BackupHead, BackupRefused, readBackup } from "@/exchange/backup";
-import { type Database, openDatabase, openFiles } from "../database";
-import { dealsAfter } from "../deals";
-import { lockFolder } from "../folder/lock";
-import { keepPrivate, makeFolder } from "../folder/private";
-import { FolderRefused } from "../folder/refused";
-import { askReplacing, restoredPath } from "../folder/state";
-import { syncTree } from "../folder/sync";
-import { guarded } from "../keep-deal";
-import { knownMigrations, migrate } from "../migrate";
-import { keepRows, startRows } from "./keep-rows";
+import { type Database, openDatabase, openFiles } from "./database";
+import { dealsAfter } from "./deals";
+import { lockFolder } from "./folder/lock";
+import { keepPrivate, makeFolder } from "./folder/private";
+import { FolderRefused } from "./folder/refused";
+import { askReplacing, restoredPath, restoringPath } from "./folder/state";
+import { renameOnDisk, syncTree } from "./folder/sync";
+import { guarded } from "./keep-deal";
+import { knownMigrations, migrate } from "./migrate";
+import { keepRows, startRows } from "./restore-rows";
 
 /**
  * Restores a backup into a folder that is empty, or not there yet.
@@ -42,8 +42,8 @@ export async function restoreIntoEmpty(folder: string, file: string): Promise<Ba
  * @throws BackupRefused with a sentence
  */
 export async function restoreBeside(folder: string, file: string): Promise<BackupFacts> {
-  const path = restoredPath(folder);
-  rmSync(path, { recursive: true, force: true });
+  const path = restoringPath(folder);
+  for (const left of [path, restoredPath(folder)]) rmSync(left, { recursive: true, force: true });
   let isWhole = false;
   const { database, checkpoint, close } = await openFiles(path);
   try {
@@ -58,6 +58,7 @@ export async function restoreBeside(folder: string, file: string): Promise<Backu
     if (isWhole) {
       keepPrivate(path);
       syncTree(path);
+      renameOnDisk(path, restoredPath(folder));
     } else if (existsSync(path)) rmSync(path, { recursive: true });
   }
 }

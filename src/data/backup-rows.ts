@@ -1,6 +1,6 @@
 import { sql } from "drizzle-orm";
-import type { Database } from "../database";
-import { knownMigrations } from "../migrate";
+import type { Database } from "./database";
+import { knownMigrations } from "./migrate";
 
 /** Rows as lines of a backup, and where the next part goes on. */
 export type BackupPart = {
