@@ -8,6 +8,8 @@ import { Notices } from "@/features/notices/Notices";
 import { Shell } from "@/features/shell/Shell";
 import { THEME_OF } from "@/features/shell/themes";
 import { WhenAlive } from "@/features/shell/WhenAlive";
+import { dataFolder } from "@/server/data-folder";
+import { lowSpace } from "@/server/space";
 import { houseSettings } from "./house";
 
 export const metadata: Metadata = {
@@ -22,7 +24,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   return (
     <html lang="en" data-theme={THEME_OF[settings.appearance]}>
       <body>
-        <Shell>
+        <Shell warning={await lowSpace(dataFolder())}>
           <WhenAlive>{children}</WhenAlive>
         </Shell>
         <Notices />

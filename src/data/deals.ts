@@ -205,7 +205,9 @@ export async function updateDeal(
   await rest();
   const merged = kept && !kept.deleted ? merge(kept, version, change) : null;
   if (!kept || !merged) return undefined;
-  if (isNoChange(merged.changed)) return kept;
+  if (isNoChange(merged.changed)) {
+    return (await isStill(database, kept)) ? kept : updateDeal(database, id, version, change, saving);
+  }
   if (new Set(merged.document.options.map(({ inputs }) => inputs.currency)).size > 1) return "currencies";
   const isSigned = kept.document.status === "signed";
   if (isSigned && !saving.reopens) return "signed";
@@ -233,6 +235,18 @@ export async function updateDeal(
   // A large deal takes its time from one thread to the other, and on to the sender.
   const { document: _document, ...withoutDocument } = saved;
   return withoutDocument;
+}
+
+/** Whether a deal is as it was read, at one moment of its own: what is confirmed without a change is there then. */
+async function isStill(database: Database, { id, version }: DealRecord): Promise<boolean> {
+  return database.transaction(async tx => {
+    const [live] = await tx
+      .select({ version: deals.version })
+      .from(deals)
+      .where(and(eq(deals.id, id), isNull(deals.deletedAt)))
+      .for("share");
+    return live?.version === version;
+  });
 }
 
 /** The schema that guards the deal file guards what the database keeps, whoever calls. */

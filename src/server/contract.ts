@@ -7,8 +7,9 @@ import type { DealDocument, DealStatus } from "@/exchange/deal-document";
 import type { Locale } from "@/exchange/notation";
 import type { RegisterKind } from "@/exchange/option-words";
 import type { Settings } from "@/exchange/settings";
+import type { KeptCopy } from "./backups/copies";
 
-export type { KeptVehicle, RegisterSort, StockVehicle };
+export type { KeptCopy, KeptVehicle, RegisterSort, StockVehicle };
 
 /** Vehicles in stock. */
 export type StockReply = { vehicles: KeptVehicle[] };
@@ -102,6 +103,9 @@ export type SettingsReply = {
   /** ISO 8601 instant; null where nothing is settled yet. */
   changedAt: string | null;
 };
+
+/** What a restored backup held, and when it was made. */
+export type RestoredReply = { made: string; rows: number; deals: number };
 
 /** What every refused request answers. */
 export type RefusalReply = {

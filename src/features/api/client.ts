@@ -24,14 +24,28 @@ export type Answer<Value> =
 /** A browser sends no more than 64 KiB after its page is left, everything that is under way together. */
 const MOST_AFTER_LEAVING = 60 * 1024;
 
-async function ask<Value>(method: string, path: string, body?: unknown): Promise<Answer<Value>> {
+const ask = <Value>(method: string, path: string, body?: unknown): Promise<Answer<Value>> =>
+  send(
+    method,
+    path,
+    "application/json",
+    body === undefined ? undefined : new TextEncoder().encode(JSON.stringify(body)),
+  );
+
+/** Sends a body as it is; a request without one has no type. */
+export async function send<Value>(
+  method: string,
+  path: string,
+  type: string,
+  body?: Uint8Array<ArrayBuffer> | File,
+): Promise<Answer<Value>> {
   try {
-    const text = body === undefined ? undefined : new TextEncoder().encode(JSON.stringify(body));
+    const size = body instanceof File ? body.size : (body?.byteLength ?? 0);
     const response = await fetch(path, {
       method,
       // Lets a save that is under way finish when the page is left; a larger one is kept in the browser till then.
-      keepalive: method === "PUT" && (text?.byteLength ?? 0) <= MOST_AFTER_LEAVING,
-      ...(text && { headers: { "Content-Type": "application/json" }, body: text }),
+      keepalive: method === "PUT" && size <= MOST_AFTER_LEAVING,
+      ...(body && { headers: { "Content-Type": type }, body }),
     });
     if (response.ok) return { kind: "done", value: (await response.json()) as Value };
     if (response.status >= 500) return { kind: "failing", sentence: await failureOf(response) };

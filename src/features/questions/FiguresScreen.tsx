@@ -7,6 +7,7 @@ import { parseJson } from "@/exchange/deal-file/parse";
 import { inNotation, notationOf } from "@/exchange/notation";
 import type { FreeQuestion, QuestionFile } from "@/exchange/questions/questions.schema";
 import type { Settings } from "@/exchange/settings";
+import { readTextFile } from "@/features/api/read-text-file";
 import { saveFile } from "@/features/figures/save-file";
 import { notify } from "@/features/notices/notify";
 import { FlowsCard } from "./FlowsCard";
@@ -109,7 +110,8 @@ export function FiguresScreen({ house }: { house: Settings }) {
   const bringIn = async (files: readonly File[]) => {
     const [file] = files;
     if (!file) return;
-    const json = parseJson(await file.text());
+    const text = await readTextFile(file);
+    const json = text.ok ? parseJson(text.value) : text;
     if (!json.ok) return void notify.error(`${file.name}: ${json.sentence}`);
     // What checks it comes when a file does.
     const { readQuestionFile } = await import("@/exchange/questions/read-question-file");

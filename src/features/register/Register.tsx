@@ -1,6 +1,6 @@
 "use client";
 
-import { FileUp, Plus, Search } from "lucide-react";
+import { FileDown, FileUp, Plus, Search } from "lucide-react";
 import { useCallback, useMemo } from "react";
 import { useDropzone } from "react-dropzone";
 import { REGISTER_KINDS } from "@/exchange/option-words";
@@ -58,6 +58,10 @@ export function Register({ page: initial, asked: opened, houseName }: Props) {
           <FileUp size={16} aria-hidden="true" />
           Bring in deal files
         </button>
+        <a className="btn btn-sm h-8.5" href="/api/deals/all" download="deals.jsonl">
+          <FileDown size={16} aria-hidden="true" />
+          All deals as a file
+        </a>
         <button type="button" className="btn btn-primary btn-sm h-8.5" onClick={() => void newDeal()}>
           <Plus size={16} aria-hidden="true" />
           New deal

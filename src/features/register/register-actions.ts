@@ -1,9 +1,11 @@
 import { tooLargeSentence } from "@/exchange/deal-file/largest";
 import { type Answer, api } from "@/features/api/client";
+import { bringInDeals } from "@/features/api/files";
+import { readTextFile } from "@/features/api/read-text-file";
 import { newDealDocument } from "@/features/deal/desk/new-deal";
 import { localToday } from "@/features/figures/today";
 import { notify } from "@/features/notices/notify";
-import type { RegisterRow } from "@/server/contract";
+import type { DealReply, RegisterRow } from "@/server/contract";
 
 const AWAY = "The server is away; nothing was changed. Try again when it is back.";
 
@@ -25,6 +27,16 @@ async function newDeal(): Promise<void> {
  *
  * @param reload shows the list as it then is
  */
+/** Brings in one deal, or all of a file that has a deal on each line. */
+async function brought(file: File): Promise<Answer<DealReply | { deals: number }>> {
+  if (/\.jsonl$/i.test(file.name)) return bringInDeals(file);
+  const tooLarge = tooLargeSentence(file.size);
+  const text = tooLarge ? { ok: false as const, sentence: tooLarge } : await readTextFile(file);
+  return text.ok
+    ? api.importFile(file.name, text.value)
+    : { kind: "refused", status: 422, sentence: text.sentence };
+}
+
 export function registerActions(reload: () => Promise<void>) {
   const duplicate = async ({ id, customer }: RegisterRow) => {
     const answer = await api.duplicate(id);
@@ -53,13 +65,8 @@ export function registerActions(reload: () => Promise<void>) {
   const bringIn = async (files: readonly File[]) => {
     let kept = 0;
     for (const file of files) {
-      const tooLarge = tooLargeSentence(file.size);
-      if (tooLarge) {
-        notify.error(`${file.name}: ${tooLarge}`);
-        continue;
-      }
-      const answer = await api.importFile(file.name, await file.text());
-      if (answer.kind === "done") kept += 1;
+      const answer = await brought(file);
+      if (answer.kind === "done") kept += "deals" in answer.value ? answer.value.deals : 1;
       else sayWhyNot(answer, `${file.name}: `);
     }
     if (kept > 0) notify.success(kept === 1 ? "1 deal was brought in." : `${kept} deals were brought in.`);

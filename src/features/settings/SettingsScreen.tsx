@@ -5,6 +5,7 @@ import { type Dispatch, useCallback, useEffect, useMemo, useReducer } from "reac
 import { useDropzone } from "react-dropzone";
 import { parseJson } from "@/exchange/deal-file/parse";
 import type { Settings } from "@/exchange/settings";
+import { readTextFile } from "@/features/api/read-text-file";
 import { type OptionAction, provideLoans } from "@/features/deal/option";
 import * as loan from "@/features/deal/option/loan-of-desk";
 import { OptionContext } from "@/features/deal/option/option-context";
@@ -12,7 +13,8 @@ import * as rest from "@/features/deal/option/rest-of-desk";
 import { saveFile } from "@/features/figures/save-file";
 import { notify } from "@/features/notices/notify";
 import { THEME_OF } from "@/features/shell/themes";
-import type { SettingsReply } from "@/server/contract";
+import type { KeptCopy, SettingsReply } from "@/server/contract";
+import { BackupsCard } from "./BackupsCard";
 import { DefaultPlan } from "./DefaultPlan";
 import { HouseCard } from "./HouseCard";
 import { SettingsStatusLine } from "./SettingsStatusLine";
@@ -26,7 +28,7 @@ import { useSettingsSave } from "./use-settings-save";
 provideLoans(loan, rest);
 
 /** What the house has settled once: new deals start from a copy of it. */
-export function SettingsScreen({ opened }: { opened: SettingsReply }) {
+export function SettingsScreen({ opened, copies }: { opened: SettingsReply; copies: readonly KeptCopy[] }) {
   const [state, dispatch] = useReducer(settingsReducer, opened.settings, openSettingsState);
   const show = useCallback((settings: Settings) => dispatch({ type: "open", settings }), []);
   const settings = useMemo(() => settingsOf(state), [state]);
@@ -43,7 +45,8 @@ export function SettingsScreen({ opened }: { opened: SettingsReply }) {
   const bringIn = async (files: readonly File[]) => {
     const [file] = files;
     if (!file) return;
-    const json = parseJson(await file.text());
+    const text = await readTextFile(file);
+    const json = text.ok ? parseJson(text.value) : text;
     if (json.ok) await saving.replaceBy(json.value);
     else notify.error(`${file.name}: ${json.sentence}`);
   };
@@ -104,6 +107,7 @@ export function SettingsScreen({ opened }: { opened: SettingsReply }) {
           <div className="grid min-w-0 gap-4">
             <UsualCharges list="fees" />
             <UsualCharges list="extras" />
+            <BackupsCard copies={copies} />
           </div>
         </OptionContext>
       </div>

@@ -1,8 +1,12 @@
 import { BookOpen, Library, Settings2, Truck } from "lucide-react";
 import type { ReactNode } from "react";
 
-/** The frame of every screen: the way to each place at the side, or on top of a narrow screen. */
-export function Shell({ children }: { children: ReactNode }) {
+/**
+ * The frame of every screen: the way to each place at the side, or on top of a narrow screen.
+ *
+ * @param warning what should be seen to before anything else
+ */
+export function Shell({ warning, children }: { warning?: string | undefined; children: ReactNode }) {
   return (
     <div className="flex min-h-dvh flex-col md:h-dvh md:flex-row">
       <nav
@@ -45,7 +49,14 @@ export function Shell({ children }: { children: ReactNode }) {
           Settings
         </a>
       </nav>
-      <main className="min-w-0 flex-1 md:overflow-auto">{children}</main>
+      <main className="min-w-0 flex-1 md:overflow-auto">
+        {warning && (
+          <p role="alert" className="border-warning border-b-4 bg-base-100 px-4 py-2 font-semibold md:px-6">
+            {warning}
+          </p>
+        )}
+        {children}
+      </main>
     </div>
   );
 }

@@ -7,6 +7,7 @@ import { notationOf } from "@/exchange/notation";
 import type { Settings } from "@/exchange/settings";
 import type { VehicleFile } from "@/exchange/stock/stock.schema";
 import { api } from "@/features/api/client";
+import { readTextFile } from "@/features/api/read-text-file";
 import { saveFile } from "@/features/figures/save-file";
 import { notify } from "@/features/notices/notify";
 import type { KeptVehicle } from "@/server/contract";
@@ -34,7 +35,10 @@ export function StockScreen({ opened, house }: Props) {
     const [file] = files;
     if (!file) return;
     const { readStockCsv } = await import("@/exchange/stock/stock-csv");
-    const read = readStockCsv(await file.text(), house.currency, notation);
+    const text = await readTextFile(file);
+    const read = text.ok
+      ? readStockCsv(text.value, house.currency, notation)
+      : { ok: false as const, sentences: [text.sentence] };
     if (!read.ok) {
       setProblems([`${file.name} was not brought in.`, ...read.sentences]);
       return;

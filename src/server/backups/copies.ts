@@ -1,7 +1,7 @@
 import { existsSync, mkdirSync, readdirSync, rmSync, statSync } from "node:fs";
 import { join } from "node:path";
 
-/** A copy of everything, in the data folder. */
+/** A copy of everything that the server keeps by itself. */
 export type KeptCopy = {
   name: string;
   /** ISO 8601 instant. */
