@@ -1,4 +1,5 @@
 import { defineConfig } from "@playwright/test";
+import { installedBrowser } from "./scripts/browser.mjs";
 
 const PORT = 4311;
 /** Where the register of many deals is served, for e2e/many-deals.spec.ts. */
@@ -25,7 +26,7 @@ export default defineConfig({
     locale: "en-US",
     timezoneId: "UTC",
     launchOptions: {
-      executablePath: process.env.CHROMIUM_PATH || "/usr/bin/chromium",
+      executablePath: installedBrowser(),
       args: [
         "--no-sandbox",
         "--disable-gpu",

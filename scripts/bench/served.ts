@@ -1,5 +1,6 @@
 import { type ChildProcess, spawn } from "node:child_process";
 import { type Browser, chromium } from "@playwright/test";
+import { installedBrowser } from "../browser.mjs";
 
 const ENOUGH = 300;
 
@@ -42,6 +43,6 @@ async function untilServed(server: ChildProcess, address: string): Promise<void>
 
 export const openBrowser = (): Promise<Browser> =>
   chromium.launch({
-    executablePath: process.env.CHROMIUM_PATH || "/usr/bin/chromium",
+    executablePath: installedBrowser(),
     args: ["--no-sandbox", "--disable-background-networking", "--no-first-run"],
   });

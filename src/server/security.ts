@@ -5,27 +5,49 @@ const SAFE_METHODS = new Set(["GET", "HEAD", "OPTIONS"]);
  * Why a request must be turned down before it reaches a route, as one sentence, or undefined.
  *
  * A server on this machine has no password, so it answers only to names of this machine (a page elsewhere
- * could otherwise point a name of its own at it), and takes changes only from its own pages.
+ * could otherwise point a name of its own at it), and takes changes only from its own pages. Behind a reverse proxy
+ * KELLUX_ORIGIN says what its pages are called outside, so that both are still checked.
  */
 export function refusalReason(method: string, headers: Headers): string | undefined {
   const host = headers.get("host") ?? "";
-  const listensToOthers = Boolean(process.env.KELLUX_HOST) && !LOOPBACK.test(process.env.KELLUX_HOST ?? "");
-  if (!listensToOthers && !LOOPBACK.test(host)) {
-    return "This server answers only to localhost; set KELLUX_HOST to serve other names.";
+  const known = publicOrigin();
+  if (!LOOPBACK.test(host) && !(known ? isHostOf(known, host) : listensToOthers())) {
+    return known
+      ? `This server answers only to localhost and to ${known.origin}.`
+      : "This server answers only to localhost; set KELLUX_ORIGIN or KELLUX_HOST to serve other names.";
   }
   if (SAFE_METHODS.has(method)) return undefined;
   const site = headers.get("sec-fetch-site");
   const origin = headers.get("origin");
-  const foreign =
-    (site !== null && site !== "same-origin" && site !== "none") || (origin !== null && !isOwn(origin, host));
-  return foreign ? "Changes are accepted only from Kellux's own pages." : undefined;
+  const isForeign =
+    (site !== null && site !== "same-origin" && site !== "none") ||
+    (origin !== null && !isOwn(origin, host, known));
+  return isForeign ? "Changes are accepted only from Kellux's own pages." : undefined;
 }
 
-function isOwn(origin: string, host: string): boolean {
+const listensToOthers = () =>
+  Boolean(process.env.KELLUX_HOST) && !LOOPBACK.test(process.env.KELLUX_HOST ?? "");
+
+/** What the app is called where it is reached from outside: "https://deals.example.test"; undefined where it is not. */
+function publicOrigin(): URL | undefined {
+  return process.env.KELLUX_ORIGIN ? asUrl(process.env.KELLUX_ORIGIN) : undefined;
+}
+
+/** A host may name the port that its protocol has anyway. */
+const isHostOf = (known: URL, host: string) => asUrl(`${known.protocol}//${host}`)?.host === known.host;
+
+function isOwn(origin: string, host: string, known: URL | undefined): boolean {
+  const url = asUrl(origin);
+  if (!url) return false;
+  // To its name outside only pages of that very origin may send; to this machine's, pages of this machine.
+  return known && isHostOf(known, host) ? url.origin === known.origin : url.host === host;
+}
+
+function asUrl(text: string): URL | undefined {
   try {
-    return new URL(origin).host === host;
+    return new URL(text);
   } catch {
-    return false;
+    return undefined;
   }
 }
 

@@ -26,15 +26,9 @@ function file(name: string, text: string): string {
 
 function quote(...args: string[]): Promise<{ code: number; out: string; err: string }> {
   return new Promise(resolve => {
-    execFile(
-      "npm",
-      ["run", "--silent", "quote", "--", ...args],
-      { maxBuffer: 2 ** 24 },
-      (error, out, err) => {
-        const sentences = err.split("\n").filter(line => !line.startsWith("npm warn"));
-        resolve({ code: typeof error?.code === "number" ? error.code : 0, out, err: sentences.join("\n") });
-      },
-    );
+    execFile(process.execPath, ["scripts/quote.mjs", ...args], { maxBuffer: 2 ** 24 }, (error, out, err) => {
+      resolve({ code: typeof error?.code === "number" ? error.code : 0, out, err });
+    });
   });
 }
 
