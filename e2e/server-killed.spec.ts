@@ -1,42 +1,21 @@
-import { type ChildProcess, spawn } from "node:child_process";
-import { once } from "node:events";
 import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { expect, test } from "@playwright/test";
 import { newDeal, VAN } from "./officer";
+import { type OwnServer, startServer, stopServer } from "./own-server";
 
-const PORT = "4313";
+const PORT = 4313;
 const folder = mkdtempSync(join(tmpdir(), "kellux-killed-"));
-let server: ChildProcess;
-
-/** Starts a server of this test's own, which it may kill. */
-async function start(): Promise<void> {
-  server = spawn(
-    process.execPath,
-    ["node_modules/next/dist/bin/next", "start", "-H", "127.0.0.1", "-p", PORT],
-    {
-      env: { ...process.env, KELLUX_DATA_DIR: folder, KELLUX_SERVING: "1" },
-      stdio: "ignore",
-    },
-  );
-  await expect
-    .poll(
-      () =>
-        fetch(`http://localhost:${PORT}/api/deals`).then(
-          response => response.ok,
-          () => false,
-        ),
-      { timeout: 30_000 },
-    )
-    .toBe(true);
-}
+let server: OwnServer;
+const start = async () => {
+  server = await startServer(folder, PORT);
+};
 
 test.use({ baseURL: `http://localhost:${PORT}` });
 test.beforeAll(start);
 test.afterAll(async () => {
-  server.kill("SIGKILL");
-  await once(server, "exit");
+  await stopServer(server);
   rmSync(folder, { recursive: true, force: true });
 });
 
@@ -46,7 +25,7 @@ test("a server killed under the officer's hands: what was saved is there, what w
   const deal = await newDeal(page);
   await deal.type({ Customer: "Cosima Wherry", ...VAN });
   await deal.saved();
-  server.kill("SIGKILL");
+  await stopServer(server);
   await deal.type({ Price: "31,500" });
   await expect(deal.status).toContainText("Not saved: the server is away");
   // The answers go on without the server.

@@ -42,6 +42,8 @@ export async function restoreIntoEmpty(folder: string, file: string): Promise<Ba
  * @throws BackupRefused with a sentence
  */
 export async function restoreBeside(folder: string, file: string): Promise<BackupFacts> {
+  // Before anything is made of it, it is seen to be whole.
+  await readBackup(file, refuseNewer, () => {});
   const path = restoringPath(folder);
   for (const left of [path, restoredPath(folder)]) rmSync(left, { recursive: true, force: true });
   let isWhole = false;
@@ -63,6 +65,11 @@ export async function restoreBeside(folder: string, file: string): Promise<Backu
   }
 }
 
+function refuseNewer({ migrations }: BackupHead): void {
+  if (migrations > knownMigrations())
+    throw new BackupRefused("This backup was made by a newer Kellux than this one.");
+}
+
 /** So many characters are put into the database at a time, and so many rows. */
 const LARGEST_BATCH = 4_000_000;
 const MOST_ROWS = 500;
@@ -74,9 +81,6 @@ async function fill(database: Database, file: string): Promise<BackupFacts> {
     batch = undefined;
   };
   const begin = async ({ migrations }: BackupHead) => {
-    if (migrations > knownMigrations()) {
-      throw new BackupRefused("This backup was made by a newer Kellux than this one.");
-    }
     await migrate(database, migrations);
     await startRows(database);
   };

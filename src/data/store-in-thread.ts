@@ -5,8 +5,18 @@ import type { FromThread, ToThread } from "./store-messages";
 
 export type OpenStore = { store: Store; close: () => Promise<void> };
 
-/** The database did not answer: not in time, or it never will. What was asked may have been done. */
-export class DatabaseAway extends Error {}
+/**
+ * The database did not answer: not in time, or it never will. What was asked may have been done. Known by its code, for
+ * each bundle of the server has classes of its own.
+ */
+export class DatabaseAway extends Error {
+  readonly code = AWAY_CODE;
+}
+
+const AWAY_CODE = "DATABASE_AWAY";
+
+export const isDatabaseAway = (error: unknown): error is DatabaseAway =>
+  error instanceof Error && (error as NodeJS.ErrnoException).code === AWAY_CODE;
 
 /** For how long things are waited for, in milliseconds. */
 export type Patience = {
@@ -28,14 +38,16 @@ type Waiting = { resolve: (value: unknown) => void; reject: (error: Error) => vo
  * is busy for ever, where no time limit can act: so each call has one here.
  *
  * @param stopped is told where the database answers no more, which it never will again
+ * @param start begins the thread of the database
  * @throws FolderRefused where the folder cannot be used; FolderInUse where another process has it open
  */
 export async function openStoreInThread(
   folder: string,
   stopped: (why: string) => void = () => {},
   patience = PATIENCE,
+  start: () => Worker = () => new Worker(new URL("./store-thread.ts", import.meta.url)),
 ): Promise<OpenStore> {
-  const thread = new Worker(new URL("./store-thread.ts", import.meta.url));
+  const thread = start();
   const ended = new Promise<void>(resolve => thread.once("exit", () => resolve()));
   thread.postMessage({ open: folder } satisfies ToThread);
   await opened(thread, folder, patience.opening);

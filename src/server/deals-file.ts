@@ -2,6 +2,7 @@ import { randomUUID } from "node:crypto";
 import type { NewDeal } from "@/data/deals";
 import type { Store } from "@/data/store";
 import { takingTurns } from "@/data/turns";
+import type { DealDocument } from "@/exchange/deal-document";
 import { tooLargeSentence } from "@/exchange/deal-file/largest";
 import { wholeDealOf } from "@/exchange/whole-deal";
 import { parseDealDocument } from "@/exchange/whole-deal/parse-document";
@@ -26,15 +27,20 @@ export async function* allDeals(store: Store): AsyncGenerator<string> {
 /**
  * Brings in every deal of such a text, each as a new one, or none of them.
  *
+ * @param ready gives a signed deal the quotes that it is signed with
  * @returns how many there were
  * @throws Refusal with the line that cannot be read
  */
-export async function bringInDeals(store: Store, text: string): Promise<{ deals: number }> {
+export async function bringInDeals(
+  store: Store,
+  text: string,
+  ready: (deal: DealDocument) => Promise<NewDeal> = withSigning,
+): Promise<{ deals: number }> {
   const deals = await readDeals(text);
   if (deals.length === 0) throw new Refusal(422, "This file holds no deal.");
   const ids: string[] = [];
   for (let from = 0; from < deals.length; from += AT_A_TIME) {
-    const signed = await Promise.all(deals.slice(from, from + AT_A_TIME).map(withSigning));
+    const signed = await Promise.all(deals.slice(from, from + AT_A_TIME).map(ready));
     ids.push(...(await store.insertDeals(signed.map((deal): NewDeal => ({ ...deal, isHidden: true })))));
   }
   await store.showDeals(ids);

@@ -1,5 +1,5 @@
 import { Readable } from "node:stream";
-import { DatabaseAway } from "@/data/store-in-thread";
+import { isDatabaseAway } from "@/data/store-in-thread";
 import { takingTurns } from "@/data/turns";
 import type { Checked } from "@/exchange/checks";
 import { HALF_CHARACTER, holdsHalfCharacter, sizeText } from "@/exchange/text";
@@ -37,7 +37,7 @@ async function answerWith(work: () => Promise<Response>): Promise<Response> {
   try {
     return await work();
   } catch (error) {
-    if (error instanceof DatabaseAway) {
+    if (isDatabaseAway(error)) {
       console.error(error.message);
       return Response.json({ error: AWAY } satisfies RefusalReply, { status: 503, headers: AS_IT_IS });
     }

@@ -8,6 +8,7 @@ import { saverProgram } from "./saver-program";
 
 const PROGRAM = saverProgram();
 const KILLS = Number(process.env.KELLUX_KILLS ?? 20);
+const LONGEST_KILL_MS = 60_000;
 const MODES = ["save", "import", "backup", "first"] as const;
 const folder = mkdtempSync(join(tmpdir(), "kellux-crash-"));
 let saver: ChildProcess | undefined;
@@ -74,27 +75,31 @@ function lossIn(
   return broken.length > 0 ? `copies that are not whole: ${broken.join(", ")}` : undefined;
 }
 
-test(`nothing that was acknowledged is lost, and every folder opens, after each of ${KILLS} kills`, async () => {
-  let before = { acknowledged: 1, batches: 0 };
-  let saves = 0;
-  for (let kill = 0; kill < KILLS; kill++) {
-    const mode = MODES[kill % MODES.length] ?? "save";
-    if (mode === "first") {
-      await killedAtFirstStart(kill);
-      continue;
+test(
+  `nothing that was acknowledged is lost, and every folder opens, after each of ${KILLS} kills`,
+  async () => {
+    let before = { acknowledged: 1, batches: 0 };
+    let saves = 0;
+    for (let kill = 0; kill < KILLS; kill++) {
+      const mode = MODES[kill % MODES.length] ?? "save";
+      if (mode === "first") {
+        await killedAtFirstStart(kill);
+        continue;
+      }
+      // Some kills come right after the data is opened, the others in the middle of the work.
+      const moment = Math.random() * 100;
+      const run = await killed(folder, mode, kill % 5, moment);
+      expect([`kill ${kill} (${mode}) after ${moment.toFixed(1)} ms`, lossIn(run, before)]).toEqual([
+        expect.anything(),
+        undefined,
+      ]);
+      saves += run.acknowledged - (run.found?.opened ?? 0);
+      before = { acknowledged: run.acknowledged, batches: run.batches };
     }
-    // Some kills come right after the data is opened, the others in the middle of the work.
-    const moment = Math.random() * 100;
-    const run = await killed(folder, mode, kill % 5, moment);
-    expect([`kill ${kill} (${mode}) after ${moment.toFixed(1)} ms`, lossIn(run, before)]).toEqual([
-      expect.anything(),
-      undefined,
-    ]);
-    saves += run.acknowledged - (run.found?.opened ?? 0);
-    before = { acknowledged: run.acknowledged, batches: run.batches };
-  }
-  expect(saves).toBeGreaterThan(KILLS / 2);
-});
+    expect(saves).toBeGreaterThan(KILLS / 2);
+  },
+  LONGEST_KILL_MS * KILLS,
+);
 
 const LONGEST_START_MS = 5000;
 

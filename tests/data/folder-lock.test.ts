@@ -1,6 +1,6 @@
 import { spawn } from "node:child_process";
 import { once } from "node:events";
-import { mkdtempSync, readdirSync, rmSync, writeFileSync } from "node:fs";
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { lockFolder } from "@/data/folder/lock";
@@ -32,6 +32,33 @@ test("a claim left behind by a killed process is taken over", async () => {
 
 test("a claim whose process number now belongs to another process is taken over", () => {
   writeFileSync(join(folder, "in-use.json"), JSON.stringify({ pid: process.pid, started: "long ago" }));
+  lockFolder(folder)();
+});
+
+/** A claim as this process would make it, but for what is said. */
+function claimedBy(change: object): void {
+  const unlock = lockFolder(folder);
+  const path = join(folder, "in-use.json");
+  const claim = JSON.parse(readFileSync(path, "utf8"));
+  unlock();
+  writeFileSync(path, JSON.stringify({ ...claim, ...change }));
+}
+
+test.each([
+  ["another machine", { host: "a-desk-elsewhere" }],
+  ["another container of this machine", { namespace: "pid:[4026599999]" }],
+])("a claim of %s is not taken over, and the sentence says how it is", (_, change) => {
+  claimedBy({ pid: 1, ...change });
+  const claiming = () => lockFolder(folder);
+  expect(claiming).toThrow(FolderInUse);
+  expect(claiming).toThrow("whether it still runs cannot be seen from here");
+  expect(claiming).toThrow(`delete ${join(folder, "in-use.json")} and start again`);
+  rmSync(join(folder, "in-use.json"));
+  lockFolder(folder)();
+});
+
+test("a claim from before this machine was started anew is taken over, whoever has that number now", () => {
+  claimedBy({ boot: "11111111-2222-4333-8444-555555555555" });
   lockFolder(folder)();
 });
 

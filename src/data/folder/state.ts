@@ -65,11 +65,12 @@ export function settleFolder(folder: string): boolean {
   return true;
 }
 
+/** What every database has; the tables of this one are in base/5. */
+const PARTS = ["PG_VERSION", "global/pg_control", "base/1", "base/5", "pg_wal", "pg_xact"];
+
 function refuseIfNotWhole(folder: string): void {
   const database = databasePath(folder);
-  const missing = ["PG_VERSION", "global/pg_control", "base", "pg_wal"].find(
-    part => !existsSync(join(database, part)),
-  );
+  const missing = PARTS.find(part => !existsSync(join(database, part)));
   if (missing) throw damaged(folder, `${missing} is not there`);
   const version = readFileSync(join(database, "PG_VERSION"), "utf8").trim();
   if (version !== POSTGRES) {

@@ -51,7 +51,9 @@ export function isCopyDue(copies: readonly KeptCopy[], now: Date): boolean {
 
 /** Drops copies of more than 14 days ago; the newest stays, however old it is. */
 export function dropOldCopies(dataFolder: string, now: Date): void {
-  for (const { name, made } of listCopies(dataFolder).slice(1)) {
-    if (now.getTime() - Date.parse(made) > DAYS_KEPT * DAY_MS) rmSync(join(copiesFolder(dataFolder), name));
+  for (const { name } of listCopies(dataFolder).slice(1)) {
+    const day = /\d{4}-\d{2}-\d{2}/.exec(name)?.[0] ?? "";
+    if (now.getTime() - Date.parse(day) > (DAYS_KEPT + 1) * DAY_MS)
+      rmSync(join(copiesFolder(dataFolder), name));
   }
 }

@@ -18,6 +18,7 @@ export function edge(behind: Handler, isClosing: () => boolean): Handler {
   return async (request, response) => {
     const { method = "", url = "" } = request;
     giveHeaders(response, url, isClosing);
+    sayWhereAway(response);
     const refused = turnedAway(method, url);
     if (refused) return say(response, refused.status, refused.sentence);
     if (shared.kelluxStopped) return say(response, 503, AWAY);
@@ -41,23 +42,29 @@ function say(response: ServerResponse, status: number, sentence: string): void {
 function giveHeaders(response: ServerResponse, address: string, isClosing: () => boolean): void {
   const writeHead = response.writeHead.bind(response) as (...args: unknown[]) => ServerResponse;
   response.writeHead = ((status: number, ...rest: unknown[]) => {
-    const isAway = status === 500 && shared.kelluxStopped !== undefined;
-    if (isAway) sayAway(response);
     for (const [name, value] of Object.entries(EVERY_ANSWER)) {
       if (!response.hasHeader(name)) response.setHeader(name, value);
     }
     const keep = keeping(address, status);
     if (keep) response.setHeader("Cache-Control", keep);
     if (isClosing()) response.setHeader("Connection", "close");
-    return writeHead(isAway ? 503 : status, ...rest);
+    return writeHead(status, ...rest);
   }) as typeof response.writeHead;
 }
 
-/** A page that failed because the database is away: its own text would only say that something went wrong. */
-function sayAway(response: ServerResponse): void {
-  const end = response.end.bind(response);
-  for (const name of ["Content-Length", "Transfer-Encoding", "ETag"]) response.removeHeader(name);
-  response.setHeader("Content-Type", "text/plain; charset=utf-8");
-  response.write = () => true;
-  response.end = (() => end(AWAY)) as typeof response.end;
+/** Where the database is away, what failed because of it would only say that something went wrong: it says what. */
+function sayWhereAway(response: ServerResponse): void {
+  const [write, end] = [response.write, response.end].map(each => each.bind(response)) as [Sending, Sending];
+  const hasFailed = () =>
+    shared.kelluxStopped !== undefined && response.statusCode === 500 && !response.headersSent;
+  response.write = ((...pieces: unknown[]) => hasFailed() || write(...pieces)) as typeof response.write;
+  response.end = ((...pieces: unknown[]) => {
+    if (!hasFailed()) return end(...pieces);
+    for (const name of response.getHeaderNames()) response.removeHeader(name);
+    response.statusCode = 503;
+    response.setHeader("Content-Type", "application/json");
+    return end(JSON.stringify({ error: AWAY }));
+  }) as typeof response.end;
 }
+
+type Sending = (...pieces: unknown[]) => unknown;

@@ -1,0 +1,195 @@
+import {
+  chmodSync,
+  cpSync,
+  existsSync,
+  lstatSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  truncateSync,
+  writeFileSync,
+} from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { sql } from "drizzle-orm";
+import { openDatabase } from "@/data/database";
+import { FolderRefused } from "@/data/folder/refused";
+import { askReplacing } from "@/data/folder/state";
+import { storeOf } from "@/data/store";
+import { numberedDeal } from "./numbered-deal";
+
+const scratch = mkdtempSync(join(tmpdir(), "kellux folder "));
+const whole = join(scratch, "whole");
+afterAll(() => rmSync(scratch, { recursive: true }));
+
+beforeAll(async () => {
+  const { database, sync, close } = await openDatabase(whole);
+  await storeOf(database, sync).insertDeals([numberedDeal(1)]);
+  await close();
+});
+
+let copies = 0;
+/** A copy of a folder with one deal, in which something is wrong. */
+function folderWith(harm: (folder: string) => void): string {
+  const folder = join(scratch, `copy ${++copies}`);
+  cpSync(whole, folder, { recursive: true });
+  harm(folder);
+  return folder;
+}
+
+/** Every file of a folder with its size: what a refusal must leave as it is. */
+const contents = (folder: string) =>
+  readdirSync(folder, { recursive: true })
+    .map(name => [name, lstatSync(join(folder, String(name))).size])
+    .sort();
+
+async function customersOf(folder: string): Promise<string[]> {
+  const { database, sync, close } = await openDatabase(folder);
+  const { records } = await storeOf(database, sync).dealsAfter(null, 100);
+  await close();
+  return records.map(({ document }) => document.customer);
+}
+
+test("it is kept from other users: folders 0700 and files 0600, also those of a folder from before", async () => {
+  const open = folderWith(folder => {
+    chmodSync(join(folder, "database"), 0o755);
+    for (const name of ["PG_VERSION", "postgresql.auto.conf", "base/1/PG_VERSION"])
+      chmodSync(join(folder, "database", name), 0o666);
+  });
+  await customersOf(open);
+  for (const folder of [whole, open]) {
+    const modes = readdirSync(folder, { recursive: true }).map(name => {
+      const { mode } = lstatSync(join(folder, String(name)));
+      return [name, mode & 0o077];
+    });
+    expect(modes.length).toBeGreaterThan(900);
+    expect(modes.filter(([, others]) => others !== 0)).toEqual([]);
+  }
+  expect(lstatSync(whole).mode & 0o777).toBe(0o700);
+});
+
+const HARMS: [what: string, harm: (folder: string) => void, sentence: RegExp][] = [
+  ["lacks PG_VERSION", folder => rmSync(join(folder, "database/PG_VERSION")), /PG_VERSION is not there/],
+  [
+    "lacks its control file",
+    folder => rmSync(join(folder, "database/global/pg_control")),
+    /pg_control is not there/,
+  ],
+  [
+    "has half a control file",
+    folder => truncateSync(join(folder, "database/global/pg_control"), 100),
+    /damaged/,
+  ],
+  [
+    "lacks its log",
+    folder => rmSync(join(folder, "database/pg_wal"), { recursive: true }),
+    /pg_wal is not there/,
+  ],
+  ["has an empty log", folder => emptied(join(folder, "database/pg_wal")), /damaged \(could not locate/],
+  [
+    "lacks its tables",
+    folder => rmSync(join(folder, "database/base/5"), { recursive: true }),
+    /base\/5 is not there/,
+  ],
+  [
+    "is of another PostgreSQL",
+    folder => writeFileSync(join(folder, "database/PG_VERSION"), "17\n"),
+    /version 17/,
+  ],
+  [
+    "has lost its database",
+    folder => rmSync(join(folder, "database"), { recursive: true }),
+    /has lost its database/,
+  ],
+  [
+    "has a folder in the place of in-use.json",
+    folder => mkdirSync(join(folder, "in-use.json")),
+    /in-use\.json is a folder/,
+  ],
+];
+
+function emptied(folder: string): void {
+  for (const name of readdirSync(folder)) if (/^0/.test(name)) rmSync(join(folder, name));
+}
+
+test.each(HARMS)(
+  "a folder that %s is refused in a sentence, and nothing is put in its place",
+  async (_, harm, sentence) => {
+    const folder = folderWith(harm);
+    const before = contents(folder);
+    const opening = openDatabase(folder);
+    await expect(opening).rejects.toBeInstanceOf(FolderRefused);
+    await expect(openDatabase(folder)).rejects.toThrow(sentence);
+    const said = await openDatabase(folder).catch((error: Error) => error.message);
+    expect(said).toMatch(/^.{20,400}\.$/);
+    // The files of the database itself; the system may have written of its own start beside them.
+    expect(contents(folder).filter(([name]) => !/postmaster|in-use/.test(String(name)))).toEqual(
+      before.filter(([name]) => !/postmaster|in-use/.test(String(name))),
+    );
+  },
+);
+
+test("a folder that a newer Kellux has kept is refused, and opens there as before", async () => {
+  const folder = folderWith(() => {});
+  const { database, close } = await openDatabase(folder);
+  await database.execute(
+    sql`insert into drizzle.__drizzle_migrations (hash, created_at) values ('newer', 99999999999999)`,
+  );
+  await close();
+  await expect(openDatabase(folder)).rejects.toThrow(/kept by a newer Kellux/);
+});
+
+test("a file in the place of a folder, and a folder that cannot be written, are refused", async () => {
+  const file = join(scratch, "a file");
+  writeFileSync(file, "");
+  await expect(openDatabase(file)).rejects.toThrow(/is a file, not a folder/);
+  await expect(openDatabase(join(file, "below"))).rejects.toThrow(/is a file and not a folder/);
+  const closed = join(scratch, "closed");
+  mkdirSync(closed, { mode: 0o500 });
+  // The root of a machine may write anywhere.
+  if (process.getuid?.() !== 0) await expect(openDatabase(closed)).rejects.toThrow(/may not write to it/);
+});
+
+test("a first start that was cut off begins anew; a folder of before without a mark is whole", async () => {
+  const cutOff = folderWith(folder => {
+    writeFileSync(join(folder, "database.json"), '{"database":"making"}');
+    rmSync(join(folder, "database/PG_VERSION"));
+  });
+  expect(await customersOf(cutOff)).toEqual([]);
+  const older = folderWith(folder => rmSync(join(folder, "database.json")));
+  expect(await customersOf(older)).toEqual(["Customer 1"]);
+  expect(readFileSync(join(older, "database.json"), "utf8")).toContain("whole");
+});
+
+test("a replacement that was cut off anywhere leaves one of the two databases, whole", async () => {
+  const other = join(scratch, "other");
+  const { database, sync, close } = await openDatabase(other);
+  await storeOf(database, sync).insertDeals([numberedDeal(2)]);
+  await close();
+  const replacing = (step: (folder: string) => void) =>
+    folderWith(folder => {
+      cpSync(join(other, "database"), join(folder, "database.restored"), { recursive: true });
+      step(folder);
+    });
+  const [asked, moved, done, notAsked] = [
+    replacing(askReplacing),
+    replacing(folder => {
+      askReplacing(folder);
+      renameSync(join(folder, "database"), join(folder, "database.replaced"));
+    }),
+    replacing(folder => {
+      askReplacing(folder);
+      renameSync(join(folder, "database"), join(folder, "database.replaced"));
+      renameSync(join(folder, "database.restored"), join(folder, "database"));
+    }),
+    replacing(() => {}),
+  ];
+  for (const folder of [asked, moved, done]) {
+    expect(await customersOf(folder)).toEqual(["Customer 2"]);
+    expect(existsSync(join(folder, "database.replaced"))).toBe(false);
+  }
+  expect(await customersOf(notAsked)).toEqual(["Customer 1"]);
+});

@@ -1,0 +1,76 @@
+import { Worker } from "node:worker_threads";
+import { DatabaseAway, openStoreInThread } from "@/data/store-in-thread";
+
+const PATIENCE = { call: 150, sign: 150, opening: 2000 };
+
+/** A thread that opens, and then does with each call what a script says. */
+const threadThat = (script: string) => () =>
+  new Worker(
+    `const { parentPort } = require("node:worker_threads");
+     parentPort.on("message", message => {
+       if (message.open) return parentPort.postMessage("opened");
+       if (message === "areYouThere") return parentPort.postMessage("hereIAm");
+       if (message === "close") return parentPort.close();
+       const answer = value => parentPort.postMessage({ id: message.id, value });
+       ${script}
+     });`,
+    { eval: true },
+  );
+
+async function open(script: string) {
+  const stops: string[] = [];
+  const opened = await openStoreInThread("any", why => stops.push(why), PATIENCE, threadThat(script));
+  return { ...opened, stops };
+}
+
+const later = (milliseconds: number) => new Promise(resolve => setTimeout(resolve, milliseconds));
+
+test("a database that hangs is given up, with all that wait for it, and is said to have stopped", async () => {
+  const { store, close, stops } = await open("for (;;) {}");
+  const asked = Promise.allSettled([store.hasDeals(), store.answers()]);
+  expect(await asked).toEqual([
+    { status: "rejected", reason: expect.any(DatabaseAway) },
+    { status: "rejected", reason: expect.any(DatabaseAway) },
+  ]);
+  await later(200);
+  expect(stops).toEqual(["The database hangs."]);
+  await expect(store.answers()).rejects.toBeInstanceOf(DatabaseAway);
+  await close();
+});
+
+test("a database that is only slow goes on: the call that took too long is given up alone", async () => {
+  const { store, close, stops } = await open(
+    'if (message.name === "hasDeals") setTimeout(answer, 400, true); else answer(true);',
+  );
+  await expect(store.hasDeals()).rejects.toBeInstanceOf(DatabaseAway);
+  await later(400);
+  expect(await store.answers()).toBe(true);
+  expect(stops).toEqual([]);
+  await close();
+});
+
+test("an error after which the database answers no more is said at once, with its reason", async () => {
+  const { store, close, stops } = await open(
+    'parentPort.postMessage({ broken: "could not write to the log: No space left on device" }); for (;;) {}',
+  );
+  await expect(store.answers()).rejects.toThrow("No space left on device");
+  expect(stops).toEqual(["The database stopped: could not write to the log: No space left on device."]);
+  await close();
+});
+
+test("a thread that breaks has stopped, and one that ends when it is told to has not", async () => {
+  const broken = await open('throw new Error("out of memory")');
+  await expect(broken.store.answers()).rejects.toThrow("out of memory");
+  expect(broken.stops).toHaveLength(1);
+  const whole = await open("answer(true)");
+  expect(await whole.store.answers()).toBe(true);
+  await whole.close();
+  expect(whole.stops).toEqual([]);
+  await expect(whole.store.answers()).rejects.toBeInstanceOf(DatabaseAway);
+});
+
+test("a folder that does not open in time is refused", async () => {
+  const never = () => new Worker("setInterval(() => {}, 1000)", { eval: true });
+  const opening = openStoreInThread("any", () => {}, { ...PATIENCE, opening: 100 }, never);
+  await expect(opening).rejects.toThrow("did not open in 0.1 s");
+});

@@ -1,0 +1,237 @@
+import { createHash } from "node:crypto";
+import {
+  createWriteStream,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  writeFileSync,
+} from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { Readable } from "node:stream";
+import { pipeline } from "node:stream/promises";
+import { createGzip, gunzipSync, gzipSync } from "node:zlib";
+import { DEMO_DEALS } from "#demo/scenario";
+import { DEMO_SETTINGS } from "#demo/settings";
+import { openDatabase } from "@/data/database";
+import { restoreIntoEmpty } from "@/data/restore";
+import { storeOf } from "@/data/store";
+import {
+  backupBytes,
+  dropOldCopies,
+  isCopyDue,
+  keepDailyCopy,
+  listCopies,
+  writeBackup,
+} from "@/server/backups";
+import { allDeals, bringInDeals } from "@/server/deals-file";
+import { loadDemo } from "@/server/demo";
+import { numberedDeal } from "../data/numbered-deal";
+import { testDatabase } from "../data/test-database";
+
+const data = testDatabase();
+const scratch = mkdtempSync(join(tmpdir(), "kellux backups "));
+const backup = join(scratch, "backup.jsonl.gz");
+afterAll(() => rmSync(scratch, { recursive: true }));
+let folders = 0;
+const emptyFolder = () => join(scratch, `empty ${++folders}`);
+
+beforeAll(async () => {
+  await loadDemo(data.store);
+  const [id = ""] = await data.store.insertDeals([
+    { ...numberedDeal(1), customer: "Zoë 🚐 O’Hollow", notes: 'Said "later"\nand <b>more</b>' },
+  ]);
+  await data.store.updateDeal(id, 1, { options: numberedDeal(2).options });
+  await data.store.setDeleted((await data.store.insertDeals([numberedDeal(3)]))[0] ?? "", true);
+  await writeBackup(await backupBytes(data.store), backup);
+});
+
+const linesOf = (path: string) => gunzipSync(readFileSync(path)).toString("utf8").trimEnd().split("\n");
+const rowsOf = (path: string) => linesOf(path).slice(1, -1).sort();
+
+/** A backup with other lines, packed again; with its end made to fit them where that is asked for. */
+function changed(change: (lines: string[]) => string[], isResealed = false): string {
+  const lines = change(linesOf(backup));
+  if (isResealed) {
+    const rows = lines.slice(0, -1);
+    const sha256 = createHash("sha256")
+      .update(rows.map(line => `${line}\n`).join(""))
+      .digest("hex");
+    lines.splice(-1, 1, JSON.stringify({ ...JSON.parse(lines.at(-1) ?? ""), rows: rows.length - 1, sha256 }));
+  }
+  const path = join(scratch, "changed.jsonl.gz");
+  writeFileSync(path, gzipSync(lines.map(line => `${line}\n`).join("")));
+  return path;
+}
+
+test("a backup holds every row, and a folder that it is restored into holds the same", async () => {
+  const folder = emptyFolder();
+  const facts = await restoreIntoEmpty(folder, backup);
+  expect(facts.deals).toBe(DEMO_DEALS.length + 2);
+  const { database, sync, close } = await openDatabase(folder);
+  const store = storeOf(database, sync);
+  expect((await store.getSettings())?.settings).toEqual(DEMO_SETTINGS);
+  const again = join(scratch, "again.jsonl.gz");
+  await writeBackup(await backupBytes(store), again);
+  await close();
+  expect(rowsOf(again)).toEqual(rowsOf(backup));
+});
+
+test("a backup is of the version of its rows: one from before a migration is brought up to date", async () => {
+  // Before version 13 deals had no notes.
+  const older = changed(
+    ([head = "", ...lines]) => [
+      JSON.stringify({ ...JSON.parse(head), migrations: 12 }),
+      ...lines.map(line => line.replace(/,"notes":(null|"(\\.|[^"\\])*")/, "")),
+    ],
+    true,
+  );
+  const folder = emptyFolder();
+  expect((await restoreIntoEmpty(folder, older)).deals).toBe(DEMO_DEALS.length + 2);
+});
+
+const HARMS: [what: string, file: () => string, sentence: RegExp][] = [
+  ["is cut off", () => cut(0.5), /not whole/],
+  ["lacks its last bytes", () => cut(0.999), /not whole/],
+  ["lacks its end", () => changed(lines => lines.slice(0, -1)), /not whole/],
+  ["lacks a row", () => changed(lines => lines.toSpliced(5, 1)), /not whole/],
+  [
+    "has a changed digit",
+    () => changed(lines => lines.map(line => line.replace("6.49", "6.48"))),
+    /not whole/,
+  ],
+  ["goes on after its end", () => changed(lines => [...lines, lines[1] ?? ""]), /not whole/],
+  ["is empty", () => file("empty.gz", gzipSync("")), /no backup/],
+  ["is not packed", () => file("plain.gz", Buffer.from("{}")), /no backup/],
+  ["is another file", () => file("other.gz", gzipSync('{"format":"kellux-deal"}\n')), /no backup/],
+  ["is of a newer version", () => withHead({ version: 2 }), /version 2/],
+  ["is of a newer Kellux", () => withHead({ migrations: 99 }), /newer Kellux/],
+  [
+    "holds another table",
+    () => changed(lines => lines.toSpliced(1, 0, '{"table":"pg_authid","row":{}}'), true),
+    /does not know/,
+  ],
+  [
+    "holds a deal that is none",
+    () => changed(lines => lines.map(line => line.replace('"find":"payment"', '"find":"luck"')), true),
+    /cannot be read/,
+  ],
+  [
+    "holds half of a row",
+    () => changed(lines => lines.map((line, k) => (k === 3 ? line.slice(0, -4) : line)), true),
+    /cannot be kept/,
+  ],
+];
+
+function file(name: string, bytes: Uint8Array): string {
+  const path = join(scratch, name);
+  writeFileSync(path, bytes);
+  return path;
+}
+
+const cut = (part: number) => {
+  const bytes = readFileSync(backup);
+  return file("cut.gz", bytes.subarray(0, Math.floor(bytes.length * part)));
+};
+const withHead = (change: object) =>
+  changed(([head = "", ...lines]) => [JSON.stringify({ ...JSON.parse(head), ...change }), ...lines], true);
+
+test.each(HARMS)(
+  "a backup that %s is refused in a sentence, and nothing of it is restored",
+  async (_, path, sentence) => {
+    const folder = emptyFolder();
+    await expect(restoreIntoEmpty(folder, path())).rejects.toThrow(sentence);
+    expect(readdirSync(folder)).toEqual([]);
+  },
+);
+
+test("a backup is not restored into a folder that holds anything", async () => {
+  await expect(restoreIntoEmpty(scratch, backup)).rejects.toThrow("is not empty");
+});
+
+test("a backup that cannot be written whole is not there at all", async () => {
+  const path = join(scratch, "failing.jsonl.gz");
+  const failing = Readable.from(
+    (async function* () {
+      yield "begun";
+      throw new Error("the database is away");
+    })(),
+  );
+  await expect(writeBackup(failing, path)).rejects.toThrow("the database is away");
+  expect(readdirSync(scratch).filter(name => name.startsWith("failing"))).toEqual([]);
+});
+
+test("others are served while a backup is made, and each deal in it is whole", async () => {
+  const path = join(scratch, "while.jsonl.gz");
+  const { store } = data;
+  const [id = ""] = await store.insertDeals([numberedDeal(10)]);
+  const writing = pipeline(
+    await backupBytes(store),
+    createGzip(),
+    createWriteStream(join(scratch, "slow.gz")),
+  );
+  for (let version = 1; version <= 20; version++) {
+    const { customer, options } = numberedDeal(10 + version);
+    await store.updateDeal(id, version, { heading: { customer, vehicle: "", status: "quoting" }, options });
+  }
+  await writing;
+  await writeBackup(await backupBytes(store), path);
+  const folder = emptyFolder();
+  await restoreIntoEmpty(folder, path);
+});
+
+test("a copy a day is made by itself where there is a deal, and kept for 14 days", async () => {
+  const folder = emptyFolder();
+  mkdirSync(folder);
+  const at = (day: number) => new Date(Date.UTC(2027, 2, day, 9));
+  for (const day of [1, 1, 2, 10, 16]) {
+    await keepDailyCopy(data.store, folder, at(day));
+  }
+  expect(listCopies(folder).map(({ name }) => name)).toEqual([
+    "kellux-2027-03-16.jsonl.gz",
+    "kellux-2027-03-10.jsonl.gz",
+    "kellux-2027-03-02.jsonl.gz",
+  ]);
+  // The newest is never dropped, however old it is.
+  dropOldCopies(folder, at(400));
+  expect(listCopies(folder)).toHaveLength(1);
+  expect(isCopyDue(listCopies(folder), at(16))).toBe(false);
+  expect(isCopyDue(listCopies(folder), at(17))).toBe(true);
+});
+
+test("all deals are one text, each a deal file on a line, and come in again as they were", async () => {
+  const text = await asText(allDeals(data.store));
+  expect(text).not.toContain('"customer":"Customer 3"');
+  const count = text.trimEnd().split("\n").length;
+  expect(await bringInDeals(data.store, text, async deal => deal)).toEqual({ deals: count });
+  const twice = (await asText(allDeals(data.store))).trimEnd().split("\n").sort();
+  expect(twice).toEqual([...text.trimEnd().split("\n"), ...text.trimEnd().split("\n")].sort());
+});
+
+test("of a text with a line that is no deal nothing comes in, and the line is named", async () => {
+  const before = await asText(allDeals(data.store));
+  const [first = ""] = before.split("\n");
+  for (const [text, sentence] of [
+    [`${first}\n{"format":`, "Line 2: This is not JSON."],
+    [
+      `${first}\n\n${first.replace('"version":2', '"version":3')}`,
+      "Line 3: version is 3; it must be 1 or 2.",
+    ],
+    [
+      `${first.replace(/"customer":"[^"]*"/, '"customer":"\\ud83d"')}`,
+      /Line 1: The text holds half of a character/,
+    ],
+    ["\n \n", "This file holds no deal."],
+  ] as const) {
+    await expect(bringInDeals(data.store, text)).rejects.toThrow(sentence);
+  }
+  expect(await asText(allDeals(data.store))).toBe(before);
+});
+
+async function asText(pieces: AsyncIterable<string>): Promise<string> {
+  let text = "";
+  for await (const piece of pieces) text += piece;
+  return text;
+}
