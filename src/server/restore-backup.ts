@@ -7,7 +7,7 @@ import { askReplacing } from "@/data/folder/state";
 import type { Restored, ToRestore } from "@/data/restore-thread";
 import type { BackupFacts } from "@/exchange/backup";
 import { sizeText } from "@/exchange/text";
-import { copyName, copyPath, keepCopy } from "./backups";
+import { copyName, keepCopy, keptCopy } from "./backups";
 import { dataFolder } from "./data-folder";
 import { Refusal } from "./refusal";
 import { withClosedStore } from "./store";
@@ -28,7 +28,7 @@ export async function restoreBackup(backup: ReadableStream<Uint8Array> | string)
   const received = join(dataFolder(), "restoring.jsonl.gz");
   try {
     if (typeof backup !== "string") await receive(backup, received);
-    const file = typeof backup === "string" ? copyPath(dataFolder(), backup) : received;
+    const file = typeof backup === "string" ? keptCopy(dataFolder(), backup) : received;
     if (!file) throw new Refusal(404, "There is no copy of this name.");
     const facts = await restored({ folder: dataFolder(), file });
     await withClosedStore(async openAgain => {

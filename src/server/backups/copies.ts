@@ -17,11 +17,17 @@ const COPY = /^kellux-\d{4}-\d{2}-\d{2}(-before-restoring-\d{6})?\.jsonl\.gz$/;
 
 const copiesFolder = (dataFolder: string) => join(dataFolder, "backups");
 
-/** Where a copy of such a name is, or is to be; undefined where it is no name of a copy. */
+/** Where a copy of such a name is to be; undefined where it is no name of a copy. */
 export function copyPath(dataFolder: string, name: string): string | undefined {
   if (!COPY.test(name)) return undefined;
   mkdirSync(copiesFolder(dataFolder), { recursive: true, mode: 0o700 });
   return join(copiesFolder(dataFolder), name);
+}
+
+/** Where a copy of such a name is; undefined where there is none. */
+export function keptCopy(dataFolder: string, name: string): string | undefined {
+  const path = copyPath(dataFolder, name);
+  return path !== undefined && existsSync(path) ? path : undefined;
 }
 
 /** The name of a copy of a day; the one made before something is restored has its time as well. */

@@ -1,5 +1,5 @@
-import { createReadStream, existsSync } from "node:fs";
-import { copyPath } from "@/server/backups";
+import { createReadStream } from "node:fs";
+import { keptCopy } from "@/server/backups";
 import { dataFolder } from "@/server/data-folder";
 import { answerFile } from "@/server/door";
 import { Refusal } from "@/server/refusal";
@@ -9,8 +9,8 @@ type Context = { params: Promise<{ name: string }> };
 export const GET = async (_request: Request, { params }: Context) => {
   const { name } = await params;
   return answerFile(name, "application/gzip", async () => {
-    const path = copyPath(dataFolder(), name);
-    if (!path || !existsSync(path)) throw new Refusal(404, "There is no copy of this name.");
+    const path = keptCopy(dataFolder(), name);
+    if (!path) throw new Refusal(404, "There is no copy of this name.");
     return createReadStream(path);
   });
 };
