@@ -47,6 +47,25 @@ test("a save counts only from the newest version", async () => {
   expect(await getDeal(open.database, id)).toMatchObject({ version: 2, document: { status: "agreed" } });
 });
 
+test("a save that changes nothing is confirmed as what is there at that moment, not as what was there before", async () => {
+  const id = await keep();
+  const change = { heading: { ...heading, customer: "Thora Quince" } };
+  // The same save twice, as where the answer to the first never arrived; somebody else saves another part in between.
+  const options = [{ id: optionId, name: "Renamed", inputs }];
+  const saved = await Promise.all([
+    updateDeal(open.database, id, 1, change),
+    updateDeal(open.database, id, 1, { options }),
+    updateDeal(open.database, id, 1, change),
+  ]);
+  expect(saved.map(each => each && typeof each === "object" && each.version).sort()).toEqual([2, 3, 3]);
+  expect(await updateDeal(open.database, id, 1, change)).toMatchObject({
+    version: 3,
+    document: { customer: "Thora Quince", options },
+  });
+  await setDeleted(open.database, id, true);
+  expect(await updateDeal(open.database, id, 1, change)).toBeUndefined();
+});
+
 test("a brief answer leaves the deal out, unless somebody else has changed it meanwhile", async () => {
   const id = await keep();
   const agreed = { heading: { ...heading, status: "agreed" as const } };

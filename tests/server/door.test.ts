@@ -1,3 +1,4 @@
+import { DatabaseAway } from "@/data/store-in-thread";
 import { answer, readBody } from "@/server/door";
 
 const accepted = (value: unknown) => ({ ok: true as const, value });
@@ -30,4 +31,38 @@ test("a body over the limit is refused with its size and the most that is accept
   const response = await answer(() => readBody(request, accepted));
   expect(response.status).toBe(413);
   expect(await response.json()).toEqual({ error: "The body is 1.23 MB; at most 500 kB is accepted." });
+});
+
+const sent = (body: Uint8Array<ArrayBuffer> | string) =>
+  new Request("http://desk/", { method: "POST", headers: { "content-type": "application/json" }, body });
+
+test.each([
+  ["bytes that are no text", Buffer.from('{"a":"\xff"}', "latin1"), "The body is not text in UTF-8."],
+  ["a character that is cut off", Buffer.from('{"a":"🚐"}').subarray(0, 8), "The body is not text in UTF-8."],
+  [
+    "half of a character",
+    '{"a":["\\ud83d"]}',
+    "The text holds half of a character (a surrogate without its other half).",
+  ],
+  ["no JSON", "{", "The body is not JSON."],
+])("a body with %s is refused, not mended", async (_, body, error) => {
+  const response = await answer(() => readBody(sent(body as string), accepted));
+  expect([response.status, await response.json()]).toEqual([400, { error }]);
+});
+
+test("a body with a whole emoji, and with a mark of its byte order, is taken as it is", async () => {
+  const response = await answer(() => readBody(sent('\ufeff{"a":"🚐 \\ud83d\\ude90"}'), accepted));
+  expect([response.status, await response.json()]).toEqual([200, { a: "🚐 🚐" }]);
+});
+
+test("a database that is away is a 503 with a sentence, whichever bundle's error it is", async () => {
+  jest.spyOn(console, "error").mockImplementation(() => undefined);
+  for (const error of [
+    new DatabaseAway("hangs"),
+    Object.assign(new Error("hangs"), { code: "DATABASE_AWAY" }),
+  ]) {
+    const response = await answer(() => Promise.reject(error));
+    expect([response.status, response.headers.get("cache-control")]).toEqual([503, "no-store, no-transform"]);
+    expect((await response.json()).error).toMatch(/^The database does not answer.*\.$/);
+  }
 });
