@@ -1,7 +1,9 @@
 import { defineConfig } from "@playwright/test";
 import { installedBrowser } from "./scripts/browser.mjs";
 
-const PORT = 4311;
+/** A server with a database of its own for each worker; within one the tests run one after another. */
+const PORTS = [4311, 4312];
+const PORT = PORTS[Number(process.env.TEST_PARALLEL_INDEX ?? 0)];
 /** Where the register of many deals is served, for e2e/many-deals.spec.ts. */
 const MANY_DEALS_PORT = 4314;
 
@@ -17,8 +19,7 @@ const server = (port: number, env: Record<string, string> = {}) => ({
 export default defineConfig({
   testDir: "e2e",
   timeout: 45_000,
-  // One server with one database: the tests run one after another.
-  workers: 1,
+  workers: PORTS.length,
   reporter: [["list"]],
   use: {
     baseURL: `http://localhost:${PORT}`,
@@ -36,5 +37,5 @@ export default defineConfig({
       ],
     },
   },
-  webServer: [server(PORT), server(MANY_DEALS_PORT, { MANY_DEALS: "5000" })],
+  webServer: [...PORTS.map(port => server(port)), server(MANY_DEALS_PORT, { MANY_DEALS: "5000" })],
 });

@@ -61,7 +61,7 @@ const BODIES: Record<string, (changed: (value: unknown) => unknown) => unknown> 
     vehicles: [changed({ description: "Fuzz", priceMinor: 100, currency: "USD" }), { description: "" }],
   }),
   "/api/stock/[id]": changed => changed({ description: "Fuzz", priceMinor: 100, currency: "USD" }),
-  "/api/backups/restore": changed => ({ copy: changed("kellux-2026-01-01.jsonl.gz") }),
+  "/api/backups/restore": changed => ({ copy: changed("kellux-2026-01-01.ndjson.gz") }),
 };
 
 const HOSTILE: unknown[] = [
@@ -106,7 +106,7 @@ function changedSomewhere(value: unknown, next: Random): unknown {
 
 const TYPES = [
   "application/json",
-  "application/jsonl",
+  "application/x-ndjson",
   "application/gzip",
   "text/plain",
   "multipart/form-data",
@@ -142,7 +142,7 @@ function bodyFor(route: string, next: Random): { body: Buffer; type: string } {
   }
   const made = make(value => (next() < 0.2 ? value : changedSomewhere(value, next)));
   const text = typeof made === "string" ? made : JSON.stringify(made);
-  const type = typeof made === "string" ? "application/jsonl" : "application/json";
+  const type = typeof made === "string" ? "application/x-ndjson" : "application/json";
   const bytes = Buffer.from(text);
   // Now and then cut off, or with a byte that is no text.
   const harmed = next() < 0.1 ? bytes.subarray(0, bytes.length - 2) : bytes;
@@ -201,16 +201,13 @@ function requestFor(route: string, id: string, next: Random): Sent {
 
 const agent = new Agent({ keepAlive: true, maxSockets: AT_ONCE });
 
-const statusOf = ({ verb, path, headers, body }: Sent): Promise<number> =>
+const statusOf = (port: number, { verb, path, headers, body }: Sent): Promise<number> =>
   new Promise((resolve, reject) => {
-    const asked = httpRequest(
-      { port: 4311, host: "127.0.0.1", method: verb, path, headers, agent },
-      answer => {
-        answer.resume();
-        answer.once("end", () => resolve(answer.statusCode ?? 0));
-        answer.once("error", reject);
-      },
-    );
+    const asked = httpRequest({ port, host: "127.0.0.1", method: verb, path, headers, agent }, answer => {
+      answer.resume();
+      answer.once("end", () => resolve(answer.statusCode ?? 0));
+      answer.once("error", reject);
+    });
     asked.setTimeout(20_000, () => asked.destroy(new Error("no answer")));
     asked.once("error", reject);
     asked.end(body);
@@ -223,8 +220,10 @@ async function everything(request: APIRequestContext): Promise<string[]> {
 
 test(`${REQUESTS} random requests over every route and verb get no 5xx, and change nothing`, async ({
   request,
+  baseURL,
 }) => {
   test.setTimeout(60_000 + REQUESTS * 100);
+  const port = Number(new URL(baseURL ?? "").port);
   const all = routes();
   expect(all.length).toBeGreaterThan(20);
   const created = await request.post("/api/deals", {
@@ -240,7 +239,7 @@ test(`${REQUESTS} random requests over every route and verb get no 5xx, and chan
     while (sent < REQUESTS) {
       const route = all[sent++ % all.length] ?? "/";
       const asked = requestFor(route, id, next);
-      const status = await statusOf(asked).catch((error: Error) => error.message);
+      const status = await statusOf(port, asked).catch((error: Error) => error.message);
       if (typeof status === "number") statuses.set(status, (statuses.get(status) ?? 0) + 1);
       if (typeof status === "string" || status >= 500 || status === 201)
         failures.push(

@@ -69,7 +69,7 @@ export const manyDeals = (count: number, name = "Many"): string =>
 export const bringIn = (address: string, text: string): Promise<Response> =>
   fetch(`${address}/api/deals/all`, {
     method: "POST",
-    headers: { "Content-Type": "application/jsonl" },
+    headers: { "Content-Type": "application/x-ndjson" },
     body: text,
   });
 

@@ -308,7 +308,7 @@ test("says that it is well, and suggests names for what was typed of them", asyn
   const health = await request.get("/api/health");
   expect([health.status(), await health.json()]).toEqual([
     200,
-    { database: "answers", core: expect.any(String) },
+    { database: "answers", core: expect.any(String), freeBytes: expect.any(Number), newestBackup: null },
   ]);
   const names = await request.get("/api/names?customer=tamsin");
   expect(await names.json()).toEqual({ customers: ["Tamsin Wherry"] });

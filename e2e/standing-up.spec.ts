@@ -64,7 +64,7 @@ function slowImport(text: string): { finish: () => void; answer: Promise<number>
     host: "127.0.0.1",
     method: "POST",
     path: "/api/deals/all",
-    headers: { "Content-Type": "application/jsonl", "Content-Length": bytes.length },
+    headers: { "Content-Type": "application/x-ndjson", "Content-Length": bytes.length },
   });
   const answer = new Promise<number>((resolve, reject) => {
     sending.once("response", (response: IncomingMessage) => {
@@ -190,13 +190,13 @@ test.describe("in the browser", () => {
     await page.goto("/");
     const saving = page.waitForEvent("download");
     await page.getByRole("link", { name: "All deals as a file" }).click();
-    const deals = join(scratch, "deals.jsonl");
+    const deals = join(scratch, "deals.ndjson");
     await (await saving).saveAs(deals);
 
     await page.goto("/settings");
     const backingUp = page.waitForEvent("download");
     await page.getByRole("link", { name: "Save a backup" }).click();
-    const backup = join(scratch, "saved.jsonl.gz");
+    const backup = join(scratch, "saved.ndjson.gz");
     await (await backingUp).saveAs(backup);
 
     await page.goto("/");
@@ -205,7 +205,7 @@ test.describe("in the browser", () => {
     expect(await customersAt(address)).toHaveLength(6);
 
     await page.goto("/settings");
-    const damaged = join(scratch, "damaged.jsonl.gz");
+    const damaged = join(scratch, "damaged.ndjson.gz");
     writeFileSync(damaged, readFileSync(backup).subarray(0, -30));
     await page.getByLabel("Backup to restore").setInputFiles(damaged);
     await page.getByRole("button", { name: "Restore it" }).click();
@@ -217,7 +217,7 @@ test.describe("in the browser", () => {
     await expect(page.getByRole("dialog")).toBeHidden();
     await page.getByLabel("Backup to restore").setInputFiles(backup);
     await page.getByRole("button", { name: "Restore it" }).click();
-    await expect(page.getByText(/3 deals of saved\.jsonl\.gz are back/)).toBeVisible({ timeout: 30_000 });
+    await expect(page.getByText(/3 deals of saved\.ndjson\.gz are back/)).toBeVisible({ timeout: 30_000 });
     expect(await customersAt(address)).toEqual(["Kept 0", "Kept 1", "Kept 2"]);
 
     // What was there before can be brought back, too.
@@ -272,7 +272,7 @@ test("behind a reverse proxy its public origin is its own, and no other", async 
       );
       sending.end(method === "POST" ? manyDeals(1) : undefined);
     });
-  const own = { host: "deals.tarn-and-hollow.test", "content-type": "application/jsonl" };
+  const own = { host: "deals.tarn-and-hollow.test", "content-type": "application/x-ndjson" };
   const sent = { ...own, origin: outside, "sec-fetch-site": "same-origin" };
   expect(await send("GET", own)).toBe(200);
   expect(await send("GET", { ...own, host: "deals.tarn-and-hollow.test:443" })).toBe(200);

@@ -10,8 +10,9 @@ import { withSigning } from "./deals";
 import { wakeFigures } from "./figures";
 import { Refusal } from "./refusal";
 
-/** So few that others are served in between. */
+/** So few deals, and so many characters of them, are read or kept at a time that others are served in between. */
 const AT_A_TIME = 50;
+const LARGEST_PART = 1_000_000;
 
 /** All deals as one text: each a deal file of version 2, on a line of its own. Deleted ones are left out. */
 export async function* allDeals(store: Store): AsyncGenerator<string> {
@@ -39,8 +40,8 @@ export async function bringInDeals(
   const deals = await readDeals(text);
   if (deals.length === 0) throw new Refusal(422, "This file holds no deal.");
   const ids: string[] = [];
-  for (let from = 0; from < deals.length; from += AT_A_TIME) {
-    const signed = await Promise.all(deals.slice(from, from + AT_A_TIME).map(ready));
+  for (const part of partsOf(deals)) {
+    const signed = await Promise.all(part.map(({ document }) => ready(document)));
     ids.push(...(await store.insertDeals(signed.map((deal): NewDeal => ({ ...deal, isHidden: true })))));
   }
   await store.showDeals(ids);
@@ -48,9 +49,26 @@ export async function bringInDeals(
   return { deals: ids.length };
 }
 
-async function readDeals(text: string) {
+type ReadDeal = { document: DealDocument; size: number };
+
+function partsOf(deals: readonly ReadDeal[]): ReadDeal[][] {
+  const parts: ReadDeal[][] = [];
+  let room = 0;
+  for (const deal of deals) {
+    const last = parts.at(-1);
+    room -= deal.size;
+    if (last && room >= 0 && last.length < AT_A_TIME) last.push(deal);
+    else {
+      parts.push([deal]);
+      room = LARGEST_PART - deal.size;
+    }
+  }
+  return parts;
+}
+
+async function readDeals(text: string): Promise<ReadDeal[]> {
   const rest = takingTurns();
-  const deals = [];
+  const deals: ReadDeal[] = [];
   for (const [index, line] of text.split("\n").entries()) {
     if (line.trim() === "") continue;
     const tooLarge = tooLargeSentence(Buffer.byteLength(line));
@@ -58,7 +76,7 @@ async function readDeals(text: string) {
     const deal = parseDealDocument(line, randomUUID);
     if (!deal.ok) throw new Refusal(422, `Line ${index + 1}: ${deal.sentence}`);
     const { customer = "", ...document } = deal.value;
-    deals.push({ ...document, customer });
+    deals.push({ document: { ...document, customer }, size: line.length });
     await rest();
   }
   return deals;

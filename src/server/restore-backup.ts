@@ -25,7 +25,7 @@ let isRestoring = false;
 export async function restoreBackup(backup: ReadableStream<Uint8Array> | string): Promise<BackupFacts> {
   if (isRestoring) throw new Refusal(409, "Another backup is being restored right now.");
   isRestoring = true;
-  const received = join(dataFolder(), "restoring.jsonl.gz");
+  const received = join(dataFolder(), "restoring.ndjson.gz");
   try {
     if (typeof backup !== "string") await receive(backup, received);
     const file = typeof backup === "string" ? keptCopy(dataFolder(), backup) : received;

@@ -80,7 +80,7 @@ async function bringIn(batch: number): Promise<void> {
 async function backUp(copy: number): Promise<void> {
   // A day for each, so that every one is there to be looked at.
   const day = new Date(Date.UTC(2020, 0, 1 + (copy % 3000))).toISOString().slice(0, 10);
-  await keepCopy(store, folder, `kellux-${day}.jsonl.gz`);
+  await keepCopy(store, folder, `kellux-${day}.ndjson.gz`);
   say({ copied: copy });
 }
 

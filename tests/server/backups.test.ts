@@ -13,6 +13,7 @@ import { join } from "node:path";
 import { Readable } from "node:stream";
 import { pipeline } from "node:stream/promises";
 import { createGzip, gunzipSync, gzipSync } from "node:zlib";
+import { sql } from "drizzle-orm";
 import { DEMO_DEALS } from "#demo/scenario";
 import { DEMO_SETTINGS } from "#demo/settings";
 import { openDatabase } from "@/data/database";
@@ -33,7 +34,7 @@ import { testDatabase } from "../data/test-database";
 
 const data = testDatabase();
 const scratch = mkdtempSync(join(tmpdir(), "kellux backups "));
-const backup = join(scratch, "backup.jsonl.gz");
+const backup = join(scratch, "backup.ndjson.gz");
 afterAll(() => rmSync(scratch, { recursive: true }));
 let folders = 0;
 const emptyFolder = () => join(scratch, `empty ${++folders}`);
@@ -45,6 +46,8 @@ beforeAll(async () => {
   ]);
   await data.store.updateDeal(id, 1, { options: numberedDeal(2).options });
   await data.store.setDeleted((await data.store.insertDeals([numberedDeal(3)]))[0] ?? "", true);
+  const signing = { at: new Date("2027-01-08T09:00:00Z"), coreVersion: "2", isLate: false, quotes: [] };
+  await data.store.insertDeals([{ ...numberedDeal(4), status: "signed", signing }]);
   await writeBackup(await backupBytes(data.store), backup);
 });
 
@@ -61,7 +64,7 @@ function changed(change: (lines: string[]) => string[], isResealed = false): str
       .digest("hex");
     lines.splice(-1, 1, JSON.stringify({ ...JSON.parse(lines.at(-1) ?? ""), rows: rows.length - 1, sha256 }));
   }
-  const path = join(scratch, "changed.jsonl.gz");
+  const path = join(scratch, "changed.ndjson.gz");
   writeFileSync(path, gzipSync(lines.map(line => `${line}\n`).join("")));
   return path;
 }
@@ -69,14 +72,22 @@ function changed(change: (lines: string[]) => string[], isResealed = false): str
 test("a backup holds every row, and a folder that it is restored into holds the same", async () => {
   const folder = emptyFolder();
   const facts = await restoreIntoEmpty(folder, backup);
-  expect(facts.deals).toBe(DEMO_DEALS.length + 2);
+  expect(facts.deals).toBe(DEMO_DEALS.length + 3);
   const { database, sync, close } = await openDatabase(folder);
   const store = storeOf(database, sync);
   expect((await store.getSettings())?.settings).toEqual(DEMO_SETTINGS);
-  const again = join(scratch, "again.jsonl.gz");
+  const again = join(scratch, "again.ndjson.gz");
   await writeBackup(await backupBytes(store), again);
   await close();
   expect(rowsOf(again)).toEqual(rowsOf(backup));
+});
+
+test("every table there is has its rows in it: a new one would be missed here first", async () => {
+  const { rows } = (await data.database.execute(
+    sql`select table_name as name from information_schema.tables where table_schema = 'public'`,
+  )) as unknown as { rows: { name: string }[] };
+  const inBackup = new Set(rowsOf(backup).map(line => JSON.parse(line).table));
+  expect([...inBackup].sort()).toEqual(rows.map(({ name }) => name).sort());
 });
 
 test("a backup is of the version of its rows: one from before a migration is brought up to date", async () => {
@@ -89,7 +100,7 @@ test("a backup is of the version of its rows: one from before a migration is bro
     true,
   );
   const folder = emptyFolder();
-  expect((await restoreIntoEmpty(folder, older)).deals).toBe(DEMO_DEALS.length + 2);
+  expect((await restoreIntoEmpty(folder, older)).deals).toBe(DEMO_DEALS.length + 3);
 });
 
 const HARMS: [what: string, file: () => string, sentence: RegExp][] = [
@@ -152,7 +163,7 @@ test("a backup is not restored into a folder that holds anything", async () => {
 });
 
 test("a backup that cannot be written whole is not there at all", async () => {
-  const path = join(scratch, "failing.jsonl.gz");
+  const path = join(scratch, "failing.ndjson.gz");
   const failing = Readable.from(
     (async function* () {
       yield "begun";
@@ -164,7 +175,7 @@ test("a backup that cannot be written whole is not there at all", async () => {
 });
 
 test("others are served while a backup is made, and each deal in it is whole", async () => {
-  const path = join(scratch, "while.jsonl.gz");
+  const path = join(scratch, "while.ndjson.gz");
   const { store } = data;
   const [id = ""] = await store.insertDeals([numberedDeal(10)]);
   const writing = pipeline(
@@ -190,9 +201,9 @@ test("a copy a day is made by itself where there is a deal, and kept for 14 days
     await keepDailyCopy(data.store, folder, at(day));
   }
   expect(listCopies(folder).map(({ name }) => name)).toEqual([
-    "kellux-2027-03-16.jsonl.gz",
-    "kellux-2027-03-10.jsonl.gz",
-    "kellux-2027-03-02.jsonl.gz",
+    "kellux-2027-03-16.ndjson.gz",
+    "kellux-2027-03-10.ndjson.gz",
+    "kellux-2027-03-02.ndjson.gz",
   ]);
   // The newest is never dropped, however old it is.
   dropOldCopies(folder, at(400));

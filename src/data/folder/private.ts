@@ -1,5 +1,5 @@
-import { accessSync, chmodSync, constants, lstatSync, mkdirSync, readdirSync } from "node:fs";
-import { join } from "node:path";
+import { accessSync, chmodSync, constants, existsSync, lstatSync, mkdirSync, readdirSync } from "node:fs";
+import { dirname, join, resolve } from "node:path";
 import { codeOf, FolderRefused } from "./refused";
 
 /** Nobody but the user who runs the server reads what it keeps, or writes to it. */
@@ -12,12 +12,19 @@ const OTHERS = 0o077;
  */
 export function makeFolder(folder: string): void {
   try {
+    // Said by the folder above, which knows best why nothing can be made in it.
+    if (!existsSync(folder)) accessSync(existingAbove(folder), constants.W_OK);
     if (mkdirSync(folder, { recursive: true, mode: 0o700 }) !== undefined) chmodSync(folder, 0o700);
     accessSync(folder, constants.R_OK | constants.W_OK | constants.X_OK);
     readdirSync(folder);
   } catch (error) {
     throw new FolderRefused(`The data folder ${folder} cannot be used: ${reasonOf(codeOf(error))}.`);
   }
+}
+
+function existingAbove(path: string): string {
+  const above = dirname(resolve(path));
+  return existsSync(above) ? above : existingAbove(above);
 }
 
 const REASONS: Record<string, string> = {

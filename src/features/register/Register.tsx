@@ -58,7 +58,7 @@ export function Register({ page: initial, asked: opened, houseName }: Props) {
           <FileUp size={16} aria-hidden="true" />
           Bring in deal files
         </button>
-        <a className="btn btn-sm h-8.5" href="/api/deals/all" download="deals.jsonl">
+        <a className="btn btn-sm h-8.5" href="/api/deals/all" download="deals.ndjson">
           <FileDown size={16} aria-hidden="true" />
           All deals as a file
         </a>

@@ -29,7 +29,7 @@ async function newDeal(): Promise<void> {
  */
 /** Brings in one deal, or all of a file that has a deal on each line. */
 async function brought(file: File): Promise<Answer<DealReply | { deals: number }>> {
-  if (/\.jsonl$/i.test(file.name)) return bringInDeals(file);
+  if (/\.(ndjson|jsonl)$/i.test(file.name)) return bringInDeals(file);
   const tooLarge = tooLargeSentence(file.size);
   const text = tooLarge ? { ok: false as const, sentence: tooLarge } : await readTextFile(file);
   return text.ok

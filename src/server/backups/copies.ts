@@ -13,7 +13,7 @@ export type KeptCopy = {
 export const DAYS_KEPT = 14;
 const DAY_MS = 24 * 60 * 60 * 1000;
 
-const COPY = /^kellux-\d{4}-\d{2}-\d{2}(-before-restoring-\d{6})?\.jsonl\.gz$/;
+const COPY = /^kellux-\d{4}-\d{2}-\d{2}(-before-restoring-\d{6})?\.ndjson\.gz$/;
 
 const copiesFolder = (dataFolder: string) => join(dataFolder, "backups");
 
@@ -33,7 +33,7 @@ export function keptCopy(dataFolder: string, name: string): string | undefined {
 /** The name of a copy of a day; the one made before something is restored has its time as well. */
 export function copyName(at: Date, isBeforeRestoring = false): string {
   const [day = "", time = ""] = at.toISOString().split("T");
-  return `kellux-${day}${isBeforeRestoring ? `-before-restoring-${time.slice(0, 8).replaceAll(":", "")}` : ""}.jsonl.gz`;
+  return `kellux-${day}${isBeforeRestoring ? `-before-restoring-${time.slice(0, 8).replaceAll(":", "")}` : ""}.ndjson.gz`;
 }
 
 /** The copies that are there, the newest first. */

@@ -10,11 +10,13 @@ export const dynamic = "force-dynamic";
 const LARGEST = 100_000_000;
 
 export const GET = () =>
-  answerFile("deals.jsonl", "application/jsonl", async () => Readable.from(allDeals(await serverStore())));
+  answerFile("deals.ndjson", "application/x-ndjson", async () =>
+    Readable.from(allDeals(await serverStore())),
+  );
 
 export const POST = (request: Request) =>
   answer(async () => {
-    if (request.headers.get("content-type") !== "application/jsonl")
-      throw new Refusal(415, "The deals must be JSON Lines, sent as application/jsonl.");
+    if (request.headers.get("content-type") !== "application/x-ndjson")
+      throw new Refusal(415, "The deals must be JSON, one on each line, sent as application/x-ndjson.");
     return bringInDeals(await serverStore(), await readText(request, LARGEST));
   }, 201);
