@@ -18,7 +18,7 @@ const server = (port: number, env: Record<string, string> = {}) => ({
 
 export default defineConfig({
   testDir: "e2e",
-  timeout: 45_000,
+  timeout: 90_000,
   workers: PORTS.length,
   reporter: [["list"]],
   use: {
