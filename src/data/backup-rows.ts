@@ -15,7 +15,8 @@ export async function backupStart(database: Database): Promise<{ migrations: num
   const rows = await linesOf(
     database,
     sql`select 'settings' as name, row_to_json(r)::text as row, 1 as place from settings r
-      union all select 'vehicles', row_to_json(r)::text, 2 from vehicles r where in_stock`,
+      union all select 'vehicles', row_to_json(r)::text, 2 from vehicles r where in_stock
+      union all select 'arrivals', row_to_json(r)::text, 3 from arrivals r`,
   );
   return { migrations: knownMigrations(), lines: rows };
 }

@@ -117,8 +117,8 @@ export async function hasDeals(database: Database): Promise<boolean> {
   return row !== undefined;
 }
 
-/** A deal to keep; what it is signed with where it is; whether it is not to be seen until {@link showDeals}. */
-export type NewDeal = DealDocument & { changedAt?: Date; signing?: Signing; isHidden?: boolean };
+/** A deal to keep; what it is signed with where it is; with which others it arrives, until when it is not seen. */
+export type NewDeal = DealDocument & { changedAt?: Date; signing?: Signing; arrival?: string };
 
 /** Keeps new deals, all or none, and gives back their ids. */
 export async function insertDeals(database: Database, documents: NewDeal[]): Promise<string[]> {
@@ -127,14 +127,14 @@ export async function insertDeals(database: Database, documents: NewDeal[]): Pro
   await rest();
   const kept = await database.transaction(async tx => {
     const ids: string[] = [];
-    for (const { changedAt, signing, isHidden, ...document } of ready) {
+    for (const { changedAt, signing, arrival, ...document } of ready) {
       const [deal] = await tx
         .insert(deals)
         .values({
           ...(await headingColumns(tx, headingOf(document))),
           chosen: document.chosen,
           ...(changedAt && { changedAt }),
-          ...(isHidden && { deletedAt: new Date() }),
+          ...(arrival && { arrival, deletedAt: new Date() }),
         })
         .returning({ id: deals.id, changedAt: deals.changedAt });
       if (!deal) throw new Error("The database kept no deal.");
@@ -144,7 +144,7 @@ export async function insertDeals(database: Database, documents: NewDeal[]): Pro
         dealVersion: 1,
         changedAt: deal.changedAt,
         heading: headingOf(document),
-        ...(isHidden && { deleted: true }),
+        ...(arrival && { deleted: true }),
       });
       await noteBeginning(tx, deal.id, deal.changedAt);
       if (signing) await keepSigning(tx, deal.id, signing);
@@ -154,20 +154,6 @@ export async function insertDeals(database: Database, documents: NewDeal[]): Pro
   });
   await rest();
   return kept;
-}
-
-/** Shows new deals that were kept hidden, all at once: many are kept in parts, and seen together or not at all. */
-export async function showDeals(database: Database, ids: readonly string[]): Promise<void> {
-  await database.transaction(async tx => {
-    await tx
-      .update(deals)
-      .set({ deletedAt: null })
-      .where(inArray(deals.id, [...ids]));
-    await tx
-      .update(registerLines)
-      .set({ deleted: false })
-      .where(inArray(registerLines.dealId, [...ids]));
-  });
 }
 
 /** A deal as it was saved; without its document where that is what the sender has. */

@@ -79,16 +79,30 @@ export async function dealsToMake(database: Database, most: number): Promise<ToM
     .orderBy(desc(registerLines.changedAt));
 }
 
-/** Has every figure made again that another version of the core made; a signed deal keeps those it was signed with. */
-export async function forgetFiguresOfOthers(database: Database, madeBy: string): Promise<void> {
-  await database
-    .update(registerLines)
-    .set({ madeBy: null })
+/**
+ * Has some of the figures made again that another version of the core made; a signed deal keeps those it was signed with.
+ * Gives back of how many deals; 0 once there are none.
+ */
+export async function forgetFiguresOfOthers(
+  database: Database,
+  madeBy: string,
+  most: number,
+): Promise<number> {
+  const some = database
+    .select({ dealId: registerLines.dealId })
+    .from(registerLines)
     .where(
       and(
         isNotNull(registerLines.madeBy),
         ne(registerLines.madeBy, madeBy),
         ne(registerLines.status, "signed"),
       ),
-    );
+    )
+    .limit(most);
+  const forgotten = await database
+    .update(registerLines)
+    .set({ madeBy: null })
+    .where(inArray(registerLines.dealId, some))
+    .returning({ dealId: registerLines.dealId });
+  return forgotten.length;
 }

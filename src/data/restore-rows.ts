@@ -5,6 +5,7 @@ import type { Database } from "./database";
 /** What a backup may hold rows of. */
 const TABLES = new Set([
   "settings",
+  "arrivals",
   "customers",
   "vehicles",
   "deals",

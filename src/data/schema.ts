@@ -59,14 +59,20 @@ export const deals = pgTable(
     changedAt: timestamp({ withTimezone: true, mode: "date" }).notNull().defaultNow(),
     /** A deleted deal is kept, so that deleting can be undone. */
     deletedAt: timestamp({ withTimezone: true, mode: "date" }),
+    /** With which others it is being brought in; until then it is kept as a deleted one. */
+    arrival: uuid(),
   },
   table => [
     index("deals_changed_at").on(table.changedAt),
     index("deals_customer").on(table.customerId),
     index("deals_vehicle").on(table.vehicleId),
+    index("deals_arrival").on(table.arrival).where(sql`${table.arrival} is not null`),
     check("deals_status", sql`${table.status} in ('quoting', 'agreed', 'signed', 'lost')`),
   ],
 );
+
+/** Deals that were brought in together and are all there: they are shown, also after a stop in between. */
+export const arrivals = pgTable("arrivals", { id: uuid().primaryKey() });
 
 export const options = pgTable(
   "options",

@@ -1,7 +1,8 @@
 import { sql } from "drizzle-orm";
+import { completeArrival, dropCutOff, showArrived } from "./arrivals";
 import { backupPart, backupStart } from "./backup-rows";
 import type { Database } from "./database";
-import { dealsAfter, getDeal, hasDeals, insertDeals, setDeleted, showDeals, updateDeal } from "./deals";
+import { dealsAfter, getDeal, hasDeals, insertDeals, setDeleted, updateDeal } from "./deals";
 import { changesOf, stateAfter } from "./history";
 import { dealsToMake, forgetFiguresOfOthers, keepFigures } from "./register-figures";
 import { findLines } from "./register-page";
@@ -34,6 +35,8 @@ const READS = {
 /** What changes something, by name: it is done once it is on the disk. */
 const SAVES = {
   changeVehicle,
+  completeArrival,
+  dropCutOff,
   forgetFiguresOfOthers,
   insertDeals,
   keepFigures,
@@ -41,7 +44,7 @@ const SAVES = {
   keepSettings,
   keepVehicles,
   setDeleted,
-  showDeals,
+  showArrived,
   takeOutOfStock,
   updateDeal,
 };

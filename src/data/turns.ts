@@ -17,3 +17,9 @@ export function takingTurns(): () => Promise<void> {
     began = performance.now();
   };
 }
+
+/** Does long work part by part, until a part has nothing left to do; between them others are served. */
+export async function inTurns(part: () => Promise<number>): Promise<void> {
+  const rest = takingTurns();
+  while ((await part()) > 0) await rest();
+}

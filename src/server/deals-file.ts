@@ -6,6 +6,7 @@ import type { DealDocument } from "@/exchange/deal-document";
 import { tooLargeSentence } from "@/exchange/deal-file/largest";
 import { wholeDealOf } from "@/exchange/whole-deal";
 import { parseDealDocument } from "@/exchange/whole-deal/parse-document";
+import { showArrivals } from "./arrivals";
 import { withSigning } from "./deals";
 import { wakeFigures } from "./figures";
 import { Refusal } from "./refusal";
@@ -39,14 +40,16 @@ export async function bringInDeals(
 ): Promise<{ deals: number }> {
   const deals = await readDeals(text);
   if (deals.length === 0) throw new Refusal(422, "This file holds no deal.");
-  const ids: string[] = [];
+  const arrival = randomUUID();
   for (const part of partsOf(deals)) {
     const signed = await Promise.all(part.map(({ document }) => ready(document)));
-    ids.push(...(await store.insertDeals(signed.map((deal): NewDeal => ({ ...deal, isHidden: true })))));
+    await store.insertDeals(signed.map((deal): NewDeal => ({ ...deal, arrival })));
   }
-  await store.showDeals(ids);
+  if (!(await store.completeArrival(arrival, deals.length)))
+    throw new Refusal(409, "Bringing this file in was cut off; bring it in again.");
+  await showArrivals(store);
   wakeFigures();
-  return { deals: ids.length };
+  return { deals: deals.length };
 }
 
 type ReadDeal = { document: DealDocument; size: number };

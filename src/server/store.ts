@@ -1,5 +1,6 @@
 import type { Store } from "@/data/store";
 import { type OpenStore, openStoreInThread } from "@/data/store-in-thread";
+import { settleArrivals } from "./arrivals";
 import { dataFolder } from "./data-folder";
 import { withSigning } from "./deals";
 import { loadDemo } from "./demo";
@@ -45,7 +46,9 @@ async function openFilled(): Promise<OpenStore> {
   return filled;
 }
 
+/** What is done by itself with what is kept: at the start, and after a backup was restored. */
 function startWork(): void {
+  void settleArrivals(openStore).catch(console.error);
   void startFigures(openStore).catch(console.error);
   void keepLateSignings(openStore).catch(console.error);
 }
@@ -79,6 +82,7 @@ export async function withClosedStore(
   };
   shared.kelluxStore = working();
   await shared.kelluxStore.catch(error => endSoon(`The database does not open again: ${error.message}`));
+  startWork();
   if (failure) throw failure;
 }
 

@@ -1,11 +1,14 @@
 // Works on a data folder in a loop and says each piece of work once it is acknowledged, until it is killed. First it says
 // what it found there, which the kill before has left.
+
+import { randomUUID } from "node:crypto";
 import { and, count, eq, isNull, like } from "drizzle-orm";
 import { openDatabase } from "@/data/database";
 import { customers, deals } from "@/data/schema";
 import { storeOf } from "@/data/store";
 import { readBackup } from "@/exchange/backup";
 import { headingOf } from "@/exchange/deal-document";
+import { settleArrivals, showArrivals } from "@/server/arrivals";
 import { copyPath, keepCopy, listCopies } from "@/server/backups";
 import { numberedDeal } from "./numbered-deal";
 
@@ -44,6 +47,8 @@ const known = listed && (await store.getDeal(listed.id));
 const id = known?.id ?? (await store.insertDeals([numberedDeal(1)]))[0] ?? "";
 const deal = await store.getDeal(id);
 if (!deal) throw new Error("The deal is gone.");
+// As the server does when it starts.
+await settleArrivals(store);
 const state = await found();
 say({
   opened: deal.version,
@@ -64,16 +69,17 @@ async function save(version: number): Promise<void> {
 
 /** A file of many deals, as it is brought in: in parts that are not seen, then seen together. */
 async function bringIn(batch: number): Promise<void> {
-  const ids: string[] = [];
+  const arrival = randomUUID();
   for (let part = 0; part < 2; part++) {
     const hidden = Array.from({ length: BATCH / 2 }, (_, k) => ({
       ...numberedDeal(batch),
       customer: `Batch ${batch} ${part} ${k}`,
-      isHidden: true,
+      arrival,
     }));
-    ids.push(...(await store.insertDeals(hidden)));
+    await store.insertDeals(hidden);
   }
-  await store.showDeals(ids);
+  await store.completeArrival(arrival, BATCH);
+  await showArrivals(store);
   say({ batches: batch });
 }
 

@@ -19,6 +19,7 @@ import { DEMO_SETTINGS } from "#demo/settings";
 import { openDatabase } from "@/data/database";
 import { restoreIntoEmpty } from "@/data/restore";
 import { storeOf } from "@/data/store";
+import { settleArrivals, showArrivals } from "@/server/arrivals";
 import {
   backupBytes,
   dropOldCopies,
@@ -36,6 +37,7 @@ const data = testDatabase();
 const scratch = mkdtempSync(join(tmpdir(), "kellux backups "));
 const backup = join(scratch, "backup.ndjson.gz");
 afterAll(() => rmSync(scratch, { recursive: true }));
+const ARRIVAL = "99999999-0000-4000-8000-000000000001";
 let folders = 0;
 const emptyFolder = () => join(scratch, `empty ${++folders}`);
 
@@ -48,6 +50,10 @@ beforeAll(async () => {
   await data.store.setDeleted((await data.store.insertDeals([numberedDeal(3)]))[0] ?? "", true);
   const signing = { at: new Date("2027-01-08T09:00:00Z"), coreVersion: "2", isLate: false, quotes: [] };
   await data.store.insertDeals([{ ...numberedDeal(4), status: "signed", signing }]);
+  // One whose arrival is complete, and not shown yet.
+  await data.store.insertDeals([{ ...numberedDeal(5), arrival: ARRIVAL }]);
+  expect(await data.store.completeArrival(ARRIVAL, 2)).toBe(false);
+  expect(await data.store.completeArrival(ARRIVAL, 1)).toBe(true);
   await writeBackup(await backupBytes(data.store), backup);
 });
 
@@ -72,7 +78,7 @@ function changed(change: (lines: string[]) => string[], isResealed = false): str
 test("a backup holds every row, and a folder that it is restored into holds the same", async () => {
   const folder = emptyFolder();
   const facts = await restoreIntoEmpty(folder, backup);
-  expect(facts.deals).toBe(DEMO_DEALS.length + 3);
+  expect(facts.deals).toBe(DEMO_DEALS.length + 4);
   const { database, sync, close } = await openDatabase(folder);
   const store = storeOf(database, sync);
   expect((await store.getSettings())?.settings).toEqual(DEMO_SETTINGS);
@@ -91,16 +97,18 @@ test("every table there is has its rows in it: a new one would be missed here fi
 });
 
 test("a backup is of the version of its rows: one from before a migration is brought up to date", async () => {
-  // Before version 13 deals had no notes.
+  // Before version 13 deals had no notes, before 14 there were no arrivals.
   const older = changed(
     ([head = "", ...lines]) => [
       JSON.stringify({ ...JSON.parse(head), migrations: 12 }),
-      ...lines.map(line => line.replace(/,"notes":(null|"(\\.|[^"\\])*")/, "")),
+      ...lines
+        .filter(line => !line.startsWith('{"table":"arrivals"'))
+        .map(line => line.replace(/,"notes":(null|"(\\.|[^"\\])*")/, "")),
     ],
     true,
   );
   const folder = emptyFolder();
-  expect((await restoreIntoEmpty(folder, older)).deals).toBe(DEMO_DEALS.length + 3);
+  expect((await restoreIntoEmpty(folder, older)).deals).toBe(DEMO_DEALS.length + 4);
 });
 
 const HARMS: [what: string, file: () => string, sentence: RegExp][] = [
@@ -213,6 +221,7 @@ test("a copy a day is made by itself where there is a deal, and kept for 14 days
 });
 
 test("all deals are one text, each a deal file on a line, and come in again as they were", async () => {
+  await showArrivals(data.store);
   const text = await asText(allDeals(data.store));
   expect(text).not.toContain('"customer":"Customer 3"');
   const count = text.trimEnd().split("\n").length;
@@ -239,6 +248,25 @@ test("of a text with a line that is no deal nothing comes in, and the line is na
     await expect(bringInDeals(data.store, text)).rejects.toThrow(sentence);
   }
   expect(await asText(allDeals(data.store))).toBe(before);
+});
+
+test("what a stop has cut off is settled: deals that were all there are shown, others go with their names", async () => {
+  const { store } = data;
+  const customers = async () => (await asText(allDeals(store))).match(/Arrived \d/g) ?? [];
+  const arriving = (k: number, arrival: string) => ({
+    ...numberedDeal(k),
+    customer: `Arrived ${k}`,
+    arrival,
+  });
+  const [complete, cutOff] = ["99999999-0000-4000-8000-000000000002", "99999999-0000-4000-8000-000000000003"];
+  await store.insertDeals([arriving(1, complete), arriving(2, complete)]);
+  await store.completeArrival(complete, 2);
+  await store.insertDeals([arriving(3, cutOff)]);
+  expect(await customers()).toEqual([]);
+  await settleArrivals(store);
+  expect((await customers()).sort()).toEqual(["Arrived 1", "Arrived 2"]);
+  expect(await store.customersLike("Arrived")).toEqual(["Arrived 1", "Arrived 2"]);
+  expect(await store.completeArrival(cutOff, 1)).toBe(false);
 });
 
 async function asText(pieces: AsyncIterable<string>): Promise<string> {

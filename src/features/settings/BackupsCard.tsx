@@ -101,18 +101,20 @@ function Copy({ copy: { name, made, bytes }, isRestoring, onRestore }: CopyProps
         {name.includes("before") && <span className="text-faint text-sm"> before a restoring</span>}
       </span>
       <span className="text-faint text-sm tabular-nums">{sizeText(bytes)}</span>
-      <a className="btn btn-ghost btn-sm" href={`/api/backups/${name}`} download={name}>
-        <FileDown size={16} aria-hidden="true" />
-        Save<span className="sr-only"> the copy of {when}</span>
-      </a>
-      <button
-        type="button"
-        className="btn btn-ghost btn-sm"
-        disabled={isRestoring}
-        onClick={() => onRestore({ backup: name, called: `the copy of ${when}` })}
-      >
-        Restore<span className="sr-only"> the copy of {when}</span>
-      </button>
+      <span className="ml-auto whitespace-nowrap">
+        <a className="btn btn-ghost btn-sm" href={`/api/backups/${name}`} download={name}>
+          <FileDown size={16} aria-hidden="true" />
+          Save<span className="sr-only"> the copy of {when}</span>
+        </a>
+        <button
+          type="button"
+          className="btn btn-ghost btn-sm"
+          disabled={isRestoring}
+          onClick={() => onRestore({ backup: name, called: `the copy of ${when}` })}
+        >
+          Restore<span className="sr-only"> the copy of {when}</span>
+        </button>
+      </span>
     </li>
   );
 }
