@@ -6,6 +6,7 @@ import { EVERY_ANSWER, edge } from "@/server/edge";
 
 /** Requests that are under way when the server is told to stop have so long to end. */
 const LONGEST_END_MS = 10_000;
+const SAME_TELLING_MS = 1000;
 const WILDCARDS = new Set(["0.0.0.0", "::"]);
 
 const shared = globalThis as typeof globalThis & { kelluxClose?: () => Promise<void> };
@@ -19,10 +20,13 @@ export async function serveApp(host: string, port: number): Promise<void> {
   let isClosing = false;
   const server = createServer(edge(app.getRequestHandler(), () => isClosing));
   refuseWhatIsNone(server);
+  let told = 0;
   const close = () => {
-    // Told twice, it is meant.
-    if (isClosing) process.exit(1);
+    // A terminal tells npm and this at once, and npm tells this again; told later once more, it is meant.
+    if (isClosing && Date.now() - told > SAME_TELLING_MS) process.exit(1);
+    if (isClosing) return;
     isClosing = true;
+    told = Date.now();
     void endAll(server).then(() => process.exit(0));
   };
   for (const signal of ["SIGINT", "SIGTERM", "SIGHUP"] as const) process.on(signal, close);

@@ -5,11 +5,9 @@
  * @example firstCharacters("Ida 🚐", 5) // "Ida "
  */
 export function firstCharacters(text: string, most: number): string {
-  if (text.length <= most) return text;
   let end = 0;
-  for (const { index, segment } of new Intl.Segmenter(undefined, { granularity: "grapheme" }).segment(text)) {
-    if (index + segment.length > most) break;
-    end = index + segment.length;
+  for (const { index, segment } of new Intl.Segmenter().segment(text)) {
+    if (index + segment.length <= most) end = index + segment.length;
   }
   return text.slice(0, end);
 }

@@ -25,27 +25,19 @@ export type Answer<Value> =
 const MOST_AFTER_LEAVING = 60 * 1024;
 
 const ask = <Value>(method: string, path: string, body?: unknown): Promise<Answer<Value>> =>
-  send(
-    method,
-    path,
-    "application/json",
-    body === undefined ? undefined : new TextEncoder().encode(JSON.stringify(body)),
-  );
+  send(method, path, body === undefined ? undefined : jsonBody(body));
 
-/** Sends a body as it is; a request without one has no type. */
-export async function send<Value>(
-  method: string,
-  path: string,
-  type: string,
-  body?: Uint8Array<ArrayBuffer> | File,
-): Promise<Answer<Value>> {
+export const jsonBody = (body: unknown): Blob =>
+  new Blob([JSON.stringify(body)], { type: "application/json" });
+
+/** Sends a body of its own type as it is. */
+export async function send<Value>(method: string, path: string, body?: Blob): Promise<Answer<Value>> {
   try {
-    const size = body instanceof File ? body.size : (body?.byteLength ?? 0);
     const response = await fetch(path, {
       method,
       // Lets a save that is under way finish when the page is left; a larger one is kept in the browser till then.
-      keepalive: method === "PUT" && size <= MOST_AFTER_LEAVING,
-      ...(body && { headers: { "Content-Type": type }, body }),
+      keepalive: method === "PUT" && (body?.size ?? 0) <= MOST_AFTER_LEAVING,
+      ...(body && { body }),
     });
     if (response.ok) return { kind: "done", value: (await response.json()) as Value };
     if (response.status >= 500) return { kind: "failing", sentence: await failureOf(response) };

@@ -46,7 +46,8 @@ function giveHeaders(response: ServerResponse, address: string, isClosing: () =>
       if (!response.hasHeader(name)) response.setHeader(name, value);
     }
     const keep = keeping(address, status);
-    if (keep) response.setHeader("Cache-Control", keep);
+    const isSaid = String(response.getHeader("Cache-Control")).includes("no-store");
+    if (keep && !isSaid) response.setHeader("Cache-Control", keep);
     if (isClosing()) response.setHeader("Connection", "close");
     return writeHead(status, ...rest);
   }) as typeof response.writeHead;

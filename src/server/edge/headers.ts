@@ -12,5 +12,5 @@ const NAMED_BY_CONTENT = /^\/_next\/static\//;
 /** How an answer may be kept: not at all, but for the app's own code. */
 export function keeping(address: string, status: number): string | undefined {
   const mayBeKept = NAMED_BY_CONTENT.test(address) && (status === 200 || status === 304 || status === 206);
-  return mayBeKept ? undefined : "no-store, no-transform";
+  return mayBeKept ? undefined : "no-store";
 }
