@@ -6,12 +6,15 @@ import { restoreBeside } from "./restore";
 export type ToRestore = { folder: string; file: string };
 export type Restored = { facts: BackupFacts } | { refused: string } | { failed: string };
 
+const say = (restored: Restored) => parentPort?.postMessage(restored);
+
 parentPort?.once("message", ({ folder, file }: ToRestore) => {
-  restoreBeside(folder, file)
+  // After such an error the database keeps this thread busy for ever.
+  restoreBeside(folder, file, why => say({ failed: why }))
     .then(facts => ({ facts }))
     .catch(error => (error instanceof BackupRefused ? { refused: error.message } : { failed: String(error) }))
-    .then((said: Restored) => {
-      parentPort?.postMessage(said);
+    .then(restored => {
+      say(restored);
       parentPort?.close();
     });
 });

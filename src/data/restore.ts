@@ -39,15 +39,20 @@ export async function restoreIntoEmpty(folder: string, file: string): Promise<Ba
  * Restores a backup into a database beside the one of a data folder, which goes on meanwhile: all of it, checked and on
  * the disk, or nothing.
  *
+ * @param broken is told of an error after which nothing more comes of it
  * @throws BackupRefused with a sentence
  */
-export async function restoreBeside(folder: string, file: string): Promise<BackupFacts> {
+export async function restoreBeside(
+  folder: string,
+  file: string,
+  broken?: (why: string) => void,
+): Promise<BackupFacts> {
   // Before anything is made of it, it is seen to be whole.
   await readBackup(file, refuseNewer, () => {});
   const path = restoringPath(folder);
   for (const left of [path, restoredPath(folder)]) rmSync(left, { recursive: true, force: true });
   let isWhole = false;
-  const { database, checkpoint, close } = await openFiles(path);
+  const { database, checkpoint, close } = await openFiles(path, broken);
   try {
     const facts = await fill(database, file);
     await migrate(database);

@@ -63,6 +63,7 @@ function restored(asked: ToRestore): Promise<BackupFacts> {
     thread.once("error", reject);
     thread.once("exit", () => reject(new Error("The backup was not restored.")));
     thread.once("message", (said: Restored) => {
+      if (!("facts" in said)) void thread.terminate();
       if ("facts" in said) resolve(said.facts);
       else reject("refused" in said ? new Refusal(422, said.refused) : new Error(said.failed));
     });

@@ -81,7 +81,10 @@ export async function withClosedStore(
     return openStoreInThread(dataFolder(), endSoon);
   };
   shared.kelluxStore = working();
-  await shared.kelluxStore.catch(error => endSoon(`The database does not open again: ${error.message}`));
+  await shared.kelluxStore.catch(error => {
+    endSoon(`The database does not open again: ${error.message}`);
+    throw error;
+  });
   startWork();
   if (failure) throw failure;
 }

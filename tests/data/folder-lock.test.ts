@@ -21,6 +21,16 @@ test("a second claim is refused with a sentence that names the holder, and gives
   expect(readdirSync(folder)).toEqual([]);
 });
 
+test("a folder that was given back stays somebody else's, however often it is given back", () => {
+  const unlock = lockFolder(folder);
+  unlock();
+  const path = join(folder, "in-use.json");
+  writeFileSync(path, JSON.stringify({ pid: 1, started: "another" }));
+  unlock();
+  expect(readdirSync(folder)).toEqual(["in-use.json"]);
+  rmSync(path);
+});
+
 test("a claim left behind by a killed process is taken over", async () => {
   const child = spawn(process.execPath, ["-e", "setInterval(() => {}, 1000)"]);
   await once(child, "spawn");

@@ -16,14 +16,19 @@ const claimPath = (folder: string) => join(folder, "in-use.json");
 export function lockFolder(folder: string): () => void {
   const path = claimPath(folder);
   const own = `${path}.${process.pid}`;
-  writeClaim(folder, own);
+  const claim = JSON.stringify(ownClaim());
+  writeClaim(folder, own, claim);
+  // Once given back it may be somebody else's.
+  const unlock = () => {
+    if (JSON.stringify(readClaim(folder)) === claim) rmSync(path, { force: true });
+  };
   try {
     for (let attempt = 0; attempt < 2; attempt++) {
       // A link is made whole or not at all, and never over a file that is there.
-      if (tryLink(own, path)) return () => rmSync(path, { force: true });
-      const claim = readClaim(folder);
-      refuseIfHeld(folder, claim);
-      setAside(folder, claim);
+      if (tryLink(own, path)) return unlock;
+      const held = readClaim(folder);
+      refuseIfHeld(folder, held);
+      setAside(folder, held);
     }
     throw new FolderInUse(`The data folder ${folder} is being opened by another Kellux right now.`);
   } finally {
@@ -31,9 +36,9 @@ export function lockFolder(folder: string): () => void {
   }
 }
 
-function writeClaim(folder: string, path: string): void {
+function writeClaim(folder: string, path: string, claim: string): void {
   try {
-    writeFileSync(path, JSON.stringify(ownClaim()), { mode: 0o600 });
+    writeFileSync(path, claim, { mode: 0o600 });
   } catch (error) {
     throw new FolderRefused(`The data folder ${folder} cannot be used: ${reasonOf(codeOf(error))}.`);
   }
