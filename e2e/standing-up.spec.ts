@@ -155,6 +155,12 @@ test("a backup is made while the app runs and while it does not, and restored in
     newFolder(),
   ];
   const before = await customersAt(address);
+  // What the register shows is made by itself, and is kept.
+  const register = async () => (await fetch(`${address}/api/deals`)).text();
+  await expect.poll(register, { timeout: 20_000 }).not.toContain('"isMade":false');
+  await expect
+    .poll(async () => (await fetch(`${address}/api/deals?page=2`)).text())
+    .not.toContain('"isMade":false');
   expect(await program("backup", running, folder)).toMatchObject({
     code: 0,
     out: expect.stringMatching(new RegExp(`${before.length} deals, \\d+ rows, .* read again and whole`)),
