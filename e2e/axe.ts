@@ -12,7 +12,9 @@ const TRANSITION_MS = 250;
  * @param exclude what is inactive, and may be faint
  */
 export async function expectNoAxeFindings(page: Page, exclude?: string): Promise<void> {
-  const builder = () => (exclude ? new AxeBuilder({ page }).exclude(exclude) : new AxeBuilder({ page }));
+  // Within the page, which has no frames: otherwise another page is opened each time to put results together.
+  const plain = () => new AxeBuilder({ page }).setLegacyMode().options({ resultTypes: ["violations"] });
+  const builder = () => (exclude ? plain().exclude(exclude) : plain());
   // What is not alive yet takes no focus.
   await expect(page.locator("main > fieldset:enabled")).toBeAttached();
   await expectNone(

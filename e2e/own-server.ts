@@ -60,10 +60,11 @@ const DEAL = {
 };
 
 /** Made-up deals as a file that has one on each line. */
-export const manyDeals = (count: number, name = "Many"): string =>
-  Array.from({ length: count }, (_, k) => `${JSON.stringify({ ...DEAL, customer: `${name} ${k}` })}\n`).join(
-    "",
-  );
+export const manyDeals = (count: number, name = "Many", notes = "-"): string =>
+  Array.from(
+    { length: count },
+    (_, k) => `${JSON.stringify({ ...DEAL, notes, customer: `${name} ${k}` })}\n`,
+  ).join("");
 
 /** Brings in such a file, and gives the answer. */
 export const bringIn = (address: string, text: string): Promise<Response> =>

@@ -7,7 +7,7 @@ import { leaseOf, leases } from "./random-leases";
 type Known = "payment" | "basePayment" | "dueAtSigning" | "totalIfReturned" | "totalIfBought";
 
 /** For each find. */
-const FINDS = Math.ceil(Number(process.env.KELLUX_RUNS ?? 1_600) / 8);
+const FINDS = Math.ceil(Number(process.env.KELLUX_RUNS ?? 1_000) / 8);
 const KNOWN: readonly Known[] = [
   "payment",
   "basePayment",

@@ -6,7 +6,7 @@ import { plusDays } from "./exact-dates";
 import { type ExactPlan, exactPlanTable } from "./exact-plan";
 
 /** Of both halves together. */
-export const RUNS = Number(process.env.KELLUX_RUNS ?? 12_000);
+export const RUNS = Number(process.env.KELLUX_RUNS ?? 8_000);
 
 const isoDates = fc
   .integer({ min: 0, max: 36_000 })

@@ -5,7 +5,7 @@ import type { DealFile } from "@/exchange/deal-file";
 import { dealOf, structures } from "./random-structures";
 
 /** For each find. */
-const FINDS = Math.ceil(Number(process.env.KELLUX_RUNS ?? 5_000) / 8);
+const FINDS = Math.ceil(Number(process.env.KELLUX_RUNS ?? 2_400) / 8);
 /** Costs rise and fall: so many numbers past the answer are looked at. */
 const PAST = 12;
 
