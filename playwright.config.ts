@@ -19,6 +19,8 @@ const server = (port: number, env: Record<string, string> = {}) => ({
 export default defineConfig({
   testDir: "e2e",
   timeout: 90_000,
+  // Two browsers and their servers share what may be two cores.
+  expect: { timeout: 10_000 },
   workers: PORTS.length,
   reporter: [["list"]],
   use: {
