@@ -3,7 +3,8 @@ import { type ChildProcess, spawn } from "node:child_process";
 import { once } from "node:events";
 import { expect } from "@playwright/test";
 
-const START = 'const { serve } = await import("./scripts/serve.mjs"); await serve();';
+/** A program that serves the app. */
+export const START = 'const { serve } = await import("./scripts/serve.mjs"); await serve();';
 
 export type OwnServer = {
   address: string;

@@ -6,7 +6,15 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { gunzipSync } from "node:zlib";
 import { expect, test } from "@playwright/test";
-import { bringIn, customersAt, manyDeals, type OwnServer, startServer, stopServer } from "./own-server";
+import {
+  bringIn,
+  customersAt,
+  manyDeals,
+  type OwnServer,
+  START,
+  startServer,
+  stopServer,
+} from "./own-server";
 
 const PORT = 4315;
 /** Of no pattern, for what repeats is kept small. */
@@ -132,10 +140,9 @@ test("a second server on a folder, and one on a folder that is damaged, end with
 });
 
 function startedInVain(folder: string): Promise<{ code: number; said: string }> {
-  const program = 'const { serve } = await import("./scripts/serve.mjs"); await serve();';
   const env = { ...process.env, KELLUX_DATA_DIR: folder, PORT: String(PORT + 1) };
   return new Promise(resolve => {
-    execFile(process.execPath, ["--input-type=module", "--eval", program], { env }, (error, out, err) =>
+    execFile(process.execPath, ["--input-type=module", "--eval", START], { env }, (error, out, err) =>
       resolve({ code: Number(error?.code ?? 0), said: out + err }),
     );
   });

@@ -11,6 +11,7 @@ import { readBackup } from "@/exchange/backup";
 import { sizeText } from "@/exchange/text";
 import { backupBytes, writeBackup } from "@/server/backups";
 import { dataFolder } from "@/server/data-folder";
+import { fail } from "./fail";
 
 /** Backs up to a file, and says what is in it. Gives the exit code. */
 export async function backup(path: string | undefined): Promise<number> {
@@ -53,9 +54,4 @@ async function askApp(address = `http://127.0.0.1:${process.env.PORT || 4310}`):
     throw new Error(`The app that has the data folder open does not give a backup (asked at ${address}).`);
   }
   return Readable.fromWeb(response.body as Parameters<typeof Readable.fromWeb>[0]);
-}
-
-function fail(sentence: string): number {
-  console.error(sentence);
-  return 1;
 }

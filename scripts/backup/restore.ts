@@ -3,6 +3,7 @@ import { existsSync } from "node:fs";
 import { resolve } from "node:path";
 import { restoreIntoEmpty } from "@/data/restore";
 import { dataFolder } from "@/server/data-folder";
+import { fail } from "./fail";
 
 /** Restores a file, and says what was in it. Gives the exit code. */
 export async function restore(path: string | undefined): Promise<number> {
@@ -15,9 +16,4 @@ export async function restore(path: string | undefined): Promise<number> {
   } catch (error) {
     return fail(error instanceof Error ? error.message : String(error));
   }
-}
-
-function fail(sentence: string): number {
-  console.error(sentence);
-  return 1;
 }
