@@ -11,7 +11,7 @@ const swc = {
 export default {
   testEnvironment: "node",
   testMatch: ["<rootDir>/tests/**/*.test.ts"],
-  globalSetup: "<rootDir>/tests/bundled-core.mjs",
+  globalSetup: "<rootDir>/tests/global-setup.mjs",
   setupFiles: ["<rootDir>/tests/setup.ts"],
   transform: { "\\.(t|j|mj)sx?$": ["@swc/jest", swc] },
   transformIgnorePatterns: ["/node_modules/(?!typebox/|d3-|internmap/)"],

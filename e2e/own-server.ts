@@ -1,7 +1,11 @@
 // A server of a test's own, which it may kill, starve and restart.
-import { type ChildProcess, spawn } from "node:child_process";
+import { type ChildProcess, execFile, spawn } from "node:child_process";
 import { once } from "node:events";
-import { expect } from "@playwright/test";
+import { mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { test as base, expect } from "@playwright/test";
+import { copyFreshData } from "../tests/fresh-data.mjs";
 
 /** A program that serves the app. */
 export const START = 'const { serve } = await import("./scripts/serve.mjs"); await serve();';
@@ -15,13 +19,8 @@ export type OwnServer = {
   ended: Promise<number | string>;
 };
 
-/** Starts a server on a data folder, and waits until it answers. */
-export async function startServer(
-  folder: string,
-  port: number,
-  env: Record<string, string> = {},
-): Promise<OwnServer> {
-  const address = `http://localhost:${port}`;
+/** Starts a server on a data folder. It does not answer yet. */
+function spawnServer(folder: string, port: number, env: Record<string, string> = {}): OwnServer {
   const server = spawn(process.execPath, ["--input-type=module", "--eval", START], {
     env: { ...process.env, KELLUX_DATA_DIR: folder, PORT: String(port), ...env },
     stdio: ["ignore", "pipe", "pipe"],
@@ -33,18 +32,88 @@ export async function startServer(
     });
   }
   const ended = once(server, "exit").then(([code, signal]) => (code ?? signal) as number | string);
-  const answers = () =>
-    fetch(`${address}/api/health`).then(
-      ({ ok }) => ok,
-      () => false,
-    );
-  await expect.poll(answers, { timeout: 40_000 }).toBe(true);
-  return { address, process: server, said: () => said, ended };
+  return { address: `http://localhost:${port}`, process: server, said: () => said, ended };
 }
 
-export async function stopServer({ process: server, ended }: OwnServer, signal: NodeJS.Signals = "SIGKILL") {
-  server.kill(signal);
-  return ended;
+const answers = ({ address }: OwnServer) =>
+  fetch(`${address}/api/health`).then(
+    ({ ok }) => ok,
+    () => false,
+  );
+
+/** Where a test keeps its folders and runs its servers, one at a time. */
+export type Own = {
+  /** This and the next nine are the test's own. */
+  port: number;
+  /** For files, with spaces in its path. Away after the test. */
+  scratch: string;
+  /** A data folder as a first start leaves it. */
+  newFolder: () => string;
+  /** Where there is nothing yet. */
+  emptyFolder: () => string;
+  /** Waits until the server answers. */
+  start: (folder: string, env?: Record<string, string>) => Promise<OwnServer>;
+  stop: (signal?: NodeJS.Signals) => Promise<unknown>;
+};
+
+/** A test with a server of its own, to which its page goes too. */
+export const test = base.extend<{ own: Own }>({
+  // Workers run beside each other, the tests of one one after another.
+  // biome-ignore lint/correctness/noEmptyPattern: Playwright reads what a fixture needs from the pattern.
+  baseURL: async ({}, use, { parallelIndex }) => use(`http://localhost:${ownPort(parallelIndex)}`),
+  // biome-ignore lint/correctness/noEmptyPattern: as above
+  own: async ({}, use, info) => {
+    // Servers start in it, of which a slow machine makes half a minute each.
+    info.setTimeout(180_000);
+    const port = ownPort(info.parallelIndex);
+    const scratch = mkdtempSync(join(tmpdir(), "kellux own server "));
+    let folders = 0;
+    const emptyFolder = () => join(scratch, `data folder ${++folders}`);
+    let server: OwnServer | undefined;
+    const stop = async (signal: NodeJS.Signals = "SIGKILL") => {
+      server?.process.kill(signal);
+      return server?.ended;
+    };
+    await use({
+      port,
+      scratch,
+      newFolder: () => {
+        const folder = emptyFolder();
+        copyFreshData(folder);
+        return folder;
+      },
+      emptyFolder,
+      start: async (folder, env) => {
+        const started = spawnServer(folder, port, env);
+        server = started;
+        await expect.poll(() => answers(started), { timeout: 40_000 }).toBe(true);
+        return started;
+      },
+      stop,
+    });
+    if (server && info.status !== info.expectedStatus)
+      await info.attach("what the server said", { body: server.said() });
+    await stop();
+    rmSync(scratch, { recursive: true, force: true });
+  },
+});
+
+const ownPort = (parallelIndex: number) => 4320 + 10 * parallelIndex;
+
+/** Runs a program on a data folder, until it ends. */
+export function runToItsEnd(
+  args: string[],
+  folder: string,
+  env: Record<string, string> = {},
+): Promise<{ code: number; out: string; err: string }> {
+  return new Promise(resolve => {
+    execFile(
+      process.execPath,
+      args,
+      { env: { ...process.env, KELLUX_DATA_DIR: folder, ...env } },
+      (error, out, err) => resolve({ code: Number(error?.code ?? 0), out, err }),
+    );
+  });
 }
 
 const DEAL = {

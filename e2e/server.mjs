@@ -5,9 +5,11 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { bundled } from "../scripts/bundled.mjs";
 import { serve } from "../scripts/serve.mjs";
+import { copyFreshData } from "../tests/fresh-data.mjs";
 
 const folder = mkdtempSync(join(tmpdir(), "kellux-e2e-"));
 process.on("exit", () => rmSync(folder, { recursive: true, force: true }));
+copyFreshData(folder);
 if (process.env.MANY_DEALS) {
   const { fillWithDeals } = await import(bundled("scripts/many-deals.ts"));
   await fillWithDeals(folder, Number(process.env.MANY_DEALS));

@@ -1,8 +1,8 @@
-// Before the tests: the core as one file of plain JavaScript, as the app has it. What is compiled file by file as it loads
+// The core as one file of plain JavaScript, as the app has it. What is compiled file by file as it loads
 // calls every function through its module, which slows the tests of many thousand random deals down.
 import { buildSync } from "esbuild";
 
-export default function bundleCore() {
+export function bundleCore() {
   buildSync({
     entryPoints: ["src/core/index.ts"],
     outfile: "node_modules/.cache/kellux/core.cjs",

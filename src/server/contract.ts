@@ -7,9 +7,9 @@ import type { DealDocument, DealStatus } from "@/exchange/deal-document";
 import type { Locale } from "@/exchange/notation";
 import type { RegisterKind } from "@/exchange/option-words";
 import type { Settings } from "@/exchange/settings";
-import type { KeptCopy } from "./backups/copies";
+import type { KeptCopies, KeptCopy } from "./backups/copies";
 
-export type { KeptCopy, KeptVehicle, RegisterSort, StockVehicle };
+export type { KeptCopies, KeptCopy, KeptVehicle, RegisterSort, StockVehicle };
 
 /** Vehicles in stock. */
 export type StockReply = { vehicles: KeptVehicle[] };

@@ -8,6 +8,7 @@ import {
   periodsPerYear,
   type Quote,
 } from "@/core";
+import { runs } from "../runs";
 import { date, dealWith, owedOf, quoteOf, withPlan, withStructure } from "./deals";
 
 /** How each figure is written into a deal, read from an answer, and which way the known figures go with it. */
@@ -164,7 +165,7 @@ test.each(
         expect([step, measure(deal, figure, known, found + onwards * step) > asked]).toEqual([step, true]);
       }
     }),
-    { numRuns: 100 },
+    { numRuns: runs(50) },
   );
 });
 
@@ -193,7 +194,7 @@ test("a rate and a number of payments are found back from payment, cost and end 
       const dated = evaluate({ ...withPlan(deal, { payments: null }), from: end });
       if (dated.ok) expect(dated.value.finalDate).toBeLessThanOrEqual(end.value);
     }),
-    { numRuns: 400 },
+    { numRuns: runs(200) },
   );
 });
 

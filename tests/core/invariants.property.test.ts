@@ -1,9 +1,10 @@
 // What holds in every table, whatever the shape of the loan.
 import fc from "fast-check";
 import { evaluate, type Quote } from "@/core";
+import { runs } from "../runs";
 import { dealsOf, SHAPE_NAMES } from "./shapes";
 
-const RUNS = 1500;
+const RUNS = runs(800);
 
 /** What is wrong with a table row by row: it splits, it counts on, nothing is below zero. */
 function rowProblems({ schedule, loanAmount }: Quote): string[] {

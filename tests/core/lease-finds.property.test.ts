@@ -2,12 +2,13 @@
 import fc from "fast-check";
 import { evaluateLease, type LeaseQuote } from "@/core";
 import type { LeaseFile } from "@/exchange/lease-file";
+import { runs } from "../runs";
 import { leaseOf, leases } from "./random-leases";
 
 type Known = "payment" | "basePayment" | "dueAtSigning" | "totalIfReturned" | "totalIfBought";
 
 /** For each find. */
-const FINDS = Math.ceil(Number(process.env.KELLUX_RUNS ?? 1_000) / 8);
+const FINDS = runs(60);
 const KNOWN: readonly Known[] = [
   "payment",
   "basePayment",

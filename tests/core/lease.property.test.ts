@@ -2,10 +2,11 @@
 import fc from "fast-check";
 import { evaluateLease, type LeaseQuote } from "@/core";
 import type { LeaseFile } from "@/exchange/lease-file";
+import { runs } from "../runs";
 import { exactLease, exactRate, exactTable } from "./exact-lease";
 import { leaseOf, leases } from "./random-leases";
 
-const RUNS = Number(process.env.KELLUX_RUNS ?? 10_000);
+const RUNS = runs(4000);
 /** So far below a cost that fits another could lie. */
 const BELOW = 30;
 

@@ -1,12 +1,13 @@
 // Random plans of every shape, each compared row by row with whole-number arithmetic.
 import fc from "fast-check";
 import { evaluate, FREQUENCIES, type Frequency, isoDate, type LoanPlan, periodsPerYear } from "@/core";
+import { runs } from "../runs";
 import { date, dealWith } from "./deals";
 import { plusDays } from "./exact-dates";
 import { type ExactPlan, exactPlanTable } from "./exact-plan";
 
-/** Of both halves together. */
-export const RUNS = Number(process.env.KELLUX_RUNS ?? 8_000);
+/** In each of two halves, which run beside each other. */
+export const RUNS = runs(2000);
 
 const isoDates = fc
   .integer({ min: 0, max: 36_000 })
@@ -199,7 +200,6 @@ function corePlan(plan: ExactPlan): Partial<LoanPlan> {
  * @param half 0 or 1: each draws plans of its own
  */
 export function checkRandomPlans(half: 0 | 1): void {
-  const runs = RUNS / 2;
   const seed = (fc.readConfigureGlobal().seed ?? 0) + half;
   let priced = 0;
   fc.assert(
@@ -233,7 +233,7 @@ export function checkRandomPlans(half: 0 | 1): void {
         ]),
       );
     }),
-    { numRuns: runs, seed },
+    { numRuns: RUNS, seed },
   );
-  expect(priced).toBeGreaterThan(runs * 0.8);
+  expect(priced).toBeGreaterThan(RUNS * 0.8);
 }

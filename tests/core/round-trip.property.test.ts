@@ -2,6 +2,7 @@
 import fc from "fast-check";
 import { type Deal, evaluate, type FoundFigure, formatAmount, type KnownFigure, type Quote } from "@/core";
 import { quoteJson } from "@/exchange/answers/quote-json";
+import { runs } from "../runs";
 import { owedOf, withPlan, withStructure } from "./deals";
 import { dealsOf, SHAPE_NAMES } from "./shapes";
 
@@ -119,7 +120,7 @@ const CASES = Object.entries(FINDINGS).flatMap(([find, finding]) =>
 const dealOfAny = (find: FoundFigure) =>
   fc.constantFrom(...SHAPE_NAMES.filter(shape => hasFigure(find, shape))).chain(dealsOf);
 
-const RUNS = Number(process.env.KELLUX_FINDS ?? 45);
+const RUNS = runs(30);
 
 /** The deal with a figure left out that is found from what it came to; undefined where it comes to nothing. */
 function askedAgain(deal: Deal, find: FoundFigure, finding: Finding, known: KnownFigure, share: number) {

@@ -2,10 +2,11 @@
 import fc from "fast-check";
 import { type KnownFigure, type Quote, summarize } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
+import { runs } from "../runs";
 import { dealOf, structures } from "./random-structures";
 
 /** For each find. */
-const FINDS = Math.ceil(Number(process.env.KELLUX_RUNS ?? 2_400) / 8);
+const FINDS = runs(150);
 /** Costs rise and fall: so many numbers past the answer are looked at. */
 const PAST = 12;
 

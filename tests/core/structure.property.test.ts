@@ -2,11 +2,12 @@
 import fc from "fast-check";
 import { evaluate, type Quote } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
+import { runs } from "../runs";
 import { exactPayment, exactTable } from "./exact-loan";
 import { type ExactLent, exactStructure } from "./exact-structure";
 import { dealOf, structures } from "./random-structures";
 
-const RUNS = Number(process.env.KELLUX_RUNS ?? 5_000);
+const RUNS = runs(3000);
 
 /** What a level monthly loan of an amount costs, exactly. */
 function lentOf({ plan }: DealFile, loanAmount: bigint): ExactLent {

@@ -14,6 +14,7 @@ import { chosenOption, type DealChange, headingOf, optionOf } from "@/exchange/d
 import { isLeaseInputs } from "@/exchange/deal-file";
 import { loadDemo } from "@/server/demo";
 import { figuresOf, makeFigures } from "@/server/figures";
+import { copyFreshData } from "../fresh-data.mjs";
 import { loanInputs } from "../loan-inputs";
 import { testDatabase } from "./test-database";
 
@@ -197,6 +198,7 @@ test("the demo is loaded into an empty folder only", async () => {
   expect(await listed()).toEqual(before);
 
   const emptyFolder = mkdtempSync(join(tmpdir(), "kellux-empty-"));
+  copyFreshData(emptyFolder);
   const empty = await openDatabase(emptyFolder);
   await loadDemo(storeOf(empty.database, empty.sync));
   await makeFigures(storeOf(empty.database, empty.sync), async typed => figuresOf(JSON.parse(typed)));

@@ -8,6 +8,7 @@ import { PLAN_FIELD_NAMES } from "@/features/deal/fields/plan-fields";
 import { PLAN_PART_FIELD_NAMES } from "@/features/deal/fields/plan-part-fields";
 import { fieldText, openOption } from "@/features/deal/option";
 import { loanInputs } from "../loan-inputs";
+import { runs } from "../runs";
 import { loadDesk } from "./load-desk";
 
 beforeAll(loadDesk);
@@ -167,6 +168,6 @@ test("reading what a field shows changes nothing: not the deal, and not what it 
       else expect(again).toBe(shown);
       expect(outcome(loanInputs(reading.file))).toEqual(outcome(file));
     }),
-    { numRuns: 1000 },
+    { numRuns: runs(400) },
   );
 });

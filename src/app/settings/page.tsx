@@ -1,11 +1,11 @@
 import type { Metadata } from "next";
 import { SettingsScreen } from "@/features/settings/SettingsScreen";
-import { listCopies } from "@/server/backups";
+import { keptCopies } from "@/server/backups";
 import { dataFolder } from "@/server/data-folder";
 import { houseSettings } from "../house";
 
 export const metadata: Metadata = { title: "Settings" };
 
 export default async function SettingsPage() {
-  return <SettingsScreen opened={await houseSettings()} copies={listCopies(dataFolder())} />;
+  return <SettingsScreen opened={await houseSettings()} kept={keptCopies(dataFolder())} />;
 }

@@ -5,13 +5,11 @@ import { restoreBackup } from "@/features/api/files";
 import { whenText } from "@/features/figures/when";
 import { notify } from "@/features/notices/notify";
 import { useIsAlive } from "@/features/shell/WhenAlive";
-import type { KeptCopy } from "@/server/contract";
+import type { KeptCopies, KeptCopy } from "@/server/contract";
 import { RestoreDialog, type Wanted } from "./RestoreDialog";
 
-const DAYS_KEPT = 14;
-
 /** Everything that is kept as one file: saved, kept each day by itself, and brought back. */
-export function BackupsCard({ copies }: { copies: readonly KeptCopy[] }) {
+export function BackupsCard({ kept: { copies, days } }: { kept: KeptCopies }) {
   const chooser = useRef<HTMLInputElement>(null);
   const [wanted, setWanted] = useState<Wanted | null>(null);
   const [isRestoring, setRestoring] = useState(false);
@@ -73,7 +71,7 @@ export function BackupsCard({ copies }: { copies: readonly KeptCopy[] }) {
       )}
       <h3 className="mt-3 font-semibold">Kept by itself</h3>
       <p className="text-faint text-sm">
-        One copy a day, for {DAYS_KEPT} days, in the data folder; and one before each restoring.
+        One copy a day, for {days} days, in the data folder; and one before each restoring.
       </p>
       {copies.length === 0 ? (
         <p className="mt-1 text-sm">None yet: the first is made soon after there is a deal.</p>

@@ -13,7 +13,7 @@ import * as rest from "@/features/deal/option/rest-of-desk";
 import { saveFile } from "@/features/figures/save-file";
 import { notify } from "@/features/notices/notify";
 import { THEME_OF } from "@/features/shell/themes";
-import type { KeptCopy, SettingsReply } from "@/server/contract";
+import type { KeptCopies, SettingsReply } from "@/server/contract";
 import { BackupsCard } from "./BackupsCard";
 import { DefaultPlan } from "./DefaultPlan";
 import { HouseCard } from "./HouseCard";
@@ -28,7 +28,7 @@ import { useSettingsSave } from "./use-settings-save";
 provideLoans(loan, rest);
 
 /** What the house has settled once: new deals start from a copy of it. */
-export function SettingsScreen({ opened, copies }: { opened: SettingsReply; copies: readonly KeptCopy[] }) {
+export function SettingsScreen({ opened, kept }: { opened: SettingsReply; kept: KeptCopies }) {
   const [state, dispatch] = useReducer(settingsReducer, opened.settings, openSettingsState);
   const show = useCallback((settings: Settings) => dispatch({ type: "open", settings }), []);
   const settings = useMemo(() => settingsOf(state), [state]);
@@ -107,7 +107,7 @@ export function SettingsScreen({ opened, copies }: { opened: SettingsReply; copi
           <div className="grid min-w-0 gap-4">
             <UsualCharges list="fees" />
             <UsualCharges list="extras" />
-            <BackupsCard copies={copies} />
+            <BackupsCard kept={kept} />
           </div>
         </OptionContext>
       </div>

@@ -9,8 +9,10 @@ export type KeptCopy = {
   bytes: number;
 };
 
-/** For so many days a copy is kept. */
-export const DAYS_KEPT = 14;
+/** What is kept, the newest first, and for how many days a copy stays. */
+export type KeptCopies = { copies: readonly KeptCopy[]; days: number };
+
+const DAYS_KEPT = 14;
 const DAY_MS = 24 * 60 * 60 * 1000;
 
 const COPY = /^kellux-\d{4}-\d{2}-\d{2}(-before-restoring-\d{6})?\.ndjson\.gz$/;
@@ -49,13 +51,18 @@ export function listCopies(dataFolder: string): KeptCopy[] {
     .sort((one, other) => (one.made < other.made ? 1 : -1));
 }
 
+export const keptCopies = (dataFolder: string): KeptCopies => ({
+  copies: listCopies(dataFolder),
+  days: DAYS_KEPT,
+});
+
 /** Whether the day's copy is still to be made. */
 export function isCopyDue(copies: readonly KeptCopy[], now: Date): boolean {
   const [newest] = copies.filter(({ name }) => name <= copyName(now) && !name.includes("before"));
   return newest === undefined || newest.name < copyName(now);
 }
 
-/** Drops copies of more than 14 days ago; the newest stays, however old it is. */
+/** Drops copies that are older than that; the newest stays, however old it is. */
 export function dropOldCopies(dataFolder: string, now: Date): void {
   for (const { name } of listCopies(dataFolder).slice(1)) {
     const day = /\d{4}-\d{2}-\d{2}/.exec(name)?.[0] ?? "";

@@ -1,0 +1,115 @@
+import { createServer, request as httpRequest } from "node:http";
+import { connect } from "node:net";
+import { expect } from "@playwright/test";
+import { manyDeals, test } from "./own-server";
+
+test("behind a reverse proxy its public origin is its own, and no other", async ({ own }) => {
+  const outside = "https://deals.tarn-and-hollow.test";
+  await own.start(own.newFolder(), { KELLUX_ORIGIN: outside });
+  const proxy = createServer((request, answer) => {
+    const { url, method, headers } = request;
+    const passed = httpRequest({ port: own.port, host: "127.0.0.1", path: url, method, headers }, inner => {
+      answer.writeHead(inner.statusCode ?? 0, inner.headers);
+      inner.pipe(answer);
+    });
+    request.pipe(passed);
+  }).listen(own.port + 2, "127.0.0.1");
+  const send = (method: string, headers: Record<string, string>): Promise<number> =>
+    new Promise(resolve => {
+      const sending = httpRequest(
+        { port: own.port + 2, host: "127.0.0.1", path: "/api/deals/all", method, headers },
+        answer => {
+          answer.resume();
+          resolve(answer.statusCode ?? 0);
+        },
+      );
+      sending.end(method === "POST" ? manyDeals(1) : undefined);
+    });
+  const asked = { host: "deals.tarn-and-hollow.test", "content-type": "application/x-ndjson" };
+  const sent = { ...asked, origin: outside, "sec-fetch-site": "same-origin" };
+  expect(await send("GET", asked)).toBe(200);
+  expect(await send("GET", { ...asked, host: "deals.tarn-and-hollow.test:443" })).toBe(200);
+  expect(await send("POST", sent)).toBe(201);
+  expect(await send("GET", { host: "elsewhere.test" })).toBe(403);
+  expect(await send("POST", { ...sent, origin: "http://deals.tarn-and-hollow.test" })).toBe(403);
+  expect(await send("POST", { ...sent, origin: "https://elsewhere.test" })).toBe(403);
+  expect(await send("POST", { ...sent, "sec-fetch-site": "cross-site" })).toBe(403);
+  proxy.close();
+});
+
+/** What comes back for bytes that are sent as they are. */
+const rawAnswer = (port: number, bytes: string): Promise<string> =>
+  new Promise(resolve => {
+    const socket = connect(port, "127.0.0.1", () => socket.write(bytes));
+    let heard = "";
+    socket.on("data", chunk => {
+      heard += chunk;
+    });
+    socket.on("close", () => resolve(heard));
+    // Each asks for the connection to be closed.
+    socket.setTimeout(10_000, () => socket.destroy());
+  });
+
+const HEADERS = [
+  "content-security-policy: ",
+  "x-content-type-options: nosniff",
+  "x-frame-options: DENY",
+  "referrer-policy: no-referrer",
+  "cross-origin-opener-policy: same-origin",
+  "cross-origin-resource-policy: same-origin",
+  "permissions-policy: ",
+];
+
+test("what is no request of the app's gets a 4xx, and every answer carries the headers", async ({ own }) => {
+  await own.start(own.newFolder());
+  const asks: [first: string, status: RegExp][] = [
+    ["GET / HTTP/1.1", /^200/],
+    ["GET /api/health HTTP/1.1", /^200/],
+    ["GET /deals/ HTTP/1.1", /^308/],
+    ["GET /nowhere HTTP/1.1", /^404/],
+    ["GET /api/nowhere HTTP/1.1", /^404/],
+    ["GET /_next/static/nowhere.js HTTP/1.1", /^404/],
+    ["GET /_next/image?url=x HTTP/1.1", /^400/],
+    ["PUT /api/health HTTP/1.1", /^405/],
+    ["OPTIONS /api/deals HTTP/1.1", /^204/],
+    ["OPTIONS * HTTP/1.1", /^400/],
+    ["TRACE / HTTP/1.1", /^405/],
+    ["CONNECT elsewhere:443 HTTP/1.1", /^405/],
+    ["PATCH /api/deals HTTP/1.1", /^405/],
+    ["POST / HTTP/1.1", /^405/],
+    ["PUT /_next/static/x.js HTTP/1.1", /^405/],
+    ["DELETE /icon.svg HTTP/1.1", /^405/],
+    ["GET /%E0%A4%A HTTP/1.1", /^400/],
+    ["GET /%ff HTTP/1.1", /^400/],
+    ["GET /api/deals?search=%FF HTTP/1.1", /^400/],
+    ["GET /deals/%00 HTTP/1.1", /^400/],
+    ["GET http://elsewhere.test/ HTTP/1.1", /^400/],
+    [`GET /${"x".repeat(9000)} HTTP/1.1`, /^414/],
+    [`GET /${"x".repeat(20_000)} HTTP/1.1`, /^431/],
+    ["nonsense", /^400/],
+  ];
+  for (const [first, status] of asks) {
+    const answer = await rawAnswer(
+      own.port,
+      `${first}\r\nHost: localhost:${own.port}\r\nConnection: close\r\n\r\n`,
+    );
+    const where = first.slice(0, 60);
+    expect([where, answer.slice("HTTP/1.1 ".length, 12 + "HTTP/1.1 ".length)]).toEqual([
+      where,
+      expect.stringMatching(status),
+    ]);
+    const head = answer.split("\r\n\r\n")[0]?.toLowerCase() ?? "";
+    expect([where, head]).toEqual([where, expect.stringMatching(/cache-control: .*no-store/)]);
+    for (const header of HEADERS)
+      expect([where, head]).toEqual([where, expect.stringContaining(header.toLowerCase())]);
+  }
+  // But for the app's own code, whose name follows from what is in it.
+  const script = /\/_next\/static\/[^"]+\.js/.exec(
+    await rawAnswer(own.port, `GET / HTTP/1.1\r\nHost: localhost:${own.port}\r\nConnection: close\r\n\r\n`),
+  );
+  const code = await fetch(`http://localhost:${own.port}${script?.[0]}`);
+  expect([code.status, code.headers.get("cache-control")]).toEqual([
+    200,
+    expect.stringContaining("immutable"),
+  ]);
+});
