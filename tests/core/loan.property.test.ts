@@ -1,8 +1,10 @@
 import fc from "fast-check";
 import { addMonths, evaluate, monthsAndDaysBetween } from "@/core";
+import { runs } from "../runs";
 import { amounts, date, dealWith, rates, roundings, terms } from "./deals";
 import { type ExactLoan, exactPayment, exactTable } from "./exact-loan";
 
+const RUNS = runs(1500);
 const SIGNED = date("2026-11-24");
 
 /** Days from signing to the first payment: one month for most. */
@@ -11,7 +13,7 @@ const firstDates = fc.oneof(
   { weight: 1, arbitrary: fc.integer({ min: SIGNED + 1, max: SIGNED + 200 }) },
 );
 
-test("3,000 random loans agree to the cent, row by row, with exact whole-number arithmetic", () => {
+test("random loans agree to the cent, row by row, with exact whole-number arithmetic", () => {
   let priced = 0;
   fc.assert(
     fc.property(
@@ -55,10 +57,10 @@ test("3,000 random loans agree to the cent, row by row, with exact whole-number 
         );
       },
     ),
-    { numRuns: 3000 },
+    { numRuns: RUNS },
   );
   // Extreme rates over long terms are the only loans without a table.
-  expect(priced).toBeGreaterThan(2500);
+  expect(priced).toBeGreaterThan(RUNS * 0.8);
 });
 
 test("1,200 payments, from 0.0001 % to 400 %, one cent to ten million", () => {

@@ -10,7 +10,7 @@ import { powerCut } from "./power-cut";
 
 const SAVES = 100;
 /** A cut after each save takes minutes: KELLUX_EVERY=1 makes them. */
-const EVERY = Number(process.env.KELLUX_EVERY ?? 20);
+const EVERY = Number(process.env.KELLUX_EVERY ?? 50);
 const scratch = mkdtempSync(join(tmpdir(), "kellux-power-"));
 const folder = join(scratch, "data");
 const watch = powerCut(scratch);

@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { priceFile } from "@/exchange/answers/price-file";
+import { runs } from "../runs";
 
 const WHOLE = {
   format: "kellux-deal",
@@ -247,7 +248,7 @@ test.each(BASES)(
         expect(priced.sentence).toMatch(/^[A-Z"\d\p{L}].*[.;]$/u);
         expect(priced.sentence).not.toMatch(/NaN|Infinity|undefined|\[object|\n/);
       }),
-      { numRuns: 6000 },
+      { numRuns: runs(3000) },
     );
     expect(answered).toBeGreaterThan(5);
   },

@@ -168,6 +168,6 @@ test("reading what a field shows changes nothing: not the deal, and not what it 
       else expect(again).toBe(shown);
       expect(outcome(loanInputs(reading.file))).toEqual(outcome(file));
     }),
-    { numRuns: runs(400) },
+    { numRuns: runs(250) },
   );
 });
