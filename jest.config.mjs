@@ -21,6 +21,7 @@ export default {
     "^#demo/(.*)$": "<rootDir>/demo/$1",
   },
   modulePathIgnorePatterns: ["<rootDir>/.next/"],
+  cacheDirectory: "<rootDir>/node_modules/.cache/jest",
   testTimeout: 600_000,
   // Every core: what is left is small, and a machine of two would run one test file after another.
   maxWorkers: "100%",

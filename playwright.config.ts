@@ -28,6 +28,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     locale: "en-US",
     timezoneId: "UTC",
+    // A page of its own for each test costs as much as many a test; what the one before has kept is cleared away.
+    reuseContext: true,
     launchOptions: {
       executablePath: installedBrowser(),
       args: [

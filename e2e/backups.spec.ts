@@ -81,7 +81,7 @@ test("all deals leave as one file and come in again; a backup is saved, and rest
 
   // It is said, and soon the page loads anew by itself.
   const restored = async (said: RegExp) => {
-    await expect(page.getByText(said)).toBeVisible({ timeout: 30_000 });
+    await expect(page.getByText(said)).toBeVisible({ timeout: 90_000 });
     await expect(page.getByText(said)).toBeHidden();
   };
   await page.getByLabel("Backup to restore").setInputFiles(backup);

@@ -44,7 +44,10 @@ function folderWith(harm: (folder: string) => void): string {
 /** Every file of a folder with its size: what a refusal must leave as it is. */
 const contents = (folder: string) =>
   readdirSync(folder, { recursive: true })
-    .map(name => [name, lstatSync(join(folder, String(name))).size])
+    .map(name => {
+      const stats = lstatSync(join(folder, String(name)));
+      return [name, stats.isFile() ? stats.size : "folder"];
+    })
     .sort();
 
 async function customersOf(folder: string): Promise<string[]> {
