@@ -13,7 +13,7 @@ import { transactionOf } from "@/core/after";
 import { runs } from "../runs";
 import { date, dealWith, quoteOf } from "./deals";
 
-const RUNS = runs(1500);
+const RUNS = runs(800);
 
 const on = (iso: string, amount: number) => [{ date: date(iso), amount: Math.round(amount * 100) }];
 
