@@ -58,14 +58,13 @@ export type Own = {
 
 /** A test with a server of its own, to which its page goes too. */
 export const test = base.extend<{ own: Own }>({
-  // Workers run beside each other, the tests of one one after another.
+  baseURL: async ({ own }, use) => use(`http://localhost:${own.port}`),
   // biome-ignore lint/correctness/noEmptyPattern: Playwright reads what a fixture needs from the pattern.
-  baseURL: async ({}, use, { parallelIndex }) => use(`http://localhost:${ownPort(parallelIndex)}`),
-  // biome-ignore lint/correctness/noEmptyPattern: as above
   own: async ({}, use, info) => {
     // Servers start in it, of which a slow machine makes half a minute each.
     info.setTimeout(180_000);
-    const port = ownPort(info.parallelIndex);
+    // Workers run beside each other, the tests of one worker one after another.
+    const port = 4320 + 10 * info.parallelIndex;
     const scratch = mkdtempSync(join(tmpdir(), "kellux own server "));
     let folders = 0;
     const emptyFolder = () => join(scratch, `data folder ${++folders}`);
@@ -97,8 +96,6 @@ export const test = base.extend<{ own: Own }>({
     rmSync(scratch, { recursive: true, force: true });
   },
 });
-
-const ownPort = (parallelIndex: number) => 4320 + 10 * parallelIndex;
 
 /** Runs a program on a data folder, until it ends. */
 export function runToItsEnd(

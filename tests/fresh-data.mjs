@@ -5,8 +5,6 @@ import { cpSync, existsSync, mkdirSync, readdirSync, readFileSync, renameSync, r
 import { join, resolve } from "node:path";
 
 const CACHE = resolve("node_modules/.cache/kellux");
-/** What a fresh folder follows from. */
-const SOURCES = ["src/data", "node_modules/@electric-sql/pglite/package.json"];
 const MAKE = `
   const { bundled } = await import("./scripts/bundled.mjs");
   const { openDatabase } = await import(bundled("src/data/database.ts"));
@@ -39,12 +37,11 @@ export function copyFreshData(folder) {
   cpSync(freshData(), folder, { recursive: true });
 }
 
+/** Of all that a fresh folder follows from. */
 function digest() {
   const hash = createHash("sha256");
-  for (const source of SOURCES) {
-    const files = source.endsWith(".json") ? [source] : filesBelow(source);
-    for (const file of files) hash.update(file).update(readFileSync(file));
-  }
+  for (const file of [...filesBelow("src/data"), "node_modules/@electric-sql/pglite/package.json"])
+    hash.update(file).update(readFileSync(file));
   return hash.digest("hex").slice(0, 16);
 }
 

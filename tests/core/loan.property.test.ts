@@ -60,7 +60,7 @@ test("random loans agree to the cent, row by row, with exact whole-number arithm
     { numRuns: RUNS },
   );
   // Extreme rates over long terms are the only loans without a table.
-  expect(priced).toBeGreaterThan(RUNS * 0.8);
+  expect(priced).toBeGreaterThan((RUNS * 5) / 6);
 });
 
 test("1,200 payments, from 0.0001 % to 400 %, one cent to ten million", () => {
