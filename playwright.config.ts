@@ -1,27 +1,16 @@
 import { defineConfig } from "@playwright/test";
+import { WORKER_PORTS } from "./e2e/shared-servers";
 import { installedBrowser } from "./scripts/browser.mjs";
 
-/** A server with a database of its own for each worker; within one the tests run one after another. */
-const PORTS = [4311, 4312];
-const PORT = PORTS[Number(process.env.TEST_PARALLEL_INDEX ?? 0)];
-/** Where the register of many deals is served, for e2e/many-deals.spec.ts. */
-const MANY_DEALS_PORT = 4314;
-
-const server = (port: number, env: Record<string, string> = {}) => ({
-  command: "node e2e/server.mjs",
-  url: `http://localhost:${port}/api/health`,
-  env: { PORT: String(port), ...env },
-  timeout: 120_000,
-  // Time to close the database and clear its folder away.
-  gracefulShutdown: { signal: "SIGTERM" as const, timeout: 5000 },
-});
+const PORT = WORKER_PORTS[Number(process.env.TEST_PARALLEL_INDEX ?? 0)];
 
 export default defineConfig({
   testDir: "e2e",
+  globalSetup: "./e2e/shared-servers.ts",
   timeout: 90_000,
   // Two browsers and their servers share what may be two cores.
   expect: { timeout: 10_000 },
-  workers: PORTS.length,
+  workers: WORKER_PORTS.length,
   reporter: [["list"]],
   use: {
     baseURL: `http://localhost:${PORT}`,
@@ -41,5 +30,4 @@ export default defineConfig({
       ],
     },
   },
-  webServer: [...PORTS.map(port => server(port)), server(MANY_DEALS_PORT, { MANY_DEALS: "5000" })],
 });

@@ -1,9 +1,9 @@
 import { readFile } from "node:fs/promises";
 import { expect, test } from "@playwright/test";
-import { DealScreen, newDeal, openDeal, VAN } from "./officer";
+import { DealScreen, newDeal, newDealFromRegister, openDeal, VAN } from "./officer";
 
 test("a new deal is quoted as it is typed, and is there again after a reload", async ({ page }) => {
-  const deal = await newDeal(page);
+  const deal = await newDealFromRegister(page);
   // The rate and the term are the house's.
   await expect(deal.noAnswer).toContainText("The price is missing.");
   await deal.type({ "Yearly rate": "", "Number of payments": "" });

@@ -1,6 +1,6 @@
 import { readFile } from "node:fs/promises";
 import { type APIRequestContext, expect, type Page, test } from "@playwright/test";
-import { newDeal, VAN } from "./officer";
+import { newDeal, newDealFromRegister, VAN } from "./officer";
 
 type Kept = { version: number; settings: Record<string, unknown> };
 
@@ -46,7 +46,7 @@ test("a new deal starts with what is settled, and stays as it is when that chang
   await inEveryDeal(page, "Marrow Bay, new vehicle").check();
   await settled(page);
 
-  const deal = await newDeal(page);
+  const deal = await newDealFromRegister(page);
   await expect(deal.noAnswer).toContainText("The price is missing.");
   await expect(deal.field("Yearly rate")).toHaveValue("7.25");
   await expect(deal.field("Number of payments")).toHaveValue("48");

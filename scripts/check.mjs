@@ -33,6 +33,8 @@ installPackages();
 console.log("\n— format and lint");
 runProgram("@biomejs/biome", "biome", ["ci", "."]);
 console.log("\n— types");
+// What each route must be, which the app's own build would check otherwise.
+runProgram("next", "next", ["typegen"]);
 runProgram("typescript", "tsc", ["--noEmit"]);
 scratchInMemory();
 console.log("\n— unit tests, architecture, crash test");
