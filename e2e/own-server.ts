@@ -5,6 +5,7 @@ import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { test as base, expect } from "@playwright/test";
+import { COMPILE_ONCE } from "../tests/compile-once";
 import { copyFreshData } from "../tests/fresh-data.mjs";
 
 /** A program that serves the app. */
@@ -21,7 +22,7 @@ export type OwnServer = {
 
 /** Starts a server on a data folder. It does not answer yet. */
 function spawnServer(folder: string, port: number, env: Record<string, string> = {}): OwnServer {
-  const server = spawn(process.execPath, ["--input-type=module", "--eval", START], {
+  const server = spawn(process.execPath, [COMPILE_ONCE, "--input-type=module", "--eval", START], {
     env: { ...process.env, KELLUX_DATA_DIR: folder, PORT: String(port), ...env },
     stdio: ["ignore", "pipe", "pipe"],
   });
@@ -106,7 +107,7 @@ export function runToItsEnd(
   return new Promise(resolve => {
     execFile(
       process.execPath,
-      args,
+      [COMPILE_ONCE, ...args],
       { env: { ...process.env, KELLUX_DATA_DIR: folder, ...env } },
       (error, out, err) => resolve({ code: Number(error?.code ?? 0), out, err }),
     );

@@ -4,6 +4,7 @@ import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { createInterface } from "node:readline";
+import { COMPILE_ONCE } from "../compile-once";
 import { saverProgram } from "./saver-program";
 
 const PROGRAM = saverProgram();
@@ -11,7 +12,7 @@ const KILLS = Number(process.env.KELLUX_KILLS ?? 20);
 const LONGEST_KILL_MS = 60_000;
 const MODES = ["save", "import", "backup"] as const;
 /** So many kills follow one another on the same data; what they leave is looked through by every start that follows. */
-const IN_ONE_FOLDER = 10;
+const IN_ONE_FOLDER = 20;
 const LONGEST_START_MS = 5000;
 const scratch = mkdtempSync(join(tmpdir(), "kellux-crash-"));
 let saver: ChildProcess | undefined;
@@ -36,7 +37,7 @@ type Run = {
  *   its start, whatever it does then
  */
 async function killed(data: string, mode: string, steps: number | null, milliseconds: number): Promise<Run> {
-  const child = spawn(process.execPath, [PROGRAM, data, mode]);
+  const child = spawn(process.execPath, [COMPILE_ONCE, PROGRAM, data, mode]);
   saver = child;
   const run: Run = { found: undefined, acknowledged: 0, batches: 0, errors: "" };
   const kill = () => setTimeout(() => child.kill("SIGKILL"), milliseconds);

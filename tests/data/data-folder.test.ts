@@ -27,6 +27,7 @@ const whole = join(scratch, "whole");
 afterAll(() => rmSync(scratch, { recursive: true }));
 
 beforeAll(async () => {
+  copyFreshData(whole);
   const { database, sync, close } = await openDatabase(whole);
   await storeOf(database, sync).insertDeals([numberedDeal(1)]);
   await close();
@@ -57,22 +58,24 @@ async function customersOf(folder: string): Promise<string[]> {
   return records.map(({ document }) => document.customer);
 }
 
-test("it is kept from other users: folders 0700 and files 0600, also those of a folder from before", async () => {
+/** The files and folders that there are, and those of them that others may look into. */
+function openToOthers(folder: string) {
+  const modes = readdirSync(folder, { recursive: true }).map(name => {
+    const { mode } = lstatSync(join(folder, String(name)));
+    return [name, mode & 0o077];
+  });
+  return { all: modes.length, open: modes.filter(([, others]) => others !== 0) };
+}
+
+test("it is kept from other users: folders 0700 and files 0600, also where they were open before", async () => {
   const open = folderWith(folder => {
     chmodSync(join(folder, "database"), 0o755);
     for (const name of ["PG_VERSION", "postgresql.auto.conf", "base/1/PG_VERSION"])
       chmodSync(join(folder, "database", name), 0o666);
   });
   await customersOf(open);
-  for (const folder of [whole, open]) {
-    const modes = readdirSync(folder, { recursive: true }).map(name => {
-      const { mode } = lstatSync(join(folder, String(name)));
-      return [name, mode & 0o077];
-    });
-    expect(modes.length).toBeGreaterThan(900);
-    expect(modes.filter(([, others]) => others !== 0)).toEqual([]);
-  }
-  expect(lstatSync(whole).mode & 0o777).toBe(0o700);
+  expect(openToOthers(open).open).toEqual([]);
+  expect(lstatSync(open).mode & 0o777).toBe(0o700);
 });
 
 const HARMS: [what: string, harm: (folder: string) => void, sentence: RegExp][] = [
@@ -157,12 +160,16 @@ test("a file in the place of a folder, and a folder that cannot be written, are 
   if (process.getuid?.() !== 0) await expect(openDatabase(closed)).rejects.toThrow(/may not write to it/);
 });
 
-test("a first start that was cut off begins anew; a folder of before without a mark is whole", async () => {
+test("a first start that was cut off begins anew, kept from other users; a folder of before without a mark is whole", async () => {
   const cutOff = folderWith(folder => {
     writeFileSync(join(folder, "database.json"), '{"database":"making"}');
     rmSync(join(folder, "database/PG_VERSION"));
   });
   expect(await customersOf(cutOff)).toEqual([]);
+  // What it makes is kept from other users.
+  const made = openToOthers(cutOff);
+  expect(made.open).toEqual([]);
+  expect(made.all).toBeGreaterThan(900);
   const older = folderWith(folder => rmSync(join(folder, "database.json")));
   expect(await customersOf(older)).toEqual(["Customer 1"]);
   expect(readFileSync(join(older, "database.json"), "utf8")).toContain("whole");

@@ -14,6 +14,7 @@ import { Refusal } from "@/server/refusal";
 import { readRegisterAsked, registerPage } from "@/server/register";
 import { dealsOf, SHAPE_NAMES } from "../core/shapes";
 import { testDatabase } from "../data/test-database";
+import { runs } from "../runs";
 
 const open = testDatabase();
 
@@ -80,7 +81,7 @@ const shownOf = (figures: KeptFigures | undefined) => {
 const make = () => makeFigures(open.store, async typed => figuresOf(JSON.parse(typed)));
 
 test("kept figures are what the core says: when they are first made, after a change, and made by another core", async () => {
-  const typed = fc.sample(inputs, { numRuns: 500, seed: 9 });
+  const typed = fc.sample(inputs, { numRuns: runs(250), seed: 9 });
   await insertDeals(
     open.database,
     typed.map((each, k) => documentOf(each, `Customer ${k}`)),
