@@ -1,4 +1,4 @@
-import { expect, test } from "@playwright/test";
+import { expect, type Page, test } from "@playwright/test";
 import { expectNoAxeFindings } from "./axe";
 import { newDeal, openDeal, VAN } from "./officer";
 
@@ -96,6 +96,25 @@ test("a deal is made, bargained and found again with the keyboard alone", async 
   await expect(page.getByTestId("sentence")).toContainText("At a price of $28,449.31");
 });
 
+/** By how much the page is larger than the window. */
+const overflow = (page: Page) =>
+  page.evaluate(() => {
+    const { scrollWidth, clientWidth, scrollHeight, clientHeight } = document.documentElement;
+    return { sideways: scrollWidth - clientWidth, down: scrollHeight - clientHeight };
+  });
+
+test("no page scrolls as a whole at 1280×800, however long what stands on it", async ({ page }) => {
+  // A lease with more lines than are seen at once.
+  const deal = await openDeal(page, "Hesper Vale", "Ostrel U3");
+  await expect(deal.field("Cash down")).toBeAttached();
+  expect(await overflow(page)).toEqual({ sideways: 0, down: 0 });
+  for (const place of ["/", "/stock", "/figures", "/settings"]) {
+    await page.goto(place);
+    await expect(page.locator("main > fieldset:enabled")).toBeAttached();
+    expect([place, await overflow(page)]).toEqual([place, { sideways: 0, down: 0 }]);
+  }
+});
+
 test("nothing scrolls sideways at 1280 and at 390 pixels, nor the deal screen as a whole at 1280×800", async ({
   page,
 }) => {
@@ -106,17 +125,12 @@ test("nothing scrolls sideways at 1280 and at 390 pixels, nor the deal screen as
     "Trade-in allowance": "9,000,000",
     "Owed on trade-in": "9,999,999.99",
   });
-  const overflow = () =>
-    page.evaluate(() => {
-      const { scrollWidth, clientWidth, scrollHeight, clientHeight } = document.documentElement;
-      return { sideways: scrollWidth - clientWidth, down: scrollHeight - clientHeight };
-    });
-  expect(await overflow()).toEqual({ sideways: 0, down: 0 });
+  expect(await overflow(page)).toEqual({ sideways: 0, down: 0 });
   await page.setViewportSize({ width: 390, height: 844 });
-  expect((await overflow()).sideways).toBe(0);
+  expect((await overflow(page)).sideways).toBe(0);
   await expect(deal.sentence).toBeVisible();
   await page.goto("/");
-  expect((await overflow()).sideways).toBe(0);
+  expect((await overflow(page)).sideways).toBe(0);
 });
 
 test("on a phone the sentence comes first, and stays in view while figures are changed under it", async ({

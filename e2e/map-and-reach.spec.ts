@@ -197,3 +197,20 @@ test("stock is kept on a page of its own, and goes out and comes in as CSV", asy
   await expect(page.getByLabel("Asking price of New trailer")).toHaveCount(0);
   await expectNoAxeFindings(page);
 });
+
+test("what is typed into a line of the stock is kept where the page is left before the line", async ({
+  page,
+}) => {
+  const vehicle = { description: "Left van, stock 7301", currency: "USD" };
+  const none = { priceMinor: null, costMinor: null, listPriceMinor: null };
+  await page.request.post("/api/stock", { data: { vehicles: [{ ...vehicle, ...none }] } });
+  const stock = async () => (await page.request.get("/api/stock")).text();
+  await page.goto("/stock");
+  await page.getByLabel(`Asking price of ${vehicle.description}`).fill("12,500");
+  await page.reload();
+  await expect.poll(stock).toMatch(/"Left van, stock 7301","priceMinor":1250000/);
+  await page.getByRole("button", { name: "Add a vehicle" }).click();
+  await page.getByLabel("Description of the new vehicle").fill("Left trailer");
+  await page.goto("/");
+  await expect.poll(stock).toContain('"Left trailer"');
+});

@@ -121,6 +121,9 @@ test("dates are typed as people say them, or picked from a small calendar", asyn
   await expect(page.getByText(/^Type a date such as 24 Nov/)).toBeVisible();
   await deal.type({ "First payment": "8 Jan" });
   await page.getByRole("button", { name: "Pick the first payment" }).click();
+  // In the theme's colour, which its own style must not undo.
+  const arrow = page.getByRole("button", { name: /next month/i }).locator("svg");
+  await expect(arrow).toHaveCSS("fill", "rgb(13, 102, 95)");
   await page.getByRole("button", { name: /January 20th, 2027/ }).click();
   await expect(deal.field("First payment")).toHaveValue("Jan 20, 2027");
   await expect(deal.sentence).toContainText("the first on January 20, 2027");

@@ -24,19 +24,33 @@ export type Answer<Value> =
 /** A browser sends no more than 64 KiB after its page is left, everything that is under way together. */
 const MOST_AFTER_LEAVING = 60 * 1024;
 
-const ask = <Value>(method: string, path: string, body?: unknown): Promise<Answer<Value>> =>
-  send(method, path, body === undefined ? undefined : jsonBody(body));
+const ask = <Value>(
+  method: string,
+  path: string,
+  body?: unknown,
+  outlivesPage?: boolean,
+): Promise<Answer<Value>> =>
+  send(method, path, body === undefined ? undefined : jsonBody(body), outlivesPage);
 
 export const jsonBody = (body: unknown): Blob =>
   new Blob([JSON.stringify(body)], { type: "application/json" });
 
-/** Sends a body of its own type as it is. */
-export async function send<Value>(method: string, path: string, body?: Blob): Promise<Answer<Value>> {
+/**
+ * Sends a body of its own type as it is.
+ *
+ * @param outlivesPage lets a save that is under way finish when the page is left; a larger one is kept in the browser
+ *   till then
+ */
+export async function send<Value>(
+  method: string,
+  path: string,
+  body?: Blob,
+  outlivesPage = method === "PUT",
+): Promise<Answer<Value>> {
   try {
     const response = await fetch(path, {
       method,
-      // Lets a save that is under way finish when the page is left; a larger one is kept in the browser till then.
-      keepalive: method === "PUT" && (body?.size ?? 0) <= MOST_AFTER_LEAVING,
+      keepalive: outlivesPage && (body?.size ?? 0) <= MOST_AFTER_LEAVING,
       ...(body && { body }),
     });
     if (response.ok) return { kind: "done", value: (await response.json()) as Value };
@@ -73,7 +87,7 @@ export const api = {
   vehiclesLike: (text: string) =>
     ask<{ vehicles: StockVehicle[] }>("GET", `/api/names?vehicle=${encodeURIComponent(text)}`),
   stock: () => ask<StockReply>("GET", "/api/stock"),
-  addToStock: (vehicles: readonly VehicleFile[]) => ask<StockReply>("POST", "/api/stock", { vehicles }),
+  addToStock: (vehicles: readonly VehicleFile[]) => ask<StockReply>("POST", "/api/stock", { vehicles }, true),
   changeInStock: (id: string, vehicle: VehicleFile) => ask<KeptVehicle>("PUT", `/api/stock/${id}`, vehicle),
   removeFromStock: (id: string) => ask<{ id: string }>("DELETE", `/api/stock/${id}`),
   settings: () => ask<SettingsReply>("GET", "/api/settings"),
