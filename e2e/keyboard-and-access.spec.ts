@@ -104,7 +104,7 @@ const overflow = (page: Page) =>
   });
 
 test("no page scrolls as a whole at 1280×800, however long what stands on it", async ({ page }) => {
-  // A lease with more lines than are seen at once.
+  // A structure with more lines than are seen at once.
   const deal = await openDeal(page, "Hesper Vale", "Ostrel U3");
   await expect(deal.field("Cash down")).toBeAttached();
   expect(await overflow(page)).toEqual({ sideways: 0, down: 0 });

@@ -1,5 +1,6 @@
 import { request as httpRequest } from "node:http";
 import { type APIRequestContext, expect, test } from "@playwright/test";
+import { leaveTheLastPage } from "./everything-kept";
 
 const inputs = {
   format: "kellux-deal",
@@ -94,8 +95,10 @@ const WRONG_DOCUMENTS: [name: string, document: unknown][] = [
 ];
 
 test("hostile and malformed bodies get a 4xx with a sentence on every route, and change nothing", async ({
+  page,
   request,
 }) => {
+  await leaveTheLastPage(page, request);
   const id = await keptDeal(request);
   const before = await everything(request);
   const routes: [method: string, path: string][] = [
@@ -118,8 +121,10 @@ test("hostile and malformed bodies get a 4xx with a sentence on every route, and
 });
 
 test("wrong deals get a 4xx with a sentence that names the figure, and change nothing", async ({
+  page,
   request,
 }) => {
+  await leaveTheLastPage(page, request);
   const id = await keptDeal(request);
   const before = await everything(request);
   for (const [name, wrong] of WRONG_DOCUMENTS) {
@@ -144,8 +149,10 @@ test("wrong deals get a 4xx with a sentence that names the figure, and change no
 });
 
 test("settings that a deal could not be made with get a 4xx with the reason, and change nothing", async ({
+  page,
   request,
 }) => {
+  await leaveTheLastPage(page, request);
   const asked = async () => (await request.get("/api/settings")).json();
   const before = await asked();
   const { version, settings } = before;
@@ -265,7 +272,8 @@ function raw(method: string, headers: Record<string, string>): Promise<number> {
   });
 }
 
-test("posts from other sites and calls by other names are refused", async ({ request }) => {
+test("posts from other sites and calls by other names are refused", async ({ page, request }) => {
+  await leaveTheLastPage(page, request);
   const { host } = new URL(test.info().project.use.baseURL ?? "");
   const json = { "Content-Type": "application/json", Host: host };
   const before = await everything(request);

@@ -1,0 +1,24 @@
+import { type APIRequestContext, expect, type Page } from "@playwright/test";
+
+/** All that the server keeps of an officer's work. */
+export async function everythingKept(request: APIRequestContext): Promise<string[]> {
+  const paths = ["/api/deals/all", "/api/settings", "/api/stock"];
+  return Promise.all(paths.map(async path => (await request.get(path)).text()));
+}
+
+const LONGEST_SAVE_MS = 1000;
+
+/**
+ * Leaves the page of the test before and waits until what was typed there last is saved, so that what is kept changes by
+ * this test alone.
+ */
+export async function leaveTheLastPage(page: Page, request: APIRequestContext): Promise<void> {
+  await page.goto("about:blank");
+  let last: string[] = [];
+  const isStill = async () => {
+    const before = last.join();
+    last = await everythingKept(request);
+    return last.join() === before;
+  };
+  await expect.poll(isStill, { intervals: [LONGEST_SAVE_MS] }).toBe(true);
+}
