@@ -68,7 +68,10 @@ test("a found cash down is the smallest, and pricing the found deal comes within
       if (down > 0) expect(independentPayment(amountFinanced + 1, plan)).toBeGreaterThan(payment);
 
       const back = evaluate(dealWith({ price, down: { amount: down } }, plan));
-      expect(back.ok && back.value.payment).toBe(quote.value.payment);
+      if (!back.ok) throw new Error(back.failure.sentence);
+      // A single payment moves by more than a cent for each cent of the loan: some are no loan's.
+      const gap = plan.payments === 1 ? 1 : 0;
+      expect([0, gap]).toContain(quote.value.payment - back.value.payment);
     }),
     { numRuns: 2000 },
   );

@@ -231,6 +231,40 @@ const changesOf = (places: (string | number)[][]) =>
     maxLength: 25,
   });
 
+/** Whether a file is answered; if not, it is refused with one sentence. */
+function isAnswered(file: unknown): boolean {
+  const priced = priceFile(JSON.stringify(file), true);
+  if (priced.ok) {
+    expect(JSON.stringify(priced.answer)).not.toMatch(/NaN|Infinity|undefined/);
+    return true;
+  }
+  expect(priced.sentence).toMatch(/^[A-Z"\d\p{L}].*[.;]$/u);
+  expect(priced.sentence).not.toMatch(/NaN|Infinity|undefined|\[object|\n/);
+  return false;
+}
+
+/** As they are written in a file, some of them with an exponent. */
+const NUMBERS = [
+  ...[0, 1, -1, 0.5, 0.1 + 0.2, 100, 1200, 1201, 999_999.999_999, 1e6 + 0.1, 2 ** 53, 2 ** 53 + 2],
+  ...[1e-6, 1e-7, 1.5e-9, 5e-324, 1e20, 1e21, 1.1e21, 1e300, Number.MAX_VALUE, -1e-7, -1e21],
+];
+
+test.each(BASES)("any number, in each place of a file by itself, is answered or refused", base => {
+  const fell: string[] = [];
+  for (const path of base.places) {
+    for (const number of NUMBERS) {
+      const file = structuredClone(base.file);
+      put(file, path, number, false);
+      try {
+        isAnswered(file);
+      } catch (error) {
+        fell.push(`${path.join(".")} = ${number}: ${String((error as Error).message).slice(0, 200)}`);
+      }
+    }
+  }
+  expect(fell).toEqual([]);
+});
+
 test.each(BASES)(
   "whatever a file says, it is answered or refused with one sentence, and never throws",
   base => {
@@ -239,14 +273,7 @@ test.each(BASES)(
       fc.property(changesOf(base.places), list => {
         const file = structuredClone(base.file);
         for (const { path, value, remove } of list) put(file, path, structuredClone(value), remove);
-        const priced = priceFile(JSON.stringify(file), true);
-        if (priced.ok) {
-          answered += 1;
-          expect(JSON.stringify(priced.answer)).not.toMatch(/NaN|Infinity|undefined/);
-          return;
-        }
-        expect(priced.sentence).toMatch(/^[A-Z"\d\p{L}].*[.;]$/u);
-        expect(priced.sentence).not.toMatch(/NaN|Infinity|undefined|\[object|\n/);
+        if (isAnswered(file)) answered += 1;
       }),
       { numRuns: runs(3000) },
     );

@@ -58,13 +58,18 @@ const LeaseTax = exact({
 });
 
 const MOST_DISTANCE = 1_000_000;
+const HIGHEST_PRICE_BEYOND = 999_999;
 
 const DistanceAllowed = exact({
   perYear: Whole(0, MOST_DISTANCE, "a whole number"),
   unit: Type.String({ pattern: "^[a-zA-Z]{1,12}$", description: 'a unit of distance, such as "mi" or "km"' }),
-  beyond: Type.Union([Type.String({ pattern: "^\\d{1,6}(\\.\\d{1,6})?$" }), Type.Number({ minimum: 0 })], {
-    description: 'a price of 0 or more, such as "0.22"',
-  }),
+  beyond: Type.Union(
+    [
+      Type.String({ pattern: "^\\d{1,6}(\\.\\d{1,6})?$" }),
+      Type.Number({ minimum: 0, maximum: HIGHEST_PRICE_BEYOND }),
+    ],
+    { description: `a price from 0 to ${HIGHEST_PRICE_BEYOND}, such as "0.22"` },
+  ),
   expected: Type.Optional(Whole(0, MOST_DISTANCE, "a whole number")),
 });
 

@@ -97,7 +97,7 @@ function readLeasePlan(plan: PlanFile, read: Reader): LeasePlan {
       distance: {
         perYear: distance.perYear,
         unit: distance.unit,
-        beyond: String(distance.beyond),
+        beyond: priceBeyond(distance.beyond),
         expected: distance.expected ?? null,
       },
     }),
@@ -109,6 +109,10 @@ function readLeasePlan(plan: PlanFile, read: Reader): LeasePlan {
 
 /** A money factor has at most 8 decimals; a number can be too small to be written without an exponent. */
 const factorText = (typed: string | number) => (typeof typed === "string" ? typed : typed.toFixed(8));
+
+/** The price of a unit of distance has at most 6. */
+const priceBeyond = (typed: string | number) =>
+  typeof typed === "string" ? typed : String(Number(typed.toFixed(6)));
 
 function readResidual(residual: NonNullable<PlanFile["residual"]>, read: Reader): LeasePlan["residual"] {
   return "amount" in residual
