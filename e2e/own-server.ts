@@ -7,6 +7,7 @@ import { join } from "node:path";
 import { test as base, expect } from "@playwright/test";
 import { COMPILE_ONCE } from "../tests/compile-once";
 import { copyFreshData } from "../tests/fresh-data.mjs";
+import { isAnswering } from "./is-answering";
 
 /** A program that serves the app. */
 export const START = 'const { serve } = await import("./scripts/serve.mjs"); await serve();';
@@ -35,12 +36,6 @@ function spawnServer(folder: string, port: number, env: Record<string, string> =
   const ended = once(server, "exit").then(([code, signal]) => (code ?? signal) as number | string);
   return { address: `http://localhost:${port}`, process: server, said: () => said, ended };
 }
-
-const answers = ({ address }: OwnServer) =>
-  fetch(`${address}/api/health`).then(
-    ({ ok }) => ok,
-    () => false,
-  );
 
 /** Where a test keeps its folders and runs its servers, one at a time. */
 export type Own = {
@@ -86,7 +81,7 @@ export const test = base.extend<{ own: Own }>({
       start: async (folder, env) => {
         const started = spawnServer(folder, port, env);
         server = started;
-        await expect.poll(() => answers(started), { timeout: 40_000 }).toBe(true);
+        await expect.poll(() => isAnswering(started.address), { timeout: 40_000 }).toBe(true);
         return started;
       },
       stop,

@@ -1,7 +1,8 @@
-// The servers that tests share, each with a database of its own: started together, for a start is mostly waiting.
+// The servers that tests share, each with a database of its own. They start together: one after another they took longer.
 import { type ChildProcess, spawn } from "node:child_process";
 import { once } from "node:events";
 import { setTimeout as wait } from "node:timers/promises";
+import { isAnswering } from "./is-answering";
 
 /** One for each worker; within one the tests run one after another. */
 export const WORKER_PORTS = [4311, 4312];
@@ -36,11 +37,7 @@ async function answering(child: ChildProcess, port: number): Promise<void> {
   const last = Date.now() + LONGEST_START_MS;
   while (Date.now() < last) {
     if (child.exitCode !== null) throw new Error(`The server at port ${port} ended with ${child.exitCode}.`);
-    const isThere = await fetch(`http://localhost:${port}/api/health`).then(
-      ({ ok }) => ok,
-      () => false,
-    );
-    if (isThere) return;
+    if (await isAnswering(`http://localhost:${port}`)) return;
     await wait(100);
   }
   throw new Error(`The server at port ${port} does not answer.`);

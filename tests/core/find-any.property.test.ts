@@ -165,7 +165,7 @@ test.each(
         expect([step, measure(deal, figure, known, found + onwards * step) > asked]).toEqual([step, true]);
       }
     }),
-    { numRuns: runs(30) },
+    { numRuns: runs(50) },
   );
 });
 

@@ -13,7 +13,7 @@ import { transactionOf } from "@/core/after";
 import { runs } from "../runs";
 import { date, dealWith, quoteOf } from "./deals";
 
-const RUNS = runs(800);
+const RUNS = runs(1500);
 
 const on = (iso: string, amount: number) => [{ date: date(iso), amount: Math.round(amount * 100) }];
 
@@ -199,11 +199,12 @@ test(`${RUNS} deals: the short way to the yearly rates agrees with the equation 
         expect([cost.ok, apr.ok && effective.ok]).toEqual([false, false]);
         return;
       }
-      // Few payments two weeks apart can be half months as well: their dates do not tell, their plan does.
-      if (drawn.frequency === "everyTwoWeeks" && apr.value.unitPeriod.unit === "halfMonth") return;
       compared += 1;
       const near = (percent: number) => Math.max(Math.abs(percent) * 1e-9, 1e-9);
-      expect(Math.abs(cost.value.apr - apr.value.percent)).toBeLessThan(near(apr.value.percent));
+      // Few payments two weeks apart can be half months as well: their dates do not tell, their plan does.
+      const isHalfMonths = drawn.frequency === "everyTwoWeeks" && apr.value.unitPeriod.unit === "halfMonth";
+      if (!isHalfMonths)
+        expect(Math.abs(cost.value.apr - apr.value.percent)).toBeLessThan(near(apr.value.percent));
       expect(Math.abs(cost.value.effectiveRate - effective.value)).toBeLessThan(near(effective.value));
       // And the equation holds: what is paid is worth what is lent.
       const { flows, unitPeriod, percent } = apr.value;

@@ -12,7 +12,7 @@ const KILLS = Number(process.env.KELLUX_KILLS ?? 20);
 const LONGEST_KILL_MS = 60_000;
 const MODES = ["save", "import", "backup"] as const;
 /** So many kills follow one another on the same data; what they leave is looked through by every start that follows. */
-const IN_ONE_FOLDER = 20;
+const IN_ONE_FOLDER = 10;
 const LONGEST_START_MS = 5000;
 const scratch = mkdtempSync(join(tmpdir(), "kellux-crash-"));
 let saver: ChildProcess | undefined;

@@ -81,7 +81,7 @@ const shownOf = (figures: KeptFigures | undefined) => {
 const make = () => makeFigures(open.store, async typed => figuresOf(JSON.parse(typed)));
 
 test("kept figures are what the core says: when they are first made, after a change, and made by another core", async () => {
-  const typed = fc.sample(inputs, { numRuns: runs(250), seed: 9 });
+  const typed = fc.sample(inputs, { numRuns: runs(500), seed: 9 });
   await insertDeals(
     open.database,
     typed.map((each, k) => documentOf(each, `Customer ${k}`)),

@@ -73,7 +73,7 @@ function readLeasePlan(plan: PlanFile, read: Reader): LeasePlan {
   return {
     kind: "lease",
     reckoning: plan.reckoning,
-    moneyFactor: plan.moneyFactor === undefined ? null : factorText(plan.moneyFactor),
+    moneyFactor: plan.moneyFactor === undefined ? null : writtenOut(plan.moneyFactor, 8),
     yearlyRate: plan.yearlyRate === undefined ? null : String(plan.yearlyRate),
     payments: plan.payments ?? null,
     frequency: plan.frequency,
@@ -97,7 +97,7 @@ function readLeasePlan(plan: PlanFile, read: Reader): LeasePlan {
       distance: {
         perYear: distance.perYear,
         unit: distance.unit,
-        beyond: priceBeyond(distance.beyond),
+        beyond: writtenOut(distance.beyond, 6),
         expected: distance.expected ?? null,
       },
     }),
@@ -107,12 +107,9 @@ function readLeasePlan(plan: PlanFile, read: Reader): LeasePlan {
   };
 }
 
-/** A money factor has at most 8 decimals; a number can be too small to be written without an exponent. */
-const factorText = (typed: string | number) => (typeof typed === "string" ? typed : typed.toFixed(8));
-
-/** The price of a unit of distance has at most 6. */
-const priceBeyond = (typed: string | number) =>
-  typeof typed === "string" ? typed : String(Number(typed.toFixed(6)));
+/** To as many decimals as there may be: a number can be too small to be written without an exponent. */
+const writtenOut = (typed: string | number, decimals: number) =>
+  typeof typed === "string" ? typed : typed.toFixed(decimals);
 
 function readResidual(residual: NonNullable<PlanFile["residual"]>, read: Reader): LeasePlan["residual"] {
   return "amount" in residual

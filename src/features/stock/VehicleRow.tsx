@@ -1,5 +1,5 @@
 import { Trash2 } from "lucide-react";
-import { useEffect, useId, useRef, useState } from "react";
+import { useEffect, useId, useState } from "react";
 import { currencyDecimals, parseAmount } from "@/core";
 import { LONGEST_NAME } from "@/exchange/deal-document";
 import { amountIn, inNotation, type Notation } from "@/exchange/notation";
@@ -60,17 +60,12 @@ export function VehicleRow({ vehicle, currency, notation, onKept, onGone }: Prop
     } else setProblem({ name: null, sentence: `Not kept: ${reasonOf(answer)}` });
   };
   // A page that is left does not say that its lines are.
-  const keepTyped = useRef(() => {});
   useEffect(() => {
-    keepTyped.current = () => void keep();
-  });
-  const isTyped = Object.keys(typed).length > 0;
-  useEffect(() => {
-    if (!isTyped) return;
-    const leave = () => keepTyped.current();
+    if (Object.keys(typed).length === 0) return;
+    const leave = () => void keep();
     window.addEventListener("pagehide", leave);
     return () => window.removeEventListener("pagehide", leave);
-  }, [isTyped]);
+  });
   const remove = async () => {
     if (!vehicle) return onGone();
     const answer = await api.removeFromStock(vehicle.id);
