@@ -5,6 +5,7 @@ import type { Metadata } from "next";
 import { connection } from "next/server";
 import type { ReactNode } from "react";
 import { Notices } from "@/features/notices/Notices";
+import { FieldsSelect } from "@/features/shell/FieldsSelect";
 import { Shell } from "@/features/shell/Shell";
 import { THEME_OF } from "@/features/shell/themes";
 import { WhenAlive } from "@/features/shell/WhenAlive";
@@ -28,6 +29,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
           <WhenAlive>{children}</WhenAlive>
         </Shell>
         <Notices />
+        <FieldsSelect />
       </body>
     </html>
   );

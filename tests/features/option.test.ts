@@ -292,3 +292,49 @@ test("lines that every structure has are renamed, and called so wherever they ar
   expect(again.inputs.structure.names).toEqual({ down: "Cash with the order" });
   expect(optionReducer(again, typed("names/down", " ")).inputs.structure).not.toHaveProperty("names");
 });
+
+const keys = (field: Extract<OptionAction, { type: "typed" }>["field"], text: string): ChangeWithinKind[] => [
+  ...Array.from(text, (_, place) => typed(field, text.slice(0, place + 1))),
+  { type: "left", field },
+];
+
+test.each([
+  ["yearlyRate", "6,49", "6"],
+  ["price", "41.850,00", "20000.00"],
+  ["payments", "72.5", "48"],
+  ["yearlyRate", "45000", "6"],
+] as const)("%s typed key by key as %s cannot be read, and stays what it was", (field, text, before) => {
+  const state = option(
+    ...PRICED,
+    { type: "left", field: "price" },
+    { type: "left", field: "yearlyRate" },
+    { type: "left", field: "payments" },
+    ...keys(field, text),
+  );
+  expect(state.errors[field]).toBeDefined();
+  expect(fieldText(state, field)).toBe(text);
+  const { structure, plan } = state.inputs;
+  expect(String({ ...structure, ...plan }[field])).toBe(before);
+  expect(isStale(state)).toBe(true);
+  // Typed on with another figure, it is that one; another field changes beside it.
+  const beside = optionReducer(state, typed("owed", "500"));
+  expect(beside.errors[field]).toBeDefined();
+  const mended = optionReducer(beside, typed(field, "12"));
+  expect(mended.errors).toEqual({});
+  expect(mended.inputs.structure.tradeIn?.owed).toBe("500.00");
+  expect(Number({ ...mended.inputs.structure, ...mended.inputs.plan }[field])).toBe(12);
+});
+
+test("a fee that was typed with a percent sign and without it again is an amount", () => {
+  const state = option(
+    ...PRICED,
+    { type: "structure", change: now => withNewLine(now, "fees", { name: "Documents", amount: "299.00" }) },
+    ...["5", "5%", "5"].map(text => typed("fees/0/amount", text)),
+  );
+  expect(state.inputs.structure.fees?.[0]).toMatchObject({ amount: "5.00" });
+});
+
+test("“+500” counts from what stood there before the field was typed in", () => {
+  const state = option(...PRICED, { type: "left", field: "price" }, ...keys("price", "+500"));
+  expect(state.inputs.structure.price).toBe("20500.00");
+});

@@ -4,7 +4,7 @@ import { understood } from "@/exchange/typing";
 import type { FieldName } from "@/features/deal/fields";
 import { type OptionState, openOption, optionReducer } from "@/features/deal/option";
 import { asideAt } from "@/features/deal/option/asides";
-import { typedAt } from "@/features/deal/option/option-state";
+import { baseOf, typedAt } from "@/features/deal/option/option-state";
 import { loadDesk } from "./load-desk";
 import { SIGNS, TYPED_AT, TYPED_EVERYWHERE } from "./typed-texts";
 
@@ -77,7 +77,7 @@ function standsAs(state: OptionState, field: string): string {
 
 /** What may be meant instead. */
 function maybeOf(state: OptionState, { field, typed }: Row): string {
-  const at = typedAt(state, nameOf(field), state.bases[nameOf(field)]);
+  const at = typedAt(state, nameOf(field), baseOf(state, nameOf(field)));
   const maybe = at ? understood(typed, at).maybe : undefined;
   return maybe === undefined ? "" : ` or ${maybe}`;
 }

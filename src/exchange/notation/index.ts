@@ -2,4 +2,4 @@ export { DEFAULT_LOCALE, LOCALE_NAMES, LOCALES, type Locale } from "./locales";
 export { type Notation, notationOf } from "./notation";
 export { plainDate, plainFigure, plainSearch } from "./read";
 export { spreadsheetAmount, spreadsheetDate } from "./spreadsheet";
-export { amountIn, dateIn, inNotation, longDateIn } from "./write";
+export { amountIn, dateIn, decimalIn, inNotation, longDateIn } from "./write";

@@ -10,8 +10,12 @@ function grouped(whole: string, { group, isInLakhs }: Notation): string {
   return whole.length < 4 ? whole : whole.replace(isInLakhs ? LAKHS : THOUSANDS, group);
 }
 
-/** A plain decimal without a sign, in groups. */
-function decimalIn(plain: string, notation: Notation): string {
+/**
+ * A plain decimal without a sign, in groups.
+ *
+ * @example decimalIn("41850.5", notationOf("de-DE")) // "41.850,5"
+ */
+export function decimalIn(plain: string, notation: Notation): string {
   const point = plain.indexOf(".");
   if (point < 0) return grouped(plain, notation);
   return grouped(plain.slice(0, point), notation) + notation.decimal + plain.slice(point + 1);

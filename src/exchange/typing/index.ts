@@ -1,3 +1,4 @@
 export { numberOfPlain } from "./amount";
+export { typedOtherWay } from "./other-way";
 export type { TypedAt, TypedKind, Understood } from "./typed";
 export { understood } from "./understood";

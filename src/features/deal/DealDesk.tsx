@@ -16,6 +16,7 @@ import type { DealChange, DealDocument, DealOption } from "@/exchange/deal-docum
 import type { Settings } from "@/exchange/settings";
 import { useAutosave } from "@/features/saving/use-autosave";
 import { useIsAlive } from "@/features/shell/WhenAlive";
+import { useAskBeforeLeaving } from "@/features/typing/ask-before-leaving";
 import type { DealReply } from "@/server/contract";
 import { CUSTOMER_FIELD, DealHeader } from "./DealHeader";
 import { DeskContext, type Desk as DeskValue } from "./desk/desk-context";
@@ -31,7 +32,7 @@ import {
 import { KEPT_STEPS } from "./desk/kept-steps-key";
 import { useWarmUp } from "./desk/use-warm-up";
 import type { View } from "./desk/views";
-import type { OptionAction } from "./option";
+import { hasErrors, type OptionAction } from "./option";
 import { onRestLoaded, provideLoaders } from "./option/loaded";
 import { OptionContext } from "./option/option-context";
 import { useLoaded, whenBothKindsAreLoaded, whenLoaded, whenRestIsLoaded } from "./option/use-loaded";
@@ -154,6 +155,7 @@ function Desk({ deal, house }: Props) {
     if (isNew) window.document.getElementById(CUSTOMER_FIELD)?.focus();
   }, [isNew]);
   const { status } = saving;
+  useAskBeforeLeaving(state.options.some(each => hasErrors(each.state.errors)));
   const fileName = document.customer || "New deal";
   // What it was signed with is what is shown from now on.
   const isJustSigned = !isFrozen && document.status === "signed" && status.kind === "saved";

@@ -24,7 +24,6 @@ export function Blank({ label, value, isFound, isWrong, onFind, onChange, size =
         readOnly={isFound}
         aria-invalid={isWrong}
         title={onFind && !isFound ? "Type ? to find this figure" : undefined}
-        onFocus={event => event.target.select()}
         onChange={event => onChange(event.target.value)}
         onKeyDown={event => {
           if (event.key !== "?" || !onFind) return;

@@ -2,6 +2,7 @@ import { useId, useState } from "react";
 import { currencyDecimals } from "@/core";
 import { LOCALE_NAMES, LOCALES, type Locale } from "@/exchange/notation";
 import { Choice } from "@/features/deal/parts/choices";
+import { useAskBeforeLeaving } from "@/features/typing/ask-before-leaving";
 import type { House } from "./settings-state";
 
 type Props = { house: House; onChange: (change: Partial<House>) => void };
@@ -61,6 +62,7 @@ function CurrencyField({ currency, onChange }: CurrencyProps) {
   const id = useId();
   const [typed, setTyped] = useState<string | null>(null);
   const isWrong = typed !== null && currencyDecimals(typed) === undefined;
+  useAskBeforeLeaving(isWrong);
   return (
     <div>
       <label htmlFor={id} className="mb-0.5 block text-faint text-sm">
@@ -74,7 +76,6 @@ function CurrencyField({ currency, onChange }: CurrencyProps) {
         autoComplete="off"
         aria-invalid={isWrong}
         aria-describedby={isWrong ? `${id}-error` : undefined}
-        onFocus={event => event.target.select()}
         onChange={event => {
           const code = event.target.value.toUpperCase();
           setTyped(code);

@@ -13,6 +13,7 @@ import * as rest from "@/features/deal/option/rest-of-desk";
 import { saveFile } from "@/features/figures/save-file";
 import { notify } from "@/features/notices/notify";
 import { THEME_OF } from "@/features/shell/themes";
+import { useAskBeforeLeaving } from "@/features/typing/ask-before-leaving";
 import type { KeptCopies, SettingsReply } from "@/server/contract";
 import { BackupsCard } from "./BackupsCard";
 import { DefaultPlan } from "./DefaultPlan";
@@ -35,6 +36,8 @@ export function SettingsScreen({ opened, kept }: { opened: SettingsReply; kept: 
   const saving = useSettingsSave(opened, settings, show);
   const act: Dispatch<OptionAction> = useCallback(action => dispatch({ type: "usual", action }), []);
   const usual = useMemo(() => ({ option: state.usual, act }), [state.usual, act]);
+  const isUnread = isUnreadable(state);
+  useAskBeforeLeaving(isUnread);
   const theme = THEME_OF[state.house.appearance];
   useEffect(() => {
     const { documentElement } = document;
@@ -68,7 +71,7 @@ export function SettingsScreen({ opened, kept }: { opened: SettingsReply; kept: 
         <h1 className="font-semibold text-2xl">Settings</h1>
         <SettingsStatusLine
           status={saving.status}
-          unreadable={isUnreadable(state)}
+          unreadable={isUnread}
           onKeepMine={saving.keepMine}
           onTakeTheirs={saving.takeTheirs}
         />

@@ -7,6 +7,7 @@ import type { VehicleFile } from "@/exchange/stock/stock.schema";
 import { type Answer, api } from "@/features/api/client";
 import { readTypedAmount } from "@/features/deal/fields/typed-amount";
 import { notify } from "@/features/notices/notify";
+import { useAskBeforeLeaving } from "@/features/typing/ask-before-leaving";
 import type { KeptVehicle } from "@/server/contract";
 
 type Props = {
@@ -41,6 +42,9 @@ export function VehicleRow({ vehicle, currency, notation, onKept, onGone }: Prop
   const [problem, setProblem] = useState<{ name: keyof Texts | null; sentence: string } | null>(null);
   const id = useId();
   const texts = { ...shown, ...typed };
+  const isTyped = Object.keys(typed).length > 0;
+  const unread = isTyped ? unreadOf(readTexts(texts, currency, notation)) : null;
+  useAskBeforeLeaving(unread !== null);
   const keep = async () => {
     const read = readTexts(texts, currency, notation);
     if ("sentence" in read) {
@@ -61,7 +65,7 @@ export function VehicleRow({ vehicle, currency, notation, onKept, onGone }: Prop
   };
   // A page that is left does not say that its lines are.
   useEffect(() => {
-    if (Object.keys(typed).length === 0) return;
+    if (!isTyped) return;
     const leave = () => void keep();
     window.addEventListener("pagehide", leave);
     return () => window.removeEventListener("pagehide", leave);
@@ -88,7 +92,7 @@ export function VehicleRow({ vehicle, currency, notation, onKept, onGone }: Prop
       inputMode={isAmount ? "decimal" : undefined}
       maxLength={LONGEST_NAME}
       value={texts[name]}
-      aria-invalid={problem?.name === name}
+      aria-invalid={problem?.name === name || unread?.name === name}
       aria-describedby={problem ? `${id}-problem` : undefined}
       onChange={event => setTyped({ ...typed, [name]: event.target.value })}
     />
@@ -175,6 +179,9 @@ function readTexts(
   if (description === "") return { name: "description", sentence: "Say what it is called." };
   return { description, currency, ...amounts };
 }
+
+/** What cannot be read; a new line that has no name yet is one, too. */
+const unreadOf = (read: ReturnType<typeof readTexts>) => ("sentence" in read ? read : null);
 
 const isSame = (kept: KeptVehicle, read: VehicleFile) =>
   kept.description === read.description && AMOUNT_NAMES.every(name => kept[name] === read[name]);

@@ -1,7 +1,9 @@
-import { useId, useState } from "react";
+import { useId } from "react";
 import { currencyDecimals, parseAmount } from "@/core";
 import { inNotation } from "@/exchange/notation";
 import { typedAmountText } from "@/exchange/text";
+import { TypedFigure } from "@/features/typing/TypedFigure";
+import type { Read } from "@/features/typing/use-typed";
 import { readTypedAmount } from "../fields/typed-amount";
 import { useNotation } from "../option/option-context";
 import { useDesk } from "./desk-context";
@@ -19,45 +21,29 @@ export function useBudget(): number | undefined {
 export function BudgetField({ label, hideLabel = false }: { label: string; hideLabel?: boolean }) {
   const { state, dispatch } = useDesk();
   const { notation } = useNotation();
-  const [typed, setTyped] = useState<string | null>(null);
-  const [error, setError] = useState<string | null>(null);
   const id = useId();
   const { currency } = openedOption(state).inputs;
   const { budget } = state.heading;
-  const shown = budget === undefined ? "" : inNotation(typedAmountText(budget, currency), notation);
-  const type = (text: string) => {
-    setTyped(text);
-    if (text.trim() === "") {
-      setError(null);
-      dispatch({ type: "heading", change: { budget: undefined } });
-      return;
-    }
-    const read = readTypedAmount(text, currency, notation);
-    setError("sentence" in read ? inNotation(read.sentence, notation) : null);
-    if ("amount" in read) dispatch({ type: "heading", change: { budget: read.amount } });
+  const read = (text: string): Read<string | undefined> => {
+    if (text.trim() === "") return { value: undefined };
+    const amount = readTypedAmount(text, currency, notation, budget && typedAmountText(budget, currency));
+    return "amount" in amount ? { value: amount.amount } : amount;
   };
   return (
     <span className="inline-flex flex-wrap items-center gap-x-2">
       <label htmlFor={id} className={hideLabel ? "sr-only" : "text-faint text-sm"}>
         {label}
       </label>
-      <input
+      <TypedFigure
         id={id}
-        className="field w-28 text-right font-sans text-base"
-        inputMode="decimal"
-        autoComplete="off"
+        className="w-28 font-sans text-base"
         placeholder="–"
-        value={typed ?? shown}
-        aria-invalid={error !== null}
-        aria-describedby={error === null ? undefined : `${id}-error`}
-        onChange={event => type(event.target.value)}
-        onBlur={() => error === null && setTyped(null)}
+        shown={budget === undefined ? "" : inNotation(typedAmountText(budget, currency), notation)}
+        value={budget}
+        notation={notation}
+        read={read}
+        put={next => dispatch({ type: "heading", change: { budget: next } })}
       />
-      {error !== null && (
-        <span id={`${id}-error`} className="font-sans text-error text-sm">
-          {error}
-        </span>
-      )}
     </span>
   );
 }

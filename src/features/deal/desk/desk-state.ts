@@ -10,6 +10,7 @@ import {
 import type { DealInputs } from "@/exchange/deal-file";
 import { DEFAULT_LOCALE, type Locale } from "@/exchange/notation";
 import {
+  type Edit,
   hasErrors,
   type OptionAction,
   type OptionState,
@@ -34,6 +35,8 @@ export type DeskState = {
   steps: Steps;
   /** While a change is made in all options: what it makes of another one. Null while each is changed by itself. */
   spread: Spread | null;
+  /** Then the others as they were before what is being typed in the open one. */
+  spreadFrom: { edit: Edit; others: ReadonlyMap<string, DealInputs> } | null;
 };
 
 /** Another option after the open one was changed from one state to another. */
@@ -130,23 +133,33 @@ function changed(state: DeskState, action: DeskAction): DeskState {
 
 function withOpenOption(state: DeskState, opened: OptionState): DeskState {
   const { spread, options } = state;
-  const { inputs: before } = openedOption(state);
-  const isSpread = spread !== null && before !== opened.inputs;
+  const { inputs: now } = openedOption(state);
+  const isSpread = spread !== null && now !== opened.inputs;
+  const spreadFrom = spread === null ? null : spreadFromOf(state, opened);
+  const before = spreadFrom ? spreadFrom.edit.before : now;
   const other = (option: DeskOption): DeskOption => {
     if (!isSpread) return option;
-    const inputs = spread(before, opened.inputs, option.state.inputs);
+    const inputs = spread(before, opened.inputs, spreadFrom?.others.get(option.id) ?? option.state.inputs);
     return inputs === option.state.inputs ? option : { ...option, state: withInputs(option.state, inputs) };
   };
   return {
     ...state,
+    spreadFrom,
     options: options.map(option => (option.id === state.open ? { ...option, state: opened } : other(option))),
   };
+}
+
+/** The options as they were when what is being typed was begun. */
+function spreadFromOf({ spreadFrom, options }: DeskState, { edit }: OptionState): DeskState["spreadFrom"] {
+  if (!edit || spreadFrom?.edit === edit) return edit && spreadFrom;
+  return { edit, others: new Map(options.map(({ id, state }) => [id, state.inputs])) };
 }
 
 /** What was typed and cannot be read goes first. */
 function goBack(state: DeskState): DeskState {
   const opened = openedOption(state);
-  if (hasErrors(opened.errors)) return withOpenOption(state, { ...opened, typed: {}, errors: {} });
+  if (hasErrors(opened.errors))
+    return withOpenOption(state, { ...opened, typed: {}, errors: {}, edit: null });
   const { past, future } = state.steps;
   const step = past.at(-1);
   if (!step) return state;
@@ -212,6 +225,7 @@ function deskWith(
     houseLocale,
     steps: NO_STEPS,
     spread: null,
+    spreadFrom: null,
     chosen: document.chosen,
     open: document.options.some(({ id }) => id === open) ? open : document.chosen,
     options: document.options.map(({ id, name, inputs }) => ({

@@ -2,6 +2,7 @@ import { ClipboardCopy, Star } from "lucide-react";
 import { useEffect, useState } from "react";
 import { type LeaseQuote, type MoneyAt, moneyOverTime, type Quote } from "@/core";
 import { copyText } from "@/features/figures/copy-text";
+import { TypedFigure } from "@/features/typing/TypedFigure";
 import { useDesk } from "../desk/desk-context";
 import { shownQuote } from "../option";
 import { useNotation } from "../option/option-context";
@@ -26,6 +27,8 @@ function moneyOf(quote: Quote | LeaseQuote): MoneyAt[] {
   followed.set(quote, known);
   return known;
 }
+
+const MONTHS_FIELD = "line-up-months";
 
 /** The options side by side: what each costs, how they differ, and what is paid and owed over time. */
 export function LineUp() {
@@ -75,19 +78,26 @@ export function LineUp() {
             ))}
           </select>
         </label>
-        <label className="flex items-center gap-2 text-sm">
-          <span className="text-faint">owed and paid after</span>
-          <input
-            className="field w-16 text-right"
-            inputMode="numeric"
-            value={asked ?? months}
-            onChange={event => {
-              const digits = event.target.value.replace(/\D/g, "").slice(0, 4);
-              setAsked(digits === "" ? 0 : Number(digits));
-            }}
+        <div className="flex items-center gap-2 text-sm">
+          <label htmlFor={MONTHS_FIELD} className="text-faint">
+            owed and paid after
+          </label>
+          <TypedFigure
+            id={MONTHS_FIELD}
+            className="w-16"
+            shown={String(months)}
+            value={months}
+            notation={notation}
+            read={text =>
+              /^\d{1,4}$/.test(text.trim()) && Number(text) <= longest
+                ? { value: Number(text) }
+                : { sentence: `0 to ${longest}` }
+            }
+            put={setAsked}
+            isOwnUndo
           />
           <span className="text-faint">months, of {longest}</span>
-        </label>
+        </div>
         <button
           type="button"
           className="btn btn-ghost btn-sm ml-auto"

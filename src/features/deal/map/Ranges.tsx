@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { useRef, useState } from "react";
 import { groupedAmount, MOST_PAYMENTS, parseAmount } from "@/core";
 import { type MapAxis, type MapRange, RATE_UNITS } from "@/core/map";
 import { inNotation, type Notation, plainFigure } from "@/exchange/notation";
@@ -36,7 +36,7 @@ export function Ranges({ across, up, nameOf, decimals, onRange }: Props) {
         <div className="mt-1 flex flex-wrap gap-x-6 gap-y-1">
           {[across, up].map(side => (
             <Range
-              key={`${side.axis} ${side.isOwn}`}
+              key={side.axis}
               {...side}
               name={nameOf(side.axis)}
               decimals={decimals}
@@ -55,22 +55,36 @@ const ENDS = ["from", "to", "step"] as const;
 
 function Range({ axis, range, isOwn, name, decimals, onRange }: RangeProps) {
   const { notation } = useNotation();
-  const texts = (): Record<keyof MapRange, string> => ({
+  const shown: Record<keyof MapRange, string> = {
     from: valueText(axis, range.from, decimals, notation),
     to: valueText(axis, range.to, decimals, notation),
     step: valueText(axis, range.step, decimals, notation),
-  });
-  const [typed, setTyped] = useState(texts);
+  };
+  const [typed, setTyped] = useState<typeof shown | null>(null);
   const [error, setError] = useState<string | null>(null);
+  const before = useRef<{ range: MapRange | undefined } | null>(null);
   const type = (end: keyof MapRange, text: string) => {
-    const next = { ...typed, [end]: text };
+    before.current ??= { range: isOwn ? range : undefined };
+    const next = { ...(typed ?? shown), [end]: text };
     setTyped(next);
     const read = readRange(axis, next, decimals, notation);
     setError(typeof read === "string" ? read : null);
-    if (typeof read !== "string") onRange(read);
+    onRange(typeof read === "string" ? before.current.range : read);
+  };
+  const asUsual = () => {
+    onRange();
+    setTyped(null);
+    setError(null);
   };
   return (
-    <fieldset data-own-undo="" className="flex flex-wrap items-center gap-1.5">
+    <fieldset
+      data-own-undo=""
+      onBlur={() => {
+        before.current = null;
+        if (error === null) setTyped(null);
+      }}
+      className="flex flex-wrap items-center gap-1.5"
+    >
       <legend className="sr-only">Range of the {name}</legend>
       <span className="text-faint">{name}</span>
       {ENDS.map(end => (
@@ -79,14 +93,14 @@ function Range({ axis, range, isOwn, name, decimals, onRange }: RangeProps) {
           <input
             className="field w-24 text-right"
             inputMode="decimal"
-            value={typed[end]}
+            value={(typed ?? shown)[end]}
             aria-invalid={error !== null}
             onChange={event => type(end, event.target.value)}
           />
         </label>
       ))}
       {isOwn && (
-        <button type="button" className="cursor-pointer text-primary underline" onClick={() => onRange()}>
+        <button type="button" className="cursor-pointer text-primary underline" onClick={asUsual}>
           as usual
         </button>
       )}

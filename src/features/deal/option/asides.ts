@@ -1,11 +1,24 @@
 import { inNotation } from "@/exchange/notation";
-import { understood } from "@/exchange/typing";
+import { typedOtherWay, understood } from "@/exchange/typing";
 import { type FieldName, fieldOf } from "../fields";
 import { type Slip, slipAt } from "../fields/slips";
-import { fieldUnit, notationIn, type OptionState, plainFieldText, typedAt } from "./option-state";
+import {
+  baseOf,
+  fieldUnit,
+  notationIn,
+  type OptionState,
+  plainFieldText,
+  readTyped,
+  typedAt,
+} from "./option-state";
 
 /** What is said beside a field: what was understood of what is typed in it, and what may be meant instead. */
-export type Aside = { understood: string | undefined; slip: Slip | undefined };
+export type Aside = {
+  understood: string | undefined;
+  slip: Slip | undefined;
+  /** What cannot be read, as this place writes it, where it is typed as another place does. */
+  otherWay: string | undefined;
+};
 
 /** What is said beside a field. */
 export function asideAt(state: OptionState, field: FieldName): Aside {
@@ -14,12 +27,20 @@ export function asideAt(state: OptionState, field: FieldName): Aside {
   return {
     understood: typed === undefined ? undefined : understoodText(state, field, typed),
     slip: slip ?? (state.inputs.find === fieldOf(field).finds ? undefined : slipAt(field, state.inputs)),
+    otherWay: typed === undefined || !state.errors[field] ? undefined : readOtherWay(state, field, typed),
   };
+}
+
+/** A text that is no figure here, as the figure that it is at another place. */
+function readOtherWay(state: OptionState, field: FieldName, typed: string): string | undefined {
+  const at = typedAt(state, field, undefined);
+  const meant = at ? typedOtherWay(typed, at.notation) : undefined;
+  return meant !== undefined && readTyped(state, field, meant).ok ? meant : undefined;
 }
 
 /** Another figure that may be meant by what is typed. */
 function typingSlip(state: OptionState, field: FieldName, typed: string): Slip | undefined {
-  const at = typedAt(state, field, state.bases[field]);
+  const at = typedAt(state, field, baseOf(state, field));
   const maybe = at ? understood(typed, at).maybe : undefined;
   if (!at || maybe === undefined) return undefined;
   const isFactor = at.kind === "moneyFactor";

@@ -1,6 +1,7 @@
 export { hasRareParts, provideLeases, provideLoans } from "./loaded";
 export { type ChangeWithinKind, type OptionAction, optionReducer } from "./option-actions";
 export {
+  type Edit,
   fieldError,
   fieldText,
   fieldUnit,

@@ -133,28 +133,33 @@ const TWIN: Partial<Record<FieldName, FieldName>> = {
 
 function typeIn(state: OptionState, field: FieldName, text: string): OptionState {
   const twin = TWIN[field] ?? field;
-  const isBegun = state.typed[field] !== undefined;
-  const base = isBegun ? state.bases[field] : plainFieldText(state, field);
+  const edit =
+    state.edit?.field === field
+      ? state.edit
+      : { field, before: state.inputs, base: plainFieldText(state, field) };
   const typed = { ...without(state.typed, twin), [field]: text };
-  const bases = isBegun ? state.bases : { ...state.bases, [field]: base };
-  const reading = readTyped(state, field, text, base);
   const errors = without(state.errors, field, twin);
-  return reading.ok
-    ? withInputs({ ...state, typed, errors, bases }, reading.file)
-    : { ...state, typed, bases, errors: { ...errors, [field]: reading.sentence } };
+  const reading = readTyped({ ...state, inputs: edit.before } as OptionState, field, text, edit.base);
+  if (reading.ok) return { ...withInputs({ ...state, typed, errors }, reading.file), edit };
+  const before = state.inputs === edit.before ? state : withInputs(state, edit.before);
+  return { ...before, typed, errors: { ...errors, [field]: reading.sentence }, edit };
 }
 
-/** What is being typed and could not be read is read once more: what understands it may be there by now. */
+/** What could not be read is read once more, what is being typed last: what understands it may be there by now. */
 function readAgain(state: OptionState): OptionState {
-  const unread = (Object.keys(state.errors) as FieldName[]).filter(field => state.typed[field] !== undefined);
-  return unread.reduce((now, field) => typeIn(now, field, now.typed[field] ?? ""), state);
+  const { edit, typed, errors } = state;
+  const unread = Object.keys(errors).filter(field => field in typed && field !== edit?.field);
+  const fields = [...unread, ...(edit ? [edit.field] : [])] as FieldName[];
+  const start = edit ? withInputs(state, edit.before) : state;
+  const again = fields.reduce((now, field) => typeIn(now, field, typed[field] ?? ""), start);
+  return edit ? again : { ...again, edit };
 }
 
 /** What was typed and could be read stands in its field from now on; the rest is read once more, as it may be by now. */
 function leave(state: OptionState, field: FieldName): OptionState {
   const { [field]: text } = state.typed;
   const again = state.errors[field] && text !== undefined ? typeIn(state, field, text) : state;
-  return again.errors[field] ? again : { ...again, typed: without(again.typed, field) };
+  return { ...again, edit: null, typed: again.errors[field] ? again.typed : without(again.typed, field) };
 }
 
 /** Takes another figure as the one to find, from a payment where one was typed that can be read. */

@@ -38,8 +38,17 @@ type Typing = {
   typed: Partial<Record<FieldName, string>>;
   /** Why a field's text cannot be read. */
   errors: Partial<Record<FieldName, string>>;
-  /** What stood in a field, as the fields read it, before it was typed in: "+500" is from there. */
-  bases: Partial<Record<FieldName, string>>;
+  /** What is being typed in, until it is left or anything else is done. */
+  edit: Edit | null;
+};
+
+/** A field that is being typed in, with what stood there before. */
+export type Edit = {
+  field: FieldName;
+  /** The option as it was: each text is read into it, and what cannot be read leaves it so. */
+  before: DealInputs;
+  /** What stood in the field, as the fields read it: "+500" is from there. */
+  base: string;
 };
 
 /** What was typed, and what follows from it. */
@@ -63,7 +72,7 @@ export type OptionState = LoanState | LeaseState;
 export function openOption(inputs: DealFile, houseLocale?: Locale): LoanState;
 export function openOption(inputs: DealInputs, houseLocale?: Locale): OptionState;
 export function openOption(inputs: DealInputs, houseLocale: Locale = DEFAULT_LOCALE): OptionState {
-  return withInputs({ lastGood: null, typed: {}, errors: {}, bases: {}, houseLocale }, inputs);
+  return withInputs({ lastGood: null, typed: {}, errors: {}, houseLocale }, inputs);
 }
 
 /** How figures are typed and shown. */
@@ -89,6 +98,10 @@ export function typedAt(state: OptionState, field: FieldName, base: string | und
 export const plainFieldText = (state: OptionState, field: FieldName): string =>
   showField(field, { ...state, quote: shownQuote(state) } as FieldView);
 
+/** What stood in a field before it was typed in, as the fields read it. */
+export const baseOf = (state: OptionState, field: FieldName): string =>
+  state.edit?.field === field ? state.edit.base : plainFieldText(state, field);
+
 /**
  * Reads what was typed in a field, as people of the deal's place type it, into the deal.
  *
@@ -106,20 +119,13 @@ export function readTyped(state: OptionState, field: FieldName, text: string, ba
 
 const same = (text: string) => text;
 
-/** An option with other inputs, read and answered. */
-export function withInputs(
-  state: Typing & { lastGood: Quote | LeaseQuote | null },
-  inputs: DealFile,
-): LoanState;
-export function withInputs(
-  state: Typing & { lastGood: Quote | LeaseQuote | null },
-  inputs: DealInputs,
-): OptionState;
-export function withInputs(
-  { typed, errors, bases, houseLocale, lastGood }: Typing & { lastGood: Quote | LeaseQuote | null },
-  inputs: DealInputs,
-): OptionState {
-  const typing = { typed, errors, bases, houseLocale };
+type Shown = Omit<Typing, "edit"> & { lastGood: Quote | LeaseQuote | null };
+
+/** An option with other inputs, read and answered; what was being typed in is not any more. */
+export function withInputs(state: Shown, inputs: DealFile): LoanState;
+export function withInputs(state: Shown, inputs: DealInputs): OptionState;
+export function withInputs({ typed, errors, houseLocale, lastGood }: Shown, inputs: DealInputs): OptionState {
+  const typing = { typed, errors, houseLocale, edit: null };
   if (isLeaseInputs(inputs)) {
     const { deal, answer } = loadedLease().answerLease(inputs);
     const held = lastGood?.kind === "lease" ? lastGood : null;

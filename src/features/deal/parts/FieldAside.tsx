@@ -1,4 +1,5 @@
 import { useRef, useState } from "react";
+import { OtherWay } from "@/features/typing/OtherWay";
 import type { FieldName } from "../fields";
 import type { Slip } from "../fields/slips";
 import { plainFieldText } from "../option";
@@ -10,17 +11,26 @@ export function FieldAside({ field }: { field: FieldName }) {
   const { option, act } = useOption();
   const { say } = useNotation();
   const [settled, setSettled] = useState<string>();
-  const { understood, slip: present } = asideAt(option, field);
+  const { understood, slip: present, otherWay } = asideAt(option, field);
   const kept = useRef<{ slip: Slip; value: string }>(undefined);
   const value = plainFieldText(option, field);
   // What can be read in two ways is still asked about once its field is left, until its figure is another one.
   if (option.typed[field] !== undefined) kept.current = present && { slip: present, value };
   const slip = present ?? (kept.current?.value === value ? kept.current.slip : undefined);
   const isAsked = slip !== undefined && slip.sentence + slip.meant !== settled;
-  if (understood === undefined && !isAsked) return null;
+  if (understood === undefined && !isAsked && otherWay === undefined) return null;
   return (
     <div className="mt-0.5 text-right text-sm leading-tight" role="status">
       {understood !== undefined && <p className="text-faint">= {understood}</p>}
+      {otherWay !== undefined && (
+        <OtherWay
+          text={otherWay}
+          onTake={() => {
+            act({ type: "typed", field, text: otherWay });
+            act({ type: "left", field });
+          }}
+        />
+      )}
       {isAsked && (
         <p className="flex flex-wrap items-center justify-end gap-x-2 text-warning">
           {say(slip.sentence)}

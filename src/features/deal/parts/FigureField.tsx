@@ -83,13 +83,6 @@ const FieldInput = memo(function FieldInput(props: InputProps) {
           aria-keyshortcuts={finds ? "?" : undefined}
           title={finds && !found ? "Type ? to find this figure" : undefined}
           onChange={event => act({ type: "typed", field, text: event.target.value })}
-          onFocus={event => event.target.select()}
-          // The press that brings the focus would take the selection away again: what is typed next takes the figure's place.
-          onMouseDown={event => {
-            if (document.activeElement === event.currentTarget) return;
-            event.preventDefault();
-            event.currentTarget.focus();
-          }}
           onBlur={() => act({ type: "left", field })}
           onKeyDown={event => {
             if (event.key !== "?" || !finds) return;

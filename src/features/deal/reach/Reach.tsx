@@ -1,10 +1,12 @@
 import { Printer } from "lucide-react";
 import { lazy, Suspense, useEffect, useMemo, useState } from "react";
-import { currencyDecimals, FREQUENCY_NAMES, formatAmount, MOST_PAYMENTS } from "@/core";
+import { currencyDecimals, FREQUENCY_NAMES, formatAmount } from "@/core";
 import { type Mapped, mappable } from "@/core/map";
 import { paymentAt, type Reached, type ReachTerm, reach } from "@/core/reach";
 import { amountIn, inNotation } from "@/exchange/notation";
 import { api } from "@/features/api/client";
+import { readPayments, readYearlyRate } from "@/features/typing/read-term";
+import { TypedFigure } from "@/features/typing/TypedFigure";
 import type { KeptVehicle } from "@/server/contract";
 import { BudgetField, useBudget } from "../desk/BudgetField";
 import { useDesk } from "../desk/desk-context";
@@ -15,7 +17,6 @@ import { useNotation, useOption } from "../option/option-context";
 import { usualTerms } from "../options/usual-options";
 import { quoted } from "./quoted";
 import { StockLine } from "./StockLine";
-import { TermField } from "./TermField";
 
 const PerThousand = lazy(() =>
   import("./PerThousand").then(({ PerThousand: sheet }) => ({ default: sheet })),
@@ -136,29 +137,30 @@ function Terms({
             const fits = row ? fitting(row) : [];
             return (
               // biome-ignore lint/suspicious/noArrayIndexKey: a term is its place
-              <tr key={index} className="border-base-300 border-t">
+              <tr key={index} className="stale-while-unread border-base-300 border-t">
                 <td className="whitespace-nowrap px-4 py-1 text-left">
-                  <TermField
+                  <TypedFigure
                     label={`Term ${index + 1}: payments`}
-                    text={String(term.payments)}
-                    read={plain => {
-                      const count = Number(plain);
-                      return /^\d{1,4}$/.test(plain) && count >= 1 && count <= MOST_PAYMENTS
-                        ? { payments: count }
-                        : null;
-                    }}
-                    wrong="1 to 1,200"
-                    onRead={read => change(index, read)}
+                    className="inline-block w-16"
+                    shown={String(term.payments)}
+                    value={term.payments}
+                    notation={notation}
+                    read={readPayments}
+                    put={payments => change(index, { payments })}
+                    isOwnUndo
                   />{" "}
                   payments
                 </td>
                 <td className="whitespace-nowrap px-2">
-                  <TermField
+                  <TypedFigure
                     label={`Term ${index + 1}: rate`}
-                    text={inNotation(term.yearlyRate, notation)}
-                    read={plain => (/^\d{1,3}(\.\d{1,8})?$/.test(plain) ? { yearlyRate: plain } : null)}
-                    wrong="a percent"
-                    onRead={read => change(index, read)}
+                    className="inline-block w-16"
+                    shown={inNotation(term.yearlyRate, notation)}
+                    value={term.yearlyRate}
+                    notation={notation}
+                    read={text => readYearlyRate(text, notation)}
+                    put={yearlyRate => change(index, { yearlyRate })}
+                    isOwnUndo
                   />{" "}
                   %
                 </td>
