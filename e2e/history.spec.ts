@@ -9,7 +9,7 @@ test("a signed deal stays as it was signed: no save, no deletion, until it is re
   await deal.type({ Customer: "Amabel Frost", ...VAN });
   await deal.saved();
   const address = `/api/deals/${page.url().split("/").at(-1)}`;
-  await page.getByLabel("Status").selectOption("Signed");
+  await deal.sign();
   await expect(page.getByText(/Signed on .*Every figure is as it was then/)).toBeVisible();
   await expect(deal.sentence).toContainText("$579.98");
   await expect(deal.field("Price")).toBeDisabled();
@@ -52,7 +52,7 @@ test("each change is told in words, opens beside the present state, and is broug
   const deal = await newDeal(page);
   await deal.type({ Customer: "Cerys Holm", ...VAN });
   await deal.saved();
-  await page.getByLabel("Status").selectOption("Signed");
+  await deal.sign();
   await expect(page.getByText(/Signed on/)).toBeVisible();
   await page.getByRole("button", { name: "Reopen to change it" }).click();
   await page.getByRole("button", { name: "Reopen it" }).click();

@@ -30,6 +30,12 @@ export class DealScreen {
       await this.page.getByLabel(label, { exact: true }).fill(text);
   }
 
+  /** Signs the deal, whose chosen option is asked about. */
+  async sign(): Promise<void> {
+    await this.page.getByRole("button", { name: "Sign …" }).click();
+    await this.page.getByRole("dialog").getByRole("button", { name: /^Sign/ }).click();
+  }
+
   async saved(): Promise<void> {
     await expect(this.status).toContainText(/^Saved \d/);
   }

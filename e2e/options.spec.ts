@@ -265,8 +265,12 @@ test("an officer without a mouse: three options, compared, one moved on the map,
 
   await press("Choose");
   await deal.saved();
+  // No key on the list of states signs.
   await page.getByLabel("Status").focus();
   await page.keyboard.type("Signed");
+  for (let key = 0; key < 4; key++) await page.keyboard.press("ArrowDown");
+  await expect(page.getByLabel("Status")).toHaveValue("lost");
+  await deal.sign();
   await expect(page.getByText(/Signed on .*Every figure is as it was then/)).toBeVisible();
   await expect(deal.field("Price")).toBeDisabled();
   await press("Reopen to change it");

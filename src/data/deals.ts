@@ -176,8 +176,8 @@ export type Saving = {
  * Saves a change of a deal over what is kept, together with what others have changed in its other parts since.
  *
  * @param version the version that the change was made from
- * @returns the deal as it is then; undefined where somebody else has changed the same part since, or it is deleted; why
- *   it was not saved
+ * @returns the deal as it is then; undefined where somebody else has changed the same part since, or anything of a deal
+ *   that is being signed, or it is deleted; why it was not saved
  */
 export async function updateDeal(
   database: Database,
@@ -195,11 +195,14 @@ export async function updateDeal(
     return (await isStill(database, kept)) ? kept : updateDeal(database, id, version, change, saving);
   }
   if (new Set(merged.document.options.map(({ inputs }) => inputs.currency)).size > 1) return "currencies";
-  const isSigned = kept.document.status === "signed";
-  if (isSigned && !saving.reopens) return "signed";
-  const becomesSigned = !isSigned && merged.document.status === "signed";
+  if (kept.document.status === "signed" && !saving.reopens) return "signed";
+  const becomesSigned = kept.document.status !== "signed" && merged.document.status === "signed";
   const { signing } = saving;
-  if (becomesSigned && !(signing && isSame(signing.document, merged.document))) return "withoutQuotes";
+  if (becomesSigned) {
+    // Its signer had another state in view.
+    if (kept.version !== version) return undefined;
+    if (!isSame(signing?.document, merged.document)) return "withoutQuotes";
+  }
   const ready = withGuardedInputs(merged);
   await rest();
   const saved = await database.transaction(async tx => {

@@ -129,7 +129,15 @@ async function savedOrSigned(
   const document = applyChange(deal.document, change);
   // Where somebody else has saved meanwhile, the quotes are made once more.
   const signing = { document, quotes: await quotesOf(document) };
+  refuseUnanswered(document, signing.quotes);
   return savedOrSigned(store, id, version, change, { ...saving, signing });
+}
+
+/** A deal is signed with the answer of its chosen option. */
+function refuseUnanswered({ chosen }: DealDocument, { quotes }: Signing): void {
+  const quote = quotes.find(({ optionId }) => optionId === chosen);
+  if (quote && "sentence" in quote)
+    throw new Refusal(422, `The chosen option has no answer and cannot be signed. ${quote.sentence}`);
 }
 
 /** Takes a signed deal up again; its history says so. What it was signed with is kept until it is signed anew. */

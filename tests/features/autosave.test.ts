@@ -27,7 +27,7 @@ function memoryStorage(): ChangeStorage {
 }
 
 /** A page with a server that answers as it is told. */
-function page() {
+function page(holds: (both: DealDocument) => boolean = () => true) {
   const server = { version: 1, away: false, failing: "", saved: named("") };
   // As the page knows it: with the deal of somebody else's change the answer gives the deal, else it is brief.
   let known = server.saved;
@@ -41,6 +41,7 @@ function page() {
     kept: reply(1, server.saved),
     storage,
     onMerged: change => merged.push(change),
+    holds: async both => holds(both),
     onStatus: status => statuses.push(status.kind),
     send: async (version, change): Promise<Answer<SaveReply>> => {
       sent.push([version, change.heading?.customer]);
@@ -111,6 +112,7 @@ test("while the server is away the change is kept and tried again until it is ba
 test("after a conflict nothing is sent until the officer has chosen, and later typing is kept", async () => {
   const { server, sent, statuses, autosave, kept } = page();
   server.version = 5;
+  server.saved = named("theirs");
   autosave.change(named("mine"));
   await jest.advanceTimersByTimeAsync(1000);
   expect(statuses.at(-1)).toBe("conflict");
@@ -197,4 +199,81 @@ test("a server that fails is told from one that is away; the change is kept and 
   await jest.advanceTimersByTimeAsync(10_000);
   expect(server.saved.customer).toBe("A");
   expect(statuses.at(-1)).toBe("saved");
+});
+
+/** A deal with other figures of its plan. */
+function planned(document: DealDocument, plan: Record<string, unknown>): DealDocument {
+  const options = document.options.map(option => ({
+    ...option,
+    inputs: { ...option.inputs, plan: { ...option.inputs.plan, ...plan } } as typeof option.inputs,
+  }));
+  return { ...document, options };
+}
+
+/** Somebody else saves from another page. */
+function saveElsewhere(server: ReturnType<typeof page>["server"], document: DealDocument) {
+  server.version += 1;
+  server.saved = document;
+}
+
+test("two pages that change different figures of one option both keep theirs", async () => {
+  const { server, merged, statuses, autosave } = page();
+  saveElsewhere(server, planned(named(""), { yearlyRate: "7.25" }));
+  autosave.change(priced(named(""), "500.00"));
+  await jest.advanceTimersByTimeAsync(1000);
+  const both = planned(priced(named(""), "500.00"), { yearlyRate: "7.25" });
+  expect(server.saved).toEqual(both);
+  expect(applyChange(priced(named(""), "500.00"), merged[0] ?? {})).toEqual(both);
+  expect(statuses).not.toContain("conflict");
+});
+
+test.each([
+  ["the same figure", (document: DealDocument) => priced(document, "600.00")],
+  ["what is found and from what", (document: DealDocument) => planned(found(document), { payment: "90.00" })],
+])("two pages that change %s are asked", async (_, change) => {
+  const { server, statuses, autosave } = page();
+  saveElsewhere(server, change(named("")));
+  autosave.change(priced(named(""), "500.00"));
+  await jest.advanceTimersByTimeAsync(1000);
+  expect(statuses.at(-1)).toBe("conflict");
+  expect(server.saved).toEqual(change(named("")));
+});
+
+const found = (document: DealDocument): DealDocument => ({
+  ...document,
+  options: document.options.map(option => ({
+    ...option,
+    inputs: { ...option.inputs, find: "price" } as typeof option.inputs,
+  })),
+});
+
+test("figures that do not go together are asked about", async () => {
+  const { server, statuses, autosave } = page(() => false);
+  saveElsewhere(server, planned(named(""), { yearlyRate: "7.25" }));
+  autosave.change(priced(named(""), "500.00"));
+  await jest.advanceTimersByTimeAsync(1000);
+  expect(statuses.at(-1)).toBe("conflict");
+});
+
+test("a deal that somebody else changed is not signed unseen", async () => {
+  const { server, statuses, autosave } = page();
+  saveElsewhere(server, planned(named(""), { yearlyRate: "7.25" }));
+  autosave.change({ ...named(""), status: "signed" });
+  await jest.advanceTimersByTimeAsync(1000);
+  expect(statuses.at(-1)).toBe("conflict");
+  expect(server.saved.status).toBe("quoting");
+});
+
+test("a change that was kept though its answer was lost is no conflict with oneself", async () => {
+  const { server, statuses, autosave } = page();
+  server.away = true;
+  autosave.change(priced(named(""), "5.00"));
+  await jest.advanceTimersByTimeAsync(400);
+  // It arrived all the same, and the figure was typed on.
+  saveElsewhere(server, priced(named(""), "5.00"));
+  server.away = false;
+  autosave.change(priced(named(""), "500.00"));
+  await jest.advanceTimersByTimeAsync(10_000);
+  expect(server.saved).toEqual(priced(named(""), "500.00"));
+  expect(statuses).not.toContain("conflict");
 });

@@ -29,6 +29,7 @@ import {
   openedOption,
   openSigned,
 } from "./desk/desk-state";
+import { holdsTogether } from "./desk/holds-together";
 import { KEPT_STEPS } from "./desk/kept-steps-key";
 import { useWarmUp } from "./desk/use-warm-up";
 import type { View } from "./desk/views";
@@ -126,7 +127,7 @@ function Desk({ deal, house }: Props) {
     [],
   );
   const document = useMemo(() => deskDocument(state), [state]);
-  const saving = useAutosave(deal, document, { show: open, merge });
+  const saving = useAutosave(deal, document, { show: open, merge, holds: holdsTogether });
   const option = openedOption(state);
   const { kind } = option;
   const act: Dispatch<OptionAction> = useCallback(

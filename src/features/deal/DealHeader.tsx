@@ -1,14 +1,13 @@
 import { ChevronLeft, FileDown } from "lucide-react";
 import type { ReactNode } from "react";
-import type { DealStatus } from "@/exchange/deal-document";
 import { amountIn, type Notation } from "@/exchange/notation";
 import { api } from "@/features/api/client";
 import type { SaveStatus } from "@/features/saving/autosave";
 import { SaveStatusLine } from "@/features/saving/SaveStatusLine";
 import type { StockVehicle } from "@/server/contract";
+import { DealStatusField } from "./DealStatusField";
 import { useDesk } from "./desk/desk-context";
 import { deskDocument } from "./desk/desk-state";
-import { STATUS_NAMES } from "./desk/status-names";
 import { NameField, type Suggestion } from "./NameField";
 import { hasErrors } from "./option";
 import { useNotation, useOption } from "./option/option-context";
@@ -80,22 +79,7 @@ export function DealHeader({ status, fileName, children }: Props) {
           onChange={vehicle => dispatch({ type: "heading", change: { vehicle } })}
           onNamed={bringPrice}
         />
-        <label className="flex items-center gap-2">
-          <span className="sr-only">Status</span>
-          <select
-            className="field w-28"
-            value={deal.status}
-            onChange={event =>
-              dispatch({ type: "heading", change: { status: event.target.value as DealStatus } })
-            }
-          >
-            {Object.entries(STATUS_NAMES).map(([value, name]) => (
-              <option key={value} value={value}>
-                {name}
-              </option>
-            ))}
-          </select>
-        </label>
+        <DealStatusField />
       </Changeable>
       <div className="flex w-[4.25rem]">{children}</div>
       <SaveStatusLine status={status} unreadable={options.some(each => hasErrors(each.state.errors))} />

@@ -4,10 +4,12 @@ import {
   type DealChange,
   type DealDocument,
   isNoChange,
+  isSame,
+  mergeFigures,
 } from "@/exchange/deal-document";
 import type { Answer } from "@/features/api/client";
 import type { DealReply, SaveReply } from "@/server/contract";
-import { type ChangeStorage, dropPending, keepPending } from "./pending-changes";
+import { type ChangeStorage, dropPending, keepPending, pendingChanges } from "./pending-changes";
 
 /** What the screen says about saving. */
 export type SaveStatus =
@@ -31,8 +33,10 @@ export type AutosaveSetup = {
   storage: ChangeStorage;
   send: (version: number, change: DealChange) => Promise<Answer<SaveReply>>;
   onStatus: (status: SaveStatus) => void;
-  /** What others have changed meanwhile in parts that were not being changed here. */
+  /** What others have changed meanwhile in figures that were not being changed here. */
   onMerged: (change: DealChange) => void;
+  /** Whether the changes of both go together: the result is a deal that would be taken, and has an answer where they have. */
+  holds: (merged: DealDocument, mine: DealDocument, theirs: DealDocument) => Promise<boolean>;
 };
 
 const PAUSE_AFTER_TYPING = 300;
@@ -53,10 +57,16 @@ export type Autosave = {
   stop: () => void;
 };
 
+/** What is signed is what its signer had in view. */
+const isSignedUnseen = (both: DealDocument, one: DealDocument) =>
+  one.status === "signed" && !isSame(both, one);
+
 /** Makes the autosave of one deal on one page. */
 export function createAutosave(setup: AutosaveSetup): Autosave {
-  const { dealId, pageId, storage, send, onStatus, onMerged } = setup;
+  const { dealId, pageId, storage, send, onStatus, onMerged, holds } = setup;
   let { kept } = setup;
+  /** What was sent and never answered: it may have been kept all the same. */
+  const unanswered: DealDocument[] = [];
   let waiting: DealDocument | undefined;
   let sending = false;
   let halted = false;
@@ -76,6 +86,7 @@ export function createAutosave(setup: AutosaveSetup): Autosave {
       version: kept.version,
       customer: document.customer,
       change: changeBetween(kept.document, document),
+      before: changeBetween(document, kept.document),
     });
 
   async function sendWaiting(): Promise<void> {
@@ -88,14 +99,15 @@ export function createAutosave(setup: AutosaveSetup): Autosave {
     sending = true;
     const answer = await send(kept.version, change);
     sending = false;
-    settle(document, answer);
+    await settle(document, answer);
   }
 
-  function settle(document: DealDocument, answer: Answer<SaveReply>): void {
+  async function settle(document: DealDocument, answer: Answer<SaveReply>): Promise<void> {
     if (answer.kind === "done") {
-      confirmed(document, { document, ...answer.value });
+      await confirmed(document, { document, ...answer.value });
       return;
     }
+    if (answer.kind !== "refused") unanswered.push(document);
     waiting ??= document;
     if (answer.kind === "away" || answer.kind === "failing") {
       onStatus(answer);
@@ -103,7 +115,7 @@ export function createAutosave(setup: AutosaveSetup): Autosave {
       schedule(retryAfter);
       retryAfter = Math.min(retryAfter * 2, SLOWEST_RETRY);
     } else if (answer.status === 409 && answer.current) {
-      conflict(answer.current);
+      await putTogether(baseOf(answer.current.document), answer.current);
     } else if (answer.status === 410 || answer.status === 404) {
       halted = true;
       onStatus({ kind: "deleted" });
@@ -112,23 +124,51 @@ export function createAutosave(setup: AutosaveSetup): Autosave {
     }
   }
 
-  function conflict(theirs: DealReply): void {
-    halted = true;
-    onStatus({ kind: "conflict", theirs });
+  /** What the kept deal was changed from by somebody else: of what came from here, the newest that is in it. */
+  function baseOf(theirs: DealDocument): DealDocument {
+    const leftBehind = pendingChanges(storage, dealId)
+      .filter(pending => pending.pageId !== pageId)
+      .map(({ change }) => applyChange(kept.document, change));
+    const own = [...leftBehind, ...unanswered].findLast(sent => {
+      const both = mergeFigures(kept.document, sent, theirs);
+      return both !== null && isSame(both, theirs);
+    });
+    return own ?? kept.document;
   }
 
-  function confirmed(sent: DealDocument, reply: DealReply): void {
-    retryAfter = FIRST_RETRY;
-    const theirs = changeBetween(sent, reply.document);
-    const mine = waiting ? changeBetween(sent, waiting) : {};
-    if (touch(theirs, mine)) {
-      conflict(reply);
+  /** Goes on with the changes of both, where they go together; else the officer decides. */
+  async function putTogether(base: DealDocument, theirs: DealReply): Promise<void> {
+    const mine = waiting;
+    halted = true;
+    const both = mine && mergeFigures(base, mine, theirs.document);
+    const isGood = mine && both && (await bothHold(both, mine, theirs.document));
+    if (!isGood || isSignedUnseen(both, mine) || isSignedUnseen(both, theirs.document)) {
+      onStatus({ kind: "conflict", theirs });
       return;
     }
+    if (waiting !== mine) return putTogether(base, theirs);
+    kept = theirs;
+    halted = false;
+    unanswered.length = 0;
+    const others = changeBetween(mine, both);
+    if (!isNoChange(others)) onMerged(others);
+    waiting = both;
+    keep(both);
+    schedule(0);
+  }
+
+  /** Where only one of them has changed anything, there is nothing to be put together. */
+  const bothHold = async (both: DealDocument, mine: DealDocument, theirs: DealDocument) =>
+    isSame(both, mine) || isSame(both, theirs) || holds(both, mine, theirs);
+
+  async function confirmed(sent: DealDocument, reply: DealReply): Promise<void> {
+    retryAfter = FIRST_RETRY;
+    unanswered.length = 0;
+    if (waiting && !isSame(sent, reply.document)) return putTogether(sent, reply);
+    const theirs = changeBetween(sent, reply.document);
     kept = reply;
     if (!isNoChange(theirs)) onMerged(theirs);
     if (waiting) {
-      waiting = applyChange(waiting, theirs);
       keep(waiting);
       schedule(0);
       return;
@@ -172,14 +212,4 @@ export function createAutosave(setup: AutosaveSetup): Autosave {
       void sendWaiting();
     },
   };
-}
-
-/** Whether two changes have a part in common. */
-function touch(one: DealChange, other: DealChange): boolean {
-  const options = new Set(one.options?.map(({ id }) => id));
-  return (
-    (one.heading !== undefined && other.heading !== undefined) ||
-    (one.order !== undefined && other.order !== undefined) ||
-    (other.options?.some(({ id }) => options.has(id)) ?? false)
-  );
 }

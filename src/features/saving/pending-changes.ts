@@ -10,6 +10,8 @@ export type PendingChange = {
   /** Whose deal it is, for a list of what waits. */
   customer: string;
   change: DealChange;
+  /** What it was made from, as far as it is changed; left out by pages of before. */
+  before?: DealChange;
 };
 
 /** Where pending changes are kept: the browser's local storage, or a stand-in with the same three calls. */

@@ -2,7 +2,7 @@ import { useEffect, useRef, useState } from "react";
 import { applyChange, type DealChange, type DealDocument, isSame } from "@/exchange/deal-document";
 import { api } from "@/features/api/client";
 import type { DealReply } from "@/server/contract";
-import { type Autosave, createAutosave, type SaveStatus } from "./autosave";
+import { type Autosave, type AutosaveSetup, createAutosave, type SaveStatus } from "./autosave";
 import { browserStorage, closedPages, openPage } from "./browser-pages";
 import { dropPending, type PendingChange, pendingChanges } from "./pending-changes";
 
@@ -14,17 +14,25 @@ export type Saving = {
   settleOn: (reply: DealReply) => void;
 };
 
+/** The ways to put on the screen what comes from elsewhere. */
+type OnScreen = {
+  show: (document: DealDocument) => void;
+  merge: (change: DealChange) => void;
+  /** Whether the changes of two go together. */
+  holds: AutosaveSetup["holds"];
+};
+
 /**
  * Saves a deal's document whenever it changes, and takes up a change that an earlier page could not save.
  *
  * @param deal as the server gave it when the page was opened
  * @param document as it is on the screen
- * @param screen the ways to put on it what comes from elsewhere: another document, or somebody else's change
+ * @param screen another document, or somebody else's change, is put on it
  */
 export function useAutosave(
   deal: DealReply,
   document: DealDocument,
-  { show, merge }: { show: (document: DealDocument) => void; merge: (change: DealChange) => void },
+  { show, merge, holds }: OnScreen,
 ): Saving {
   const [status, setStatus] = useState<SaveStatus>(() =>
     deal.deleted ? { kind: "deleted" } : { kind: "saved", at: deal.changedAt },
@@ -34,29 +42,33 @@ export function useAutosave(
 
   useEffect(() => {
     const page = openPage();
-    const start = (version: number) =>
+    const start = (from: Pick<DealReply, "version" | "document">) =>
       createAutosave({
         dealId: deal.id,
         pageId: page.pageId,
-        kept: { ...deal, version },
+        kept: { ...deal, ...from },
         storage: browserStorage,
         send: (from, change) => api.save(deal.id, from, change),
         onMerged: merge,
+        holds,
         // Many keys say "saving" in a row; one of them is enough to draw.
         onStatus: next => setStatus(now => (now.kind === "saving" && next.kind === "saving" ? now : next)),
       });
-    autosave.current = start(deal.version);
+    autosave.current = start(deal);
     const flush = () => autosave.current?.flush();
     window.addEventListener("online", flush);
     window.addEventListener("pagehide", flush);
 
-    void leftBehind(deal.id).then(change => {
-      if (!change) return;
-      const changed = applyChange(deal.document, change.change);
-      autosave.current = start(change.version);
+    void leftBehind(deal.id).then(pending => {
+      if (!pending) return;
+      const { version, change, before = {} } = pending;
+      const changed = applyChange(deal.document, change);
+      // It arrived, though its answer did not.
+      if (isSame(changed, deal.document)) return dropPending(browserStorage, pending);
+      autosave.current = start({ version, document: applyChange(deal.document, before) });
       kept.current = changed;
       autosave.current.change(changed);
-      dropPending(browserStorage, change);
+      dropPending(browserStorage, pending);
       show(changed);
     });
     return () => {
@@ -65,7 +77,7 @@ export function useAutosave(
       window.removeEventListener("online", flush);
       window.removeEventListener("pagehide", flush);
     };
-  }, [deal, show, merge]);
+  }, [deal, show, merge, holds]);
 
   useEffect(() => {
     const before = kept.current;

@@ -26,8 +26,9 @@ export function LiveFigure({ after, ...figure }: Props) {
 }
 
 function FigureButton({ text, find, field, name = "figure" }: Omit<Props, "after">) {
-  const { option, act } = useOption();
+  const { option, act, isFrozen } = useOption();
   const { inputs } = option;
+  if (isFrozen) return <strong className="font-semibold">{text}</strong>;
   const found = field === undefined ? inputs.find === find : isFoundIn(field, inputs.find);
   if (find === undefined) {
     return (

@@ -6,8 +6,9 @@ import {
   type DealHeading,
   headingOf,
   isSame,
+  mergeInputs,
 } from "@/exchange/deal-document";
-import type { DealInputs } from "@/exchange/deal-file";
+import { type DealInputs, isLeaseInputs } from "@/exchange/deal-file";
 import { DEFAULT_LOCALE, type Locale } from "@/exchange/notation";
 import {
   type Edit,
@@ -203,15 +204,25 @@ export function openedOption({ options, open }: DeskState): OptionState {
 }
 
 /**
- * Options that nobody else changed keep what is being typed in them. What was done here before is not undone from now on:
- * that would undo what somebody else did.
+ * What is being typed stays in its field. What was done here before is not undone from now on: that would undo what
+ * somebody else did.
  */
 function merged(state: DeskState, change: DealChange): DeskState {
   const document = applyChange(deskDocument(state), change);
-  const theirs = new Set(change.options?.map(({ id }) => id));
-  const known = (id: string) =>
-    theirs.has(id) ? undefined : state.options.find(option => option.id === id)?.state;
+  const known = (id: string, inputs: DealInputs) => {
+    const shown = state.options.find(option => option.id === id)?.state;
+    return shown && withTheirs(shown, inputs);
+  };
   return { ...deskWith(document, state.houseLocale, state.open, known), spread: state.spread };
+}
+
+/** An option with figures that somebody else has changed. */
+function withTheirs(shown: OptionState, inputs: DealInputs): OptionState | undefined {
+  if (isSame(shown.inputs, inputs)) return shown;
+  if (isLeaseInputs(inputs) !== (shown.kind === "lease")) return undefined;
+  const { edit } = shown;
+  const before = edit && mergeInputs(shown.inputs, edit.before, inputs);
+  return { ...withInputs(shown, inputs), edit: before ? { ...edit, before } : null };
 }
 
 function deskWith(

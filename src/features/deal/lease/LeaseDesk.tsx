@@ -5,7 +5,7 @@ import { isStale, notationIn, shownQuote } from "../option";
 import { useLease } from "../option/option-context";
 import { LeaseCosts } from "./LeaseCosts";
 import { LeasePlanCard } from "./LeasePlanCard";
-import { LeaseSentence } from "./LeaseSentence";
+import { LeaseSentence, LeaseWords } from "./LeaseSentence";
 
 export {
   answerLease,
@@ -26,6 +26,18 @@ export { LeaseStructure } from "./LeaseStructure";
 const EndingEarly = lazy(() =>
   import("./EndingEarly").then(({ EndingEarly: panel }) => ({ default: panel })),
 );
+
+/** What is signed of a lease: its sentence and what it costs. */
+export function LeaseSigned() {
+  return (
+    <>
+      <p className="font-serif text-[1.25rem] leading-[1.5]">
+        <LeaseWords />
+      </p>
+      <LeaseCosts />
+    </>
+  );
+}
 
 /** The answer of a lease, with its plan and its table where nothing else is looked at. */
 export function LeaseAnswer({ fileName, isWhole }: AnswerProps) {

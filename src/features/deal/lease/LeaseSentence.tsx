@@ -13,6 +13,12 @@ export const LeaseSentence = memo(function LeaseSentence() {
   return <SentenceCard findBar={<LeaseFindBar />}>{quote && <Sentence quote={quote} />}</SentenceCard>;
 });
 
+/** The sentence of a lease that is being signed. */
+export function LeaseWords() {
+  const quote = shownQuote(useLease().option);
+  return quote && <Sentence quote={quote} />;
+}
+
 function Sentence({ quote }: { quote: LeaseQuote }) {
   const { notation } = useNotation();
   const money = (minor: number) => moneyText(minor, quote.lease.currency, notation);

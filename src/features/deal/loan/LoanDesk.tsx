@@ -4,7 +4,7 @@ import { isStale, notationIn, shownQuote } from "../option";
 import { useLoan } from "../option/option-context";
 import { PlanCard } from "../plan/PlanCard";
 import { LoanCosts } from "./LoanCosts";
-import { LoanSentence } from "./LoanSentence";
+import { LoanSentence, LoanWords } from "./LoanSentence";
 
 export { answerLoan, loanField, tallyOfLoan, tallyOfLoanDraft } from "../option/loan-of-desk";
 export { PlanCard as LoanPlan } from "../plan/PlanCard";
@@ -12,6 +12,18 @@ export { LoanStructure } from "./LoanStructure";
 
 /** What only some loans need; from here it comes without what every loan has. */
 export const loadRest = () => import("../option/rest-of-desk");
+
+/** What is signed of a loan: its sentence and what it costs. */
+export function LoanSigned() {
+  return (
+    <>
+      <p className="font-serif text-[1.25rem] leading-[1.5]">
+        <LoanWords />
+      </p>
+      <LoanCosts />
+    </>
+  );
+}
 
 /** The answer of a loan, with its plan and its table where nothing else is looked at. */
 export function LoanAnswer({ fileName, isWhole }: AnswerProps) {

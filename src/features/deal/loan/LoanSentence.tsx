@@ -14,6 +14,12 @@ export const LoanSentence = memo(function LoanSentence() {
   return <SentenceCard findBar={<LoanFindBar />}>{quote && <Sentence quote={quote} />}</SentenceCard>;
 });
 
+/** The sentence of a loan that is being signed. */
+export function LoanWords() {
+  const quote = shownQuote(useLoan().option);
+  return quote && <Sentence quote={quote} />;
+}
+
 type Money = (minor: number) => string;
 
 // Few loans skip dates, change their payment, or end before their time.

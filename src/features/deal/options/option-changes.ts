@@ -1,4 +1,10 @@
-import { type DealDocument, type DealOption, MOST_OPTIONS, optionOf } from "@/exchange/deal-document";
+import {
+  type DealDocument,
+  type DealOption,
+  MOST_OPTIONS,
+  membersOfFound,
+  optionOf,
+} from "@/exchange/deal-document";
 import type { DealInputs } from "@/exchange/deal-file";
 
 /** Another state of the deal. */
@@ -88,17 +94,9 @@ export function alsoChanged(before: DealInputs, after: DealInputs, other: DealIn
   return { ...other, structure, plan } as DealInputs;
 }
 
-/** What a figure that is being found is called among the members of a file. */
-const MEMBER_OF: Record<string, readonly string[]> = {
-  downPercent: ["down"],
-  allowance: ["tradeIn", "tradeIns"],
-  residualPercent: ["residual"],
-  lump: ["extra"],
-};
-
 function membersChanged<Part extends object>(before: Part, after: Part, other: Part, find: string): Part {
   const [former, present] = [before, after] as Record<string, unknown>[];
-  const open = new Set(MEMBER_OF[find] ?? [find]);
+  const open = new Set(membersOfFound(find));
   const names = Object.keys({ ...former, ...present }).filter(
     name => former?.[name] !== present?.[name] && !open.has(name),
   );
