@@ -194,15 +194,14 @@ export async function updateDeal(
   if (isNoChange(merged.changed)) {
     return (await isStill(database, kept)) ? kept : updateDeal(database, id, version, change, saving);
   }
-  if (new Set(merged.document.options.map(({ inputs }) => inputs.currency)).size > 1) return "currencies";
-  if (kept.document.status === "signed" && !saving.reopens) return "signed";
-  const becomesSigned = kept.document.status !== "signed" && merged.document.status === "signed";
+  if (hasCurrencies(merged.document)) return "currencies";
+  const isSigned = kept.document.status === "signed";
+  if (isSigned && !saving.reopens) return "signed";
+  const becomesSigned = !isSigned && merged.document.status === "signed";
+  // Its signer had another state in view.
+  if (becomesSigned && kept.version !== version) return undefined;
   const { signing } = saving;
-  if (becomesSigned) {
-    // Its signer had another state in view.
-    if (kept.version !== version) return undefined;
-    if (!isSame(signing?.document, merged.document)) return "withoutQuotes";
-  }
+  if (becomesSigned && !isSame(signing?.document, merged.document)) return "withoutQuotes";
   const ready = withGuardedInputs(merged);
   await rest();
   const saved = await database.transaction(async tx => {
@@ -225,6 +224,9 @@ export async function updateDeal(
   const { document: _document, ...withoutDocument } = saved;
   return withoutDocument;
 }
+
+const hasCurrencies = ({ options: all }: DealDocument) =>
+  new Set(all.map(({ inputs }) => inputs.currency)).size > 1;
 
 /** Whether a deal is as it was read, at one moment of its own: what is confirmed without a change is there then. */
 async function isStill(database: Database, { id, version }: DealRecord): Promise<boolean> {

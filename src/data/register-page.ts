@@ -1,10 +1,10 @@
-import { type AnyColumn, and, asc, count, desc, eq, like, type SQL, sql } from "drizzle-orm";
+import { type AnyColumn, and, asc, count, desc, eq, gte, like, lt, type SQL, sql } from "drizzle-orm";
 import type { DealStatus } from "@/exchange/deal-document";
 import type { RegisterKind } from "@/exchange/option-words";
 import { searchText } from "@/exchange/text";
 import type { Database } from "./database";
 import { escapedPattern } from "./pattern";
-import { registerLines } from "./schema";
+import { deals, registerLines } from "./schema";
 
 /** What the register can be sorted by. */
 const SORTS = {
@@ -27,6 +27,10 @@ export type RegisterQuery = {
   /** How far they are, and what kind of plan they have; all where it is left out. */
   status?: DealStatus | null;
   planKind?: RegisterKind | null;
+  /** When they were last changed, from one instant until another; at any time where it is left out. */
+  changed?: { from: Date | null; until: Date | null };
+  /** Whether the deleted ones are meant, and not those that are there. */
+  deleted?: boolean;
   sort: RegisterSort;
   descending: boolean;
   /** How many lines come before the first one. */
@@ -102,10 +106,18 @@ const EVERYTHING = sql<string>`(${registerLines.headingText} || ' ' || ${registe
 
 const IS_THERE = eq(registerLines.deleted, false);
 
-/** Lines of deals that are as far, and of the kind, that is asked for. */
-function filtered({ status, planKind }: RegisterQuery): SQL | undefined {
+/** Deals that are still arriving are not there yet; they are not deleted either. */
+const IS_DELETED = and(
+  eq(registerLines.deleted, true),
+  sql`exists (select 1 from ${deals} where ${deals.id} = ${registerLines.dealId} and ${deals.arrival} is null)`,
+);
+
+/** Lines of deals that are as far, of the kind, and changed when it is asked for. */
+function filtered({ status, planKind, changed, deleted = false }: RegisterQuery): SQL | undefined {
   return and(
-    IS_THERE,
+    deleted ? IS_DELETED : IS_THERE,
+    changed?.from ? gte(registerLines.changedAt, changed.from) : undefined,
+    changed?.until ? lt(registerLines.changedAt, changed.until) : undefined,
     status ? eq(registerLines.status, status) : undefined,
     planKind ? eq(registerLines.planKind, planKind) : undefined,
   );
@@ -113,7 +125,7 @@ function filtered({ status, planKind }: RegisterQuery): SQL | undefined {
 
 /** Lines that hold each word, upper or lower case, with or without accents and the commas of figures. */
 function holding(words: readonly string[]): SQL | undefined {
-  return and(IS_THERE, ...words.map(word => like(EVERYTHING, `%${escapedPattern(word)}%`)));
+  return and(...words.map(word => like(EVERYTHING, `%${escapedPattern(word)}%`)));
 }
 
 /**
@@ -121,7 +133,7 @@ function holding(words: readonly string[]): SQL | undefined {
  * where it would else look through all of them and sort.
  */
 function holdingOften(words: readonly string[]): SQL | undefined {
-  return and(IS_THERE, ...words.map(word => sql`strpos(${EVERYTHING}, ${word}) > 0`));
+  return and(...words.map(word => sql`strpos(${EVERYTHING}, ${word}) > 0`));
 }
 
 /** What has no figure or name comes last either way; equals keep one order, so that no page repeats a line. */

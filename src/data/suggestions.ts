@@ -4,8 +4,15 @@ import type { Database } from "./database";
 import { escapedPattern } from "./pattern";
 import { customers, vehicles } from "./schema";
 
-/** A vehicle that can be picked, with its asking price in minor units where it is known. */
-export type StockVehicle = { description: string; priceMinor: number | null; currency: string };
+/** A vehicle that can be picked, with its prices in minor units where they are known. */
+export type StockVehicle = {
+  description: string;
+  priceMinor: number | null;
+  listPriceMinor: number | null;
+  currency: string;
+  /** One that is not has the prices that it was sold at, or none. */
+  inStock: boolean;
+};
 
 /** How many are suggested at a time. */
 const MOST_SUGGESTED = 12;
@@ -30,10 +37,10 @@ export async function customersLike(database: Database, text: string): Promise<s
 
 /** The vehicles whose description holds a text, those in stock first. */
 export async function vehiclesLike(database: Database, text: string): Promise<StockVehicle[]> {
-  const { description, priceMinor, currency } = vehicles;
+  const { description, priceMinor, listPriceMinor, currency, inStock } = vehicles;
   const { where, order } = holding(description, text);
   return database
-    .select({ description, priceMinor, currency })
+    .select({ description, priceMinor, listPriceMinor, currency, inStock })
     .from(vehicles)
     .where(where)
     .orderBy(desc(vehicles.inStock), ...order)

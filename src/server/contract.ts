@@ -74,6 +74,11 @@ export type RegisterAsked = {
   /** How far the deals are, and what kind of plan they have; all where it is left out. */
   status?: DealStatus | null;
   planKind?: RegisterKind | null;
+  /** The days of their last change, both counted, as ISO 8601; any where they are left out. */
+  from?: string | null;
+  to?: string | null;
+  /** Whether the deleted ones are meant. */
+  deleted?: boolean;
   sort: RegisterSort;
   descending: boolean;
   /** From 1. */

@@ -62,7 +62,8 @@ function readNamed(text: string, base: DateBase): DayNumber | undefined {
   return month === undefined ? undefined : dateOf(Number(day), month, match[3], base);
 }
 
-function monthNamed(name: string): number | undefined {
+/** A month by its name or the beginning of it; undefined where there is none. */
+export function monthNamed(name: string): number | undefined {
   const start = name.toLowerCase();
   for (let month = 1; month <= 12; month++)
     if (monthName(month).toLowerCase().startsWith(start)) return month;

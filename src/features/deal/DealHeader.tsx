@@ -1,5 +1,5 @@
 import { ChevronLeft, FileDown } from "lucide-react";
-import type { ReactNode } from "react";
+import { lazy, type ReactNode, Suspense, useState } from "react";
 import { amountIn, type Notation } from "@/exchange/notation";
 import { api } from "@/features/api/client";
 import type { SaveStatus } from "@/features/saving/autosave";
@@ -8,11 +8,15 @@ import type { StockVehicle } from "@/server/contract";
 import { DealStatusField } from "./DealStatusField";
 import { useDesk } from "./desk/desk-context";
 import { deskDocument } from "./desk/desk-state";
+import { stockFigures } from "./desk/stock-figures";
 import { NameField, type Suggestion } from "./NameField";
 import { hasErrors } from "./option";
 import { useNotation, useOption } from "./option/option-context";
 import { AnythingButton } from "./palette/AnythingButton";
 import { Changeable } from "./parts/Changeable";
+
+// Asked now and then: the screen starts without the code for it.
+const StockOffer = lazy(() => import("./StockOffer").then(({ StockOffer: offer }) => ({ default: offer })));
 
 type Props = {
   status: SaveStatus;
@@ -46,13 +50,15 @@ export function DealHeader({ status, fileName, children }: Props) {
   const { option, act } = useOption();
   const { notation } = useNotation();
   const { heading: deal, options } = state;
-  /** A vehicle that is picked, or typed out, brings its asking price, where none is typed yet. */
-  const bringPrice = ({ priceMinor, currency }: StockVehicle) => {
-    const { structure, find } = option.inputs;
-    const priceIsOpen = structure.price === undefined && find !== "price";
-    if (!priceIsOpen || priceMinor === null || currency !== option.inputs.currency) return;
-    act({ type: "typed", field: "price", text: amountIn(priceMinor, currency, notation) });
-    act({ type: "left", field: "price" });
+  const [offered, setOffered] = useState<StockVehicle | null>(null);
+  /** A vehicle that is picked, or typed out, brings its prices where none are typed yet; else they are offered. */
+  const bringPrices = (vehicle: StockVehicle) => {
+    const figures = stockFigures(option.inputs, vehicle);
+    for (const { field, minor } of figures.filter(({ isOpen }) => isOpen)) {
+      act({ type: "typed", field, text: amountIn(minor, vehicle.currency, notation) });
+      act({ type: "left", field });
+    }
+    setOffered(figures.some(({ isOpen }) => !isOpen) ? vehicle : null);
   };
   return (
     <header className="flex flex-wrap items-center gap-x-3 gap-y-2">
@@ -76,8 +82,11 @@ export function DealHeader({ status, fileName, children }: Props) {
           placeholder="Vehicle or purpose"
           suggest={text => suggestVehicles(text, notation)}
           className="min-w-60 grow-3 basis-60"
-          onChange={vehicle => dispatch({ type: "heading", change: { vehicle } })}
-          onNamed={bringPrice}
+          onChange={vehicle => {
+            setOffered(null);
+            dispatch({ type: "heading", change: { vehicle } });
+          }}
+          onNamed={bringPrices}
         />
         <DealStatusField />
       </Changeable>
@@ -96,6 +105,11 @@ export function DealHeader({ status, fileName, children }: Props) {
         Deal file
       </button>
       <AnythingButton />
+      {offered && (
+        <Suspense fallback={null}>
+          <StockOffer vehicle={offered} onDone={() => setOffered(null)} />
+        </Suspense>
+      )}
     </header>
   );
 }

@@ -1,23 +1,41 @@
 "use client";
 
 import { FileDown, FileUp, Plus, Search } from "lucide-react";
-import { useCallback, useMemo } from "react";
+import { useCallback, useEffect, useMemo } from "react";
 import { useDropzone } from "react-dropzone";
+import { notationOf } from "@/exchange/notation";
 import { REGISTER_KINDS } from "@/exchange/option-words";
 import { STATUS_NAMES } from "@/features/deal/desk/status-names";
 import type { RegisterAsked, RegisterPage, RegisterSort } from "@/server/contract";
+import { PeriodFilter } from "./PeriodFilter";
 import { RegisterPager } from "./RegisterPager";
 import { RegisterTable } from "./RegisterTable";
 import { registerActions } from "./register-actions";
 import { useRegisterPage } from "./use-register-page";
 import { WaitingChanges } from "./WaitingChanges";
 
+const DELETED = "deleted";
+const STATUS_FILTERS = { ...STATUS_NAMES, [DELETED]: "Deleted" } as const;
+
 type Props = { page: RegisterPage; asked: RegisterAsked; houseName: string };
 
 /** The app opens here: every deal, the way to a new one, and the way in for deal files. */
 export function Register({ page: initial, asked: opened, houseName }: Props) {
   const { page, asked, show, reload } = useRegisterPage(initial, opened);
-  const { newDeal, duplicate, remove, bringIn } = useMemo(() => registerActions(reload), [reload]);
+  const { newDeal, duplicate, remove, bringBack, bringBackLast, bringIn } = useMemo(
+    () => registerActions(reload),
+    [reload],
+  );
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      const isUndo = event.key.toLowerCase() === "z" && (event.ctrlKey || event.metaKey);
+      if (!isUndo || event.altKey || event.shiftKey || event.target instanceof HTMLInputElement) return;
+      event.preventDefault();
+      void bringBackLast();
+    };
+    window.addEventListener("keydown", press);
+    return () => window.removeEventListener("keydown", press);
+  }, [bringBackLast]);
   const sortBy = useCallback((sort: RegisterSort, descending: boolean) => show({ sort, descending }), [show]);
   const isSearch = asked.search.trim() !== "";
   const drop = useDropzone({ noClick: true, noKeyboard: true, onDrop: files => void bringIn(files) });
@@ -42,10 +60,12 @@ export function Register({ page: initial, asked: opened, houseName }: Props) {
         </label>
         <Filter
           label="Status"
-          value={asked.status ?? null}
-          names={STATUS_NAMES}
+          value={asked.deleted ? DELETED : (asked.status ?? null)}
+          names={STATUS_FILTERS}
           all="Any status"
-          onChange={status => show({ status })}
+          onChange={status =>
+            show({ deleted: status === DELETED, status: status === DELETED ? null : status })
+          }
         />
         <Filter
           label="Kind of plan"
@@ -53,6 +73,11 @@ export function Register({ page: initial, asked: opened, houseName }: Props) {
           names={REGISTER_KINDS}
           all="Any plan"
           onChange={planKind => show({ planKind })}
+        />
+        <PeriodFilter
+          days={{ from: asked.from ?? null, to: asked.to ?? null }}
+          notation={notationOf(page.locale)}
+          onChange={days => show(days)}
         />
         <button type="button" className="btn btn-sm h-8.5" onClick={drop.open}>
           <FileUp size={16} aria-hidden="true" />
@@ -83,9 +108,10 @@ export function Register({ page: initial, asked: opened, houseName }: Props) {
             onSort={sortBy}
             onDuplicate={duplicate}
             onDelete={remove}
+            {...(asked.deleted && { onBringBack: bringBack })}
           />
         ) : (
-          <NoDeals searched={isSearch} filtered={Boolean(asked.status ?? asked.planKind)} />
+          <NoDeals asked={asked} />
         )}
       </section>
     </div>
@@ -119,14 +145,14 @@ function Filter<Value extends string>({ label, value, names, all, onChange }: Fi
   );
 }
 
-function NoDeals({ searched, filtered }: { searched: boolean; filtered: boolean }) {
-  return (
-    <p className="p-8 text-center text-faint">
-      {filtered
-        ? "No deal is like that."
-        : searched
-          ? "No deal matches this search."
-          : "There are no deals yet. Start with New deal, or drop deal files anywhere on this page."}
-    </p>
-  );
+function NoDeals({ asked }: { asked: RegisterAsked }) {
+  return <p className="p-8 text-center text-faint">{whyNone(asked)}</p>;
+}
+
+function whyNone({ search, status, planKind, from, to, deleted }: RegisterAsked): string {
+  if (status ?? planKind ?? from ?? to) return "No deal is like that.";
+  if (search.trim() !== "") return "No deal matches this search.";
+  return deleted
+    ? "No deal is deleted."
+    : "There are no deals yet. Start with New deal, or drop deal files anywhere on this page.";
 }

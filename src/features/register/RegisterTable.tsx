@@ -79,11 +79,13 @@ type Props = {
   onSort: (sort: RegisterSort, descending: boolean) => void;
   onDuplicate: (row: RegisterRow) => Promise<unknown>;
   onDelete: (row: RegisterRow) => Promise<unknown>;
+  /** Where these are the deleted ones. */
+  onBringBack?: (row: RegisterRow) => Promise<unknown>;
 };
 
 /** A page of the deals, sorted by any of its columns; typing in the search leaves it alone until the answer comes. */
 export const RegisterTable = memo(function RegisterTable(props: Props) {
-  const { rows, locale, sort, descending, onSort, onDuplicate, onDelete } = props;
+  const { rows, locale, sort, descending, onSort, onDuplicate, onDelete, onBringBack } = props;
   const sorting = [{ id: sort as string, desc: descending }];
   const table = useTable({
     features,
@@ -141,18 +143,31 @@ export const RegisterTable = memo(function RegisterTable(props: Props) {
                 </td>
               ))}
               <td className="whitespace-nowrap border-base-300 border-t px-2 text-right">
-                <RowButton
-                  label={`Duplicate the deal of ${row.original.customer || "no name"}`}
-                  onClick={() => void onDuplicate(row.original)}
-                >
-                  <Copy size={16} aria-hidden="true" />
-                </RowButton>
-                <RowButton
-                  label={`Delete the deal of ${row.original.customer || "no name"}`}
-                  onClick={() => void onDelete(row.original)}
-                >
-                  <Trash2 size={16} aria-hidden="true" />
-                </RowButton>
+                {onBringBack ? (
+                  <button
+                    type="button"
+                    aria-label={`Bring back the deal of ${row.original.customer || "no name"}`}
+                    className="btn btn-sm relative z-1"
+                    onClick={() => void onBringBack(row.original)}
+                  >
+                    Bring back
+                  </button>
+                ) : (
+                  <>
+                    <RowButton
+                      label={`Duplicate the deal of ${row.original.customer || "no name"}`}
+                      onClick={() => void onDuplicate(row.original)}
+                    >
+                      <Copy size={16} aria-hidden="true" />
+                    </RowButton>
+                    <RowButton
+                      label={`Delete the deal of ${row.original.customer || "no name"}`}
+                      onClick={() => void onDelete(row.original)}
+                    >
+                      <Trash2 size={16} aria-hidden="true" />
+                    </RowButton>
+                  </>
+                )}
               </td>
             </tr>
           ))}

@@ -22,11 +22,6 @@ async function newDeal(): Promise<void> {
   else sayWhyNot(answer);
 }
 
-/**
- * What can be done with the register's deals.
- *
- * @param reload shows the list as it then is
- */
 /** Brings in one deal, or all of a file that has a deal on each line. */
 async function brought(file: File): Promise<Answer<DealReply | { deals: number }>> {
   if (/\.(ndjson|jsonl)$/i.test(file.name)) return bringInDeals(file);
@@ -37,6 +32,11 @@ async function brought(file: File): Promise<Answer<DealReply | { deals: number }
     : { kind: "refused", status: 422, sentence: text.sentence };
 }
 
+/**
+ * What can be done with the register's deals.
+ *
+ * @param reload shows the list as it then is
+ */
 export function registerActions(reload: () => Promise<void>) {
   const duplicate = async ({ id, customer }: RegisterRow) => {
     const answer = await api.duplicate(id);
@@ -47,18 +47,32 @@ export function registerActions(reload: () => Promise<void>) {
     });
   };
 
-  const undoDelete = async (id: string) => {
-    const answer = await api.restore(id);
+  /** What was deleted here and is not back, the last one last. */
+  const deleted: RegisterRow[] = [];
+
+  const bringBack = async (row: RegisterRow) => {
+    const answer = await api.restore(row.id);
     if (answer.kind !== "done") return sayWhyNot(answer);
+    const place = deleted.findIndex(({ id }) => id === row.id);
+    if (place >= 0) deleted.splice(place, 1);
+    notify.success(`The deal of ${row.customer || "no name"} is back.`);
     await reload();
   };
 
-  const remove = async ({ id, customer }: RegisterRow) => {
+  const bringBackLast = async () => {
+    const last = deleted.at(-1);
+    if (last) await bringBack(last);
+    else notify("Nothing was deleted on this page. Deleted deals are listed under the status Deleted.");
+  };
+
+  const remove = async (row: RegisterRow) => {
+    const { id, customer } = row;
     const answer = await api.remove(id);
     if (answer.kind !== "done") return sayWhyNot(answer);
+    deleted.push(row);
     await reload();
     notify(`The deal of ${customer || "no name"} was deleted.`, {
-      action: { label: "Undo", onClick: () => void undoDelete(id) },
+      action: { label: "Undo", onClick: () => void bringBack(row) },
     });
   };
 
@@ -73,5 +87,5 @@ export function registerActions(reload: () => Promise<void>) {
     await reload();
   };
 
-  return { newDeal, duplicate, remove, bringIn };
+  return { newDeal, duplicate, remove, bringBack, bringBackLast, bringIn };
 }

@@ -5,17 +5,23 @@ export const LAST_CHANGED: RegisterAsked = {
   search: "",
   status: null,
   planKind: null,
+  from: null,
+  to: null,
   sort: "changedAt",
   descending: true,
   page: 1,
 };
 
 /** What of the register is asked for as the end of an address, without what goes without saying. */
-export function registerQuery({ search, status, planKind, sort, descending, page }: RegisterAsked): string {
+export function registerQuery(asked: RegisterAsked): string {
+  const { search, status, planKind, from, to, deleted, sort, descending, page } = asked;
   const query = new URLSearchParams({
     ...(search.trim() && { search }),
     ...(status && { status }),
     ...(planKind && { plan: planKind }),
+    ...(from && { from }),
+    ...(to && { to }),
+    ...(deleted && { deleted: "yes" }),
     ...((sort !== LAST_CHANGED.sort || !descending) && {
       sort,
       order: descending ? "descending" : "ascending",

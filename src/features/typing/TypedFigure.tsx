@@ -16,24 +16,26 @@ type Props<Value> = {
   put: (value: Value) => void;
   className: string;
   placeholder?: string;
+  /** Where it is a date, and no figure. */
+  isDate?: boolean;
   /** Where it is no part of the deal, and the browser undoes it. */
   isOwnUndo?: boolean;
 };
 
 /** A figure outside a deal's own fields, changed where it stands; one that cannot be read says why beside it. */
 export function TypedFigure<Value>(props: Props<Value>) {
-  const { label, shown, value, notation, read, put, className, placeholder, isOwnUndo } = props;
+  const { label, shown, value, notation, read, put, className, placeholder, isDate, isOwnUndo } = props;
   const ownId = useId();
   const id = props.id ?? ownId;
   const { typed, sentence, text, type, leave, take } = useTyped({ shown, value, read, put });
-  const meant = sentence === undefined ? undefined : typedOtherWay(typed ?? "", notation);
+  const meant = sentence === undefined || isDate ? undefined : typedOtherWay(typed ?? "", notation);
   const otherWay = meant !== undefined && "value" in read(meant) ? meant : undefined;
   return (
     <>
       <input
         id={id}
-        className={`field text-right ${className}`}
-        inputMode="decimal"
+        className={`field ${isDate ? "" : "text-right"} ${className}`}
+        inputMode={isDate ? undefined : "decimal"}
         autoComplete="off"
         aria-label={label}
         placeholder={placeholder}
