@@ -1,11 +1,11 @@
 import type { ChargesWithPayments } from "../structure";
 
 /** A line of a loan's or a lease's table. */
-type PaidLine = { kind: string; payment: number };
+type PaidLine = { kind: string; payment: number; base?: number };
 
 /**
  * What falls with each line of a repayment table: with the first, the last or each payment on which something is paid.
- * Extra payments and a balloon bring nothing with them.
+ * Extra payments and a balloon bring nothing with them. The payments of a lease all do, even where they come to nothing.
  *
  * @param rows the table
  * @param charges what falls with payments, in minor units
@@ -16,7 +16,8 @@ export function chargeColumn(
   rows: readonly PaidLine[],
   { first, last, each }: ChargesWithPayments,
 ): number[] {
-  const isPaid = ({ kind, payment }: PaidLine) => payment > 0 && kind !== "extra" && kind !== "balloon";
+  const isPaid = ({ kind, payment, base }: PaidLine) =>
+    base === undefined ? payment > 0 && kind !== "extra" && kind !== "balloon" : kind !== "closing";
   const from = rows.findIndex(isPaid);
   const to = rows.findLastIndex(isPaid);
   return rows.map((row, index) =>

@@ -1,7 +1,13 @@
-import { type DayNumber, dayNumber, periodStepper } from "../calendar";
+import { type DayNumber, dayNumber, periodStepper, periodsPerYear } from "../calendar";
 import type { Summary } from "../quote";
 import { type Result, success } from "../result";
-import { annualPercentageRate, effectiveAnnualRate, type Transaction } from "../yield";
+import {
+  annualPercentageRate,
+  effectiveAnnualRate,
+  effectiveRateOfFlows,
+  type Transaction,
+  type YearFlow,
+} from "../yield";
 import { type CostOfCredit, costOfStream, scheduleOf } from "./cost-of-stream";
 
 /**
@@ -17,19 +23,32 @@ import { type CostOfCredit, costOfStream, scheduleOf } from "./cost-of-stream";
  */
 export function costOfCredit(quote: Summary): Result<CostOfCredit> {
   const cost = costOfStream(quote);
-  return cost ? success(cost) : ratesByDate(transactionOf(quote));
+  return cost ? success(cost) : ratesOf(quote);
 }
 
 /** Where periods are counted from without dates: a day that every month has, 365 days after the year before. */
 const SOME_START: DayNumber = dayNumber(2003, 1, 1);
 
 /** The general equations, amount by amount. */
-function ratesByDate(transaction: Transaction): Result<CostOfCredit> {
+function ratesOf(quote: Summary): Result<CostOfCredit> {
+  const transaction = transactionOf(quote);
   const apr = annualPercentageRate(transaction);
   if (!apr.ok) return apr;
-  const effective = effectiveAnnualRate(transaction);
+  const effective =
+    quote.startDate === null ? effectiveRateOfFlows(flowsOf(quote)) : effectiveAnnualRate(transaction);
   if (!effective.ok) return effective;
   return success({ apr: apr.value.percent, effectiveRate: effective.value });
+}
+
+/** The same as {@link transactionOf} in parts of a year, which each period without dates is one of. */
+function flowsOf(quote: Summary): YearFlow[] {
+  const { frequency, timing } = quote.filled.plan;
+  const perYear = periodsPerYear(frequency);
+  const payments = scheduleOf(quote).map(({ number, payment }) => ({
+    amount: -payment,
+    years: (timing === "advance" ? number - 1 : number) / perYear,
+  }));
+  return [{ amount: quote.amountFinanced, years: 0 }, ...payments.filter(({ amount }) => amount < 0)];
 }
 
 /**

@@ -1,12 +1,9 @@
-import { type DayNumber, dayNumber, periodStepper } from "../calendar";
+import { periodStepper, periodsPerYear } from "../calendar";
 import type { LeaseQuote } from "../plans/lease";
 import type { Result } from "../result";
 import { type Charge, chargesWithPayments, sumOfCharges } from "../structure";
-import { effectiveAnnualRate } from "../yield";
+import { effectiveAnnualRate, effectiveRateOfFlows } from "../yield";
 import { chargeColumn } from "./charge-column";
-
-/** Where periods are counted from without a date of signing. */
-const SOME_START: DayNumber = dayNumber(2003, 1, 1);
 
 /**
  * The effective yearly rate of a lease whose vehicle is bought at its end, as credit is compared in the European Union:
@@ -14,7 +11,7 @@ const SOME_START: DayNumber = dayNumber(2003, 1, 1);
  * costs of the credit; what is paid for it is each payment with such charges, then the residual and the fee for buying.
  * Taxes are left out on both sides, for a purchase bears them, too; so is the security deposit, which comes back.
  *
- * Directive 2008/48/EC, Annex I, by {@link effectiveAnnualRate}.
+ * Directive 2008/48/EC, Annex I, by {@link effectiveAnnualRate}; without a date of signing each period is its part of a year.
  *
  * @param quote an answered lease
  * @returns percent a year, or a failure where the amounts allow no rate
@@ -26,17 +23,22 @@ export function leaseEffectiveRate(quote: LeaseQuote): Result<number> {
   const isCost = ({ isFinanceCharge }: Charge) => isFinanceCharge;
   const charges = chargeColumn(schedule, chargesWithPayments(structure, { fees, extras }, isCost));
   const atEnd = residual + plan.purchaseFee;
-  const start = startDate ?? SOME_START;
-  const dateOf = periodStepper(plan.frequency, start);
   const payments = schedule
     .map(({ base, period }, index) => ({
-      date: dateOf(period),
+      period,
       amount: base + (charges[index] ?? 0) + (index === schedule.length - 1 ? atEnd : 0),
     }))
     .filter(({ amount }) => amount > 0);
+  const advance = cost - leaseCreditCosts(quote);
+  if (startDate === null) {
+    const perYear = periodsPerYear(plan.frequency);
+    const paid = payments.map(({ period, amount }) => ({ amount: -amount, years: period / perYear }));
+    return effectiveRateOfFlows([{ amount: advance, years: 0 }, ...paid]);
+  }
+  const dateOf = periodStepper(plan.frequency, startDate);
   return effectiveAnnualRate({
-    advances: [{ date: start, amount: cost - leaseCreditCosts(quote) }],
-    payments,
+    advances: [{ date: startDate, amount: advance }],
+    payments: payments.map(({ period, amount }) => ({ date: dateOf(period), amount })),
   });
 }
 

@@ -6,6 +6,7 @@ import {
   coveredText,
   isDownFromDue,
   NO_PLAN,
+  NOTHING_PAID,
   needsPlan,
   percentProblem,
   prepaidCharges,
@@ -48,12 +49,12 @@ export function lend(deal: Deal, terms: Terms): Result<Lent> {
   const reckoned = settle(structure, costs);
   const { loanAmount } = reckoned;
   if (loanAmount <= 0) return nothingToFinance(structure, reckoned, terms.decimals);
-  const atSigning = isDownFromDue(structure.down) ? costs.paidAtSigning(loanAmount) : 0;
+  const atSigning = isDownFromDue(structure.down) ? costs.paidAtSigning(loanAmount) : NOTHING_PAID;
   const chargeAtSigning = plan.prepaidCharge ?? 0;
   const prepaid = chargeAtSigning + prepaidCharges(structure, reckoned);
   const money = (minor: number) => groupedAmount(minor, terms.decimals);
   const wrong =
-    settledProblem(structure, reckoned, atSigning + chargeAtSigning, money) ??
+    settledProblem(structure, reckoned, atSigning, chargeAtSigning, money) ??
     nothingPaidOut(loanAmount, chargeAtSigning, prepaid, money);
   if (wrong) return { ok: false, failure: wrong };
   const loan = loanOf(plan, terms, reckoned.price, loanAmount);

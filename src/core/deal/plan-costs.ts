@@ -1,21 +1,43 @@
-import { isFault, type Loan, loanOf, mostRounding, paidAtStart, repay, type Terms } from "../plans/loan";
-import type { PlanCosts } from "../structure";
+import {
+  balloonOf,
+  isFault,
+  type Loan,
+  loanOf,
+  mostRounding,
+  paidAtStart,
+  repay,
+  type Terms,
+} from "../plans/loan";
+import { NOTHING_PAID, type PlanCosts } from "../structure";
 import type { Deal } from "./deal";
 
-/** What loans by a deal's plan cost. A loan that cannot be repaid so costs nothing here: it is refused when it is priced. */
+/**
+ * What loans by a deal's plan cost. One that cannot be repaid so costs what was agreed, or nothing: it is refused when it
+ * is priced. Agreed payments and a balloon cost the same whatever is lent, but for the last of them.
+ */
 export function planCosts({ structure, plan }: Deal, terms: Terms): PlanCosts {
-  const costs = (of: (loan: Loan) => number) => (loanAmount: number) => {
-    if (loanAmount <= 0) return 0;
-    const loan = loanOf(plan, terms, structure.price ?? 0, loanAmount);
-    return loan.ok ? of(loan.value) : 0;
-  };
+  const agreed = agreedPayments(plan, structure.price ?? 0);
+  const costs =
+    <Cost>(of: (loan: Loan) => Cost, nothing: Cost) =>
+    (loanAmount: number): Cost => {
+      if (loanAmount <= 0) return nothing;
+      const loan = loanOf(plan, terms, structure.price ?? 0, loanAmount);
+      return loan.ok ? of(loan.value) : nothing;
+    };
   return {
     totalOfPayments: costs(loan => {
       const repayment = repay(loan);
-      return isFault(repayment) ? 0 : repayment.totalOfPayments;
-    }),
-    paidAtSigning: costs(paidAtStart),
+      return isFault(repayment) ? agreed : repayment.totalOfPayments;
+    }, agreed),
+    paidAtSigning: costs(paidAtStart, NOTHING_PAID),
     chargeAtSigning: plan.prepaidCharge ?? 0,
     wobble: mostRounding(terms),
   };
+}
+
+/** Everything that was agreed to be paid, in minor units; 0 where the payment follows from the loan. */
+function agreedPayments(plan: Deal["plan"], fullPrice: number): number {
+  const balloon = balloonOf(plan, fullPrice);
+  if (plan.payment === null || plan.payments === null || !balloon.ok) return 0;
+  return plan.payment * plan.payments + balloon.value;
 }

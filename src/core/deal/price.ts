@@ -1,6 +1,12 @@
 import { explainFault, isFault, type PaymentRow, type Repayment, repay, type Terms } from "../plans/loan";
 import { type Result, success } from "../result";
-import { chargesWithPayments, dueBesidesDown, ownCostOf, totalWithPayments } from "../structure";
+import {
+  chargesWithPayments,
+  dueBesidesDown,
+  NOTHING_PAID,
+  ownCostOf,
+  totalWithPayments,
+} from "../structure";
 import type { Deal } from "./deal";
 import { type Lent, lend } from "./lend";
 
@@ -38,7 +44,7 @@ export function price(deal: Deal, terms: Terms, rows?: PaymentRow[]): Result<Pri
     chargesWithPayments(structure, reckoned, ({ isFinanceCharge }) => isFinanceCharge),
     paid,
   );
-  const atSigning = chargeAtSigning + dueBesidesDown(structure, reckoned, 0);
+  const atSigning = chargeAtSigning + dueBesidesDown(structure, reckoned, NOTHING_PAID);
   return success({
     structure,
     reckoned,

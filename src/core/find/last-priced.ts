@@ -3,12 +3,15 @@ import { lastWhole } from "../solve";
 /**
  * The last number that can be priced and is on the right side. Numbers that cannot be for too little to repay mostly
  * lie before all others; where they lie between them, or numbers on the right side do, those before are looked at too.
+ *
+ * @param isCheapestLast whether the last numbers take the least work, and are looked at first
  */
 export function lastPriced(
   difference: (whole: number) => number,
   from: number,
   to: number,
   guess: number,
+  isCheapestLast = false,
 ): number {
   const tooLittle = new Set<number>();
   const noted = (whole: number) => {
@@ -19,7 +22,9 @@ export function lastPriced(
   const first = lastWhole(noted, from, to, guess);
   if (first >= from && !tooLittle.has(first)) return first;
   const at = priced(difference);
-  const start = [...samples(from, to), cheapest(difference, from, to)].find(whole => at(whole) <= 0);
+  const tried = isCheapestLast ? samples(from, to).reverse() : samples(from, to);
+  const start =
+    tried.find(whole => at(whole) <= 0) ?? [cheapest(difference, from, to)].find(whole => at(whole) <= 0);
   return start === undefined ? from - 1 : Math.max(lastWhole(at, start, to, start), start);
 }
 

@@ -2,7 +2,7 @@ import { type Deal, price, withoutPayment } from "../deal";
 import { NO_RATE, periodInterest } from "../interest";
 import { MOST_PAYMENTS, MOST_ROWS_TRIED, wholeText } from "../limits";
 import { groupedAmount } from "../money";
-import { readTerms } from "../plans/loan";
+import { readTerms, regularPayment } from "../plans/loan";
 import { type Failure, failure, type Result } from "../result";
 import { settle } from "../structure";
 import type { Finder } from "./finders";
@@ -23,7 +23,7 @@ export function notDepending(finder: Finder, known: MeasureName | null): Result<
 }
 
 /** Why a search has no answer. */
-export const noAnswer = { tooSmall, beyond, unbounded, tooMuchWork };
+export const noAnswer = { tooSmall, beyond, neverEnds: endsNever, unbounded, tooMuchWork };
 
 function tooSmall(known: MeasureName, asked: number, decimals: number): Result<never> {
   const { figure, name, text } = MEASURES[known];
@@ -49,9 +49,10 @@ function beyond(finder: Finder, known: MeasureName, deal: Deal, trial: Trial, be
   if (problem) return { ok: false, failure: problem };
   const nearest: Failure["nearest"] = known === "payment" ? { figure: "payment", minor: reached } : undefined;
   if (known === "payment") {
-    const why = { price: carried, payments: neverEnds }[finder.figure as string];
-    const sentence = why?.(deal, finder, asked, reached, decimals);
+    const sentence = finder.figure === "price" ? carried(deal, asked, reached, decimals) : undefined;
     if (sentence) return failure(figure, sentence, nearest);
+    const never = finder.figure === "payments" ? endsNever(deal, finder, asked, decimals) : undefined;
+    if (never) return never;
   }
   const least = known === "endDate" ? "earliest" : "smallest";
   return failure(
@@ -62,13 +63,7 @@ function beyond(finder: Finder, known: MeasureName, deal: Deal, trial: Trial, be
 }
 
 /** What is owed on the trade-in has to be financed at any price. */
-function carried(
-  { structure }: Deal,
-  _: Finder,
-  asked: number,
-  reached: number,
-  decimals: number,
-): string | undefined {
+function carried({ structure }: Deal, asked: number, reached: number, decimals: number): string | undefined {
   const amount = settle({ ...structure, price: 0 }).loanAmount;
   if (amount <= 0) return undefined;
   const [askedText, reachedText, amountText] = [asked, reached, amount].map(minor =>
@@ -89,27 +84,24 @@ function addedWords({ tradeIns, taxes = [], fees = [], extras = [] }: Deal["stru
 }
 
 /** A payment below the first interest repays nothing. */
-function neverEnds(
-  deal: Deal,
-  finder: Finder,
-  asked: number,
-  reached: number,
-  decimals: number,
-): string | undefined {
+function endsNever(deal: Deal, finder: Finder, asked: number, decimals: number): Result<never> | undefined {
   const longest = finder.fill(withoutPayment(deal), MOST_PAYMENTS);
   const terms = readTerms(longest);
   const priced = terms.ok ? price(longest, terms.value) : terms;
   if (!priced.ok) return undefined;
   const { amount, draft } = priced.value.loan;
+  const reached = regularPayment(priced.value.loan);
   const rate = draft.runs.at(-1)?.rate ?? NO_RATE;
   const interest = periodInterest(amount, rate);
   if (asked > interest) return undefined;
   const [askedText, interestText, reachedText] = [asked, interest, reached].map(minor =>
     groupedAmount(minor, decimals),
   );
-  return (
+  return failure(
+    MEASURES.payment.figure,
     `A payment of ${askedText} does not cover the first interest of ${interestText}, so that the loan never ends. ` +
-    `The smallest payment that works is ${reachedText}, over ${wholeText(MOST_PAYMENTS)} payments.`
+      `The smallest payment that works is ${reachedText}, over ${wholeText(MOST_PAYMENTS)} payments.`,
+    { figure: "payment", minor: reached },
   );
 }
 

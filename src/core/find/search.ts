@@ -1,7 +1,8 @@
 import { type Deal, type FoundFigure, type KnownFigure, knownFigure, type Priced } from "../deal";
 import { MOST_ROWS_TRIED } from "../limits";
 import { failure, type Result, success } from "../result";
-import { roundest, type WithinBudget, withinBudget } from "../solve";
+import { lastNearby, roundest, type WithinBudget, withinBudget } from "../solve";
+import { chargesOf, isReckonedFromLoan, needsPlan, type Structure } from "../structure";
 import { FINDERS, type Finder, RATE_DECIMALS } from "./finders";
 import { firstGuess } from "./guess";
 import { lastOverPayments } from "./last-over-payments";
@@ -35,16 +36,15 @@ export function search(deal: Deal): Result<Searched> {
   const asked = MEASURES[known].asked(deal);
   if (asked <= 0) return noAnswer.tooSmall(known, asked, decimals);
 
+  const never =
+    known === "payment" && figure === "payments" ? seenToEndNever(deal, asked, decimals) : undefined;
+  if (never) return never;
   const guess = firstGuess(figure, known, deal, trial.value.terms);
   const range = { rises, low, high, asked, guess };
   const budget = withinBudget(measure, trial.value.rows, MOST_ROWS_TRIED);
-  const { last, isSure } = lastOnTheRightSide(known, trial.value, budget, range);
-  if (rises ? last < low : last > high) {
-    const best = bestOf(budget.at, range);
-    return budget.isSpent()
-      ? noAnswer.tooMuchWork(finder, known)
-      : noAnswer.beyond(finder, known, deal, trial.value, best);
-  }
+  const { last, isSure } = lastOnTheRightSide(known, finder, deal.structure, trial.value, budget, range);
+  const isBeyond = rises ? last < low : last > high;
+  if (isBeyond) return noneOnTheRightSide(finder, known, deal, trial.value, budget, range);
   if (rises && last === high) return noAnswer.unbounded(finder, known, asked, trial.value, high);
   const whole = figure === "yearlyRate" ? roundest(last, RATE_DECIMALS, measure) : last;
   const { from: _from, ...given } = finder.fill(deal, whole);
@@ -58,6 +58,15 @@ export function search(deal: Deal): Result<Searched> {
       return leastIsEnough ? noneNeeded(finder, known, asked, decimals, answered) : undefined;
     },
   });
+}
+
+/** Said at once where the search would take many tables for each number of payments that it tries. */
+function seenToEndNever(deal: Deal, asked: number, decimals: number): Result<never> | undefined {
+  const { balloon, steps, interestOnly, deferred } = deal.plan;
+  const isLevel = !balloon && !steps && !interestOnly && !deferred;
+  return isLevel && needsPlan(deal.structure)
+    ? noAnswer.neverEnds(deal, FINDERS.payments, asked, decimals)
+    : undefined;
 }
 
 /** A figure that a deal already says, or that changes nothing in it. */
@@ -78,16 +87,23 @@ type Range = { rises: boolean; low: number; high: number; asked: number; guess: 
  */
 function lastOnTheRightSide(
   known: MeasureName,
+  finder: Finder,
+  structure: Structure,
   { solved, terms }: Trial,
   { at, isSpent }: WithinBudget,
   range: Range,
 ): { last: number; isSure: boolean } {
   const { sign, from, to } = risingRange(range);
+  // The fewest payments make the shortest tables.
+  const isTerm = finder.figure === "payments" && sign < 0;
   const difference = (whole: number) => at(sign * whole) - range.asked;
-  const first = lastPriced(difference, from, to, sign * range.guess);
+  const first = lastPriced(difference, from, to, sign * range.guess, isTerm);
   const isCost = known === "totalCost" || known === "financeCharge";
-  if (first < from || first >= to || terms === null || !isCost)
-    return { last: sign * first, isSure: !isSpent() };
+  if (first < from || first >= to) return { last: sign * first, isSure: !isSpent() };
+  if (terms === null || !isCost) {
+    const last = isInOrder(structure) ? first : lastNearby(whole => isRight(difference(whole)), first, to);
+    return { last: sign * last, isSure: !isSpent() };
+  }
   const { last, isSure } = lastOverPayments(
     first,
     to,
@@ -98,9 +114,30 @@ function lastOnTheRightSide(
   return { last: sign * last, isSure: isSure && !isSpent() };
 }
 
+/** What cannot be priced is not right, even for too little to repay. */
+const isRight = (difference: number) => difference <= 0 && difference !== Number.NEGATIVE_INFINITY;
+
+/** Whether what a structure comes to rises cent by cent with its lines: percents of the loan round up and down again. */
+const isInOrder = (structure: Structure) =>
+  !needsPlan(structure) && !chargesOf(structure).some(isReckonedFromLoan);
+
 /** What falls is searched from its far end, so that the search always meets a rising difference. */
 function risingRange({ rises, low, high }: Range): { sign: 1 | -1; from: number; to: number } {
   return rises ? { sign: 1, from: low, to: high } : { sign: -1, from: -high, to: -low };
+}
+
+function noneOnTheRightSide(
+  finder: Finder,
+  known: MeasureName,
+  deal: Deal,
+  trial: Trial,
+  budget: WithinBudget,
+  range: Range,
+): Result<never> {
+  const best = bestOf(budget.at, range);
+  return budget.isSpent()
+    ? noAnswer.tooMuchWork(finder, known)
+    : noAnswer.beyond(finder, known, deal, trial, best);
 }
 
 /** The number at which the known figure is the smallest that it can be. */

@@ -1,13 +1,15 @@
 import { isoDate, wholePeriodsUntil } from "../calendar";
-import type { Deal } from "../deal";
+import { type Deal, missingFigures, price, withoutPayment } from "../deal";
 import { parseDecimal } from "../interest";
 import { MOST_PAYMENTS } from "../limits";
-import { calendarOf } from "../plans/loan";
+import { calendarOf, readTerms } from "../plans/loan";
 import { failure, type Result, success } from "../result";
+import { lastWhole } from "../solve";
 
 /**
- * The deal with the number of payments that its end date gives: as many as fall on or before it. An extra
- * is found from the end date itself.
+ * The deal with the number of payments that its end date gives: as many as fall on or before it, and with extra money,
+ * which ends the loan before its last payment date, the most with which it ends by then. An extra is found from the end
+ * date itself.
  */
 export function termFromEndDate(deal: Deal): Result<Deal> {
   const { from, find, plan } = deal;
@@ -27,9 +29,21 @@ export function termFromEndDate(deal: Deal): Result<Deal> {
     );
   }
   const { from: _from, ...given } = deal;
-  return success({
+  const over = (payments: number): Deal => ({
     ...given,
-    plan: { ...plan, payments: after + 1 },
+    plan: { ...plan, payments },
     find: find === "payments" ? "payment" : find,
   });
+  const byDates = after + 1;
+  if (!plan.extra || over(byDates).find !== "payment") return success(over(byDates));
+  const most = lastWhole(payments => endOf(over(payments)) - from.value, byDates, MOST_PAYMENTS, byDates);
+  return success(over(Math.max(most, byDates)));
+}
+
+/** The day on which a deal ends that asks for its payment; beyond every day where it has no answer. */
+function endOf(deal: Deal): number {
+  const asked = withoutPayment(deal);
+  const terms = readTerms(asked);
+  const priced = terms.ok && missingFigures(asked) === undefined ? price(asked, terms.value) : null;
+  return priced?.ok ? (priced.value.repayment.finalDate ?? 0) : Number.POSITIVE_INFINITY;
 }

@@ -1,4 +1,5 @@
 export { type Bracket, rateBracket } from "./bracket";
+export { lastNearby } from "./last-nearby";
 export { lastWhole } from "./last-whole";
 export { leastFixedPoint } from "./least-fixed-point";
 export { bracketedRoot, type Sloped } from "./root";

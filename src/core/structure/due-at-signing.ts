@@ -12,17 +12,30 @@ export type DueItem = {
 /** Everything that is paid at signing, and its sum. */
 export type DueAtSigning = { items: readonly DueItem[]; total: number };
 
+/** What of a plan's payments is paid on the day of signing, in minor units. */
+export type PaidThatDay = {
+  /** The first payment; null where it does not fall on that day. */
+  first: number | null;
+  /** Whether the first payment is the only one, and so the last. */
+  isOnly: boolean;
+  /** Extra payments of that day. */
+  extra: number;
+};
+
+/** No payment falls on the day of signing. */
+export const NOTHING_PAID: PaidThatDay = { first: null, isOnly: false, extra: 0 };
+
 /**
  * What of a structure is paid at signing: the cash down, then what is not financed, then payments of that day with what
  * falls with them.
  *
  * @param structure as given
  * @param reckoned what its lines come to
- * @param payments what of the payments falls on that day, in minor units
+ * @param paid what of the payments falls on that day; what falls with the first payment is due then only with it
  * @returns what comes to something, in the order of the lines
- * @example dueItems(structure, settle(structure), 0) // [{ figure: "down", name: "cash down", amount: 300000 }]
+ * @example dueItems(structure, settle(structure), NOTHING_PAID) // [{ figure: "down", name: "cash down", amount: 300000 }]
  */
-export function dueItems(structure: Structure, reckoned: Reckoned, payments: number): DueItem[] {
+export function dueItems(structure: Structure, reckoned: Reckoned, paid: PaidThatDay): DueItem[] {
   const { down, fees, extras, taxes } = reckoned;
   const items: DueItem[] = [];
   const take = (figure: DueItem["figure"], name: string, amount: number) => {
@@ -34,10 +47,12 @@ export function dueItems(structure: Structure, reckoned: Reckoned, payments: num
       if (!isFinanced) take("tax", name, taxes[index]?.amount ?? 0);
   eachCharge(structure.fees, fees, isAtSigning, (name, amount) => take("fee", name, amount));
   eachCharge(structure.extras, extras, isAtSigning, (name, amount) => take("extra", name, amount));
-  if (payments === 0) return items;
-  take("payment", "first payment", payments);
-  eachCharge(structure.fees, fees, isWithFirst, (name, amount) => take("payment", name, amount));
-  eachCharge(structure.extras, extras, isWithFirst, (name, amount) => take("payment", name, amount));
+  take("payment", "extra payment", paid.extra);
+  if (paid.first === null) return items;
+  take("payment", "first payment", paid.first);
+  const isThen = paid.isOnly ? isWithAny : isWithFirst;
+  eachCharge(structure.fees, fees, isThen, (name, amount) => take("payment", name, amount));
+  eachCharge(structure.extras, extras, isThen, (name, amount) => take("payment", name, amount));
   return items;
 }
 
@@ -45,13 +60,14 @@ const NO_TAXES: readonly Tax[] = [];
 const isAtSigning = ({ paid }: Charge) => paid === "atSigning";
 const isWithFirst = ({ paid }: Charge) => paid === "withFirstPayment" || paid === "withEachPayment";
 
+const isWithAny = (charge: Charge) => isWithFirst(charge) || charge.paid === "withLastPayment";
+
 /** What is due at signing besides the cash down, with payments of that day, in minor units. */
-export function dueBesidesDown(structure: Structure, reckoned: Reckoned, payments: number): number {
+export function dueBesidesDown(structure: Structure, reckoned: Reckoned, paid: PaidThatDay): number {
   if (structure.fees === undefined && structure.extras === undefined && structure.taxes === undefined)
-    return payments;
+    return (paid.first ?? 0) + paid.extra;
   let sum = 0;
-  for (const { figure, amount } of dueItems(structure, reckoned, payments))
-    if (figure !== "down") sum += amount;
+  for (const { figure, amount } of dueItems(structure, reckoned, paid)) if (figure !== "down") sum += amount;
   return sum;
 }
 

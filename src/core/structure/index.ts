@@ -1,5 +1,13 @@
 export { cashDown, isDownFromDue } from "./cash-down";
-export { chargeAmounts, chargesOf, eachCharge, fallsWithPayments, sumOfCharges } from "./charges";
+export {
+  chargeAmounts,
+  chargesOf,
+  eachCharge,
+  fallsWithPayments,
+  isReckonedFromLoan,
+  sumOfCharges,
+  totalOf,
+} from "./charges";
 export {
   type ChargesWithPayments,
   chargesWithPayments,
@@ -7,6 +15,8 @@ export {
   type DueItem,
   dueBesidesDown,
   dueItems,
+  NOTHING_PAID,
+  type PaidThatDay,
   totalWithPayments,
 } from "./due-at-signing";
 export { ownCostOf, type StructureFigure } from "./lines";

@@ -2,7 +2,7 @@ import { parseDecimal } from "../interest";
 import type { Failure } from "../result";
 import { isDownFromDue } from "./cash-down";
 import { chargesOf } from "./charges";
-import { dueBesidesDown } from "./due-at-signing";
+import { dueBesidesDown, type PaidThatDay } from "./due-at-signing";
 import { cashReceived } from "./paid-out";
 import type { Reckoned } from "./reckon";
 import type { Structure } from "./structure";
@@ -42,13 +42,15 @@ export function percentProblem(structure: Structure): Failure | undefined {
  * Why what a structure comes to cannot be; undefined where it can.
  *
  * @param reckoned what its lines come to
- * @param paymentsAtSigning what of the payments falls due at signing, in minor units
+ * @param paid what of the payments falls due at signing
+ * @param chargeAtSigning what the plan asks for at signing besides payments, in minor units
  * @param money writes minor units
  */
 export function settledProblem(
   structure: Structure,
   reckoned: Reckoned,
-  paymentsAtSigning: number,
+  paid: PaidThatDay,
+  chargeAtSigning: number,
   money: (minor: number) => string,
 ): Failure | undefined {
   const { down, personal } = structure;
@@ -60,7 +62,7 @@ export function settledProblem(
     };
   }
   if (isDownFromDue(down)) {
-    const others = dueBesidesDown(structure, reckoned, paymentsAtSigning);
+    const others = chargeAtSigning + dueBesidesDown(structure, reckoned, paid);
     if (others > down.dueAtSigning) {
       return {
         figure: "dueAtSigning",

@@ -1,8 +1,8 @@
 import { readPercent } from "../interest";
-import { lastWhole, leastFixedPoint } from "../solve";
+import { lastNearby, lastWhole, leastFixedPoint } from "../solve";
 import { isDownFromDue } from "./cash-down";
 import { type Assumed, chargesOf, isReckonedFromLoan } from "./charges";
-import { dueBesidesDown } from "./due-at-signing";
+import { dueBesidesDown, NOTHING_PAID, type PaidThatDay } from "./due-at-signing";
 import { NO_LOAN, type Reckoned, reckon } from "./reckon";
 import type { Structure } from "./structure";
 
@@ -10,7 +10,7 @@ import type { Structure } from "./structure";
 export type PlanCosts = {
   totalOfPayments: (loanAmount: number) => number;
   /** What of the payments falls due at signing. */
-  paidAtSigning: (loanAmount: number) => number;
+  paidAtSigning: (loanAmount: number) => PaidThatDay;
   /** What the plan asks for at signing besides payments, in minor units. */
   chargeAtSigning: number;
   /** How far rounding can move a total of payments, in minor units. */
@@ -20,7 +20,7 @@ export type PlanCosts = {
 /** The plan of a structure that nothing is reckoned from, or that is not known yet. */
 export const NO_PLAN: PlanCosts = {
   totalOfPayments: () => 0,
-  paidAtSigning: () => 0,
+  paidAtSigning: () => NOTHING_PAID,
   chargeAtSigning: 0,
   wobble: 0,
 };
@@ -91,6 +91,8 @@ function windowOf(structure: Structure, wobble: number, slope: number): number {
 }
 
 const MOST_JUMPS = 16;
+/** How far roundings of a percent of all payments can put cash out of order. */
+const CENTS_OUT_OF_ORDER = 8;
 
 /**
  * The structure with the largest cash down with which no more is due at signing than is given; with none, and more due,
@@ -106,13 +108,17 @@ function settleFromDue(structure: Structure, due: number, plan: PlanCosts): Reck
   };
   const over = (amount: number) => amount + besides(amount) - due;
   let held = lastWhole(over, 0, due, due - besides(0));
-  // A payment at signing that is rounded to a step falls by it as the cash rises, and more cash fits again.
-  const hasPayment = held >= 0 && plan.paidAtSigning(withCash(held).loanAmount) > 0;
-  for (let jump = 0; jump < MOST_JUMPS && hasPayment; jump++) {
+  if (held < 0) return withCash(0);
+  // What follows from a payment that is rounded to a step falls by it as the cash rises, and more cash fits again.
+  const paid = plan.paidAtSigning(withCash(held).loanAmount);
+  const isFromTotal = chargesOf(structure).some(isFromTotalOfPayments);
+  const hasSteps = isFromTotal || (paid.first ?? 0) + paid.extra > 0;
+  for (let jump = 0; jump < MOST_JUMPS && hasSteps; jump++) {
     const same = besides(held + 1);
     const next = 1 + lastWhole(amount => same - besides(amount), held + 1, due, held + 2);
     if (next > due || over(next) > 0) break;
     held = lastWhole(over, next, due, next);
   }
-  return withCash(Math.max(held, 0));
+  const last = isFromTotal ? lastNearby(amount => over(amount) <= 0, held, due, CENTS_OUT_OF_ORDER) : held;
+  return withCash(last);
 }

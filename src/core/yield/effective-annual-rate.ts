@@ -35,7 +35,19 @@ export function effectiveAnnualRate(transaction: Transaction): Result<number> {
     const yearsTo = yearsFrom(start, series);
     return series.map(({ date, amount }) => ({ amount: sign * amount, years: yearsTo(date) }));
   };
-  const rate = yearlyRateOfFlows([...timed(advances, 1), ...timed(payments, -1)]);
+  return effectiveRateOfFlows([...timed(advances, 1), ...timed(payments, -1)]);
+}
+
+/**
+ * The same for money whose times are known in years: without dates, each period is its part of a year.
+ *
+ * @param flows minor units
+ * @returns percent a year; a failure where the amounts or their times allow no rate
+ * @example effectiveRateOfFlows([{ amount: 1000, years: 0 }, { amount: -1100, years: 1 }]).value.toFixed(2) // "10.00"
+ */
+export function effectiveRateOfFlows(flows: readonly YearFlow[]): Result<number> {
+  const isAtOnce = flows.every(({ years }) => years === flows[0]?.years);
+  const rate = isAtOnce ? undefined : yearlyRateOfFlows(flows);
   return rate === undefined
     ? failure("effectiveRate", "No rate makes these payments worth these advances; look at their dates.")
     : success(rate * 100);

@@ -1,6 +1,7 @@
 export { type AnnualPercentageRate, annualPercentageRate } from "./annual-percentage-rate";
 export {
   effectiveAnnualRate,
+  effectiveRateOfFlows,
   type YearFlow,
   yearlyRateOfFlows,
 } from "./effective-annual-rate";

@@ -1,6 +1,7 @@
 import { periodsPerYear } from "../../calendar";
 import { roundFraction } from "../../money";
 import { failure, type Result, success } from "../../result";
+import type { LeasePlan } from "./lease";
 import type { LeaseQuote } from "./lease-quote";
 import { purchaseTax } from "./lease-taxes";
 
@@ -31,11 +32,8 @@ export function endLeaseEarly(quote: LeaseQuote, after: number, value = 0): Resu
   const { schedule, filled } = quote;
   const row = schedule.findLast(({ number, kind }) => number === after && kind !== "closing");
   const last = schedule.filter(({ kind }) => kind !== "closing").length;
-  if (!row)
-    return failure(
-      "payments",
-      `The lease has ${last} payments; it can end early after 1 to ${last} of them.`,
-    );
+  const atSigning = schedule.filter(({ kind }) => kind === "atSigning").length;
+  if (!row || after < atSigning) return failure("payments", whenItCanEnd(filled.plan, atSigning, last));
   const { earlyFee, purchaseFee, taxes } = filled.plan;
   const price = row.balance + purchaseFee;
   return success({
@@ -45,6 +43,15 @@ export function endLeaseEarly(quote: LeaseQuote, after: number, value = 0): Resu
     costToBuy: price + purchaseTax(taxes, price),
     costToReturn: row.balance + earlyFee - value,
   });
+}
+
+/** Payments at signing were made before it could end. */
+function whenItCanEnd({ payments, inAdvance }: LeasePlan, atSigning: number, last: number): string {
+  if (inAdvance === payments)
+    return "The lease is paid at once; it can end early after that payment, number 1.";
+  const first = Math.max(atSigning, 1);
+  const made = first > 1 ? `, ${first} of them at signing` : "";
+  return `The lease has ${last} payments${made}; it can end early after ${first} to ${last} of them.`;
 }
 
 /**

@@ -1,5 +1,5 @@
 import { percentOf, readPercent } from "../../interest";
-import { lastWhole } from "../../solve";
+import { lastNearby, lastWhole } from "../../solve";
 import {
   type Charge,
   cashDown,
@@ -8,12 +8,13 @@ import {
   isDownFromDue,
   type Structure,
   sumOfCharges,
+  totalOf,
 } from "../../structure";
 import { basePayment } from "./base-payment";
 import type { Capitalized } from "./capitalized";
 import type { Lease, LeasePlan } from "./lease";
 import { dueBesidesCash } from "./lease-due";
-import { onceTaxes, paymentTax } from "./lease-taxes";
+import { linesTax, onceTaxes, paymentTax } from "./lease-taxes";
 import type { LeaseTerms } from "./terms";
 
 const STEPS_TO_SETTLE = 5_000;
@@ -63,12 +64,13 @@ function reckon(lease: Lease, terms: LeaseTerms, assumed: number, givenCash: num
   const { acquisitionFee } = plan;
   const capitalised = sumOfCharges(structure, { fees, extras }, isCapitalised);
   const acquired = acquisitionFee?.isFinanced ? acquisitionFee.amount : 0;
-  const cash = givenCash ?? cashDown(structure.down, price, price + capitalised + acquired);
+  const lines = { price, fees, extras, acquisition: acquisitionFee?.isTaxable ? acquisitionFee.amount : 0 };
+  const total = () =>
+    totalOf(structure, { price, fees, extras, taxTotal: linesTax(plan.taxes, structure, lines) }) +
+    (acquisitionFee?.amount ?? 0);
+  const cash = givenCash ?? cashDown(structure.down, price, isOfTotal(structure) ? total() : price);
   const taxes = onceTaxes(plan.taxes, structure, {
-    price,
-    fees,
-    extras,
-    acquisition: acquisitionFee?.isTaxable ? acquisitionFee.amount : 0,
+    ...lines,
     cash,
     rebates,
     equity: Math.max(equity, 0),
@@ -102,6 +104,7 @@ function reckon(lease: Lease, terms: LeaseTerms, assumed: number, givenCash: num
   };
 }
 
+const isOfTotal = ({ down }: Structure) => down !== null && "percent" in down && down.of === "total";
 const isCapitalised = ({ paid }: Charge) => paid === "financed";
 
 /** The residual in minor units; a percent is rounded half up. */
@@ -126,14 +129,36 @@ function securityOf({ securityDeposit }: LeasePlan, payment: number): number {
 }
 
 const MOST_JUMPS = 16;
+/** How far roundings of taxes, fees and a deposit can put cash out of order. */
+const CENTS_OUT_OF_ORDER = 16;
 const PROBE = 100_000;
 
-/** The lease with the largest cash with which no more is due at signing than is given; below zero, it is capitalised. */
+/**
+ * Whether less is due at signing where more cash is paid: the payments of that day, with their taxes, then fall by more
+ * than the cash that is added.
+ */
+export function dueFallsWithCash(lease: Lease, terms: LeaseTerms): boolean {
+  if (terms.atSigning === 0) return false;
+  const none = settled(lease, terms, 0);
+  const some = Math.round(none.cost / 4);
+  if (!(some > 0 && Number.isFinite(some))) return false;
+  const besides = (found: Capitalized) => dueBesidesCash(lease, terms, found);
+  return some + besides(settled(lease, terms, some)) < besides(none);
+}
+
+/**
+ * The lease with the largest cash with which no more is due at signing than is given; below zero, it is capitalised. Where
+ * more cash leaves less due, the smallest.
+ */
 function fromDueAtSigning(lease: Lease, terms: LeaseTerms, due: number): Capitalized {
   const withCash = (cash: number) => settled(lease, terms, cash);
   const besides = (cash: number) => dueBesidesCash(lease, terms, withCash(cash));
   const over = (cash: number) => cash + besides(cash) - due;
   const none = withCash(0);
+  if (none.cost !== Number.POSITIVE_INFINITY && dueFallsWithCash(lease, terms)) {
+    const least = -lastWhole(cash => over(-cash), -due, 0, over(0));
+    return over(least) <= 0 ? withCash(least) : { ...none, cost: Number.POSITIVE_INFINITY };
+  }
   // What is capitalised raises the payments at signing that it is to pay for.
   const low = -MOST_TIMES * (Math.abs(none.cost) + 100);
   if (none.cost === Number.POSITIVE_INFINITY) return none;
@@ -149,5 +174,5 @@ function fromDueAtSigning(lease: Lease, terms: LeaseTerms, due: number): Capital
     if (next > due || over(next) > 0) break;
     held = lastWhole(over, next, due, next);
   }
-  return withCash(held);
+  return withCash(lastNearby(cash => over(cash) <= 0, held, due, CENTS_OUT_OF_ORDER));
 }

@@ -1,6 +1,8 @@
 import { groupedAmount, readCurrency } from "../../money";
 import { failure, type Result, success } from "../../result";
+import { isDownFromDue } from "../../structure";
 import { paymentParts } from "./base-payment";
+import { dueFallsWithCash } from "./capitalize";
 import type { Capitalized } from "./capitalized";
 import { findLease } from "./find-lease";
 import { bearsRent, implicitRate } from "./implicit-rate";
@@ -133,7 +135,7 @@ function quoteOf(lease: Lease, filled: Lease, priced: PricedLease, decimals: num
     startDate: plan.signed,
     firstDate: terms.dateOf(terms.atSigning > 0 ? 0 : 1),
     finalDate: terms.dateOf(terms.residualAt),
-    note: cash < 0 ? capitalisedNote(-cash, decimals) : undefined,
+    note: noteOf(lease, terms, found, decimals),
   });
 }
 
@@ -144,6 +146,22 @@ function allowanceOf(lease: Lease, filled: Lease): number {
 }
 
 const FACTOR_SCALE = 10 ** 8;
+
+/** What is said of cash that follows from what is due at signing. */
+function noteOf(
+  lease: Lease,
+  terms: LeaseTerms,
+  { cash }: Capitalized,
+  decimals: number,
+): string | undefined {
+  if (cash < 0) return capitalisedNote(-cash, decimals);
+  const isFromDue = lease.find === "down" && lease.from?.figure === "dueAtSigning";
+  const isSmallest =
+    (isFromDue || isDownFromDue(lease.structure.down)) && dueFallsWithCash(lease, terms) && cash > 0;
+  return isSmallest
+    ? `More cash down leaves less due at signing here: ${groupedAmount(cash, decimals)} is the smallest with which no more is due.`
+    : undefined;
+}
 
 function capitalisedNote(amount: number, decimals: number): string {
   return `What is due at signing does not pay for everything that falls due that day: ${groupedAmount(amount, decimals)} of it is capitalised.`;

@@ -1,13 +1,15 @@
 import { HIGHEST_YEARLY_RATE, LARGEST_AMOUNT, MOST_PAYMENTS } from "../../limits";
 import { currencyDecimals } from "../../money";
 import { type Failure, type Result, success } from "../../result";
-import { lastWhole, roundest } from "../../solve";
+import { lastNearby, lastWhole, roundest } from "../../solve";
 import { isDownFromDue, type TradeIn } from "../../structure";
+import { dueFallsWithCash } from "./capitalize";
 import type { Lease, LeaseFigure, LeaseKnown } from "./lease";
 import { dueBesidesCash } from "./lease-due";
 import { purchaseTax } from "./lease-taxes";
 import { noLeaseAnswer, notDepending } from "./no-lease-answer";
 import { type PricedLease, priceLease } from "./price-lease";
+import { leaseTerms } from "./terms";
 
 type Searched = Exclude<LeaseFigure, "payment" | "payments">;
 
@@ -151,19 +153,21 @@ function search(
   const difference = (x: number) => (at(x) ?? outside) - asked;
   const first = lastWhole(difference, from, to, 0);
   const width = lease.plan.payments ?? 1;
-  const last = hasTeeth(find, known)
+  const nearest = hasTeeth(find, known)
     ? lastOfTeeth(paymentAt, at, { first, from, to, width, asked, outside })
     : first;
-  const reached = last < from ? undefined : at(last);
-  if (reached === undefined || reached > asked) {
-    const valid = 1 + lastWhole(x => (at(x) === undefined ? -1 : 1), from, to, last + 1);
+  const isRight = (x: number) => (at(x) ?? Number.POSITIVE_INFINITY) <= asked;
+  if (nearest < from || !isRight(nearest)) {
+    const valid = 1 + lastWhole(x => (at(x) === undefined ? -1 : 1), from, to, nearest + 1);
     return noLeaseAnswer(lease, known, asked, valid > to ? Number.POSITIVE_INFINITY : (at(valid) ?? 0));
   }
+  const last = IS_RATE.has(find) ? nearest : lastNearby(isRight, nearest, to);
   if (sign > 0 && (last === to || at(last + 1) === undefined)) return notDepending(lease, known);
-  const isRate = find === "moneyFactor" || find === "yearlyRate";
-  const whole = isRate ? roundest(last, PLACES, x => at(x) ?? -1) : sign * last;
+  const whole = IS_RATE.has(find) ? roundest(last, PLACES, x => at(x) ?? -1) : sign * last;
   return success(FILL[find](lease, whole));
 }
+
+const IS_RATE: ReadonlySet<Searched> = new Set(["moneyFactor", "yearlyRate"]);
 
 /** The figures of which too much leaves no lease; of the others it is too little. */
 const CANNOT_BE_MORE: ReadonlySet<Searched> = new Set(["down", "allowance", "residual", "residualPercent"]);
@@ -202,7 +206,7 @@ function risesWith(find: Searched, known: LeaseKnown, lease: Lease, measure: Mea
     case "yearlyRate":
       return true;
     case "down":
-      return known === "dueAtSigning";
+      return known === "dueAtSigning" && !dueFallsWithCash(lease, leaseTerms(lease.plan));
     case "allowance":
       return false;
     case "residual":

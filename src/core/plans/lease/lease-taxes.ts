@@ -20,7 +20,8 @@ export type LeaseBases = {
 /** What a tax that is reckoned once comes to. */
 export type OnceTax = { name: string; base: number; amount: number; isFinanced: boolean };
 
-const ONCE = ["price", "fees", "extras", "reduction", "sumOfPayments"] as const;
+const LINES = ["price", "fees", "extras"] as const;
+const ONCE = [...LINES, "reduction", "sumOfPayments"] as const;
 
 /**
  * The taxes that are reckoned once, each rounded on its sum; a tax on nothing but payments or the purchase is not among
@@ -35,6 +36,19 @@ export function onceTaxes(taxes: readonly LeaseTax[], structure: Structure, base
       const base = capped(tax, onLines(tax, structure, bases) + onReduction(tax, structure, bases));
       return { name: tax.name, base, amount: taxOf(tax, base), isFinanced: tax.isFinanced };
     });
+}
+
+/** What the taxes on price, fees and extras come to, without what is reckoned from payments or the reduction. */
+export function linesTax(
+  taxes: readonly LeaseTax[],
+  structure: Structure,
+  bases: Pick<LeaseBases, "price" | "fees" | "extras" | "acquisition">,
+): number {
+  let sum = 0;
+  for (const tax of taxes)
+    if (LINES.some(part => tax.on.includes(part)))
+      sum += taxOf(tax, capped(tax, onLines(tax, structure, { ...bases, sumOfPayments: 0 })));
+  return sum;
 }
 
 /** What falls with each payment of a base payment, each tax rounded by itself. */
@@ -54,7 +68,11 @@ function sumOn(taxes: readonly LeaseTax[], part: "payment" | "purchase", amount:
 }
 
 /** Price, fees, extras and the sum of payments, the first three less what is credited. */
-function onLines(tax: LeaseTax, structure: Structure, bases: LeaseBases): number {
+function onLines(
+  tax: LeaseTax,
+  structure: Structure,
+  bases: Omit<LeaseBases, "cash" | "rebates" | "equity">,
+): number {
   const { on } = tax;
   const lines =
     (on.includes("price") ? bases.price : 0) +

@@ -2,7 +2,7 @@ export { calendarOf, firstPaymentDate } from "./calendar";
 export { type Calendar, type Earning, rateByDays } from "./draft";
 export { explainFault } from "./explain-fault";
 export { flatCharge, flatTrueRate } from "./flat-rate";
-export { loanOf } from "./loan-of";
+export { balloonOf, loanOf } from "./loan-of";
 export { mostRounding } from "./most-rounding";
 export { paidAtStart } from "./paid-at-start";
 export type { LoanPlan } from "./plan";

@@ -40,7 +40,8 @@ export function loanOf(plan: LoanPlan, terms: Terms, fullPrice: number, amount: 
   return success(loan);
 }
 
-function balloonOf({ balloon }: LoanPlan, fullPrice: number): Result<number> {
+/** The balloon in minor units, 0 where there is none; a percent of the price is rounded half up. */
+export function balloonOf({ balloon }: LoanPlan, fullPrice: number): Result<number> {
   if (!balloon) return success(0);
   if ("amount" in balloon) return success(balloon.amount);
   const percent = parseDecimal(balloon.percent);

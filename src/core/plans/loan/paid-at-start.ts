@@ -1,3 +1,4 @@
+import { NOTHING_PAID, type PaidThatDay } from "../../structure";
 import { isFault, type Loan, type PaymentRow, repay } from "./repay";
 
 /**
@@ -5,16 +6,21 @@ import { isFault, type Loan, type PaymentRow, repay } from "./repay";
  *
  * @param loan ready to be repaid
  * @returns minor units
- * @example paidAtStart(loan) // 0
+ * @example paidAtStart(loan) // { first: null, isOnly: false, extra: 0 }
  */
-export function paidAtStart(loan: Loan): number {
+export function paidAtStart(loan: Loan): PaidThatDay {
   const { start, timing, dateOf } = loan.draft.calendar;
   const isFirst = timing === "advance" || (start !== null && dateOf(1) === start);
-  if (!isFirst && (start === null || loan.extras[0]?.date !== start)) return 0;
+  if (!isFirst && (start === null || loan.extras[0]?.date !== start)) return NOTHING_PAID;
   const rows: PaymentRow[] = [];
-  if (isFault(repay(loan, rows))) return 0;
-  let sum = 0;
-  for (const { date, kind, number, payment } of rows)
-    if (date === start && (start !== null || (number === 1 && kind !== "balloon"))) sum += payment;
-  return sum;
+  const repayment = repay(loan, rows);
+  if (isFault(repayment)) return NOTHING_PAID;
+  let [first, extra] = [0, 0];
+  for (const { date, kind, number, payment } of rows) {
+    if (date !== start || (start === null && (number !== 1 || kind === "balloon"))) continue;
+    if (kind === "extra") extra += payment;
+    else first += payment;
+  }
+  // With a date on which nothing is paid nothing falls due.
+  return { first: first > 0 ? first : null, isOnly: isFirst && repayment.paid === 1, extra };
 }
