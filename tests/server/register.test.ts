@@ -230,5 +230,5 @@ test("a core that answers otherwise has another version", () => {
   );
   const digest = createHash("sha256").update(JSON.stringify(answers)).digest("hex").slice(0, 16);
   // Where this fails because an answer is meant to be another one, raise CORE_VERSION and write the new digest here.
-  expect([CORE_VERSION, digest]).toEqual(["2", "ff22335b2631678d"]);
+  expect([CORE_VERSION, digest]).toEqual(["3", "ff22335b2631678d"]);
 });

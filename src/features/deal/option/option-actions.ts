@@ -103,7 +103,7 @@ export function optionReducer(state: OptionState, action: OptionAction): OptionS
       return withInputs(cleared(state, "lease/known"), inputs);
     }
     case "again":
-      return readAgain(withInputs(state, state.inputs));
+      return readAgain({ ...withInputs(state, state.inputs), edit: state.edit });
     case "kind":
       return ofKind(state, action.kind);
   }
