@@ -4,6 +4,7 @@ import "./globals.css";
 import type { Metadata } from "next";
 import { connection } from "next/server";
 import type { ReactNode } from "react";
+import { FocusKept } from "@/features/focus/FocusKept";
 import { Notices } from "@/features/notices/Notices";
 import { FieldsSelect } from "@/features/shell/FieldsSelect";
 import { Shell } from "@/features/shell/Shell";
@@ -30,6 +31,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
         </Shell>
         <Notices />
         <FieldsSelect />
+        <FocusKept />
       </body>
     </html>
   );

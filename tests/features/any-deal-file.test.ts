@@ -3,7 +3,14 @@ import type { DealFile } from "@/exchange/deal-file";
 import { knownWords } from "@/exchange/deal-file";
 import { planTitle, planWords } from "@/exchange/deal-file/plan";
 import { describeOption } from "@/features/deal/desk/describe-document";
-import { fieldText, openOption, optionReducer, shownQuote, shownTally } from "@/features/deal/option";
+import {
+  fieldBeside,
+  fieldText,
+  openOption,
+  optionReducer,
+  shownQuote,
+  shownTally,
+} from "@/features/deal/option";
 import { loadDesk } from "./load-desk";
 
 beforeAll(loadDesk);
@@ -89,18 +96,18 @@ test("a found figure stands in its field, and the tally has it", () => {
   const rate = openOption(fileOf({ plan: NO_RATE, find: "yearlyRate" }));
   expect(fieldText(rate, "yearlyRate")).toBe("8.026");
   const count = openOption(fileOf({ plan: { payments: undefined, payment: "500.00" }, find: "payments" }));
-  expect([fieldText(count, "payments"), fieldText(count, "years")]).toEqual(["22", "1 y 10 m"]);
+  expect([fieldText(count, "payments"), fieldBeside(count, "payments")]).toEqual(["22", "1 year 10 months"]);
 });
 
 test("terms count in the plan's own periods", () => {
   const weekly = openOption(fileOf({ plan: { frequency: "weekly", payments: 130 } }));
-  expect(fieldText(weekly, "years")).toBe("2.5");
-  const longer = optionReducer(weekly, { type: "typed", field: "years", text: "3" });
+  expect(fieldBeside(weekly, "payments")).toBe("2 years 6 months");
+  const longer = optionReducer(weekly, { type: "typed", field: "payments", text: "3y" });
   expect(longer.inputs.plan.payments).toBe(156);
-  const none = optionReducer(weekly, { type: "typed", field: "years", text: "1 y 1 m" });
-  expect(none.errors.years).toBe("“1 y 1 m” is not a whole number of weekly payments.");
-  expect(fieldText(openOption(fileOf({ plan: { frequency: "weekly", payments: 60 } })), "years")).toBe(
-    "1.15",
+  const none = optionReducer(weekly, { type: "typed", field: "payments", text: "1 y 1 m" });
+  expect(none.errors.payments).toBe("“1 y 1 m” is not a whole number of weekly payments.");
+  expect(fieldBeside(openOption(fileOf({ plan: { frequency: "weekly", payments: 60 } })), "payments")).toBe(
+    "1.15 years",
   );
 });
 

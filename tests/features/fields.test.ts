@@ -51,10 +51,10 @@ test.each([
   ["payments", "72", 72],
   ["payments", "6y", 72],
   ["payments", "5 y 10 m", 70],
-  ["years", "6", 72],
-  ["years", "5.5", 66],
-  ["years", "0.25", 3],
-  ["years", "18 months", 18],
+  ["payments", "6 years", 72],
+  ["payments", "5.5 y", 66],
+  ["payments", "0.25y", 3],
+  ["payments", "18 months", 18],
 ] as const)("in %s, %j are %i payments", (field, text, payments) => {
   expect(read(field, text)).toMatchObject({ payments });
 });
@@ -63,8 +63,8 @@ test.each([
   ["payments", "0", "0 is not a possible number of payments; it can be 1 to 1,200."],
   ["payments", "72.5", "“72.5” is not a whole number of monthly payments."],
   ["payments", "1201", "1201 is not a possible number of payments; it can be 1 to 1,200."],
-  ["years", "5.83", "“5.83” is not a whole number of monthly payments."],
-  ["years", "soon", "“soon” is not a term; type 6, 5.5 or 5 y 10 m."],
+  ["payments", "5.83 y", "“5.83 y” is not a whole number of monthly payments."],
+  ["payments", "soon", "“soon” is not a term; type 72, or 6 y for years."],
   ["yearlyRate", "6.4x", "“6.4x” is not a yearly rate; type a percent from 0 to 1,000, such as 6.49."],
   ["yearlyRate", "1001", "“1001” is not a yearly rate; type a percent from 0 to 1,000, such as 6.49."],
   ["down", "101%", "“101%” is not a percent of the price; type one from 0 to 100, such as 15."],

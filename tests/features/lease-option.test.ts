@@ -10,6 +10,7 @@ import { factorOfRate, rateOfFactor, reckonedBy } from "@/features/deal/fields/r
 import { LEASE_PARTS } from "@/features/deal/lease/lease-parts";
 import {
   type ChangeWithinKind,
+  fieldBeside,
   fieldError,
   fieldText,
   isStale,
@@ -19,6 +20,7 @@ import {
   shownQuote,
   shownTally,
 } from "@/features/deal/option";
+import { asideAt } from "@/features/deal/option/asides";
 import { leases } from "../core/random-leases";
 import { LOAN, VAN } from "./lease-and-loan";
 import { loadDesk } from "./load-desk";
@@ -129,7 +131,7 @@ test("it is found from another figure of the answer, which starts where it stand
 test("paid at once stays so over another term", () => {
   const state = van(typed("lease/inAdvance", "all"), typed("lease/payments", "48"));
   expect(state.inputs.plan).toMatchObject({ payments: 48, inAdvance: 48 });
-  expect(fieldText(state, "lease/years")).toBe("4");
+  expect(fieldBeside(state, "lease/payments")).toBe("4 years");
 });
 
 test("the tally stands before there is an answer, where nothing hangs on it", () => {
@@ -225,4 +227,15 @@ test("two versions are told apart, of two kinds, too", () => {
   });
   expect(describeOption(chosenOption(kept(LOAN)).inputs).Plan).toContain("balloon 30 % of the price");
   expect(chosenOption(kept(VAN)).inputs).toBe(VAN);
+});
+
+test("a residual that was typed as a percent and became an amount is asked about", () => {
+  const state = van(typed("lease/residual", "43.6"));
+  expect(asideAt(state, "lease/residual").slip).toMatchObject({
+    meant: "43.6 % of the price",
+    take: { field: "lease/residual", text: "43.6%" },
+  });
+  const taken = optionReducer(state, typed("lease/residual", "43.6%"));
+  expect(taken.inputs.plan).toMatchObject({ residual: { percent: "43.6" } });
+  expect(asideAt(taken, "lease/residual").slip).toBeUndefined();
 });

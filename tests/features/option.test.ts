@@ -5,6 +5,7 @@ import { newDealDocument } from "@/features/deal/desk/new-deal";
 import { paidMembers, withLine, withNewLine, withoutLine } from "@/features/deal/fields";
 import {
   type ChangeWithinKind,
+  fieldBeside,
   fieldError,
   fieldText,
   isStale,
@@ -63,13 +64,10 @@ test("the tally runs before there is a plan, with what is owed on the trade-in",
   expect(fieldText(percent, "down")).toBe("15");
 });
 
-test("the term shows as payments and as years, whichever is typed", () => {
-  const years = option(typed("years", "5.5"));
+test("the term is typed in payments or in years, and stands as both", () => {
+  const years = option(typed("payments", "5.5y"), { type: "left", field: "payments" });
   expect(fieldText(years, "payments")).toBe("66");
-  const odd = option(typed("payments", "70"));
-  expect(fieldText(odd, "years")).toBe("5 y 10 m");
-  // Typing in one clears what was left half-typed in the other.
-  expect(fieldText(option(typed("years", "x"), typed("payments", "24")), "years")).toBe("2");
+  expect(fieldBeside(option(typed("payments", "70")), "payments")).toBe("5 years 10 months");
 });
 
 test("what cannot be read stays where it was typed, the last answer stands greyed", () => {

@@ -102,7 +102,7 @@ down · 15 % · 20 · 20 %
 down · 15 % · 20 % · 20 %
 down · 15 % · +5 · 20 %
 down · 15 % · +2.5% · 17.5 %
-down · 15 % · -5 · 10 %
+down · 15 % · -5 · 10 % or 5
 down · 15 % · -20 · refused
 yearlyRate · · 6.49 · 6.49
 yearlyRate · · 6.49% · 6.49
@@ -120,13 +120,13 @@ yearlyRate · · +0.5 · refused
 yearlyRate · 6.49 · +0.5 · 6.99
 yearlyRate · 6.49 · +0.5% · 6.99
 yearlyRate · 6.49 · + 0.5 % · 6.99
-yearlyRate · 6.49 · -2% · 4.49
-yearlyRate · 6.49 · −2 · 4.49
+yearlyRate · 6.49 · -2% · 4.49 or 2
+yearlyRate · 6.49 · −2 · 4.49 or 2
 yearlyRate · 6.49 · -2 pts · 4.49
 yearlyRate · 6.49 · +1 point · 7.49
 yearlyRate · 6.49 · -0.25 · 6.24
 yearlyRate · 6.49 · +.01 · 6.5
-yearlyRate · 6.49 · -6.49 · 0
+yearlyRate · 6.49 · -6.49 · 0 or 6.49
 yearlyRate · 6.49 · -7 · refused
 yearlyRate · 6.49 · 5.9 · 5.9
 yearlyRate · 0.1 · +0.2 · 0.3
@@ -157,17 +157,17 @@ payments · 60 · -6m · 54
 payments · 60 · -6 months · 54
 payments · 60 · -60 · refused
 payments · 60 · 72 · 72
-years · · 5 · 60
-years · · 5y · 60
-years · · 5.5 · 66
-years · · 5 y 6 m · 66
-years · · 72 m · 72
-years · · 0 · refused
-years · · x · refused
-years · 60 · +1 · 72
-years · 60 · +1y · 72
-years · 60 · -1 · 48
-years · 60 · +6m · 66
+payments · · 5 years · 60
+payments · · 5yrs · 60
+payments · · 5.5y · 66
+payments · · 5 y 6 m · 66
+payments · · 72 m · 72
+payments · · 0y · refused
+payments · · x · refused
+payments · 60 · +12 · 72
+payments · 60 · +1yr · 72
+payments · 60 · -12 · 48
+payments · 60 · +6mo · 66
 moneyFactor · · 0.00225 · 0.00225
 moneyFactor · · .00225 · 0.00225
 moneyFactor · · 225 · 0.00225

@@ -57,7 +57,7 @@ function before({ field, before: stood }: Row, locale: Locale): OptionState {
   if (field === "down")
     put(structure, "down", stood.endsWith("%") ? { percent: stood.replace(/ %$/, "") } : { amount: stood });
   if (field === "yearlyRate" || field === "moneyFactor") put(planned, field, stood);
-  if (field === "payments" || field === "years") put(planned, "payments", Number(stood));
+  if (field === "payments") put(planned, "payments", Number(stood));
   return openOption(JSON.parse(JSON.stringify(inputs)) as DealInputs);
 }
 
@@ -72,7 +72,7 @@ function standsAs(state: OptionState, field: string): string {
   };
   if (field === "price") return structure.price ?? "nothing";
   if (field === "down") return structure.down?.amount ?? `${structure.down?.percent} %`;
-  return String(plan[field === "years" ? "payments" : field] ?? "2026-12-24");
+  return String(plan[field] ?? "2026-12-24");
 }
 
 /** What may be meant instead. */
@@ -129,8 +129,12 @@ test("a slip is asked about, with what may be meant one click away", () => {
   expect(slip([["yearlyRate", "650"]], "yearlyRate")).toEqual(["6.50 %", "yearlyRate", "6.5"]);
   expect(slip([["yearlyRate", "65"]], "yearlyRate")).toEqual(["6.50 %", "yearlyRate", "6.5"]);
   expect(slip([["yearlyRate", "29.9"]], "yearlyRate")).toBeUndefined();
-  expect(slip([["years", "72"]], "years")).toEqual(["72 payments", "payments", "72"]);
-  expect(slip([["years", "30"]], "years")).toBeUndefined();
+  expect(slip([["payments", "72y"]], "payments")).toEqual(["72 payments", "payments", "72"]);
+  expect(slip([["payments", "30y"]], "payments")).toBeUndefined();
+  expect(slip([["payments", "6"]], "payments")).toEqual(["6 years", "payments", "6 y"]);
+  expect(slip([["payments", "9"]], "payments")).toBeUndefined();
+  expect(slip([["yearlyRate", "-3"]], "yearlyRate")).toEqual(["3 %", "yearlyRate", "3"]);
+  expect(slip([["yearlyRate", "-0.25"]], "yearlyRate")).toBeUndefined();
   expect(
     slip(
       [

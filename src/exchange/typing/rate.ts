@@ -17,16 +17,22 @@ function pointsFrom(typed: string, { notation, base }: TypedAt): number | undefi
 }
 
 /**
- * A percent as officers type it: "+0.5" and "-2%" are points, from what stood there.
+ * A percent as officers type it: "+0.5" and "-2%" are points, from what stood there; "-3" may also be meant as 3.
  *
  * @example understoodPercent("-2%", { ...at, base: "6.49" }).plain // "4.49"
  */
 export function understoodPercent(typed: string, at: TypedAt): Understood {
   const changed = pointsFrom(typed, at);
-  return {
-    plain: changed === undefined || changed < 0 ? plainFigure(typed, at.notation) : rateText(changed),
-  };
+  if (changed === undefined || changed < 0) return { plain: plainFigure(typed, at.notation) };
+  // "−3" may be a slip of the minus; so many points are not, and who says points means them.
+  const [, sign, by = "", unit] = CHANGE.exec(typed) ?? [];
+  const whole = numberOfPlain(plainFigure(by, at.notation)) ?? 0;
+  const isSlip = sign !== "+" && whole >= LEAST_RATE_MEANT && (unit === undefined || unit === "%");
+  return { plain: rateText(changed), ...(isSlip && { maybe: rateText(whole) }) };
 }
+
+/** Fewer points are a change, and seldom a rate. */
+const LEAST_RATE_MEANT = 1;
 
 /** Up to here a number is a factor as it is; from there on it is so many thousandths. */
 const HIGHEST_FACTOR = 0.05;

@@ -7,9 +7,8 @@ export type TypedKind =
   /** A rate or another percent: what it changes by is in points. */
   | "percent"
   | "moneyFactor"
-  /** A term, counted in payments or in years. */
+  /** A term, counted in payments. */
   | "payments"
-  | "years"
   /** Any other whole number. */
   | "count";
 

@@ -14,11 +14,13 @@ import {
 import type { WantedFigure } from "@/core/moves";
 import type { DealChange, DealDocument, DealOption } from "@/exchange/deal-document";
 import type { Settings } from "@/exchange/settings";
+import { focusAfterReload, reloadTo } from "@/features/focus/after-reload";
 import { useAutosave } from "@/features/saving/use-autosave";
 import { useIsAlive } from "@/features/shell/WhenAlive";
 import { useAskBeforeLeaving } from "@/features/typing/ask-before-leaving";
 import type { DealReply } from "@/server/contract";
 import { CUSTOMER_FIELD, DealHeader } from "./DealHeader";
+import { DealTools } from "./DealTools";
 import { DeskContext, type Desk as DeskValue } from "./desk/desk-context";
 import {
   type DeskAction,
@@ -37,7 +39,7 @@ import { hasErrors, type OptionAction } from "./option";
 import { onRestLoaded, provideLoaders } from "./option/loaded";
 import { OptionContext } from "./option/option-context";
 import { useLoaded, whenBothKindsAreLoaded, whenLoaded, whenRestIsLoaded } from "./option/use-loaded";
-import { DeskBody } from "./views/DeskBody";
+import { DeskBars, DeskBody } from "./views/DeskBody";
 
 // Two people seldom change the same, or delete it: the screen starts without the code for it.
 const DeletedNotice = lazy(() =>
@@ -151,6 +153,8 @@ function Desk({ deal, house }: Props) {
   );
   const hasSteps = useHasSteps(state, deal.id) && !isFrozen;
   const opened = useMemo(() => ({ option, act, isFrozen }), [option, act, isFrozen]);
+  const [isOpen, setOpen] = useState(false);
+  useEffect(focusAfterReload, []);
   const isNew = deal.document.customer === "";
   useEffect(() => {
     if (isNew) window.document.getElementById(CUSTOMER_FIELD)?.focus();
@@ -161,41 +165,46 @@ function Desk({ deal, house }: Props) {
   // What it was signed with is what is shown from now on.
   const isJustSigned = !isFrozen && document.status === "signed" && status.kind === "saved";
   useEffect(() => {
-    if (isJustSigned) location.reload();
+    if (isJustSigned) reloadTo("[aria-label=Signed]");
   }, [isJustSigned]);
 
   return (
     <DeskContext value={desk}>
       <OptionContext value={opened}>
-        <div data-testid="desk" className="flex min-h-full flex-col gap-3 p-3 md:px-6 lg:h-full">
-          <DealHeader status={status} fileName={fileName}>
+        <div data-testid="desk" className="desk min-h-full p-3 md:px-5 md:py-2.5 lg:h-full">
+          <DealHeader isOpen={isOpen} onOpen={setOpen} />
+          <div className="[grid-area:notices]">
+            {status.kind === "conflict" && (
+              <Suspense fallback={<p className="text-error">This deal was also changed somewhere else.</p>}>
+                <ConflictDialog
+                  mine={document}
+                  theirs={status.theirs}
+                  onKeepMine={() => saving.continueFrom(status.theirs)}
+                  onTakeTheirs={() => saving.settleOn(status.theirs)}
+                />
+              </Suspense>
+            )}
+            {status.kind === "deleted" && (
+              <Suspense fallback={<p className="text-error">This deal was deleted.</p>}>
+                <DeletedNotice id={deal.id} onBack={saving.continueFrom} />
+              </Suspense>
+            )}
+            {isFrozen && (
+              <Suspense fallback={<p className="text-success">This deal is signed.</p>}>
+                <SignedNotice deal={deal} />
+              </Suspense>
+            )}
+          </div>
+          <DeskBody dealId={deal.id} fileName={fileName} />
+          {/* After the figures, for Tab: an officer goes from the customer to the price. */}
+          <DealTools status={status} fileName={fileName} isOpen={isOpen}>
             {hasSteps && (
               <Suspense fallback={null}>
                 <UndoRedo dealId={deal.id} />
               </Suspense>
             )}
-          </DealHeader>
-          {status.kind === "conflict" && (
-            <Suspense fallback={<p className="text-error">This deal was also changed somewhere else.</p>}>
-              <ConflictDialog
-                mine={document}
-                theirs={status.theirs}
-                onKeepMine={() => saving.continueFrom(status.theirs)}
-                onTakeTheirs={() => saving.settleOn(status.theirs)}
-              />
-            </Suspense>
-          )}
-          {status.kind === "deleted" && (
-            <Suspense fallback={<p className="text-error">This deal was deleted.</p>}>
-              <DeletedNotice id={deal.id} onBack={saving.continueFrom} />
-            </Suspense>
-          )}
-          {isFrozen && (
-            <Suspense fallback={<p className="text-success">This deal is signed.</p>}>
-              <SignedNotice deal={deal} />
-            </Suspense>
-          )}
-          <DeskBody dealId={deal.id} fileName={fileName} />
+          </DealTools>
+          <DeskBars isOpen={isOpen} />
         </div>
       </OptionContext>
     </DeskContext>

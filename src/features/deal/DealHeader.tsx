@@ -1,30 +1,15 @@
-import { ChevronLeft, FileDown } from "lucide-react";
-import { lazy, type ReactNode, Suspense, useState } from "react";
+import { ChevronLeft } from "lucide-react";
+import { lazy, Suspense, useState } from "react";
 import { amountIn, type Notation } from "@/exchange/notation";
 import { api } from "@/features/api/client";
-import type { SaveStatus } from "@/features/saving/autosave";
-import { SaveStatusLine } from "@/features/saving/SaveStatusLine";
 import type { StockVehicle } from "@/server/contract";
-import { DealStatusField } from "./DealStatusField";
 import { useDesk } from "./desk/desk-context";
-import { deskDocument } from "./desk/desk-state";
 import { stockFigures } from "./desk/stock-figures";
 import { NameField, type Suggestion } from "./NameField";
-import { hasErrors } from "./option";
 import { useNotation, useOption } from "./option/option-context";
-import { AnythingButton } from "./palette/AnythingButton";
-import { Changeable } from "./parts/Changeable";
 
 // Asked now and then: the screen starts without the code for it.
 const StockOffer = lazy(() => import("./StockOffer").then(({ StockOffer: offer }) => ({ default: offer })));
-
-type Props = {
-  status: SaveStatus;
-  /** What files of the deal are named by. */
-  fileName: string;
-  /** What can be undone. */
-  children: ReactNode;
-};
 
 /** Where the officer starts on a deal that is new. */
 export const CUSTOMER_FIELD = "customer";
@@ -44,67 +29,72 @@ async function suggestVehicles(text: string, notation: Notation): Promise<Sugges
   });
 }
 
-/** Whose deal it is, for what, how it stands, and whether it is saved. */
-export function DealHeader({ status, fileName, children }: Props) {
+type Props = {
+  /** On a narrow screen: whether what is seldom needed is shown, and the way to show it. */
+  isOpen: boolean;
+  onOpen: (isOpen: boolean) => void;
+};
+
+/** Whose deal it is, and for what. */
+export function DealHeader({ isOpen, onOpen }: Props) {
   const { state, dispatch } = useDesk();
-  const { option, act } = useOption();
+  const { option, act, isFrozen } = useOption();
   const { notation } = useNotation();
-  const { heading: deal, options } = state;
+  const { heading: deal } = state;
   const [offered, setOffered] = useState<StockVehicle | null>(null);
   /** A vehicle that is picked, or typed out, brings its prices where none are typed yet; else they are offered. */
   const bringPrices = (vehicle: StockVehicle) => {
     const figures = stockFigures(option.inputs, vehicle);
-    for (const { field, minor } of figures.filter(({ isOpen }) => isOpen)) {
+    for (const { field, minor } of figures.filter(({ isOpen: isFree }) => isFree)) {
       act({ type: "typed", field, text: amountIn(minor, vehicle.currency, notation) });
       act({ type: "left", field });
     }
-    setOffered(figures.some(({ isOpen }) => !isOpen) ? vehicle : null);
+    setOffered(figures.some(({ isOpen: isFree }) => !isFree) ? vehicle : null);
   };
   return (
-    <header className="flex flex-wrap items-center gap-x-3 gap-y-2">
+    <header className="mb-2 flex min-w-0 flex-wrap items-center gap-x-3 gap-y-2 [grid-area:header]">
       <h1 className="sr-only">Deal of {deal.customer || "a new customer"}</h1>
       <a href="/" className="btn btn-ghost btn-sm px-2" aria-label="Back to the deals">
         <ChevronLeft size={18} aria-hidden="true" />
       </a>
-      <Changeable>
-        <NameField
-          label="Customer"
-          value={deal.customer}
-          id={CUSTOMER_FIELD}
-          placeholder="Customer’s name"
-          suggest={suggestCustomers}
-          className="min-w-52 grow-2 basis-52 font-semibold font-serif text-xl"
-          onChange={customer => dispatch({ type: "heading", change: { customer } })}
-        />
-        <NameField
-          label="Vehicle or purpose"
-          value={deal.vehicle}
-          placeholder="Vehicle or purpose"
-          suggest={text => suggestVehicles(text, notation)}
-          className="min-w-60 grow-3 basis-60"
-          onChange={vehicle => {
-            setOffered(null);
-            dispatch({ type: "heading", change: { vehicle } });
-          }}
-          onNamed={bringPrices}
-        />
-        <DealStatusField />
-      </Changeable>
-      <div className="flex w-[4.25rem]">{children}</div>
-      <SaveStatusLine status={status} unreadable={options.some(each => hasErrors(each.state.errors))} />
+      {isFrozen ? (
+        <>
+          <p className="font-semibold font-serif text-xl">{deal.customer || "No name"}</p>
+          <p className="min-w-0 grow text-faint">{deal.vehicle}</p>
+        </>
+      ) : (
+        <>
+          <NameField
+            label="Customer"
+            value={deal.customer}
+            id={CUSTOMER_FIELD}
+            placeholder="Customer’s name"
+            suggest={suggestCustomers}
+            className="min-w-32 grow-2 basis-32 font-semibold font-serif text-xl"
+            onChange={customer => dispatch({ type: "heading", change: { customer } })}
+          />
+          <NameField
+            label="Vehicle or purpose"
+            value={deal.vehicle}
+            placeholder="Vehicle or purpose"
+            suggest={text => suggestVehicles(text, notation)}
+            className={`min-w-44 grow-3 basis-44 ${isOpen ? "" : "max-md:hidden"}`}
+            onChange={vehicle => {
+              setOffered(null);
+              dispatch({ type: "heading", change: { vehicle } });
+            }}
+            onNamed={bringPrices}
+          />
+        </>
+      )}
       <button
         type="button"
-        className="btn btn-ghost btn-sm"
-        onClick={async () => {
-          // Written now and then: the screen starts without the code for it.
-          const { saveDealFile } = await import("./desk/save-deal-file");
-          saveDealFile(fileName, deskDocument(state));
-        }}
+        className="btn btn-ghost btn-sm px-2 md:hidden"
+        aria-expanded={isOpen}
+        onClick={() => onOpen(!isOpen)}
       >
-        <FileDown size={16} aria-hidden="true" />
-        Deal file
+        {isOpen ? "Less" : "More"}
       </button>
-      <AnythingButton />
       {offered && (
         <Suspense fallback={null}>
           <StockOffer vehicle={offered} onDone={() => setOffered(null)} />

@@ -3,8 +3,11 @@ import { useState } from "react";
 import { CORE_VERSION } from "@/core";
 import { api } from "@/features/api/client";
 import { whenText } from "@/features/figures/when";
+import { reloadTo } from "@/features/focus/after-reload";
+import { focusSoon } from "@/features/focus/focus-soon";
 import { notify } from "@/features/notices/notify";
 import type { DealReply } from "@/server/contract";
+import { fieldId } from "./parts/FigureField";
 
 /** Says that a deal is signed and its figures stay, and takes it up again. */
 export function SignedNotice({ deal }: { deal: DealReply }) {
@@ -12,7 +15,7 @@ export function SignedNotice({ deal }: { deal: DealReply }) {
   const [isAsking, setAsking] = useState(false);
   const reopen = async () => {
     const answer = await api.reopen(deal.id);
-    if (answer.kind === "done") location.reload();
+    if (answer.kind === "done") reloadTo(`#${fieldId("price")}`);
     else
       notify.error(
         answer.kind === "away" ? "The server is away; try again when it is back." : answer.sentence,
@@ -29,7 +32,12 @@ export function SignedNotice({ deal }: { deal: DealReply }) {
       {isAsking ? (
         <>
           <span className="text-sm">Its history will show that it was reopened.</span>
-          <button type="button" className="btn btn-primary btn-sm" onClick={() => void reopen()}>
+          <button
+            type="button"
+            data-reopen=""
+            className="btn btn-primary btn-sm"
+            onClick={() => void reopen()}
+          >
             Reopen it
           </button>
           <button type="button" className="btn btn-ghost btn-sm" onClick={() => setAsking(false)}>
@@ -37,7 +45,14 @@ export function SignedNotice({ deal }: { deal: DealReply }) {
           </button>
         </>
       ) : (
-        <button type="button" className="btn btn-sm" onClick={() => setAsking(true)}>
+        <button
+          type="button"
+          className="btn btn-sm"
+          onClick={() => {
+            setAsking(true);
+            focusSoon("[data-reopen]");
+          }}
+        >
           Reopen to change it
         </button>
       )}

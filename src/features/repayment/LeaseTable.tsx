@@ -1,14 +1,4 @@
-import {
-  lazy,
-  memo,
-  type ReactNode,
-  type RefObject,
-  Suspense,
-  useEffect,
-  useMemo,
-  useRef,
-  useState,
-} from "react";
+import { lazy, memo, type ReactNode, Suspense, useMemo, useState } from "react";
 import type { LeaseQuote, LeaseRow } from "@/core";
 import { leaseCharges } from "@/exchange/answers/lease-rows";
 import { amountIn, dateIn, type Notation } from "@/exchange/notation";
@@ -19,6 +9,9 @@ import { saveSchedule } from "./save-schedule";
 const ResidualChart = lazy(() =>
   import("./ResidualChart").then(({ ResidualChart: chart }) => ({ default: chart })),
 );
+
+/** A lower window shows the chart on request: ten lines of the table come first. */
+const ROOM_FOR_CHART = 960;
 
 const COLUMNS = ["Payment", "Rent", "Lost value", "Tax", "Left"];
 const CHARGES = "Charges";
@@ -33,8 +26,7 @@ export const LeaseTable = memo(function LeaseTable(props: Props) {
   const { quote, notation, stale, fileName, action } = props;
   const { schedule, residual, cost, lease } = quote;
   const money = (minor: number) => amountIn(minor, lease.currency, notation);
-  const place = useRef<HTMLDivElement>(null);
-  const isSeen = useSeen(place);
+  const [isChart, setChart] = useState(() => window.innerHeight >= ROOM_FOR_CHART);
   const charges = useMemo(() => leaseCharges(quote), [quote]);
   const sum = (part: "payment" | "rent" | "depreciation" | "tax") =>
     schedule.reduce((total, row) => total + row[part], 0);
@@ -48,7 +40,19 @@ export const LeaseTable = memo(function LeaseTable(props: Props) {
   return (
     <ScheduleTable
       title="Repayment"
-      action={action}
+      action={
+        <>
+          {action}
+          <button
+            type="button"
+            aria-expanded={isChart}
+            className="cursor-pointer font-semibold text-primary text-sm"
+            onClick={() => setChart(!isChart)}
+          >
+            Chart {isChart ? "▾" : "▸"}
+          </button>
+        </>
+      }
       proof={
         <ClosingProof
           closes={` at the residual, ${money(residual)}`}
@@ -77,31 +81,16 @@ export const LeaseTable = memo(function LeaseTable(props: Props) {
       totals={totals.map(money)}
       download={forSpreadsheet => void saveSchedule(quote, fileName, forSpreadsheet ? notation : undefined)}
     >
-      <div ref={place} className="min-h-[150px] shrink-0">
-        {isSeen && (
+      {isChart && (
+        <div className="min-h-[150px] shrink-0">
           <Suspense fallback={null}>
             <ResidualChart quote={quote} notation={notation} stale={stale} />
           </Suspense>
-        )}
-      </div>
+        </div>
+      )}
     </ScheduleTable>
   );
 });
-
-/** Whether a place has come into view since the page opened. */
-function useSeen(place: RefObject<Element | null>): boolean {
-  const [isSeen, setSeen] = useState(false);
-  useEffect(() => {
-    const { current } = place;
-    if (!current || isSeen) return;
-    const observer = new IntersectionObserver(entries => {
-      if (entries.some(({ isIntersecting }) => isIntersecting)) setSeen(true);
-    });
-    observer.observe(current);
-    return () => observer.disconnect();
-  }, [place, isSeen]);
-  return isSeen;
-}
 
 type OpeningProps = Pick<ScheduleProps<LeaseQuote>, "quote" | "notation"> & { hasCharges: boolean };
 

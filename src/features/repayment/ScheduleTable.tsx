@@ -4,7 +4,7 @@ import type { Notation } from "@/exchange/notation";
 import { RowsInView } from "./RowsInView";
 
 /** A cell of a line. */
-export const CELL = "h-[30px] border-base-300 border-t px-1 md:px-2";
+export const CELL = "h-[27px] border-base-300 border-t px-1 md:px-2";
 
 type Props = {
   title: string;
@@ -39,7 +39,7 @@ export function ScheduleTable(props: Props) {
       aria-labelledby="repayment-title"
       className={`card-paper flex h-[28rem] contain-content flex-col overflow-hidden lg:h-auto lg:flex-1 ${children ? "lg:min-h-[27rem]" : "lg:min-h-60"}`}
     >
-      <div className="flex flex-wrap items-center gap-x-3 gap-y-1 px-4 py-2">
+      <div className="flex flex-wrap items-center gap-x-3 gap-y-1 px-4 py-1">
         <h2 id="repayment-title" className="font-semibold text-lg">
           {title}
         </h2>
@@ -66,7 +66,7 @@ export function ScheduleTable(props: Props) {
           </colgroup>
           <thead>
             <tr aria-rowindex={1}>
-              <Head className="pl-2 md:pl-4 py-1.5 text-left">No.</Head>
+              <Head className="pl-2 md:pl-4 py-1 text-left">No.</Head>
               <Head className="px-1 md:px-2 text-left">Due</Head>
               {columns.map(name => (
                 <Head key={name} className="px-1 md:px-2 last:pr-2 md:last:pr-4">
@@ -83,7 +83,7 @@ export function ScheduleTable(props: Props) {
               <th
                 scope="row"
                 colSpan={2}
-                className="sticky bottom-0 border-base-300 border-t bg-base-200 py-2 pl-2 md:pl-4 text-left font-semibold"
+                className="sticky bottom-0 border-base-300 border-t bg-base-200 py-1 pl-2 md:pl-4 text-left font-semibold"
               >
                 {counted}
               </th>

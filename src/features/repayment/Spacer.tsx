@@ -1,4 +1,4 @@
-export const ROW_HEIGHT = 30;
+export const ROW_HEIGHT = 27;
 
 /** The room of lines that are not drawn. */
 export function Spacer({ height, columns }: { height: number; columns: number }) {

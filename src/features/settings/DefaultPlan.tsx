@@ -23,7 +23,6 @@ export function DefaultPlan() {
       <div className="mt-1 grid grid-cols-2 items-start gap-x-3 gap-y-2 md:grid-cols-3">
         <FigureField field="yearlyRate" />
         <FigureField field="payments" />
-        <FigureField field="years" />
         <Choice
           label="How often"
           value={plan.frequency}

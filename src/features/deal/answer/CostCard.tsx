@@ -15,34 +15,31 @@ type Props = {
 /** A name within a sentence: an abbreviation stays as it is. */
 const nameInSentence = (name: string) => (name === name.toUpperCase() ? name : name.toLowerCase());
 
-/** A cost with what it includes and its working. */
+/** A cost in one line: its name, its amount and one phrase; all that it includes is in its working. */
 export function CostCard({ figure, name, text, includes }: Props) {
   const { option } = useOption();
   const { say } = useNotation();
   return (
-    <div className="card-paper px-3 py-1.5">
-      <div className="flex items-center justify-between">
-        <h3 className="font-normal font-sans text-faint text-sm">{name}</h3>
-        <WorkingButton figure={figure} name={nameInSentence(name)} />
-      </div>
+    <div className="flex min-w-0 items-center gap-2 border-base-300 border-b px-3 last:border-b-0">
+      <h3 className="w-32 shrink-0 whitespace-nowrap font-normal font-sans text-sm">{name}</h3>
+      <span className="min-w-0 grow truncate text-faint text-sm" title={say(includes)}>
+        {say(includes)}
+      </span>
       <output
-        className={`block font-semibold font-serif text-xl ${isStale(option) ? "stale" : ""}`}
+        className={`whitespace-nowrap font-semibold font-serif text-lg ${isStale(option) ? "stale" : ""}`}
         data-testid={figure}
       >
         {say(text)}
       </output>
-      <p className="text-faint text-sm leading-tight">{say(includes)}</p>
+      <WorkingButton figure={figure} name={nameInSentence(name)} />
     </div>
   );
 }
 
-/** The costs of a deal side by side. */
-export function CostCards({ columns, children }: { columns: 4 | 5; children: ReactNode }) {
+/** The costs of a deal, one under the other. */
+export function CostCards({ children }: { children: ReactNode }) {
   return (
-    <section
-      aria-label="What it costs"
-      className={`grid shrink-0 grid-cols-2 gap-3 ${columns === 5 ? "xl:grid-cols-5" : "xl:grid-cols-4"}`}
-    >
+    <section aria-label="What it costs" className="card-paper shrink-0 py-0.5">
       <WorkingsHere>{children}</WorkingsHere>
     </section>
   );

@@ -1,4 +1,6 @@
 import { useState } from "react";
+import { focusSoon } from "@/features/focus/focus-soon";
+import { FOUND_FROM, WISH_FIELD } from "../parts/places";
 
 type Props<Figure extends string> = {
   /** What the screen finds, by the word of its button. */
@@ -12,7 +14,15 @@ export function FindOthers<Figure extends string>({ finds, onFind }: Props<Figur
   return (
     <>
       {(isOpen ? finds : finds.slice(0, 1)).map(([figure, word]) => (
-        <button key={figure} type="button" className="btn btn-sm" onClick={() => onFind(figure)}>
+        <button
+          key={figure}
+          type="button"
+          className="btn btn-sm"
+          onClick={() => {
+            onFind(figure);
+            focusSoon(figure === "payment" ? `#${WISH_FIELD}` : FOUND_FROM);
+          }}
+        >
           Find {word}
         </button>
       ))}

@@ -24,14 +24,14 @@ export function SentenceCard({ findBar, children }: Props) {
   return (
     <section
       aria-label="The deal in a sentence"
-      className="max-lg:contents lg:card-paper lg:shrink-0 lg:px-5 lg:py-3"
+      className="max-lg:contents lg:card-paper lg:shrink-0 lg:px-5 lg:py-2"
     >
       <div className="max-lg:card-paper max-lg:sticky max-lg:top-0 max-lg:z-20 max-lg:order-[-3] max-lg:max-h-[45dvh] max-lg:overflow-auto max-lg:px-4 max-lg:py-2 max-lg:shadow-md">
         <NoAnswer />
         {quote && (
           <Changeable>
             <p
-              className={`font-serif text-[1.05rem] leading-snug lg:text-[1.25rem] lg:leading-[1.5] ${isStale(option) ? "stale" : ""}`}
+              className={`font-serif text-[1.05rem] leading-snug lg:text-[1.25rem] lg:leading-[1.45] ${isStale(option) ? "stale" : ""}`}
               data-testid="sentence"
             >
               {children}
@@ -41,7 +41,7 @@ export function SentenceCard({ findBar, children }: Props) {
         {quote?.note && option.answer.ok && <p className="mt-1 text-faint">{say(quote.note)}</p>}
       </div>
       {!isFrozen && (
-        <div className="max-lg:card-paper max-lg:order-[-2] max-lg:px-4 max-lg:py-2 lg:mt-2">{findBar}</div>
+        <div className="max-lg:card-paper max-lg:order-[-2] max-lg:px-4 max-lg:py-2 lg:mt-1">{findBar}</div>
       )}
     </section>
   );

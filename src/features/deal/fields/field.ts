@@ -40,6 +40,8 @@ type FieldOf<File, View> = {
   unit?: (inputs: File) => string | undefined;
   /** The deal with what was typed, trimmed, in it; nothing typed takes the figure out. */
   read: (text: string, file: File) => Reading<File>;
+  /** The same figure said another way, beside it in the field. */
+  beside?: (view: View) => string;
   /** The figure as it stands in the field; reading it again changes nothing. */
   show: (view: View) => string;
   /** The figure as it is set beside another version's. Left out where `show` says it, null where another field does. */
@@ -50,12 +52,13 @@ export type LoanField = FieldOf<DealFile, LoanView>;
 export type LeaseField = FieldOf<LeaseFile, LeaseView>;
 
 /** A field that only loans have, as one of any deal: a lease has nothing in it. */
-export function ofLoan({ unit, read, show, say, figure, ...rest }: LoanField): Field {
+export function ofLoan({ unit, read, show, say, figure, beside, ...rest }: LoanField): Field {
   return {
     ...rest,
     ...(figure && { figure: inputs => figure(inputs as DealFile) }),
     ...(unit && { unit: inputs => (inputs.plan.kind === "lease" ? undefined : unit(inputs as DealFile)) }),
     read: (text, file) => (file.plan.kind === "lease" ? good(file) : read(text, file as DealFile)),
+    ...(beside && { beside: view => (view.kind === "loan" ? beside(view) : "") }),
     show: view => (view.kind === "loan" ? show(view) : ""),
     ...(say !== undefined && { say: say && (view => (view.kind === "loan" ? say(view) : "")) }),
   };

@@ -19,12 +19,13 @@ export const leaseField = remembered((name): Field | undefined =>
  *
  * @param named what a failure of the core calls its figure, where the field does not say
  */
-function ofLease({ unit, read, show, say, figure, ...rest }: LeaseField, named: Figure): Field {
+function ofLease({ unit, read, show, say, figure, beside, ...rest }: LeaseField, named: Figure): Field {
   return {
     ...rest,
     figure: inputs => (figure && inputs.plan.kind === "lease" ? figure(inputs as LeaseFile) : named),
     ...(unit && { unit: inputs => (inputs.plan.kind === "lease" ? unit(inputs as LeaseFile) : undefined) }),
     read: (text, file) => (file.plan.kind === "lease" ? read(text, file as LeaseFile) : good(file)),
+    ...(beside && { beside: view => (view.kind === "lease" ? beside(view) : "") }),
     show: view => (view.kind === "lease" ? show(view) : ""),
     ...(say !== undefined && { say: say && (view => (view.kind === "lease" ? say(view) : "")) }),
   };

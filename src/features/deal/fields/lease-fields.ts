@@ -12,7 +12,7 @@ import { amountReader, foundAmount, readAmount, readPercent, typedAmount } from 
 import { NO_DATE, readContractDate, typedDate } from "./date-text";
 import { bad, good, type LeaseField, type LeaseView, type Reading, withOptional } from "./field";
 import { LEASE_KNOWN_FIELD } from "./lease-known";
-import { termReader, yearsFieldText } from "./term-text";
+import { readTerm, termBeside } from "./term-text";
 
 const put = <Key extends keyof LeasePlanFile>(
   file: LeaseFile,
@@ -103,25 +103,14 @@ export const LEASE_FIELDS = {
     typed: "payments",
     finds: "payments",
     foundAs: ["payments"],
-    read: (text, file) => stillAtOnce(termReader("payments")(text, file), file),
+    beside: view => termBeside(shownPayments(view), view.inputs.plan),
+    read: (text, file) => stillAtOnce(readTerm(text, file), file),
     show: view => String(shownPayments(view) ?? ""),
     say: view => {
       const payments = shownPayments(view);
       if (!payments) return "";
       return `${payments} (${termText(payments, periodsPerYear(view.inputs.plan.frequency))})`;
     },
-  },
-  "lease/years": {
-    label: "The same in years",
-    typed: "years",
-    finds: "payments",
-    foundAs: ["payments"],
-    read: (text, file) => stillAtOnce(termReader("years")(text, file), file),
-    show: view => {
-      const payments = shownPayments(view);
-      return payments ? yearsFieldText(payments, periodsPerYear(view.inputs.plan.frequency)) : "";
-    },
-    say: null,
   },
   "lease/known": LEASE_KNOWN_FIELD,
   "lease/signed": {

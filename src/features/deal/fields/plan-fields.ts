@@ -14,7 +14,7 @@ import { termText } from "@/features/figures/format";
 import { amountReader, foundAmount, readPercent, typedAmount } from "./amount-text";
 import { NO_DATE, readContractDate, readTypedDate, typedDate } from "./date-text";
 import { bad, good, type LoanField, type LoanView, type Reading, withOptional } from "./field";
-import { termReader, yearsFieldText } from "./term-text";
+import { readTerm, termBeside } from "./term-text";
 
 /** The fields of the plan. */
 export const PLAN_FIELDS = {
@@ -32,7 +32,8 @@ export const PLAN_FIELDS = {
     typed: "payments",
     finds: "payments",
     foundAs: ["payments"],
-    read: termReader("payments"),
+    beside: view => termBeside(shownPayments(view), view.inputs.plan),
+    read: readTerm,
     show: view => String(shownPayments(view) ?? ""),
     say: view => {
       const payments = shownPayments(view);
@@ -40,18 +41,6 @@ export const PLAN_FIELDS = {
         ? `${payments} (${termText(payments, periodsPerYear(view.inputs.plan.frequency))})`
         : "";
     },
-  },
-  years: {
-    label: "The same in years",
-    typed: "years",
-    finds: "payments",
-    foundAs: ["payments"],
-    read: termReader("years"),
-    show: view => {
-      const payments = shownPayments(view);
-      return payments ? yearsFieldText(payments, periodsPerYear(view.inputs.plan.frequency)) : "";
-    },
-    say: null,
   },
   payment: {
     label: "Payment",

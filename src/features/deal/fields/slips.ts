@@ -16,6 +16,8 @@ export type Slip = {
 const HIGH_RATE = 50;
 const LIKELY_RATE = 36;
 const MANY_YEARS = 40;
+/** So few payments may be as many years. */
+const FEW_PAYMENTS = 8;
 
 /** What looks like a slip in a field of a deal; undefined where nothing does. */
 export function slipAt(field: FieldName, inputs: DealInputs): Slip | undefined {
@@ -26,8 +28,9 @@ const SLIPS: Partial<Record<FieldName, (inputs: DealInputs) => Slip | undefined>
   yearlyRate: ({ plan }) => rateSlip("yearlyRate", "yearlyRate" in plan ? plan.yearlyRate : undefined),
   "lease/yearlyRate": ({ plan }) =>
     rateSlip("lease/yearlyRate", "yearlyRate" in plan ? plan.yearlyRate : undefined),
-  years: inputs => yearsSlip(inputs, "payments"),
-  "lease/years": inputs => yearsSlip(inputs, "lease/payments"),
+  payments: inputs => termSlip(inputs, "payments"),
+  "lease/payments": inputs => termSlip(inputs, "lease/payments"),
+  "lease/residual": residualSlip,
   price: priceSlip,
   down: downSlip,
   firstPayment: firstPaymentSlip,
@@ -46,18 +49,25 @@ function rateSlip(field: FieldName, rate: string | number | undefined): Slip | u
   };
 }
 
-/** Payments that were typed as years. */
-function yearsSlip({ plan }: DealInputs, field: FieldName): Slip | undefined {
+/** Payments that were typed as years, or years as payments. */
+function termSlip({ plan, find }: DealInputs, field: FieldName): Slip | undefined {
   const { payments } = plan;
+  if (payments === undefined || find === "payments") return undefined;
   const perYear = periodsPerYear(plan.frequency);
-  const years = Number(payments ?? 0) / perYear;
-  return years <= MANY_YEARS || !Number.isInteger(years)
-    ? undefined
-    : {
-        sentence: `${years} years are long.`,
-        meant: `${years} payments`,
-        take: { field, text: String(years) },
-      };
+  const years = payments / perYear;
+  if (years > MANY_YEARS && Number.isInteger(years)) {
+    return {
+      sentence: `${years} years are long.`,
+      meant: `${years} payments`,
+      take: { field, text: String(years) },
+    };
+  }
+  if (perYear < 12 || payments > FEW_PAYMENTS) return undefined;
+  return {
+    sentence: payments === 1 ? "That is one payment." : `That is ${payments} payments.`,
+    meant: payments === 1 ? "1 year" : `${payments} years`,
+    take: { field, text: `${payments} y` },
+  };
 }
 
 /** A price that lost a digit is less than what the trade-in is allowed. */
@@ -89,6 +99,19 @@ function downSlip({ structure, find }: DealInputs): Slip | undefined {
     sentence: "The cash down is above the price.",
     meant: groups(meant.toFixed(2)),
     take: { field: "down", text: meant.toFixed(2) },
+  };
+}
+
+/** A residual of less than a hundredth of the price is a percent that was typed as an amount. */
+function residualSlip({ structure, plan, find }: DealInputs): Slip | undefined {
+  if (plan.kind !== "lease" || !plan.residual || !("amount" in plan.residual)) return undefined;
+  const amount = Number(plan.residual.amount);
+  const isPercent = amount > 0 && amount <= 100 && amount * 100 <= Number(structure.price ?? 0);
+  if (!isPercent || find === "price") return undefined;
+  return {
+    sentence: `A residual of ${groups(amount.toFixed(2))} is little.`,
+    meant: `${rateText(amount)} % of the price`,
+    take: { field: "lease/residual", text: `${rateText(amount)}%` },
   };
 }
 

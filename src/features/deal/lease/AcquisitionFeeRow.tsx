@@ -2,6 +2,7 @@ import type { LeasePlanFile } from "@/exchange/lease-file";
 import { withOptional } from "../fields";
 import { useLease } from "../option/option-context";
 import { ChoiceInWords } from "../parts/ChoiceInWords";
+import { LineLink } from "../structure/LineLink";
 import { TallyRow } from "../structure/TallyRow";
 import { useStructure } from "../structure/use-structure";
 
@@ -47,15 +48,13 @@ export function AcquisitionFeeRow({ fee }: { fee: Fee }) {
             }}
           />{" "}
           ·{" "}
-          <button
-            type="button"
-            className="cursor-pointer text-primary underline decoration-dotted underline-offset-2"
+          <LineLink
             onClick={() =>
               act({ type: "lease", change: plan => withOptional(plan, "acquisitionFee", undefined) })
             }
           >
             none
-          </button>
+          </LineLink>
         </>
       }
     />

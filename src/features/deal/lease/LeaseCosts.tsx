@@ -27,7 +27,7 @@ export const LeaseCosts = memo(function LeaseCosts() {
   } = quote;
   return (
     <div className="shrink-0">
-      <CostCards columns={4}>
+      <CostCards>
         <CostCard figure="payment" name="Payment" text={money(payment)} includes={partsOf(quote)} />
         <CostCard
           figure="rentCharge"

@@ -4,7 +4,6 @@ import type { AnswerProps } from "../desk/answer-props";
 import { isStale, notationIn, shownQuote } from "../option";
 import { useLease } from "../option/option-context";
 import { LeaseCosts } from "./LeaseCosts";
-import { LeasePlanCard } from "./LeasePlanCard";
 import { LeaseSentence, LeaseWords } from "./LeaseSentence";
 
 export {
@@ -39,7 +38,7 @@ export function LeaseSigned() {
   );
 }
 
-/** The answer of a lease, with its plan and its table where nothing else is looked at. */
+/** The answer of a lease, with its costs and its table where nothing else is looked at. */
 export function LeaseAnswer({ fileName, isWhole }: AnswerProps) {
   const { option } = useLease();
   const quote = shownQuote(option);
@@ -49,7 +48,6 @@ export function LeaseAnswer({ fileName, isWhole }: AnswerProps) {
     <>
       <LeaseSentence />
       <LeaseCosts />
-      <LeasePlanCard />
       {quote && isEnding && (
         <section aria-labelledby="ending-title" className="card-paper shrink-0">
           <h2 id="ending-title" className="px-4 pt-2.5 font-semibold text-lg">

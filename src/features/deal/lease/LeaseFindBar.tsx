@@ -66,7 +66,7 @@ function GivenFigure() {
         onChange={figure => act({ type: "known", figure })}
       />
       <span className="text-faint">of</span>
-      <span className="w-28">
+      <span className="w-28" data-found-from="">
         <FigureField field="lease/known" hideLabel errorElsewhere />
       </span>
       <FindOthers key={find} finds={findsBeside(find)} onFind={figure => act({ type: "find", figure })} />

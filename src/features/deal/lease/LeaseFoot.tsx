@@ -12,9 +12,9 @@ export function LeaseFoot() {
   const quote = shownQuote(option);
   const faded = tally.stale ? "stale" : "";
   return (
-    <div className="border-base-300 border-t px-4 pt-2 pb-3">
-      <WorkingsHere>
-        <div className="flex items-center justify-between border-base-content border-t-2 pt-1.5">
+    <WorkingsHere>
+      <div className="bg-base-100 px-4 pb-2 lg:sticky lg:bottom-0 lg:z-10">
+        <div className="flex items-center justify-between border-base-content border-t-2 pt-1">
           <div className="flex items-center gap-1">
             <h3 className="font-sans font-semibold">Adjusted capitalized cost</h3>
             <WorkingButton figure="adjustedCapitalizedCost" name="adjusted capitalized cost" />
@@ -29,9 +29,9 @@ export function LeaseFoot() {
           </p>
         )}
         <MadeOf lines={tally.lines} stale={tally.stale} />
-        <DueAtSigning />
-      </WorkingsHere>
-    </div>
+      </div>
+      <DueAtSigning />
+    </WorkingsHere>
   );
 }
 
@@ -47,7 +47,10 @@ function DueAtSigning() {
     rebates > 0 ? `rebates ${money(rebates)}` : "",
   ].filter(Boolean);
   return (
-    <section aria-label="Due at signing" className={`mt-3 ${tally.stale ? "stale" : ""}`}>
+    <section
+      aria-label="Due at signing"
+      className={`border-base-300 border-t px-4 py-2 ${tally.stale ? "stale" : ""}`}
+    >
       <div className="flex items-center justify-between">
         <div className="flex items-center gap-1">
           <h3 className="font-sans font-semibold">Due at signing</h3>
@@ -57,18 +60,15 @@ function DueAtSigning() {
           {money(dueAtSigning.total)}
         </output>
       </div>
-      {/* The keyboard scrolls a region only when it has the focus. */}
-      <section aria-label="Items due at signing" tabIndex={0} className="max-h-32 overflow-auto">
-        <dl className="mt-0.5 grid grid-cols-[1fr_auto] text-sm">
-          {dueAtSigning.items.map(({ figure, name, amount }) => (
-            <Item
-              key={`${figure} ${name}`}
-              name={name}
-              text={`${amount < 0 ? "− " : ""}${money(Math.abs(amount))}`}
-            />
-          ))}
-        </dl>
-      </section>
+      <dl aria-label="Items due at signing" className="mt-0.5 grid grid-cols-[1fr_auto] text-sm">
+        {dueAtSigning.items.map(({ figure, name, amount }) => (
+          <Item
+            key={`${figure} ${name}`}
+            name={name}
+            text={`${amount < 0 ? "− " : ""}${money(Math.abs(amount))}`}
+          />
+        ))}
+      </dl>
       {beside.length > 0 && (
         <p className="mt-0.5 text-faint text-sm">paid beside it with {beside.join(" and ")}</p>
       )}

@@ -2,12 +2,15 @@ import { useState } from "react";
 import { excessDistance, wholeText } from "@/core";
 import type { LeasePlanFile } from "@/exchange/lease-file";
 import { amountText, typedAmountText } from "@/exchange/text";
+import { focusSoon } from "@/features/focus/focus-soon";
 import { shownQuote } from "../option";
 import { useLease, useNotation } from "../option/option-context";
 import { ChoiceInWords } from "../parts/ChoiceInWords";
 import { Choice } from "../parts/choices";
 import { FigureField } from "../parts/FigureField";
 import { TakeOut } from "../parts/TakeOut";
+import { partSelector } from "../plan/addable-parts";
+import { RoundingChoice } from "../plan/RoundingChoice";
 import { LEASE_PARTS, type LeasePart } from "./lease-parts";
 
 /**
@@ -31,10 +34,13 @@ export function LeaseParts() {
       </summary>
       {isOpen && (
         <>
-          <div className="mt-1.5 grid grid-cols-2 items-start gap-x-3 gap-y-1.5 text-base empty:hidden @xl:grid-cols-4">
+          <div className="mt-1.5 grid grid-cols-2 items-start gap-x-3 gap-y-1.5 text-base empty:hidden">
             {parts.map(part => (
-              <PartOf key={part.name} part={part} />
+              <div key={part.name} data-part={part.name} className="contents">
+                <PartOf part={part} />
+              </div>
             ))}
+            {(plan.rounding ?? "nearest") === "nearest" && <RoundingChoice />}
           </div>
           <div className="mt-1 flex flex-wrap gap-x-3 gap-y-0.5">
             {addable.map(({ name, add }) => (
@@ -42,7 +48,10 @@ export function LeaseParts() {
                 key={name}
                 type="button"
                 className="cursor-pointer font-semibold text-primary"
-                onClick={() => act({ type: "lease", change: add })}
+                onClick={() => {
+                  act({ type: "lease", change: add });
+                  focusSoon(partSelector(name));
+                }}
               >
                 + {name}
               </button>

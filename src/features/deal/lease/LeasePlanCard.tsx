@@ -10,8 +10,9 @@ import { Choice } from "../parts/choices";
 import { FigureField } from "../parts/FigureField";
 import { WorkingButton } from "../parts/WorkingButton";
 import { WorkingsHere } from "../parts/WorkingsHere";
-import { FREQUENCY_CHOICES, ROUNDINGS } from "../plan/choices-of-plan";
+import { FREQUENCY_CHOICES } from "../plan/choices-of-plan";
 import { asKind, KIND_ID, KINDS_OF_A_VEHICLE, withFrequency } from "../plan/kinds";
+import { RoundingChoice } from "../plan/RoundingChoice";
 import { turn } from "../plan/turn";
 import { LeaseParts } from "./LeaseParts";
 import { ResidualKind } from "./ResidualKind";
@@ -25,12 +26,12 @@ export const LeasePlanCard = memo(function LeasePlanCard() {
   const { plan } = option.inputs;
   const quote = shownQuote(option);
   return (
-    <section aria-labelledby="plan-title" className="card-paper @container shrink-0 px-4 py-2.5">
+    <section aria-labelledby="plan-title" className="border-base-300 border-t px-4 py-2">
       <h2 id="plan-title" className="font-semibold text-lg">
         Plan: lease {RECKONING_WORDS[plan.reckoning]}
       </h2>
       <Changeable>
-        <div className="mt-1 grid grid-cols-2 items-start gap-x-3 gap-y-1.5 @xl:grid-cols-4">
+        <div className="mt-0.5 grid grid-cols-2 items-start gap-x-3 gap-y-1">
           <Choice
             id={KIND_ID}
             label="Kind"
@@ -58,7 +59,6 @@ export const LeasePlanCard = memo(function LeasePlanCard() {
             <ResidualKind />
           </div>
           <FigureField field="lease/payments" />
-          <FigureField field="lease/years" />
           <Choice
             label="How often"
             value={plan.frequency}
@@ -76,12 +76,7 @@ export const LeasePlanCard = memo(function LeasePlanCard() {
             choices={RESIDUAL_DUE}
             onChange={residualDue => act({ type: "lease", change: now => ({ ...now, residualDue }) })}
           />
-          <Choice
-            label="Payment rounded"
-            value={plan.rounding ?? "nearest"}
-            choices={ROUNDINGS}
-            onChange={rounding => act({ type: "lease", change: now => ({ ...now, rounding }) })}
-          />
+          {plan.rounding !== undefined && plan.rounding !== "nearest" && <RoundingChoice />}
         </div>
         <Rates />
         <LeaseParts />

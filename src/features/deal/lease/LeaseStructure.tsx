@@ -1,14 +1,15 @@
 import { memo, useState } from "react";
 import { MOST_TAXES } from "@/core";
+import { focusSoon } from "@/features/focus/focus-soon";
 import { withNewLeaseTax } from "../fields/lease-taxes";
 import { useLease } from "../option/option-context";
+import { fieldId } from "../parts/FigureField";
 import { AddButton, AddLine } from "../structure/AddLine";
 import { CashDownRow } from "../structure/CashDownRow";
 import { ChargeLines } from "../structure/ChargeLines";
 import { DepositRow } from "../structure/DepositRow";
 import { NamedRow } from "../structure/NamedRow";
 import { RebateLines } from "../structure/OtherLines";
-import { PlaceOfDeal } from "../structure/PlaceOfDeal";
 import { TallyCard } from "../structure/TallyCard";
 import { TallyRow } from "../structure/TallyRow";
 import { TradeInLines } from "../structure/TradeInLines";
@@ -34,22 +35,18 @@ export const LeaseStructure = memo(function LeaseStructure() {
     <TallyCard
       foot={<LeaseFoot />}
       after={
-        <>
-          <AddLine opening={opening}>
-            {acquisitionFee === undefined && (
-              <AddButton
-                name="acquisition fee"
-                onClick={() =>
-                  act({ type: "lease", change: plan => ({ ...plan, acquisitionFee: { amount: "0" } }) })
-                }
-              />
-            )}
-            {taxes.length < MOST_TAXES && <AddButton name="tax" onClick={addTax} />}
-          </AddLine>
-          <p className="mt-1 text-faint text-sm">
-            A vehicle, leased · <PlaceOfDeal />
-          </p>
-        </>
+        <AddLine opening={opening}>
+          {acquisitionFee === undefined && (
+            <AddButton
+              name="acquisition fee"
+              onClick={() => {
+                act({ type: "lease", change: plan => ({ ...plan, acquisitionFee: { amount: "0" } }) });
+                focusSoon(`#${fieldId("lease/acquisitionFee")}`);
+              }}
+            />
+          )}
+          {taxes.length < MOST_TAXES && <AddButton name="tax" onClick={addTax} />}
+        </AddLine>
       }
     >
       <TallyRow stale={tally.stale} label="List price" field="lease/listPrice" />

@@ -24,7 +24,7 @@ export function GivenFigure({ children }: { children: ReactNode }) {
         onChange={figure => act({ type: "known", figure })}
       />
       {known !== "endDate" && <span className="text-faint">of</span>}
-      <span className="w-32">
+      <span className="w-32" data-found-from="">
         <FigureField field={field} hideLabel errorElsewhere />
       </span>
       {children}

@@ -52,11 +52,11 @@ function includedInFinanceCharge({ totalInterest, financeCharge, deal }: Quote):
   return `interest ${money(totalInterest)} + fees ${money(others)}`;
 }
 
-/** What is due at signing as a list; one item alone is its sum. */
-function includedAtSigning({ dueAtSigning: { items }, deal }: Quote): string {
+/** The first of what is due at signing; its working lists all of it. */
+function includedAtSigning({ dueAtSigning: { items } }: Quote): string {
   if (items.length === 0) return "nothing";
-  if (items.length === 1) return items[0]?.name ?? "";
-  return items.map(({ name, amount }) => `${name} ${amountText(amount, deal.currency)}`).join(" + ");
+  const [first, ...others] = items;
+  return others.length === 0 ? (first?.name ?? "") : `${first?.name} and ${others.length} more`;
 }
 
 const RATE_PLACES = { apr: 4, effectiveRate: 2 };
@@ -105,7 +105,7 @@ export const LoanCosts = memo(function LoanCosts() {
   }, [isWaiting]);
   if (!quote) return null;
   return (
-    <CostCards columns={usesEffectiveRate ? 5 : 4}>
+    <CostCards>
       {COSTS.filter(({ isEffectiveRate }) => usesEffectiveRate || !isEffectiveRate).map(
         ({ figure, name, text, includes }) => (
           <CostCard key={figure} figure={figure} name={name} text={text(quote)} includes={includes(quote)} />

@@ -2,7 +2,6 @@ import { RepaymentTable } from "@/features/repayment/RepaymentTable";
 import type { AnswerProps } from "../desk/answer-props";
 import { isStale, notationIn, shownQuote } from "../option";
 import { useLoan } from "../option/option-context";
-import { PlanCard } from "../plan/PlanCard";
 import { LoanCosts } from "./LoanCosts";
 import { LoanSentence, LoanWords } from "./LoanSentence";
 
@@ -25,7 +24,7 @@ export function LoanSigned() {
   );
 }
 
-/** The answer of a loan, with its plan and its table where nothing else is looked at. */
+/** The answer of a loan, with its costs and its table where nothing else is looked at. */
 export function LoanAnswer({ fileName, isWhole }: AnswerProps) {
   const { option } = useLoan();
   const quote = shownQuote(option);
@@ -34,7 +33,6 @@ export function LoanAnswer({ fileName, isWhole }: AnswerProps) {
     <>
       <LoanSentence />
       <LoanCosts />
-      <PlanCard />
       {quote && (
         <RepaymentTable
           quote={quote}

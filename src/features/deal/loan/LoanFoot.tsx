@@ -17,7 +17,7 @@ export function LoanFoot() {
     loanAmount !== undefined && price > 0 ? say(`${((100 * loanAmount) / price).toFixed(1)} %`) : null;
   const received = shownQuote(option)?.cashReceived;
   return (
-    <div className="border-base-300 border-t px-4 pt-2 pb-3">
+    <div className="bg-base-100 px-4 pb-2 lg:sticky lg:bottom-0 lg:z-10">
       <WorkingsHere>
         {isPrepaid && (
           <dl className="mb-1 grid grid-cols-[1fr_auto] gap-y-0.5">
@@ -32,7 +32,7 @@ export function LoanFoot() {
             </dd>
           </dl>
         )}
-        <div className="flex items-center justify-between border-base-content border-t-2 pt-1.5">
+        <div className="flex items-center justify-between border-base-content border-t-2 pt-1">
           <div className="flex items-center gap-1">
             <h3 className="font-sans font-semibold">Amount financed</h3>
             <WorkingButton figure="amountFinanced" name="amount financed" />

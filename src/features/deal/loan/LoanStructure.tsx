@@ -1,11 +1,8 @@
 import { lazy, memo, Suspense, useState } from "react";
-import { useDesk } from "../desk/desk-context";
-import { asPersonal, asVehicle } from "../fields";
 import { AddLine } from "../structure/AddLine";
 import { CashDownRow } from "../structure/CashDownRow";
 import { DepositRow } from "../structure/DepositRow";
 import { NamedRow } from "../structure/NamedRow";
-import { PlaceOfDeal } from "../structure/PlaceOfDeal";
 import { TallyCard } from "../structure/TallyCard";
 import { TallyRow } from "../structure/TallyRow";
 import { TradeInLines } from "../structure/TradeInLines";
@@ -34,15 +31,7 @@ export const LoanStructure = memo(function LoanStructure() {
   const isPersonal = structure.purpose !== undefined;
   const hasLists = Boolean(structure.taxes || structure.fees || structure.extras || structure.rebates);
   return (
-    <TallyCard
-      foot={<LoanFoot />}
-      after={
-        <>
-          <AddLine opening={opening} />
-          <KindOfDeal />
-        </>
-      }
-    >
+    <TallyCard foot={<LoanFoot />} after={<AddLine opening={opening} />}>
       {isPersonal && <PurposeRow />}
       <NamedRow
         line="price"
@@ -78,25 +67,4 @@ export const LoanStructure = memo(function LoanStructure() {
 function PurposeRow() {
   const { tally } = useStructure();
   return <TallyRow stale={tally.stale} label="Purpose" field="purpose" />;
-}
-
-/** The way from a vehicle to a personal loan and back. */
-function KindOfDeal() {
-  const { state } = useDesk();
-  const { structure, change } = useStructure();
-  const isPersonal = structure.purpose !== undefined;
-  const purpose = state.heading.vehicle || "Personal loan";
-  return (
-    <p className="mt-1 text-faint text-sm">
-      {isPersonal ? "A personal loan" : "A vehicle"} ·{" "}
-      <button
-        type="button"
-        className="cursor-pointer text-primary underline decoration-dotted underline-offset-2"
-        onClick={() => change(now => (isPersonal ? asVehicle(now) : asPersonal(now, purpose)))}
-      >
-        make it {isPersonal ? "a vehicle" : "a personal loan"}
-      </button>{" "}
-      · <PlaceOfDeal />
-    </p>
-  );
 }

@@ -46,10 +46,14 @@ function typingSlip(state: OptionState, field: FieldName, typed: string): Slip |
   const isFactor = at.kind === "moneyFactor";
   return {
     sentence: isFactor ? "Is this a yearly rate?" : `“${typed}” can be read in two ways.`,
-    meant: isFactor ? `${maybe}, the factor of ${typed} %` : maybe.replace(/\B(?=(\d{3})+(\.|$))/g, ","),
+    meant: isFactor
+      ? `${maybe}, the factor of ${typed} %`
+      : `${grouped(maybe)}${at.kind === "percent" ? " %" : ""}`,
     take: { field, text: maybe },
   };
 }
+
+const grouped = (plain: string) => plain.replace(/\B(?=(\d{3})+(\.|$))/g, ",");
 
 /** Signs that do not change what a figure is: groups, spaces, currencies, zeros at the end. */
 const bare = (text: string) =>

@@ -2,6 +2,7 @@ export { hasRareParts, provideLeases, provideLoans } from "./loaded";
 export { type ChangeWithinKind, type OptionAction, optionReducer } from "./option-actions";
 export {
   type Edit,
+  fieldBeside,
   fieldError,
   fieldText,
   fieldUnit,

@@ -123,22 +123,13 @@ function cleared(state: OptionState, ...fields: FieldName[]): OptionState {
   return { ...state, typed: without(state.typed, ...fields), errors: without(state.errors, ...fields) };
 }
 
-/** The term is typed in two places; typing in one clears the other. */
-const TWIN: Partial<Record<FieldName, FieldName>> = {
-  payments: "years",
-  years: "payments",
-  "lease/payments": "lease/years",
-  "lease/years": "lease/payments",
-};
-
 function typeIn(state: OptionState, field: FieldName, text: string): OptionState {
-  const twin = TWIN[field] ?? field;
   const edit =
     state.edit?.field === field
       ? state.edit
       : { field, before: state.inputs, base: plainFieldText(state, field) };
-  const typed = { ...without(state.typed, twin), [field]: text };
-  const errors = without(state.errors, field, twin);
+  const typed = { ...state.typed, [field]: text };
+  const errors = without(state.errors, field);
   const reading = readTyped({ ...state, inputs: edit.before } as OptionState, field, text, edit.base);
   if (reading.ok) return { ...withInputs({ ...state, typed, errors }, reading.file), edit };
   const before = state.inputs === edit.before ? state : withInputs(state, edit.before);

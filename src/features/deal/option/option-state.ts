@@ -177,6 +177,11 @@ function isMissing(state: OptionState, field: FieldName): boolean {
   return !isFoundIn(field, state.inputs.find) && showField(field, { ...state, quote: null }) === "";
 }
 
+/** What stands beside a field's figure: the same said another way. */
+export function fieldBeside(state: OptionState, field: FieldName): string {
+  return fieldOf(field).beside?.({ ...state, quote: shownQuote(state) } as FieldView) ?? "";
+}
+
 /** A field's unit, where it has one. */
 export function fieldUnit({ inputs }: OptionState, field: FieldName): string | undefined {
   return fieldOf(field).unit?.(inputs);

@@ -14,11 +14,17 @@ import {
 /** What a phrase does to an option: the actions, in words what each changes, and the option after them. */
 export type Phrase = { actions: OptionAction[]; says: string; after: OptionState };
 
-type Place = { loan?: FieldName; lease?: FieldName; words: RegExp };
+type Place = {
+  loan?: FieldName;
+  lease?: FieldName;
+  words: RegExp;
+  /** What is typed after the number. */
+  unit?: string;
+};
 
 /** What figures are called in a phrase, longer names first. */
 const PLACES: readonly Place[] = [
-  { loan: "years", lease: "lease/years", words: /years?|yrs?/ },
+  { loan: "payments", lease: "lease/payments", words: /years?|yrs?/, unit: " y" },
   {
     loan: "payments",
     lease: "lease/payments",
@@ -139,7 +145,7 @@ function partOf(
   option: OptionState,
   isLater: boolean,
 ): { field: FieldName; text: string } | undefined {
-  for (const { words, ...names } of PLACES) {
+  for (const { words, unit = "", ...names } of PLACES) {
     const field = names[option.kind];
     if (field === undefined || !isThere(field, option)) continue;
     const first = new RegExp(`^(?:make )?(?:the )?(?:${words.source})\\s+(.+)$`, "i").exec(part);
@@ -149,7 +155,8 @@ function partOf(
     ).exec(part);
     const count = last?.[1] && /months?$/i.test(part) ? `${last[1]} m` : last?.[1];
     const text = (first?.[1]?.replace(FILLER, "") ?? count)?.trim();
-    if (text !== undefined && text !== "") return RATE.test(field) ? rateOf(text, option) : { field, text };
+    if (text !== undefined && text !== "")
+      return RATE.test(field) ? rateOf(text, option) : { field, text: text + unit };
   }
   // What follows "at" is a rate.
   const isRate = /^[\d.,]+\s*%?$/.test(part) && (isLater || part.endsWith("%"));

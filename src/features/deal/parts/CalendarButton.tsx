@@ -16,6 +16,9 @@ export function CalendarButton({ field, label }: { field: FieldName; label: stri
       <button
         ref={button}
         type="button"
+        // The keyboard has Alt and the arrow down.
+        tabIndex={-1}
+        data-calendar=""
         aria-label={`Pick the ${label.toLowerCase()}`}
         aria-expanded={isOpen}
         className="absolute inset-y-0 right-1 grid w-7 cursor-pointer place-items-center rounded-field text-primary"

@@ -1,3 +1,7 @@
+import { useContext } from "react";
+import { OptionContext } from "../option/option-context";
+import { useLinkOrder } from "../structure/line-links";
+
 type Props<Value extends string> = {
   label: string;
   value: Value;
@@ -7,8 +11,11 @@ type Props<Value extends string> = {
 
 /** A word of a line or a sentence that can be another one. */
 export function ChoiceInWords<Value extends string>({ label, value, choices, onChange }: Props<Value>) {
+  const order = useLinkOrder();
+  if (useContext(OptionContext)?.isFrozen) return choices.find(([each]) => each === value)?.[1] ?? "";
   return (
     <select
+      {...order}
       aria-label={label}
       className="choice-in-words"
       value={value}

@@ -1,7 +1,7 @@
 import { Target } from "lucide-react";
 import { lazy, memo, Suspense, useRef } from "react";
 import { type FieldName, fieldOf, isFoundIn } from "../fields";
-import { fieldError, fieldText, fieldUnit, isStale, shownQuote } from "../option";
+import { fieldBeside, fieldError, fieldText, fieldUnit, isStale, shownQuote } from "../option";
 import { isUnderstanding } from "../option/loaded";
 import { type OpenOption, useOption } from "../option/option-context";
 import { CalendarButton } from "./CalendarButton";
@@ -22,8 +22,10 @@ type Props = {
 };
 
 /** One figure to type. Answers move with every key; a figure that cannot be read says why right here. */
-export function FigureField({ field, called, hideLabel = false, shortLabel, errorElsewhere }: Props) {
-  const { option, act } = useOption();
+export function FigureField(props: Props) {
+  const { option, act, isFrozen } = useOption();
+  const { field, called, hideLabel = false, shortLabel, errorElsewhere } = props;
+  if (isFrozen) return <SignedFigure {...props} />;
   const found = isFoundIn(field, option.inputs.find);
   return (
     <div className="min-w-0">
@@ -34,6 +36,7 @@ export function FigureField({ field, called, hideLabel = false, shortLabel, erro
         shortLabel={shortLabel}
         text={fieldText(option, field)}
         unit={fieldUnit(option, field)}
+        beside={fieldBeside(option, field)}
         found={found}
         stale={found && shownQuote(option) !== null && isStale(option)}
         isWrong={fieldError(option, field) !== undefined}
@@ -44,6 +47,24 @@ export function FigureField({ field, called, hideLabel = false, shortLabel, erro
   );
 }
 
+/** The figure of a signed deal: to be read, and no field. */
+function SignedFigure({ field, called, hideLabel, shortLabel }: Props) {
+  const { option } = useOption();
+  const { label, type = "figure" } = fieldOf(field);
+  const unit = fieldUnit(option, field);
+  return (
+    <dl className="min-w-0">
+      <dt className={hideLabel ? "sr-only" : "mb-0.5 block text-faint text-sm"}>
+        {shortLabel ?? called ?? label}
+      </dt>
+      <dd className={`px-2 py-1 ${type === "figure" ? "text-right" : ""}`}>
+        {fieldText(option, field) || "–"}
+        {unit && ` ${unit}`}
+      </dd>
+    </dl>
+  );
+}
+
 type InputProps = {
   field: FieldName;
   called: string | undefined;
@@ -51,15 +72,19 @@ type InputProps = {
   shortLabel: string | undefined;
   text: string;
   unit: string | undefined;
+  beside: string;
   found: boolean;
   stale: boolean;
   isWrong: boolean;
   act: OpenOption["act"];
 };
 
+const KEYS = { date: "Alt+ArrowDown", figure: undefined, name: undefined };
+const LOOKS = { date: "pr-8", figure: "text-right", name: "" };
+
 /** Drawn again only where something of it has changed: a key changes few of many fields. */
 const FieldInput = memo(function FieldInput(props: InputProps) {
-  const { field, called, hideLabel, shortLabel, text, unit, found, stale, isWrong, act } = props;
+  const { field, called, hideLabel, shortLabel, text, unit, beside, found, stale, isWrong, act } = props;
   const { label, finds, type = "figure" } = fieldOf(field);
   const id = fieldId(field);
   return (
@@ -75,19 +100,21 @@ const FieldInput = memo(function FieldInput(props: InputProps) {
           inputMode={type === "figure" ? "decimal" : undefined}
           autoComplete="off"
           aria-label={shortLabel && label}
-          className={`field ${found ? "found" : ""} ${stale ? "stale" : ""} ${type === "figure" ? "text-right" : ""} ${unit ? "pr-7" : ""} ${type === "date" ? "pr-8" : ""}`}
+          className={`field ${found ? "found" : ""} ${stale ? "stale" : ""} ${LOOKS[type]} ${unit ? "pr-7" : ""}`}
           value={text}
           readOnly={found}
           aria-invalid={isWrong}
           aria-describedby={isWrong ? `${id}-error` : undefined}
-          aria-keyshortcuts={finds ? "?" : undefined}
+          aria-keyshortcuts={finds ? "?" : KEYS[type]}
           title={finds && !found ? "Type ? to find this figure" : undefined}
           onChange={event => act({ type: "typed", field, text: event.target.value })}
           onBlur={() => act({ type: "left", field })}
           onKeyDown={event => {
-            if (event.key !== "?" || !finds) return;
+            if (event.key === "ArrowDown" && event.altKey && type === "date") {
+              event.currentTarget.parentElement?.querySelector<HTMLElement>("[data-calendar]")?.click();
+            } else if (event.key === "?" && finds) act({ type: "find", figure: finds });
+            else return;
             event.preventDefault();
-            act({ type: "find", figure: finds });
           }}
         />
         {finds && !found && (
@@ -102,6 +129,11 @@ const FieldInput = memo(function FieldInput(props: InputProps) {
             <Target size={15} aria-hidden="true" />
             <span className="sr-only">Find this: {label}</span>
           </button>
+        )}
+        {beside && (
+          <span className="field-beside pointer-events-none absolute inset-y-0 left-2.5 grid place-items-center text-faint text-sm">
+            {beside}
+          </span>
         )}
         {type === "date" && <CalendarButton field={field} label={label} />}
         {unit && (
@@ -121,7 +153,7 @@ const FieldInput = memo(function FieldInput(props: InputProps) {
 const FieldAside = lazy(() => import("./FieldAside").then(({ FieldAside: aside }) => ({ default: aside })));
 
 /** Where slips are asked about that were made before. */
-const ASKED = /^(lease\/)?(yearlyRate|years|price|down|firstPayment)$/;
+const ASKED = /^(lease\/)?(yearlyRate|payments|residual|price|down|firstPayment)$/;
 
 /** Why a field's figure cannot be read, or gives no answer; and what was understood of it. */
 export function FieldError({ field }: { field: FieldName }) {

@@ -1,4 +1,5 @@
-import { useId } from "react";
+import { useContext, useId } from "react";
+import { OptionContext } from "../option/option-context";
 
 type CheckProps = {
   label: string;
@@ -37,6 +38,14 @@ export function Choice<Value extends string>(props: ChoiceProps<Value>) {
   const { label, value, choices, onChange } = props;
   const ownId = useId();
   const id = props.id ?? ownId;
+  if (useContext(OptionContext)?.isFrozen) {
+    return (
+      <dl className="min-w-0">
+        <dt className="mb-0.5 block text-faint text-sm">{label}</dt>
+        <dd className="px-2 py-1">{choices.find(([each]) => each === value)?.[1]}</dd>
+      </dl>
+    );
+  }
   return (
     <div className="min-w-0">
       <label htmlFor={id} className="mb-0.5 block text-faint text-sm">

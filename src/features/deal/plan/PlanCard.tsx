@@ -7,8 +7,9 @@ import { useIsFrozen, useLoan } from "../option/option-context";
 import { Changeable } from "../parts/Changeable";
 import { Choice } from "../parts/choices";
 import { FigureField } from "../parts/FigureField";
-import { FREQUENCY_CHOICES, ROUNDINGS } from "./choices-of-plan";
+import { FREQUENCY_CHOICES } from "./choices-of-plan";
 import { asKind, KIND_ID, KINDS, KINDS_OF_A_VEHICLE, type Kind, kindOf, withFrequency } from "./kinds";
+import { RoundingChoice } from "./RoundingChoice";
 import { turn } from "./turn";
 
 // A plain loan has none of them: the screen starts without the code for them.
@@ -22,19 +23,14 @@ export const PlanCard = memo(function PlanCard() {
   const { plan } = option.inputs;
   const firstDate = shownQuote(option)?.firstDate ?? parseIsoDate(plan.signed ?? "") ?? null;
   return (
-    <section aria-labelledby="plan-title" className="card-paper @container shrink-0 px-4 py-2.5">
+    <section aria-labelledby="plan-title" className="border-base-300 border-t px-4 py-2">
       <h2 id="plan-title" className="font-semibold text-lg">
         Plan: {planTitle(plan)}
       </h2>
       <Changeable>
-        <div className="mt-1 grid grid-cols-2 items-start gap-x-3 gap-y-1.5 @xl:grid-cols-4">
+        <div className="mt-0.5 grid grid-cols-2 items-start gap-x-3 gap-y-1">
           <FigureField field="yearlyRate" />
-          {!plan.datedPayments && (
-            <>
-              <FigureField field="payments" />
-              <FigureField field="years" />
-            </>
-          )}
+          {!plan.datedPayments && <FigureField field="payments" />}
           <Choice
             label="How often"
             value={plan.frequency}
@@ -55,12 +51,7 @@ export const PlanCard = memo(function PlanCard() {
           />
           <FigureField field="signed" />
           {!plan.datedPayments && <FigureField field="firstPayment" />}
-          <Choice
-            label="Payment rounded"
-            value={plan.rounding ?? "nearest"}
-            choices={ROUNDINGS}
-            onChange={rounding => act({ type: "plan", change: now => ({ ...now, rounding }) })}
-          />
+          {plan.rounding !== undefined && plan.rounding !== "nearest" && <RoundingChoice />}
         </div>
         <FirstPaymentRemark />
         {hasRareParts(plan) && (
@@ -80,7 +71,7 @@ function AddPart() {
   return (
     <details className="mt-1.5 text-sm" onToggle={event => setOpen(event.currentTarget.open)}>
       <summary className="cursor-pointer font-semibold text-primary">
-        More: balloon, start, steps, skipped months, extras, compounding, counting of time, rounding
+        More: balloon, start, steps, skips, extras, compounding, days, rounding
       </summary>
       {isOpen && (
         <Suspense fallback={null}>

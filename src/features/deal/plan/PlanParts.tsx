@@ -21,10 +21,12 @@ export function PlanParts() {
   const { option } = useLoan();
   const { plan } = option.inputs;
   return (
-    <div className="mt-2 grid grid-cols-2 items-end gap-x-3 gap-y-1.5 border-base-300 border-t pt-1.5 @xl:grid-cols-4">
+    <div className="mt-2 grid grid-cols-2 items-end gap-x-3 gap-y-1.5 border-base-300 border-t pt-1.5">
       {plan.kind === "flatRate" && <EarningChoice />}
       {ADDABLE_PARTS.filter(({ has }) => has(plan)).map(part => (
-        <PartOf key={part.name} part={part} />
+        <div key={part.name} data-part={part.name} className="contents">
+          <PartOf part={part} />
+        </div>
       ))}
       {plan.datedPayments && <PlanTable list="datedPayments" />}
     </div>

@@ -40,6 +40,9 @@ const withoutExtra = (key: keyof NonNullable<PlanFile["extra"]>) => (plan: PlanF
 
 const today = ({ firstPayment, signed }: PlanFile) => firstPayment ?? signed ?? "2027-01-01";
 
+/** Where a part stands on the screen. */
+export const partSelector = (name: string): string => `[data-part="${name}"]`;
+
 /** Every part, in the order in which they stand. */
 export const ADDABLE_PARTS: readonly AddablePart[] = [
   {

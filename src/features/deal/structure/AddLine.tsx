@@ -1,9 +1,12 @@
 import { lazy, type ReactNode, Suspense, useState } from "react";
 import { MOST_EXTRAS, MOST_FEES, MOST_PAYOFFS, MOST_REBATES, MOST_TAXES, MOST_TRADE_INS } from "@/core";
 import type { Settings } from "@/exchange/settings";
+import { focusSoon } from "@/features/focus/focus-soon";
+import { Toolbar } from "@/features/focus/Toolbar";
 import { useDesk } from "../desk/desk-context";
 import { type LineOf, type ListName, linesOf } from "../fields";
 import { useOption } from "../option/option-context";
+import { fieldId } from "../parts/FigureField";
 import type { UsualList } from "./UsualLines";
 import { type Opening, useStructure } from "./use-structure";
 
@@ -70,7 +73,7 @@ export function AddLine({ opening, children }: Props) {
   const shownLine = addable.find(({ list }) => list === shown);
   return (
     <>
-      <div className="mt-2 flex flex-wrap gap-x-3 gap-y-1 text-sm">
+      <Toolbar label="Add a line" className="mt-1.5 flex flex-wrap gap-x-3 gap-y-1 text-sm">
         <span className="text-faint">Add a</span>
         {addable
           .filter(({ list, most }) => nextIndex(list) < most)
@@ -87,10 +90,16 @@ export function AddLine({ opening, children }: Props) {
             );
           })}
         {structure.deposit === undefined && (
-          <AddButton name="deposit" onClick={() => change(now => ({ ...now, deposit: "0" }))} />
+          <AddButton
+            name="deposit"
+            onClick={() => {
+              change(now => ({ ...now, deposit: "0" }));
+              focusSoon(`#${fieldId("deposit")}`);
+            }}
+          />
         )}
         {children}
-      </div>
+      </Toolbar>
       {shown && shownLine && (
         <Suspense fallback={null}>
           <UsualLines

@@ -1,3 +1,4 @@
+import { LineLink } from "./LineLink";
 import { NamedRow } from "./NamedRow";
 import { useStructure } from "./use-structure";
 
@@ -12,15 +13,7 @@ export function DepositRow() {
       sign="−"
       field="deposit"
       running={runningOf("deposit")[0] ?? ""}
-      remark={
-        <button
-          type="button"
-          className="cursor-pointer text-primary underline decoration-dotted underline-offset-2"
-          onClick={() => change(({ deposit: _, ...rest }) => rest)}
-        >
-          no deposit
-        </button>
-      }
+      remark={<LineLink onClick={() => change(({ deposit: _, ...rest }) => rest)}>no deposit</LineLink>}
     />
   );
 }

@@ -1,4 +1,4 @@
-import type { ReactNode } from "react";
+import { type ReactNode, useEffect, useRef } from "react";
 
 type Props = {
   label: string;
@@ -10,6 +10,15 @@ type Props = {
 
 /** What stands around a line that is open to be changed. */
 export function EditorFrame({ label, children, takeOutWords = "Take it out", onDone, onTakeOut }: Props) {
+  const opener = useRef<HTMLElement | null>(null);
+  // Before the editor takes the focus.
+  useEffect(() => {
+    opener.current = document.activeElement as HTMLElement | null;
+  }, []);
+  const done = () => {
+    onDone();
+    opener.current?.focus();
+  };
   return (
     // biome-ignore lint/a11y/useSemanticElements: a fieldset would stand apart from the tally's grid.
     <div
@@ -17,7 +26,7 @@ export function EditorFrame({ label, children, takeOutWords = "Take it out", onD
       aria-label={label}
       className="my-1 rounded-field bg-base-200 p-2.5"
       onKeyDown={event => {
-        if (event.key === "Escape") onDone();
+        if (event.key === "Escape") done();
       }}
     >
       {children}
@@ -26,13 +35,13 @@ export function EditorFrame({ label, children, takeOutWords = "Take it out", onD
           type="button"
           className="btn btn-sm bg-base-100"
           onClick={() => {
-            onDone();
+            done();
             onTakeOut();
           }}
         >
           {takeOutWords}
         </button>
-        <button type="button" className="btn btn-sm bg-base-100" onClick={onDone}>
+        <button type="button" className="btn btn-sm bg-base-100" onClick={done}>
           Done
         </button>
       </div>

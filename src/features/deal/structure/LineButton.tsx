@@ -1,5 +1,6 @@
 import type { ReactNode } from "react";
 import type { ListName } from "../fields";
+import { useLinkOrder } from "./line-links";
 import { isOpenLine, type Opening } from "./use-structure";
 
 type Props = { list: ListName; index: number; name: string; opening: Opening; children: ReactNode };
@@ -10,6 +11,7 @@ export function LineButton({ list, index, name, opening, children }: Props) {
   return (
     <button
       type="button"
+      {...useLinkOrder()}
       aria-expanded={isOpen}
       aria-label={`Change ${name}`}
       title={`Change ${name}`}

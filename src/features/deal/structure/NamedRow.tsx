@@ -29,6 +29,8 @@ export function NamedRow({ line, usual, ...row }: Props) {
       label={
         <button
           type="button"
+          // Its figure is where Tab goes.
+          tabIndex={-1}
           aria-expanded={isOpen}
           aria-label={`Rename ${name}`}
           title="Rename this line"

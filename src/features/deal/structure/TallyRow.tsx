@@ -1,6 +1,7 @@
-import type { ReactNode } from "react";
+import { type ReactNode, useId } from "react";
 import type { FieldName } from "../fields";
-import { FieldError, FigureField } from "../parts/FigureField";
+import { FieldError, FigureField, fieldId } from "../parts/FigureField";
+import { BesideFigure, goAmongLinks, goToLinks } from "./line-links";
 
 type Props = {
   label: ReactNode;
@@ -24,15 +25,26 @@ type Props = {
 export function TallyRow(props: Props) {
   const { label, remark, sign = "", field, called, value, running = "", stale, isInGroup, children } = props;
   const faded = stale ? "stale" : "";
+  const linksId = useId();
   return (
     <>
-      <div className={`min-w-0 leading-tight ${isInGroup ? "pl-3" : ""}`}>
-        {label}
-        {remark && <span className="block text-faint text-sm leading-tight empty:hidden">{remark}</span>}
+      {/* biome-ignore lint/a11y/noStaticElementInteractions: keys that its links and choices leave to it */}
+      <div
+        id={linksId}
+        className={`min-w-0 leading-tight ${isInGroup ? "pl-3" : ""}`}
+        onKeyDown={field && (event => goAmongLinks(event, linksId, fieldId(field)))}
+      >
+        <BesideFigure value={field !== undefined}>
+          {label}
+          {remark && <span className="block text-faint text-sm leading-tight empty:hidden">{remark}</span>}
+        </BesideFigure>
       </div>
       <span className="text-center text-faint">{sign}</span>
       {field ? (
-        <FigureField field={field} called={called} hideLabel errorElsewhere />
+        // biome-ignore lint/a11y/noStaticElementInteractions: a key that the figure leaves to its line
+        <div className="min-w-0" onKeyDown={event => goToLinks(event, linksId)}>
+          <FigureField field={field} called={called} hideLabel errorElsewhere />
+        </div>
       ) : (
         <span className={`px-2 text-right ${faded}`}>{value}</span>
       )}

@@ -1,5 +1,6 @@
 import { linesOf } from "../fields";
 import { withTaxAdded, withTaxIncluded } from "../fields/tax-in-price";
+import { LineLink } from "./LineLink";
 import { useStructure } from "./use-structure";
 
 /** Whether the taxes are in the price, where there are any. */
@@ -11,13 +12,9 @@ export function TaxInPrice() {
   return (
     <>
       tax {isIncluded ? "in it" : "not in it"} ·{" "}
-      <button
-        type="button"
-        className="cursor-pointer text-primary underline decoration-dotted underline-offset-2"
-        onClick={() => change(isIncluded ? withTaxAdded : withTaxIncluded)}
-      >
+      <LineLink onClick={() => change(isIncluded ? withTaxAdded : withTaxIncluded)}>
         {isIncluded ? "add it" : "it is in it"}
-      </button>
+      </LineLink>
     </>
   );
 }

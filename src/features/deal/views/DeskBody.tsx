@@ -4,6 +4,7 @@ import { useDesk } from "../desk/desk-context";
 import { openedOption } from "../desk/desk-state";
 import type { View } from "../desk/views";
 import type { MapChoice } from "../map/choice";
+import { KindOfDeal } from "../structure/KindOfDeal";
 import { ViewBar } from "./ViewBar";
 
 /** What each view is loaded with: when it is opened, or a moment before. */
@@ -50,22 +51,38 @@ const opened = (part: ReactNode) => (
   <Suspense fallback={<p className="p-4 text-faint">Opening …</p>}>{part}</Suspense>
 );
 
-/** The options, and the open one in the view that is looked at. */
+/** The options and the views of the deal, which stand above what is looked at. */
+export function DeskBars({
+  isOpen,
+}: {
+  /** On a narrow screen: whether all of them are shown. */ isOpen: boolean;
+}) {
+  const { state } = useDesk();
+  return (
+    <>
+      {state.options.length > 1 && (
+        <div className={`mb-2 min-w-0 [grid-area:strip] ${isOpen ? "" : "max-md:hidden"}`}>
+          <Suspense fallback={<div className="h-14" />}>
+            <OptionStrip />
+          </Suspense>
+        </div>
+      )}
+      <div className="mb-2 min-w-0 [grid-area:views]">
+        <ViewBar onNear={loadAhead} isOpen={isOpen} />
+      </div>
+    </>
+  );
+}
+
+/** The open option in the view that is looked at: what is typed to the left, what is answered to the right. */
 export function DeskBody({ dealId, fileName }: { dealId: string; fileName: string }) {
   const { state, view } = useDesk();
   const [mapChoice, setMapChoice] = useState<MapChoice | null>(null);
   const [terms, setTerms] = useState<readonly ReachTerm[] | null>(null);
-  const isWhole = view === "repayment";
   const isLease = openedOption(state).kind === "lease";
-  const answer = { fileName, isWhole };
+  const answer = { fileName, isWhole: view === "repayment" };
   return (
-    <>
-      {state.options.length > 1 && (
-        <Suspense fallback={<div className="h-14" />}>
-          <OptionStrip />
-        </Suspense>
-      )}
-      <ViewBar onNear={loadAhead} />
+    <div className="flex min-h-0 min-w-0 flex-col gap-2 [grid-area:body]">
       {state.heading.notes !== undefined && (
         <Suspense fallback={null}>
           <NotesCard />
@@ -74,14 +91,13 @@ export function DeskBody({ dealId, fileName }: { dealId: string; fileName: strin
       {view === "history" && opened(<History dealId={dealId} />)}
       {view === "lineUp" && opened(<LineUp />)}
       {view !== "history" && view !== "lineUp" && (
-        <div className="flex min-h-0 flex-1 flex-col gap-4 lg:flex-row">
-          <div
-            className={`flex shrink-0 flex-col gap-3 max-lg:order-[-1] lg:max-h-full lg:w-[27rem] lg:self-start ${isWhole ? "" : "lg:overflow-auto"}`}
-          >
-            <div className={`card-paper flex min-h-0 flex-col ${isWhole ? "" : "shrink-0"}`}>
-              {opened(isLease ? <LeaseStructure /> : <LoanStructure />)}
+        <div className="flex min-h-0 flex-1 flex-col gap-3 lg:flex-row">
+          <div className="card-paper shrink-0 max-lg:order-[-1] lg:w-[27rem] lg:self-start lg:overflow-auto lg:max-h-full">
+            {opened(isLease ? <LeaseStructure /> : <LoanStructure />)}
+            {opened(isLease ? <LeasePlan /> : <LoanPlan />)}
+            <div className="px-4 pb-2">
+              <KindOfDeal />
             </div>
-            {!isWhole && opened(isLease ? <LeasePlan /> : <LoanPlan />)}
           </div>
           <div className="flex min-h-0 min-w-0 flex-1 flex-col gap-3 max-lg:contents lg:overflow-auto">
             {opened(isLease ? <LeaseAnswer {...answer} /> : <LoanAnswer {...answer} />)}
@@ -90,6 +106,6 @@ export function DeskBody({ dealId, fileName }: { dealId: string; fileName: strin
           </div>
         </div>
       )}
-    </>
+    </div>
   );
 }

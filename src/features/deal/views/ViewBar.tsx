@@ -1,8 +1,9 @@
 import { lazy, Suspense, useState } from "react";
+import { focusSoon } from "@/features/focus/focus-soon";
 import { useDesk } from "../desk/desk-context";
 import { VIEWS, type View } from "../desk/views";
 import { useIsFrozen } from "../option/option-context";
-import { MORE_OPTIONS } from "../parts/places";
+import { MORE_OPTIONS, NOTES_FIELD } from "../parts/places";
 
 // A deal begins with one option: the screen starts without the code for more.
 const OptionTools = lazy(() =>
@@ -12,6 +13,25 @@ const MoreOptions = lazy(() =>
   import("../options/MoreOptions").then(({ MoreOptions: panel }) => ({ default: panel })),
 );
 
+/** On a narrow screen: which option is open. */
+function OptionChoice() {
+  const { state, dispatch } = useDesk();
+  return (
+    <select
+      aria-label="Open option"
+      className="choice-in-words shrink-0 font-semibold md:hidden"
+      value={state.open}
+      onChange={event => dispatch({ type: "select", id: event.target.value })}
+    >
+      {state.options.map(({ id, name }, index) => (
+        <option key={id} value={id}>
+          {`Option ${index + 1}${name && `: ${name}`}`}
+        </option>
+      ))}
+    </select>
+  );
+}
+
 /** A signed deal has nothing that could be moved on a map. */
 const viewsOf = (isFrozen: boolean) =>
   (Object.keys(VIEWS) as View[]).filter(view => !isFrozen || (view !== "map" && view !== "reach"));
@@ -19,18 +39,21 @@ const viewsOf = (isFrozen: boolean) =>
 type Props = {
   /** A view is about to be wanted: a pointer or the focus is on its button. */
   onNear: (view: View) => void;
+  /** On a narrow screen: whether what can be done with options is shown, too. */
+  isOpen: boolean;
 };
 
 /** The views of the deal, and what can be done with its options. */
-export function ViewBar({ onNear }: Props) {
+export function ViewBar({ onNear, isOpen }: Props) {
   const { state, dispatch, view, show } = useDesk();
   const { options } = state;
   const isFrozen = useIsFrozen();
   const [isAdding, setAdding] = useState(false);
   return (
     <>
-      <div className="flex flex-wrap items-center gap-x-1 gap-y-1">
-        <nav aria-label="Views of the deal" className="flex flex-wrap gap-x-1">
+      <div className="flex items-center gap-x-1 gap-y-1 max-md:flex-wrap">
+        <nav aria-label="Views of the deal" className="flex min-w-0 gap-x-1 overflow-x-auto">
+          {options.length > 1 && <OptionChoice />}
           {viewsOf(isFrozen).map(each => (
             <button
               key={each}
@@ -46,31 +69,36 @@ export function ViewBar({ onNear }: Props) {
           ))}
         </nav>
         <span className="grow" />
-        {options.length > 1 && !isFrozen && (
-          <Suspense fallback={null}>
-            <OptionTools />
-          </Suspense>
-        )}
-        {!isFrozen && state.heading.notes === undefined && (
-          <button
-            type="button"
-            className="btn btn-ghost btn-sm text-primary"
-            onClick={() => dispatch({ type: "heading", change: { notes: "" } })}
-          >
-            + Note
-          </button>
-        )}
-        {!isFrozen && (
-          <button
-            type="button"
-            id={MORE_OPTIONS}
-            aria-expanded={isAdding}
-            className="btn btn-ghost btn-sm text-primary"
-            onClick={() => setAdding(!isAdding)}
-          >
-            + Option
-          </button>
-        )}
+        <div className={`flex flex-wrap items-center gap-1 ${isOpen ? "" : "max-md:hidden"}`}>
+          {options.length > 1 && !isFrozen && (
+            <Suspense fallback={null}>
+              <OptionTools />
+            </Suspense>
+          )}
+          {!isFrozen && state.heading.notes === undefined && (
+            <button
+              type="button"
+              className="btn btn-ghost btn-sm text-primary"
+              onClick={() => {
+                dispatch({ type: "heading", change: { notes: "" } });
+                focusSoon(`#${NOTES_FIELD}`);
+              }}
+            >
+              + Note
+            </button>
+          )}
+          {!isFrozen && (
+            <button
+              type="button"
+              id={MORE_OPTIONS}
+              aria-expanded={isAdding}
+              className="btn btn-ghost btn-sm text-primary"
+              onClick={() => setAdding(!isAdding)}
+            >
+              + Option
+            </button>
+          )}
+        </div>
       </div>
       {isAdding && (
         <Suspense fallback={<p className="text-faint">Opening …</p>}>

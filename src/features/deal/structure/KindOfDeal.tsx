@@ -1,0 +1,34 @@
+import { useDesk } from "../desk/desk-context";
+import { asPersonal, asVehicle } from "../fields";
+import { useOption } from "../option/option-context";
+import { PlaceOfDeal } from "./PlaceOfDeal";
+import { useStructure } from "./use-structure";
+
+/** What the deal is about, the way from a vehicle to a personal loan and back, and how its figures are written. */
+export function KindOfDeal() {
+  const { state } = useDesk();
+  const { option, isFrozen } = useOption();
+  const { structure, change } = useStructure();
+  if (isFrozen) return null;
+  const isPersonal = structure.purpose !== undefined;
+  const purpose = state.heading.vehicle || "Personal loan";
+  return (
+    <p className="mt-1.5 text-faint text-sm">
+      {option.kind === "lease" ? (
+        "A vehicle, leased"
+      ) : (
+        <>
+          {isPersonal ? "A personal loan" : "A vehicle"} ·{" "}
+          <button
+            type="button"
+            className="cursor-pointer text-primary underline decoration-dotted underline-offset-2"
+            onClick={() => change(now => (isPersonal ? asVehicle(now) : asPersonal(now, purpose)))}
+          >
+            make it {isPersonal ? "a vehicle" : "a personal loan"}
+          </button>
+        </>
+      )}{" "}
+      · <PlaceOfDeal />
+    </p>
+  );
+}
