@@ -59,7 +59,7 @@ export {
   PERCENT_OF_FACTOR,
   summarizeLease,
 } from "./plans/lease";
-export { firstPaymentDate, type LoanPlan, type PaymentRow } from "./plans/loan";
+export { type DatedPlan, firstPaymentDate, type LoanPlan, type PaymentRow, paymentDates } from "./plans/loan";
 export { type Answering, evaluate, type Quote, quoteBy, type Saved, type Summary, summarize } from "./quote";
 export { convertRate, type NominalCompounding, type RateKind } from "./rates";
 export { type Failure, type Figure, failure, type Result, success } from "./result";

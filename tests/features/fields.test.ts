@@ -171,3 +171,42 @@ test("reading what a field shows changes nothing: not the deal, and not what it 
     { numRuns: runs(250) },
   );
 });
+
+test.each([
+  // A distance counts from signing.
+  ["firstPayment", "45d", { firstPayment: "2027-01-14" }],
+  ["firstPayment", "+2 months", { firstPayment: "2027-01-30" }],
+  ["firstPayment", "Feb 2027", { firstPayment: "2027-02-28" }],
+  ["once/0/date", "24m", { extra: { once: [{ date: "2028-11-30", amount: "0" }] } }],
+  ["once/0/date", "2y", { extra: { once: [{ date: "2028-11-30", amount: "0" }] } }],
+  // Its due date: the first payment is on the 15th.
+  ["once/0/date", "payment 24", { extra: { once: [{ date: "2028-12-15", amount: "0" }] } }],
+  ["once/0/date", "#1", { extra: { once: [{ date: "2027-01-15", amount: "0" }] } }],
+  ["once/0/date", "Nov 2029", { extra: { once: [{ date: "2029-11-15", amount: "0" }] } }],
+  ["once/0/date", "March, 2027", { extra: { once: [{ date: "2027-03-15", amount: "0" }] } }],
+  [
+    "once/0/date",
+    "payment 0",
+    "Type a date such as 24 Nov 2027, Nov 2029, 24m or payment 24, from 1900 to 2199.",
+  ],
+] as const)("in %s, %j is a date of the plan", (field, text, expected) => {
+  const file = loanInputs(chosenOption(newDealDocument("2026-11-30")).inputs);
+  const plan = {
+    ...file.plan,
+    signed: "2026-11-30",
+    ...(field !== "firstPayment" && { firstPayment: "2027-01-15" }),
+    extra: { once: [{ date: "2027-02-01", amount: "0" }] },
+  };
+  const reading = readField(field, text, { ...file, plan });
+  if (reading.ok) expect(reading.file.plan).toMatchObject(expected as object);
+  else expect(reading.sentence).toBe(expected);
+});
+
+test("without a contract date a distance counts from the first payment", () => {
+  const file = loanInputs(chosenOption(newDealDocument("2026-11-30")).inputs);
+  const { signed: _, ...plan } = file.plan;
+  const extra = { once: [{ date: "2027-02-01", amount: "0" }] };
+  const dated = { ...file, plan: { ...plan, firstPayment: "2027-01-15", extra } };
+  const reading = readField("once/0/date", "24m", dated);
+  expect(reading.ok && reading.file.plan).toMatchObject({ extra: { once: [{ date: "2029-01-15" }] } });
+});

@@ -3,6 +3,6 @@ export { longDate, monthName, shortDate } from "./date-text";
 export { firstCharacters } from "./first-characters";
 export { HALF_CHARACTER, holdsHalfCharacter } from "./half-character";
 export { factorText, fineAmount, rateText } from "./number-text";
-export { type DateBase, monthNamed, readDate } from "./read-date";
+export { type DateBase, readDate, readMonth } from "./read-date";
 export { searchText } from "./search-text";
 export { sizeText } from "./size-text";

@@ -3,7 +3,7 @@ import { monthName } from "./date-text";
 
 /** What a typed date is read beside. */
 export type DateBase = {
-  /** What "+3 weeks" counts from. */
+  /** What "+3 weeks" and "24m" count from. */
   from: DayNumber;
   today: DayNumber;
   /** Whether a date without a year is the next one after `from`; else the one nearest to it. */
@@ -12,12 +12,12 @@ export type DateBase = {
   isEnd?: boolean;
 };
 
-const STEP = /^\+\s*(\d{1,4})\s*(d|days?|w|weeks?|m|months?|y|years?)$/i;
+const STEP = /^\+?\s*(\d{1,4})\s*(d|days?|w|weeks?|m|months?|y|years?)$/i;
 const DAY_THEN_MONTH = /^(\d{1,2})\.?\s*([a-z]{3,9})\.?,?(?:\s+(\d{2}|\d{4}))?$/i;
 const MONTH_THEN_DAY = /^([a-z]{3,9})\.?\s*(\d{1,2}),?(?:\s+(\d{2}|\d{4}))?$/i;
 
 /**
- * Reads a date as people type it: "24 Nov", "Nov 24, 2026", "2026-11-24", "+3 weeks", "today", "tomorrow".
+ * Reads a date as people type it: "24 Nov", "Nov 24, 2026", "2026-11-24", "+3 weeks", "24m", "today", "tomorrow".
  * One of numbers alone is brought into such a form first, by the order of its place.
  *
  * @returns a day number, or undefined for anything else
@@ -35,10 +35,19 @@ export function readDate(typed: string, base: DateBase): DayNumber | undefined {
 const MONTH_OF_YEAR = /^([a-z]{3,9})\.?,?\s+(\d{4})$/i;
 
 function lastOfMonth(text: string): DayNumber | undefined {
-  const [, name, year] = MONTH_OF_YEAR.exec(text) ?? [];
-  const month = name === undefined ? undefined : monthNamed(name);
-  const first = month === undefined ? undefined : existing(Number(year), month, 1);
+  const first = readMonth(text);
   return first === undefined ? undefined : addMonths(first, 1) - 1;
+}
+
+/**
+ * Reads a month as people type it: "Nov 2029", "November, 2029".
+ *
+ * @returns the day number of its first day, or undefined for anything else
+ */
+export function readMonth(text: string): DayNumber | undefined {
+  const [, name, year] = MONTH_OF_YEAR.exec(text.trim()) ?? [];
+  const month = name === undefined ? undefined : monthNamed(name);
+  return month === undefined ? undefined : existing(Number(year), month, 1);
 }
 
 function readStep(text: string, from: DayNumber): DayNumber | undefined {
@@ -62,8 +71,7 @@ function readNamed(text: string, base: DateBase): DayNumber | undefined {
   return month === undefined ? undefined : dateOf(Number(day), month, match[3], base);
 }
 
-/** A month by its name or the beginning of it; undefined where there is none. */
-export function monthNamed(name: string): number | undefined {
+function monthNamed(name: string): number | undefined {
   const start = name.toLowerCase();
   for (let month = 1; month <= 12; month++)
     if (monthName(month).toLowerCase().startsWith(start)) return month;

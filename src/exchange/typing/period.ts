@@ -1,11 +1,11 @@
-import { addMonths, dayNumber, isoDate, parseIsoDate } from "@/core";
+import { addMonths, isoDate, parseIsoDate } from "@/core";
 import { type Notation, plainDate } from "../notation";
-import { monthNamed, readDate } from "../text";
+import { readDate, readMonth } from "../text";
 
 /** Days from one to another, both counted, as ISO 8601. */
 export type Days = { from: string; to: string };
 
-const MONTH = /^(?:(\d{4})-(\d{2})|([a-z]{3,9})\.?,?\s+(\d{4}))$/i;
+const ISO_MONTH = /^\d{4}-(?:0[1-9]|1[0-2])$/;
 const LONGEST = 3;
 
 /**
@@ -25,12 +25,8 @@ export function periodInSearch(search: string, notation: Notation): { text: stri
 }
 
 function daysOf(text: string, notation: Notation): Days | null {
-  const [, isoYear, isoMonth, name, namedYear] = MONTH.exec(text) ?? [];
-  const month = name === undefined ? Number(isoMonth) : monthNamed(name);
-  if (month !== undefined && month >= 1 && month <= 12) {
-    const first = dayNumber(Number(isoYear ?? namedYear), month, 1);
-    return { from: isoDate(first), to: isoDate(addMonths(first, 1) - 1) };
-  }
+  const first = ISO_MONTH.test(text) ? parseIsoDate(`${text}-01`) : readMonth(text);
+  if (first !== undefined) return { from: isoDate(first), to: isoDate(addMonths(first, 1) - 1) };
   const plain = plainDate(text, notation);
   if (parseIsoDate(text) === undefined && !/[a-z].*\s\d{4}$/i.test(plain)) return null;
   const day = readDate(plain, { from: 0, today: 0, isAfter: false });

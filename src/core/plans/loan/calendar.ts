@@ -53,7 +53,7 @@ export function calendarOf(
     payments,
     firstPeriods: firstSpan.value?.periods ?? regular,
     start: startOf(plan, twoDays),
-    dateOf: paymentDates(plan, twoDays),
+    dateOf: paymentDates({ ...plan, ...(twoDays && { twiceMonthlyDays: twoDays }) }),
     twoDays,
     decimals,
   };
@@ -117,9 +117,22 @@ function firstPaymentProblem({ timing }: LoanPlan, signed: DayNumber, first: Day
   return undefined;
 }
 
-/** Payment dates step from the first payment, or from signing where the first payment follows from it. */
-function paymentDates(plan: LoanPlan, twoDays?: TwoDays): Calendar["dateOf"] {
-  const { frequency, timing, signed, firstPayment } = plan;
+/** What of a plan says when its payments fall. */
+export type DatedPlan = Pick<
+  LoanPlan,
+  "frequency" | "timing" | "signed" | "firstPayment" | "twiceMonthlyDays"
+>;
+
+/**
+ * Makes the function from a payment's number to its date. They step from the first payment, or from signing where the
+ * first payment follows from it.
+ *
+ * @param plan its two days of the month, where it has them, are in order
+ * @returns day numbers; null without a date to step from
+ * @example isoDate(paymentDates({ frequency: "monthly", signed: day("2026-11-29"), firstPayment: null })(24)) // "2028-11-29"
+ */
+export function paymentDates(plan: DatedPlan): Calendar["dateOf"] {
+  const { frequency, timing, signed, firstPayment, twiceMonthlyDays: twoDays } = plan;
   if (firstPayment !== null && !(timing === "advance" && signed !== null)) {
     const dateAfter = periodStepper(frequency, firstPayment, twoDays);
     return number => dateAfter(number - 1);

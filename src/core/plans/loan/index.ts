@@ -1,4 +1,4 @@
-export { calendarOf, firstPaymentDate } from "./calendar";
+export { calendarOf, type DatedPlan, firstPaymentDate, paymentDates } from "./calendar";
 export { type Calendar, type Earning, rateByDays } from "./draft";
 export { explainFault } from "./explain-fault";
 export { flatCharge, flatTrueRate } from "./flat-rate";

@@ -1,39 +1,104 @@
-import { isoDate, parseIsoDate } from "@/core";
-import type { DealInputs } from "@/exchange/deal-file";
-import { readDate, shortDate } from "@/exchange/text";
+import {
+  addMonths,
+  civilDate,
+  type DatedPlan,
+  type DayNumber,
+  isoDate,
+  MOST_PAYMENTS,
+  parseIsoDate,
+  paymentDates,
+} from "@/core";
+import { type DealInputs, isLeaseInputs } from "@/exchange/deal-file";
+import { readDate, readMonth, shortDate } from "@/exchange/text";
 import { localToday } from "@/features/figures/today";
 
 /** Said where a text is no date. */
 export const NO_DATE = "Type a date such as 24 Nov, 24 Nov 2027 or +3 weeks, from 1900 to 2199.";
+/** The same where a plan says more of it. */
+export const NO_PLAN_DATE =
+  "Type a date such as 24 Nov 2027, Nov 2029, 24m or payment 24, from 1900 to 2199.";
 
 /**
- * A date as people type it, as ISO 8601; undefined where it is none. Steps count from the contract date, and a date
- * without a year is the next one after it.
+ * A date as people type it, as ISO 8601; undefined where it is none. A distance counts from the contract date, else from
+ * the first payment; a date without a year is the next one after it; "payment 24" is its due date, and a month alone the
+ * first payment date in it.
  */
-export function readTypedDate(text: string, { plan }: Pick<DealInputs, "plan">): string | undefined {
-  return readFrom(text, plan.signed, true);
+export function readTypedDate(text: string, file: DealInputs): string | undefined {
+  return dateOf(readFrom(text, startOf(file)) ?? duePayment(text, file) ?? dueIn(text, file));
+}
+
+/** The same for the first payment: a month alone is the contract's day of that month. */
+export function readFirstDate(text: string, file: DealInputs): string | undefined {
+  return dateOf(readFrom(text, startOf(file)) ?? dayOfMonth(text, startOf(file)));
 }
 
 /** The same for a date by which something ends: "June 2031" is its last day. */
-export function readEndDate(text: string, { plan }: Pick<DealInputs, "plan">): string | undefined {
-  return readFrom(text, plan.signed, true, true);
+export function readEndDate(text: string, file: DealInputs): string | undefined {
+  return dateOf(readFrom(text, startOf(file), true) ?? duePayment(text, file));
 }
 
-/** The same for the contract date itself: the nearest to today. */
+/** The same for the contract date itself, from today: the nearest to it. */
 export function readContractDate(text: string): string | undefined {
-  return readFrom(text, undefined, false);
+  const today = todaysDay();
+  return dateOf(readDate(text, { from: today, today, isAfter: false }) ?? dayOfMonth(text, today));
 }
 
-function readFrom(
-  text: string,
-  from: string | undefined,
-  isAfter: boolean,
-  isEnd = false,
-): string | undefined {
-  const today = parseIsoDate(localToday()) ?? 0;
-  const base = from === undefined ? today : (parseIsoDate(from) ?? today);
-  const day = readDate(text, { from: base, today, isAfter, isEnd });
-  return day === undefined ? undefined : isoDate(day);
+const dateOf = (day: DayNumber | undefined) => (day === undefined ? undefined : isoDate(day));
+const todaysDay = () => parseIsoDate(localToday()) ?? 0;
+
+/** The contract date, else the first payment's, else today. */
+function startOf({ plan }: DealInputs): DayNumber {
+  const first = "firstPayment" in plan ? plan.firstPayment : undefined;
+  return parseIsoDate(plan.signed ?? first ?? "") ?? todaysDay();
+}
+
+function readFrom(text: string, from: DayNumber, isEnd = false): DayNumber | undefined {
+  return readDate(text, { from, today: todaysDay(), isAfter: true, isEnd });
+}
+
+const PAYMENT = /^(?:(?:payment|no\.?|#)\s*(\d{1,4})|(\d{1,4})(?:st|nd|rd|th)(?:\s+payment)?)$/i;
+
+/** "payment 24": when it falls due. */
+function duePayment(text: string, file: DealInputs): DayNumber | undefined {
+  const [, named, counted] = PAYMENT.exec(text.trim()) ?? [];
+  const number = Number(named ?? counted ?? 0);
+  return number < 1 || number > MOST_PAYMENTS ? undefined : (dueDates(file)(number) ?? undefined);
+}
+
+/** "Nov 2029": the first payment date in it. */
+function dueIn(text: string, file: DealInputs): DayNumber | undefined {
+  const first = readMonth(text);
+  if (first === undefined) return undefined;
+  const last = addMonths(first, 1) - 1;
+  const due = dueDates(file);
+  for (let number = 1; number <= MOST_PAYMENTS; number++) {
+    const day = due(number);
+    if (day === null || day > last) return dayOfMonth(text, startOf(file));
+    if (day >= first) return day;
+  }
+  return undefined;
+}
+
+/** "Nov 2029": the day of the month that another date has, or the last that the month has. */
+function dayOfMonth(text: string, start: DayNumber): DayNumber | undefined {
+  const first = readMonth(text);
+  if (first === undefined) return undefined;
+  const [then, now] = [civilDate(first), civilDate(start)];
+  return addMonths(start, (then.year - now.year) * 12 + then.month - now.month);
+}
+
+function dueDates(file: DealInputs): (number: number) => DayNumber | null {
+  if (isLeaseInputs(file) || file.plan.datedPayments) return () => null;
+  const { frequency, timing, signed, firstPayment, twiceMonthlyDays } = file.plan;
+  const day = (iso: string | undefined) => parseIsoDate(iso ?? "") ?? null;
+  const dated: DatedPlan = {
+    frequency,
+    signed: day(signed),
+    firstPayment: day(firstPayment),
+    ...(timing && { timing }),
+    ...(twiceMonthlyDays && { twiceMonthlyDays: twiceMonthlyDays as [number, number] }),
+  };
+  return paymentDates(dated);
 }
 
 /** A date as its field shows it: "24 Nov 2026"; nothing where there is none. */

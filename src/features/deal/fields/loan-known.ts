@@ -1,7 +1,7 @@
 import { dependsOn, formatAmount, isoDate, type Quote } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
 import { amountReader, typedAmount } from "./amount-text";
-import { NO_DATE, readEndDate, typedDate } from "./date-text";
+import { NO_PLAN_DATE, readEndDate, typedDate } from "./date-text";
 import { bad, good, type LoanField, withOptional } from "./field";
 
 /** What a figure of a loan can be found from, as the screen names it. */
@@ -95,7 +95,7 @@ export const LOAN_KNOWN_FIELDS = {
     figure: () => "endDate",
     read: (text, file) => {
       const endDate = readEndDate(text, file);
-      return endDate === undefined ? bad(NO_DATE) : good({ ...file, from: { endDate } });
+      return endDate === undefined ? bad(NO_PLAN_DATE) : good({ ...file, from: { endDate } });
     },
     show: ({ inputs }) =>
       typedDate(inputs.from && "endDate" in inputs.from ? inputs.from.endDate : undefined),

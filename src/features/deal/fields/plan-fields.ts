@@ -12,7 +12,7 @@ import { type DealFile, readDeal } from "@/exchange/deal-file";
 import { longDate } from "@/exchange/text";
 import { termText } from "@/features/figures/format";
 import { amountReader, foundAmount, readPercent, typedAmount } from "./amount-text";
-import { NO_DATE, readContractDate, readTypedDate, typedDate } from "./date-text";
+import { NO_DATE, NO_PLAN_DATE, readContractDate, readFirstDate, typedDate } from "./date-text";
 import { bad, good, type LoanField, type LoanView, type Reading, withOptional } from "./field";
 import { readTerm, termBeside } from "./term-text";
 
@@ -67,7 +67,7 @@ export const PLAN_FIELDS = {
     type: "date",
     // The date that follows from the contract date goes on following from it.
     read: (text, file) => {
-      const date = readTypedDate(text, file);
+      const date = readFirstDate(text, file);
       return date !== undefined &&
         date === followingDate(readDeal(file)) &&
         file.plan.firstPayment === undefined
@@ -109,7 +109,7 @@ function putDate(
   text: string,
   date: string | undefined,
 ): Reading<DealFile> {
-  if (text !== "" && date === undefined) return bad(NO_DATE);
+  if (text !== "" && date === undefined) return bad(field === "signed" ? NO_DATE : NO_PLAN_DATE);
   return good({ ...file, plan: withOptional(file.plan, field, date) });
 }
 

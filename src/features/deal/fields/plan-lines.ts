@@ -1,7 +1,7 @@
 import { HIGHEST_STEP_PERCENT, isoDate, MOST_PAYMENTS, wholeText } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
 import { foundAmount, readAmount, typedAmount } from "./amount-text";
-import { NO_DATE, readTypedDate, typedDate } from "./date-text";
+import { NO_PLAN_DATE, readTypedDate, typedDate } from "./date-text";
 import { bad, good, type LoanField, type Reading } from "./field";
 import { type PlanListName, type PlanLists, planRows, withPlanRows } from "./plan-rows";
 
@@ -90,7 +90,7 @@ function dateOfRow(list: "once" | "datedPayments", index: number): LoanField {
     read: (text, file) => {
       const row = planRows(file.plan, list)[index];
       const date = readTypedDate(text, file);
-      return row && date !== undefined ? withRow(file, list, index, { ...row, date }) : bad(NO_DATE);
+      return row && date !== undefined ? withRow(file, list, index, { ...row, date }) : bad(NO_PLAN_DATE);
     },
     show: ({ inputs }) => typedDate(planRows(inputs.plan, list)[index]?.date),
   };

@@ -1,7 +1,7 @@
 import { HIGHEST_BALLOON_PERCENT, MOST_PAYMENTS, wholeText } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
 import { foundAmount, readAmount, readPercent, typedAmount } from "./amount-text";
-import { NO_DATE, readTypedDate, typedDate } from "./date-text";
+import { NO_PLAN_DATE, readTypedDate, typedDate } from "./date-text";
 import { bad, good, type LoanField, type Reading, withOptional } from "./field";
 
 type PlanFile = DealFile["plan"];
@@ -124,7 +124,7 @@ export const PLAN_PART_FIELDS: Record<PlanPartFieldName, LoanField> = {
       const from = readTypedDate(text, file);
       if (!yearly) return good(file);
       return from === undefined
-        ? bad(NO_DATE)
+        ? bad(NO_PLAN_DATE)
         : put(file, "extra", { ...file.plan.extra, yearly: { ...yearly, from } });
     },
     show: ({ inputs }) => typedDate(inputs.plan.extra?.yearly?.from),

@@ -19,7 +19,7 @@ function OptionChoice() {
   return (
     <select
       aria-label="Open option"
-      className="choice-in-words shrink-0 font-semibold md:hidden"
+      className="choice-in-words shrink-0 bg-transparent! font-semibold md:hidden"
       value={state.open}
       onChange={event => dispatch({ type: "select", id: event.target.value })}
     >
@@ -59,7 +59,7 @@ export function ViewBar({ onNear, isOpen }: Props) {
               key={each}
               type="button"
               aria-current={each === view ? "page" : undefined}
-              className={`cursor-pointer border-b-2 px-2.5 py-1 font-semibold ${each === view ? "border-primary text-primary" : "border-transparent text-faint"}`}
+              className={`cursor-pointer whitespace-nowrap border-b-2 px-2.5 py-1 font-semibold ${each === view ? "border-primary text-primary" : "border-transparent text-faint"}`}
               onPointerEnter={() => onNear(each)}
               onFocus={() => onNear(each)}
               onClick={() => show(each)}
