@@ -1,7 +1,14 @@
 // Finds what would have to move beside the page, so that typing never waits for it.
 import { expose } from "comlink";
 import type { Mapped } from "@/core/map";
-import { type CashOver, cashOverTerms, type Move, type Wanted, walkMoves } from "@/core/moves";
+import {
+  type CashOver,
+  cashOverTerms,
+  type Move,
+  type RatesOfTerms,
+  type Wanted,
+  walkMoves,
+} from "@/core/moves";
 import { newestWalk } from "./slices";
 
 /** What is wanted of a deal that asks for its payment. */
@@ -10,6 +17,8 @@ export type MovesQuestion = {
   wanted: Wanted;
   /** Over which numbers of payments the rest as cash is asked for, too. */
   terms?: readonly number[] | undefined;
+  /** At which rates the house has some numbers of payments. */
+  rates: RatesOfTerms;
 };
 
 /** What would have to move; and over other terms, with the rest as cash. */
@@ -17,9 +26,9 @@ export type MovesAnswer = { moves: Move[]; overTerms: CashOver[] };
 
 const walk = newestWalk(1);
 
-function* everything({ deal, wanted, terms }: MovesQuestion): Generator<Move | CashOver, void, void> {
-  yield* walkMoves(deal, wanted);
-  if (terms) yield* cashOverTerms(deal, wanted, terms);
+function* everything({ deal, wanted, terms, rates }: MovesQuestion): Generator<Move | CashOver, void, void> {
+  yield* walkMoves(deal, wanted, rates);
+  if (terms) yield* cashOverTerms(deal, wanted, terms, rates);
 }
 
 const worker = {

@@ -1,13 +1,29 @@
 import { isoDate } from "../calendar";
 import { MOST_PAYMENTS } from "../limits";
-import { mappable } from "../map";
+import { factorText, mappable, RATE_UNITS } from "../map";
 import { currencyDecimals, groupedAmount } from "../money";
-import { evaluateLease, LEASE_NAMES, type Lease, type LeaseKnown, type LeaseQuote } from "../plans/lease";
+import {
+  evaluateLease,
+  LEASE_NAMES,
+  type Lease,
+  type LeaseKnown,
+  type LeaseQuote,
+  PERCENT_OF_FACTOR,
+} from "../plans/lease";
 import { lastWhole } from "../solve";
 import { isDownFromDue } from "../structure";
-import { DUE_IS_GIVEN, type Move, type MoveFigure, type MoveValue, type Standing, type Wanted } from "./move";
+import {
+  DUE_IS_GIVEN,
+  type Move,
+  type MoveFigure,
+  type MoveValue,
+  type RatesOfTerms,
+  type Standing,
+  type UsualTerm,
+  type Wanted,
+} from "./move";
 import { opened } from "./opened";
-import { nextUsualTerm } from "./usual-terms";
+import { nextUsualTerm, ratesFor } from "./usual-terms";
 
 type Found = Extract<
   MoveFigure,
@@ -15,23 +31,23 @@ type Found = Extract<
 >;
 
 /** What of a lease would have to move, one candidate after the other. */
-export function* leaseMoves(given: Lease, wanted: Wanted): Generator<Move, void, void> {
+export function* leaseMoves(given: Lease, wanted: Wanted, rates: RatesOfTerms): Generator<Move, void, void> {
   const lease = mappable(given);
   const quote = evaluateLease(lease);
   if (!quote.ok) return;
   const now = quote.value;
   const rate = lease.plan.reckoning === "moneyFactor" ? "moneyFactor" : "yearlyRate";
   const figures: Found[] = ["price", "down", "allowance", "residual", rate, "payments"];
-  for (const figure of figures) yield moved(lease, now, figure, wanted);
+  for (const figure of figures) yield moved(lease, now, figure, wanted, rates);
   if (lease.plan.inAdvance < now.payments) yield inAdvanceMoved(lease, now, wanted);
   for (const index of (lease.structure.extras ?? []).keys()) yield leftOut(lease, now, index, wanted);
 }
 
-function moved(lease: Lease, now: LeaseQuote, figure: Found, wanted: Wanted): Move {
+function moved(lease: Lease, now: LeaseQuote, figure: Found, wanted: Wanted, rates: RatesOfTerms): Move {
   const start = { figure, from: figureIn(now, figure) };
   if (wanted.figure === "endDate") {
     return figure === "payments"
-      ? endingBy(lease, now, wanted.value)
+      ? endingBy(lease, now, wanted.value, rates)
       : { ...start, sentence: "The end date is set by the number of payments." };
   }
   const known = wanted.figure as LeaseKnown;
@@ -45,12 +61,12 @@ function moved(lease: Lease, now: LeaseQuote, figure: Found, wanted: Wanted): Mo
   );
   if (!found.ok) return { ...start, sentence: found.failure.sentence };
   const taken = found.value;
-  const usual = figure === "payments" ? usualBeside(taken, wanted, !isTotal(known)) : undefined;
+  const usual = figure === "payments" ? usualBeside(taken, wanted, !isTotal(known), rates) : [];
   return {
     ...start,
     to: figureIn(taken, figure),
     after: standing(taken, now, figure),
-    ...(usual && { usual }),
+    ...(usual.length > 0 && { usual }),
   };
 }
 
@@ -93,23 +109,29 @@ function standing(quote: LeaseQuote, now: LeaseQuote, figure: MoveFigure): Stand
   };
 }
 
-/** The next usual term, where what is wanted is given over it, too. */
-function usualBeside(
-  taken: LeaseQuote,
-  wanted: Wanted,
-  isMore: boolean,
-): { to: number; after: Standing } | undefined {
+/** The next usual term, at the house's rate for it and at the lease's own, where what is wanted is given over it, too. */
+function usualBeside(taken: LeaseQuote, wanted: Wanted, isMore: boolean, rates: RatesOfTerms): UsualTerm[] {
   const { filled, payments } = taken;
   const to = nextUsualTerm(payments, filled.plan.frequency, isMore);
-  if (to === undefined) return undefined;
-  const usual = evaluateLease(mappable({ ...filled, plan: { ...filled.plan, payments: to } }));
-  return usual.ok && measureOf(usual.value, wanted) <= wanted.value
-    ? { to, after: standing(usual.value, taken, "payments") }
-    : undefined;
+  if (to === undefined) return [];
+  const { reckoning, moneyFactor, yearlyRate } = filled.plan;
+  const isByFactor = reckoning === "moneyFactor";
+  const own = isByFactor ? String(Number(moneyFactor) * PERCENT_OF_FACTOR) : yearlyRate;
+  return ratesFor(to, own, rates).flatMap(yearly => {
+    const rate = yearly && isByFactor ? factorText(Number(yearly) * RATE_UNITS) : yearly;
+    const plan = {
+      ...filled.plan,
+      payments: to,
+      ...(rate && { [isByFactor ? "moneyFactor" : "yearlyRate"]: rate }),
+    };
+    const usual = evaluateLease(mappable({ ...filled, plan }));
+    if (!usual.ok || measureOf(usual.value, wanted) > wanted.value) return [];
+    return [{ to, ...(rate && { rate }), after: standing(usual.value, taken, "payments") }];
+  });
 }
 
 /** The longest term that ends by a date. */
-function endingBy(lease: Lease, now: LeaseQuote, date: number): Move {
+function endingBy(lease: Lease, now: LeaseQuote, date: number, rates: RatesOfTerms): Move {
   const start = { figure: "payments", from: now.payments } as const;
   if (now.finalDate === null) return { ...start, sentence: "An end date needs the contract date; type it." };
   const over = (payments: number) => evaluateLease({ ...lease, plan: { ...lease.plan, payments } });
@@ -126,8 +148,13 @@ function endingBy(lease: Lease, now: LeaseQuote, date: number): Move {
   const taken = over(last);
   if (last < fewest || !taken.ok || (taken.value.finalDate ?? 0) > date)
     return { ...start, sentence: `No number of payments ends by ${isoDate(date)}.` };
-  const usual = usualBeside(taken.value, { figure: "endDate", value: date }, false);
-  return { ...start, to: last, after: standing(taken.value, now, "payments"), ...(usual && { usual }) };
+  const usual = usualBeside(taken.value, { figure: "endDate", value: date }, false, rates);
+  return {
+    ...start,
+    to: last,
+    after: standing(taken.value, now, "payments"),
+    ...(usual.length > 0 && { usual }),
+  };
 }
 
 /** How many payments fall at signing: the most, or the fewest, with which the lease gives what is wanted. */

@@ -9,12 +9,15 @@ import {
   type Move,
   type MoveFigure,
   type MoveValue,
+  NO_RATES,
+  type RatesOfTerms,
   type Standing,
+  type UsualTerm,
   type WANTED_OF_LOAN,
   type Wanted,
 } from "./move";
 import { opened } from "./opened";
-import { nextUsualTerm } from "./usual-terms";
+import { nextUsualTerm, ratesFor } from "./usual-terms";
 
 /** What can give way of a loan by being another number. */
 type Found = Extract<
@@ -50,7 +53,7 @@ type LoanWanted = (typeof WANTED_OF_LOAN)[number];
 type Stands = { deal: Deal; found: Answer };
 
 /** What of a loan would have to move, one candidate after the other. */
-export function* loanMoves(deal: Deal, wanted: Wanted): Generator<Move, void, void> {
+export function* loanMoves(deal: Deal, wanted: Wanted, rates: RatesOfTerms): Generator<Move, void, void> {
   const base = withoutPayment(deal);
   const found = answer(base);
   if (!found.ok) return;
@@ -59,7 +62,7 @@ export function* loanMoves(deal: Deal, wanted: Wanted): Generator<Move, void, vo
   for (const figure of LOAN_MOVES) {
     // An extra moves what is paid in all and until when, never the payment.
     const isPossible = figure === "extraEach" ? dependsOnExtra(wanted) : axes.includes(figure);
-    if (isPossible) yield moved(now, figure, wanted);
+    if (isPossible) yield moved(now, figure, wanted, rates);
   }
   for (const index of (base.structure.extras ?? []).keys()) yield leftOut(now, index, wanted);
 }
@@ -67,7 +70,7 @@ export function* loanMoves(deal: Deal, wanted: Wanted): Generator<Move, void, vo
 const dependsOnExtra = ({ figure }: Wanted) => figure !== "payment" && figure !== "dueAtSigning";
 
 /** One figure moved until the loan gives what is wanted. */
-function moved(now: Stands, figure: Found, wanted: Wanted): Move {
+function moved(now: Stands, figure: Found, wanted: Wanted, rates: RatesOfTerms): Move {
   const known = wanted.figure as LoanWanted;
   const start = { figure, from: figureIn(now, figure) };
   const finder = finderOf(figure);
@@ -85,12 +88,12 @@ function moved(now: Stands, figure: Found, wanted: Wanted): Move {
   if (!found.ok) return { ...start, sentence: found.failure.sentence };
   const taken = standing(found.value, now, figure);
   if (!taken) return { ...start, sentence: `The ${NAMES[figure]} that gives it gives no loan.` };
-  const usual = figure === "payments" ? usualBeside(now, taken.stands.deal, wanted) : undefined;
+  const usual = figure === "payments" ? usualBeside(now, taken.stands.deal, wanted, rates) : [];
   return {
     ...start,
     to: figureIn(taken.stands, figure),
     after: taken.after,
-    ...(usual && { usual }),
+    ...(usual.length > 0 && { usual }),
   };
 }
 
@@ -160,14 +163,18 @@ function concession(before: Answer, after: Answer): number {
   return own(after) - own(before);
 }
 
-/** The next usual term, where what is wanted is given over it, too. */
-function usualBeside(now: Stands, deal: Deal, wanted: Wanted): { to: number; after: Standing } | undefined {
-  const { payments, frequency } = deal.plan;
+/** The next usual term, at the house's rate for it and at the loan's own, where what is wanted is given over it, too. */
+function usualBeside(now: Stands, deal: Deal, wanted: Wanted, rates: RatesOfTerms): UsualTerm[] {
+  const { payments, frequency, yearlyRate } = deal.plan;
   const to = payments === null ? undefined : nextUsualTerm(payments, frequency, wanted.figure === "payment");
-  if (to === undefined) return undefined;
-  const usual = standing({ ...deal, plan: { ...deal.plan, payments: to } }, now, "payments");
-  const is = usual?.after[wanted.figure as LoanWanted] ?? null;
-  return usual && is !== null && is <= wanted.value ? { to, after: usual.after } : undefined;
+  if (to === undefined) return [];
+  return ratesFor(to, yearlyRate, rates).flatMap(rate => {
+    const plan = { ...deal.plan, payments: to, ...(rate !== undefined && { yearlyRate: rate }) };
+    const usual = standing({ ...deal, plan }, now, "payments");
+    const is = usual?.after[wanted.figure as LoanWanted] ?? null;
+    if (!usual || is === null || is > wanted.value) return [];
+    return [{ to, ...(rate !== undefined && { rate }), after: usual.after }];
+  });
 }
 
 /** An extra of the structure left out: it gives what is wanted, or it does not. */
@@ -195,19 +202,26 @@ function leftOut(now: Stands, index: number, wanted: Wanted): Move {
  *
  * @param deal a loan that asks for its payment; a lease has no such candidates
  * @param terms numbers of payments
+ * @param rates at which the house has some of them
  * @example [...cashOverTerms(deal, { figure: "payment", value: 60_000 }, [60])][0] // { payments: 60, move: { figure: "down", … } }
  */
 export function* cashOverTerms(
   deal: Mapped,
   wanted: Wanted,
   terms: readonly number[],
+  rates: RatesOfTerms = NO_RATES,
 ): Generator<CashOver, void, void> {
   if (isLease(deal)) return;
   const base = withoutPayment(deal as Deal);
   for (const payments of terms) {
-    const over = { ...base, plan: { ...base.plan, payments } };
+    const [rate] = ratesFor(payments, base.plan.yearlyRate, rates);
+    const over = {
+      ...base,
+      plan: { ...base.plan, payments, ...(rate !== undefined && { yearlyRate: rate }) },
+    };
     const found = answer(over);
     if (!found.ok) continue;
-    yield { payments, move: moved({ deal: over, found: found.value }, "down", wanted) };
+    const move = moved({ deal: over, found: found.value }, "down", wanted, rates);
+    yield { payments, ...(rate !== undefined && { rate }), move };
   }
 }

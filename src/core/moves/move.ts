@@ -60,6 +60,20 @@ export type Standing = {
   endDate: DayNumber | null;
 };
 
+/** A usual number of payments that gives what is wanted. */
+export type UsualTerm = {
+  to: number;
+  /** The rate at which the house has it, as typed, where it is not the deal's own; a factor where a lease goes by one. */
+  rate?: string;
+  after: Standing;
+};
+
+/** The yearly rates at which the house has some numbers of payments, as typed. */
+export type RatesOfTerms = ReadonlyMap<number, string>;
+
+/** No term has a rate of its own. */
+export const NO_RATES: RatesOfTerms = new Map();
+
 /** A figure with what it would have to be, or why nothing that it could be gives what is wanted. */
 export type Move = {
   figure: MoveFigure;
@@ -70,14 +84,18 @@ export type Move = {
   | {
       to: MoveValue;
       after: Standing;
-      /** Of a number of payments: the next that is usual, where the exact one is not. */
-      usual?: { to: number; after: Standing };
+      /** Of a number of payments: the next that is usual, where the exact one is not; at each rate that it may come at. */
+      usual?: readonly UsualTerm[];
     }
   | { sentence: string }
 );
 
 /** Another number of payments, with what the cash down would have to be over it. */
-export type CashOver = { payments: number; move: Move };
+export type CashOver = {
+  payments: number /** The house's for it, where it is not the deal's own. */;
+  rate?: string;
+  move: Move;
+};
 
 /** Said of every other figure where the sum due at signing is what is given. */
 export const DUE_IS_GIVEN = "The sum due at signing is set by what is typed for it; move the cash down.";

@@ -1,4 +1,5 @@
 import { type Frequency, periodsPerYear } from "../calendar";
+import type { RatesOfTerms } from "./move";
 
 /** The months over which lenders and lessors usually pay. */
 const USUAL_MONTHS = [12, 24, 36, 48, 60, 72, 84, 96, 108, 120, 144, 180, 240, 300, 360];
@@ -23,4 +24,16 @@ export function nextUsualTerm(payments: number, frequency: Frequency, isMore: bo
   const terms = usualTerms(frequency);
   const next = isMore ? terms.find(term => term >= payments) : terms.findLast(term => term <= payments);
   return next === payments ? undefined : next;
+}
+
+/**
+ * The rates at which a number of payments may come: the house's where it is another than the deal's own, then the deal's
+ * own, which is undefined.
+ *
+ * @param own as typed
+ * @example ratesFor(84, "6.49", new Map([[84, "6.89"]])) // ["6.89", undefined]
+ */
+export function ratesFor(payments: number, own: string | null, rates: RatesOfTerms): (string | undefined)[] {
+  const house = rates.get(payments);
+  return house === undefined || Number(house) === Number(own) ? [undefined] : [house, undefined];
 }

@@ -1,5 +1,5 @@
 import type { LeaseQuote, Quote } from "@/core";
-import type { Move, MoveValue, Standing, Wanted } from "@/core/moves";
+import type { Move, MoveFigure, MoveValue, Standing, UsualTerm, Wanted } from "@/core/moves";
 import type { MoveWriter } from "./move-words";
 
 /** Takes some figures with what they are to be, into the deal or as an option more. */
@@ -21,11 +21,15 @@ type Props = RowsOf & {
   move: Extract<Move, { to: MoveValue }>;
   name: string;
   isChosen: boolean;
+  /** Whether it is beyond what would be agreed. */
+  isBeyond: boolean;
   onChoose: () => void;
 };
 
 /** One figure that could give way: what it would be, by how much it moves, and what the deal then costs. */
-export function MoveRow({ move, name, isChosen, onChoose, wanted, now, write, onTake }: Props) {
+export function MoveRow(props: Props) {
+  const { move, name, isChosen, isBeyond, onChoose, wanted, now, write, onTake } = props;
+  const rateFigure = rateFigureOf(now);
   const { figure, from, to, after, usual } = move;
   const take = (is: MoveValue, asOption: boolean) => onTake({ steps: [{ move, to: is }], asOption });
   const beside = wanted.figure === "payment" && after.payment !== wanted.value;
@@ -38,6 +42,7 @@ export function MoveRow({ move, name, isChosen, onChoose, wanted, now, write, on
       >
         <td className="px-2 py-1 text-left leading-tight">
           {name}
+          {isBeyond && <span className="block text-faint text-sm">beyond what is usual</span>}
           {beside && <span className="block text-faint text-sm">payment {write.money(after.payment)}</span>}
         </td>
         <td className="px-2 py-1 whitespace-nowrap">{write.value(figure, from)}</td>
@@ -45,42 +50,50 @@ export function MoveRow({ move, name, isChosen, onChoose, wanted, now, write, on
           {write.value(figure, to)}
         </td>
         <td className="whitespace-nowrap px-2 py-1">{write.by(figure, from, to)}</td>
-        <Costs after={after} now={now} write={write} />
+        <Costs after={after} write={write} />
         <TakeIt name={name} isChosen={isChosen} onTake={asOption => take(to, asOption)} />
       </tr>
-      {usual && (
-        <tr className="border-base-300 border-b text-sm">
-          <td className="py-1 pr-2 pl-6 text-left leading-tight">
-            next usual term
-            <span className="block text-faint">payment {write.money(usual.after.payment)}</span>
-          </td>
-          <td className="px-2 py-1" />
-          <td className="px-2 py-1 font-semibold font-serif text-accent-content text-base">
-            {write.value(figure, usual.to)}
-          </td>
-          <td className="px-2 py-1">{write.by(figure, from, usual.to)}</td>
-          <Costs after={usual.after} now={now} write={write} />
-          <TakeIt
-            name={`${name} ${usual.to}`}
-            isChosen={false}
-            onTake={asOption => take(usual.to, asOption)}
-          />
-        </tr>
-      )}
+      {usual?.map(term => {
+        const at = term.rate === undefined ? "" : ` at ${write.value(rateFigure, term.rate)}`;
+        return (
+          <tr key={term.rate ?? ""} className="border-base-300 border-b text-sm">
+            <td className="py-1 pr-2 pl-6 text-left text-faint" colSpan={2}>
+              next usual term{at && `${at}, the house’s rate for it`}
+              <span className="block">payment {write.money(term.after.payment)}</span>
+            </td>
+            <td className="whitespace-nowrap px-2 py-1 font-semibold text-accent-content">
+              {write.value(figure, term.to)}
+            </td>
+            <td className="px-2 py-1">{write.by(figure, from, term.to)}</td>
+            <Costs after={term.after} write={write} />
+            <TakeIt
+              name={`${name} ${term.to}${at}`}
+              isChosen={false}
+              onTake={asOption => onTake({ steps: stepsOf(move, term, rateFigure), asOption })}
+            />
+          </tr>
+        );
+      })}
     </>
   );
 }
 
-/** What the deal then costs to finance, and how much more or less in all. */
-export function Costs({ after, now, write }: { after: Standing } & Pick<RowsOf, "now" | "write">) {
-  const total = now.kind === "lease" ? now.totalIfReturned : now.totalCost;
-  const by = after.totalCost - total;
+/** A usual term, with the rate that it comes at. */
+const stepsOf = (move: Pick<Move, "figure" | "index">, { to, rate }: UsualTerm, rateFigure: MoveFigure) => [
+  { move, to },
+  ...(rate === undefined ? [] : [{ move: { figure: rateFigure }, to: rate }]),
+];
+
+/** What a lease by money factor has in place of a rate. */
+export const rateFigureOf = (now: Quote | LeaseQuote): MoveFigure =>
+  now.kind === "lease" && now.filled.plan.reckoning === "moneyFactor" ? "moneyFactor" : "yearlyRate";
+
+/** What the deal then costs to finance, and in all. */
+export function Costs({ after, write }: { after: Standing } & Pick<RowsOf, "write">) {
   return (
     <>
       <td className="whitespace-nowrap px-2 py-1">{write.money(after.financeCharge)}</td>
-      <td className="whitespace-nowrap px-2 py-1" title={write.money(after.totalCost)}>
-        {by === 0 ? "the same" : write.difference(by)}
-      </td>
+      <td className="whitespace-nowrap px-2 py-1">{write.money(after.totalCost)}</td>
     </>
   );
 }

@@ -1,9 +1,18 @@
 import { type Ref, useEffect, useImperativeHandle, useMemo, useState } from "react";
-import type { LeaseQuote, Quote } from "@/core";
+import { type LeaseQuote, periodsPerYear, type Quote } from "@/core";
 import { type Mapped, mappable } from "@/core/map";
-import { type Move, type MoveValue, usualTerms, type Wanted, type WantedFigure } from "@/core/moves";
+import {
+  isMoving,
+  isSensible,
+  type Move,
+  type MoveValue,
+  usualTerms,
+  type Wanted,
+  type WantedFigure,
+} from "@/core/moves";
 import { startMoves } from "@/workers/moves-client";
 import { useDesk } from "../desk/desk-context";
+import { houseRates } from "../desk/house-terms";
 import { payingInputs } from "../map/paying-inputs";
 import { shownQuote } from "../option";
 import { useNotation, useOption } from "../option/option-context";
@@ -62,6 +71,9 @@ function Candidates({ ref, wanted, onTaken }: CandidatesProps) {
   const { option } = useOption();
   const { notation } = useNotation();
   const quote = shownQuote(option) as Quote | LeaseQuote;
+  const { state, edit, house } = useDesk();
+  const { frequency } = option.inputs.plan;
+  const rates = useMemo(() => houseRates(house, frequency), [house, frequency]);
   const [isOverTerms, setOverTerms] = useState(false);
   const { figure, value } = wanted;
   const question = useMemo(() => {
@@ -69,21 +81,25 @@ function Candidates({ ref, wanted, onTaken }: CandidatesProps) {
     return {
       deal,
       wanted: { figure, value },
+      rates,
       ...(isOverTerms && { terms: termsAround(quote) }),
     };
-  }, [quote, figure, value, isOverTerms]);
+  }, [quote, figure, value, isOverTerms, rates]);
   const made = useThread(startMoves, question, 0);
-  const [chosen, setChosen] = useState(0);
-  const { state, edit } = useDesk();
+  const [chosen, setChosen] = useState<number | null>(null);
   const { addAfter } = useOptionActions();
   const write = useMemo(
     () => moveWriter(option.inputs.currency, notation),
     [option.inputs.currency, notation],
   );
   const moves = made?.answer.moves ?? [];
-  const found = moves.filter(isFound);
+  const now = nowOf(quote);
+  const moving = moves.filter(isFound).filter(isMoving);
+  const sensible = moving.filter(move => isSensible(move, now));
+  // What nobody would agree to comes last, and only who goes there takes it.
+  const found = [...sensible, ...moving.filter(move => !isSensible(move, now))];
   const without = moves.filter(move => !isFound(move));
-  const at = Math.min(chosen, found.length - 1);
+  const at = chosen === null ? (sensible.length > 0 ? 0 : -1) : Math.min(chosen, found.length - 1);
   const current = found[at];
   const take: Taking = ({ steps, asOption }) => {
     const inputs = steps.reduce(
@@ -95,7 +111,7 @@ function Candidates({ ref, wanted, onTaken }: CandidatesProps) {
     onTaken();
   };
   useImperativeHandle(ref, () => ({
-    choose: by => setChosen((at + by + found.length) % Math.max(found.length, 1)),
+    choose: by => setChosen((Math.max(at, by < 0 ? 0 : -1) + by + found.length) % Math.max(found.length, 1)),
     take: asOption => {
       // What stands there is of an older wish until the newest has its answer.
       if (current && made?.question === question)
@@ -136,6 +152,7 @@ function Candidates({ ref, wanted, onTaken }: CandidatesProps) {
                 <MoveRow
                   key={rowId(move)}
                   {...rows}
+                  isBeyond={index >= sensible.length}
                   move={move}
                   name={moveName(move, option.inputs)}
                   isChosen={index === at}
@@ -172,6 +189,14 @@ function Candidates({ ref, wanted, onTaken }: CandidatesProps) {
     </section>
   );
 }
+
+/** What of a deal says which candidates are sensible. */
+const nowOf = (quote: Quote | LeaseQuote) => ({
+  price: quote.price,
+  payment: quote.payment,
+  payments: quote.kind === "lease" ? quote.payments : quote.plannedPayments,
+  perYear: periodsPerYear(quote.filled.plan.frequency),
+});
 
 function Sentence({ text }: { text: string }) {
   const { say } = useNotation();

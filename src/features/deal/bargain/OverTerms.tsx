@@ -9,7 +9,7 @@ type Props = RowsOf & {
 };
 
 /** Two figures at once: other numbers of payments, with the rest as cash. */
-export function OverTerms({ isOpen, onOpen, overTerms, payments, now, write, onTake }: Props) {
+export function OverTerms({ isOpen, onOpen, overTerms, payments, write, onTake }: Props) {
   return (
     <div>
       <button
@@ -34,18 +34,24 @@ export function OverTerms({ isOpen, onOpen, overTerms, payments, now, write, onT
             </tr>
           </thead>
           <tbody>
-            {overTerms.map(({ payments: to, move }) =>
+            {overTerms.map(({ payments: to, rate, move }) =>
               "to" in move ? (
                 <tr key={to} className="border-base-300 border-b">
                   <td className="px-2 py-1 text-left font-semibold font-serif text-accent-content text-lg">
                     {to}
+                    {rate !== undefined && (
+                      <span className="font-normal font-sans text-faint text-sm">
+                        {" "}
+                        at {write.value("yearlyRate", rate)}, the house’s rate
+                      </span>
+                    )}
                   </td>
                   <td className="px-2 py-1">{write.by("payments", payments, to)}</td>
                   <td className="px-2 py-1 font-semibold font-serif text-accent-content text-lg">
                     {write.value("down", move.to)}
                   </td>
                   <td className="px-2 py-1">{write.by("down", move.from, move.to)}</td>
-                  <Costs after={move.after} now={now} write={write} />
+                  <Costs after={move.after} write={write} />
                   <TakeIt
                     name={`${to} payments and cash down`}
                     isChosen={false}
@@ -53,6 +59,9 @@ export function OverTerms({ isOpen, onOpen, overTerms, payments, now, write, onT
                       onTake({
                         steps: [
                           { move: { figure: "payments" }, to },
+                          ...(rate === undefined
+                            ? []
+                            : [{ move: { figure: "yearlyRate" as const }, to: rate }]),
                           { move, to: move.to },
                         ],
                         asOption,

@@ -1,12 +1,15 @@
 import { lazy, Suspense, useState } from "react";
+import { NO_RATES } from "@/core/moves";
 import type { DealInputs } from "@/exchange/deal-file";
 import { plainFigure } from "@/exchange/notation";
 import { useDesk } from "../desk/desk-context";
 import { openedOption } from "../desk/desk-state";
+import { houseRates } from "../desk/house-terms";
 import { shownQuote } from "../option";
 import { loadedLease, loadedRest } from "../option/loaded";
 import { useNotation } from "../option/option-context";
 import { whenBothKindsAreLoaded } from "../option/use-loaded";
+import { Check } from "../parts/choices";
 import { listOf } from "./list-of";
 import { roomFor } from "./option-changes";
 import { Small, UsualRow } from "./UsualRow";
@@ -70,19 +73,32 @@ export function MoreOptions({ onDone }: { onDone: () => void }) {
 export type RowProps = { inputs: DealInputs; room: number; onAdd: (made: readonly DealInputs[]) => void };
 
 function Terms({ inputs, room, onAdd }: RowProps) {
-  const [text, setText] = useState(() => usualTerms(inputs).join(", "));
-  const { notation } = useNotation();
+  const { house } = useDesk();
+  const rates = houseRates(house, inputs.plan.frequency);
+  const [text, setText] = useState(() =>
+    (rates.size > 0 ? [...rates.keys()] : usualTerms(inputs)).join(", "),
+  );
+  const [isHouse, setHouse] = useState(true);
+  const { notation, say } = useNotation();
   const terms = listOf(text, notation).map(Number);
   const wrong = terms.find(term => !Number.isInteger(term) || term < 1 || term > 1200);
   const made: Usual =
     terms.length === 0 || wrong !== undefined
       ? { ok: false, sentence: "Type numbers of payments, from 1 to 1,200, with commas between them." }
-      : overTerms(inputs, terms);
+      : overTerms(inputs, terms, isHouse && inputs.find !== "yearlyRate" ? rates : NO_RATES);
+  const ofHouse = terms.flatMap(term => (rates.has(term) ? [`${term} at ${rates.get(term)} %`] : []));
   return (
     <UsualRow made={made} room={room} onAdd={onAdd}>
       The same over
       <Small label="Numbers of payments" value={text} onChange={setText} className="w-36" />
       payments
+      {ofHouse.length > 0 && (
+        <Check
+          label={`at the house’s rates: ${say(ofHouse.join(", "))}`}
+          checked={isHouse}
+          onChange={setHouse}
+        />
+      )}
     </UsualRow>
   );
 }

@@ -1,6 +1,7 @@
 import { periodsPerYear } from "@/core";
 import { type DealFile, type DealInputs, isLeaseInputs } from "@/exchange/deal-file";
 import type { StructureFile } from "@/exchange/deal-file/structure";
+import { overTerm } from "../desk/house-terms";
 import { withOptional } from "../fields";
 
 /** The options that are made in one step from another, that one not among them; or why there are none. */
@@ -16,13 +17,21 @@ const TERM_YEARS = [4, 5, 6, 7];
 export const usualTerms = ({ plan }: DealInputs): number[] =>
   TERM_YEARS.map(years => years * periodsPerYear(plan.frequency));
 
-/** The same over other terms. */
-export function overTerms(inputs: DealInputs, terms: readonly number[]): Usual {
+/**
+ * The same over other terms.
+ *
+ * @param rates at which some of them come; the others keep the rate that there is
+ */
+export function overTerms(
+  inputs: DealInputs,
+  terms: readonly number[],
+  rates: ReadonlyMap<number, string> = new Map(),
+): Usual {
   if (inputs.find === "payments") return none("The number of payments is being found.");
   if ("datedPayments" in inputs.plan) return none("Its payments are listed one by one.");
   const options = terms
     .filter(payments => payments !== inputs.plan.payments)
-    .map(payments => ({ ...inputs, plan: { ...inputs.plan, payments } }) as DealInputs);
+    .map(payments => overTerm(inputs, payments, rates.get(payments)));
   return made(options, "Type other numbers of payments.");
 }
 

@@ -10,6 +10,7 @@ import { TypedFigure } from "@/features/typing/TypedFigure";
 import type { KeptVehicle } from "@/server/contract";
 import { BudgetField, useBudget } from "../desk/BudgetField";
 import { useDesk } from "../desk/desk-context";
+import { houseTerms } from "../desk/house-terms";
 import { budgetEachTime } from "../map/budget";
 import { payingInputs } from "../map/paying-inputs";
 import { shownQuote } from "../option";
@@ -34,14 +35,18 @@ export function Reach({ terms, onTerms }: Props) {
   const { house } = useDesk();
   const quote = shownQuote(option);
   const [isSheet, setSheet] = useState(false);
-  const deal = useMemo(() => (quote ? mappable<Mapped>(quote.filled) : null), [quote]);
-  const rate = quote ? String(quote.yearlyRate) : "0";
-  const usual = useMemo(
-    () =>
-      house.terms?.map(({ payments, yearlyRate }) => ({ payments, yearlyRate: String(yearlyRate) })) ??
-      usualTerms(option.inputs).map(payments => ({ payments, yearlyRate: rate })),
-    [house.terms, option.inputs, rate],
-  );
+  // A budget is enough: the terms and their rates are reach's own, the price is what it looks for.
+  const deal = useMemo(() => {
+    const answered = quote?.filled ?? (option.deal.ok ? option.deal.value : undefined);
+    return answered ? mappable<Mapped>(answered as Mapped) : null;
+  }, [quote, option.deal]);
+  const rate = quote ? String(quote.yearlyRate) : String(house.plan.yearlyRate ?? 0);
+  const usual = useMemo(() => {
+    const ofHouse = houseTerms(house, option.inputs.plan.frequency);
+    return ofHouse.length > 0
+      ? ofHouse
+      : usualTerms(option.inputs).map(payments => ({ payments, yearlyRate: rate }));
+  }, [house, option.inputs, rate]);
   const shown = terms ?? usual;
   const isListed = "datedPayments" in option.inputs.plan && option.inputs.plan.datedPayments !== undefined;
   return (
@@ -68,7 +73,7 @@ export function Reach({ terms, onTerms }: Props) {
         <p className="px-4 py-4 text-faint">
           {isListed
             ? "This plan lists its payments one by one; reach needs a plan of regular payments."
-            : "What can be reached appears once the deal has an answer."}
+            : "What can be reached appears once what is typed can be read."}
         </p>
       ) : (
         <Terms deal={deal} terms={shown} onTerms={onTerms} />
@@ -93,6 +98,7 @@ function Terms({
   const stock = useStock();
   const [opened, setOpened] = useState<number | null>(null);
   const { currency, plan } = option.inputs;
+  const isPersonal = option.inputs.structure.purpose !== undefined;
   const each = budget === undefined ? 0 : budgetEachTime(budget, plan.frequency);
   const reached = useMemo(() => (each > 0 ? reach(deal, each, terms) : []), [deal, each, terms]);
   const highest = Math.max(1, ...reached.map(row => (row.isReached ? row.price : 0)));
@@ -100,7 +106,7 @@ function Terms({
   const change = (index: number, term: Partial<ReachTerm>) =>
     onTerms(terms.map((now, k) => (k === index ? { ...now, ...term } : now)));
   const fitting = (row: Reached) =>
-    row.isReached
+    row.isReached && !isPersonal
       ? stock.filter(
           ({ priceMinor, currency: of }) => of === currency && priceMinor !== null && priceMinor <= row.price,
         )
@@ -121,14 +127,16 @@ function Terms({
               finances
             </th>
             <th scope="col" className="px-2 text-left font-normal text-faint">
-              a price of
+              {isPersonal ? "an amount of" : "a price of"}
             </th>
             <th scope="col" className="px-2 font-normal text-faint">
               {option.kind === "lease" ? "rent charge" : "finance charge"}
             </th>
-            <th scope="col" className="px-4 font-normal text-faint">
-              in stock
-            </th>
+            {!isPersonal && (
+              <th scope="col" className="px-4 font-normal text-faint">
+                in stock
+              </th>
+            )}
           </tr>
         </thead>
         <tbody>
@@ -178,21 +186,23 @@ function Terms({
                       </span>
                     </td>
                     <td className="px-2">{money(row.financeCharge)}</td>
-                    <td className="px-4">
-                      {fits.length === 0 ? (
-                        <span className="text-faint">none</span>
-                      ) : (
-                        <button
-                          type="button"
-                          className="cursor-pointer font-semibold text-primary"
-                          aria-expanded={opened === index}
-                          aria-label={`${fits.length} in stock over ${term.payments} payments`}
-                          onClick={() => setOpened(opened === index ? null : index)}
-                        >
-                          {fits.length} {opened === index ? "▾" : "▸"}
-                        </button>
-                      )}
-                    </td>
+                    {!isPersonal && (
+                      <td className="px-4">
+                        {fits.length === 0 ? (
+                          <span className="text-faint">none</span>
+                        ) : (
+                          <button
+                            type="button"
+                            className="cursor-pointer font-semibold text-primary"
+                            aria-expanded={opened === index}
+                            aria-label={`${fits.length} in stock over ${term.payments} payments`}
+                            onClick={() => setOpened(opened === index ? null : index)}
+                          >
+                            {fits.length} {opened === index ? "▾" : "▸"}
+                          </button>
+                        )}
+                      </td>
+                    )}
                   </>
                 ) : (
                   <td colSpan={4} className="px-2 text-left text-faint text-sm">

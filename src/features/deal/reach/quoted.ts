@@ -3,7 +3,7 @@ import type { ReachTerm } from "@/core/reach";
 import type { DealDocument } from "@/exchange/deal-document";
 import { type DealInputs, isLeaseInputs } from "@/exchange/deal-file";
 import type { KeptVehicle } from "@/server/contract";
-import { factorOfRate } from "../fields/reckoning";
+import { overTerm } from "../desk/house-terms";
 import { withInputsOf } from "../options/option-changes";
 
 type Quoted = { vehicle: KeptVehicle; term: ReachTerm /** As it would be typed. */; price: string };
@@ -12,27 +12,16 @@ type Quoted = { vehicle: KeptVehicle; term: ReachTerm /** As it would be typed. 
 export const quoted =
   (optionId: string, inputs: DealInputs, { vehicle, term, price }: Quoted) =>
   (document: DealDocument): DealDocument => ({
-    ...withInputsOf(optionId, over(inputs, vehicle, term, price))(document),
+    ...withInputsOf(optionId, ofVehicle(inputs, vehicle, term, price))(document),
     vehicle: vehicle.description,
   });
 
-function over(inputs: DealInputs, vehicle: KeptVehicle, term: ReachTerm, price: string): DealInputs {
-  const { payments, yearlyRate } = term;
-  if (!isLeaseInputs(inputs)) {
-    return {
-      ...inputs,
-      structure: { ...inputs.structure, price },
-      plan: { ...inputs.plan, payments, yearlyRate },
-    };
-  }
+function ofVehicle(inputs: DealInputs, vehicle: KeptVehicle, term: ReachTerm, price: string): DealInputs {
+  const over = overTerm(inputs, term.payments, term.yearlyRate);
+  const priced = { ...over, structure: { ...over.structure, price } } as DealInputs;
+  if (!isLeaseInputs(priced)) return priced;
   const { listPriceMinor, currency } = vehicle;
   const listPrice =
     listPriceMinor === null ? undefined : formatAmount(listPriceMinor, currencyDecimals(currency) ?? 2);
-  const rate =
-    inputs.plan.reckoning === "moneyFactor" ? { moneyFactor: factorOfRate(yearlyRate) } : { yearlyRate };
-  return {
-    ...inputs,
-    structure: { ...inputs.structure, price, ...(listPrice !== undefined && { listPrice }) },
-    plan: { ...inputs.plan, payments, ...rate },
-  };
+  return { ...priced, structure: { ...priced.structure, ...(listPrice !== undefined && { listPrice }) } };
 }
