@@ -56,7 +56,7 @@ test("all deals leave as one file and come in again; a backup is saved, and rest
   await bringIn(address, manyDeals(3, "Kept"));
   await page.goto("/");
   const saving = page.waitForEvent("download");
-  await page.getByRole("link", { name: "All deals as a file" }).click();
+  await page.getByRole("link", { name: "Export all deals" }).click();
   const deals = join(own.scratch, "deals.ndjson");
   await (await saving).saveAs(deals);
 
@@ -68,7 +68,7 @@ test("all deals leave as one file and come in again; a backup is saved, and rest
 
   await page.goto("/");
   await page.getByLabel("Deal files").setInputFiles(deals);
-  await expect(page.getByText("3 deals were brought in.")).toBeVisible();
+  await expect(page.getByText("3 deals were imported.")).toBeVisible();
   expect(await customersAt(address)).toHaveLength(6);
 
   await page.goto("/settings");

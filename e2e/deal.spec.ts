@@ -81,7 +81,7 @@ test("a question without an answer says why, greys the last answer and offers wh
   await page.getByRole("button", { name: "Use payment $151.71" }).click();
   await expect(deal.sentence).toContainText("payments of $151.71");
   await deal.findBar.getByLabel("Payment").fill("85");
-  await expect(deal.noAnswer).toContainText("The last answer is greyed below.");
+  await expect(deal.noAnswer).toContainText("The last answer is grayed below.");
   await expect(deal.sentence).toHaveClass(/stale/);
   await expect(deal.sentence).toContainText("$151.71");
 });
@@ -151,7 +151,7 @@ test("the table downloads as CSV and the deal as a file that can be dropped in a
 
   const [file] = await Promise.all([
     page.waitForEvent("download"),
-    page.getByRole("button", { name: "Deal file" }).click(),
+    page.getByRole("button", { name: "Export deal" }).click(),
   ]);
   expect(file.suggestedFilename()).toBe("Orla Quillfeather.deal.json");
   const text = await readFile(await file.path(), "utf8");
@@ -171,7 +171,7 @@ test("the table downloads as CSV and the deal as a file that can be dropped in a
       buffer: Buffer.from('{"format":"kellux-deal"}'),
     },
   ]);
-  await expect(page.getByText("2 deals were brought in.")).toBeVisible();
+  await expect(page.getByText("2 deals were imported.")).toBeVisible();
   await expect(page.getByText("broken.deal.json: version is missing.")).toBeVisible();
   await expect(page.getByRole("row", { name: /Orla Quillfeather/ })).toHaveCount(2);
   await expect(page.getByRole("row", { name: /Bram Ottershaw.* 579\.98/ })).toHaveCount(1);

@@ -73,7 +73,7 @@ test("an answer is kept as a note on a deal, and the questions as a file that co
   await card.getByLabel("Money now", { exact: true }).fill("12,345.00");
   const [download] = await Promise.all([
     page.waitForEvent("download"),
-    page.getByRole("button", { name: "Question file", exact: true }).click(),
+    page.getByRole("button", { name: "Export questions", exact: true }).click(),
   ]);
   const file = await download.path();
   const { format, ask } = JSON.parse(await readFile(file, "utf8"));
@@ -83,9 +83,9 @@ test("an answer is kept as a note on a deal, and the questions as a file that co
     { received: "12345.00" },
   ]);
   await page.reload();
-  await page.getByLabel("Question file to bring in").setInputFiles(file);
+  await page.getByLabel("Question file to import").setInputFiles(file);
   await expect(card.getByLabel("Money now", { exact: true })).toHaveValue("12,345.00");
-  await page.getByLabel("Question file to bring in").setInputFiles({
+  await page.getByLabel("Question file to import").setInputFiles({
     name: "other.json",
     mimeType: "application/json",
     buffer: Buffer.from('{"format":"kellux-questions","version":9}'),

@@ -179,7 +179,7 @@ test("each figure shows its working; ending early tells what it costs; the table
 
 test("a lease in a place that compares credit by it has the effective rate", async ({ page }) => {
   await openDeal(page, "Emmeric Sloane", "Larkmoor 240");
-  await page.getByLabel("Figures as in").selectOption({ label: "figures as in Germany" });
+  await page.getByLabel("Formats").selectOption({ label: "formats: Germany" });
   await expect(page.getByText("effective rate 10,49 % a year *")).toBeVisible();
   await expect(page.getByTestId("payment")).toHaveText("26.477,44");
 });

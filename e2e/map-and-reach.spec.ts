@@ -164,7 +164,7 @@ test("stock is kept on a page of its own, and goes out and comes in as CSV", asy
   const csv = await readFile(await download.path(), "utf8");
   expect(csv).toContain('"Ostrel Mini van, stock 7100",18250.00,16000.00,,USD');
   const bringIn = (text: string) =>
-    page.getByLabel("List of vehicles to bring in").setInputFiles({
+    page.getByLabel("List of vehicles to import").setInputFiles({
       name: "stock.csv",
       mimeType: "text/csv",
       buffer: Buffer.from(text),
@@ -193,7 +193,7 @@ test("stock is kept on a page of its own, and goes out and comes in as CSV", asy
   expect((await page.request.put(nowhere, { data: { ...vehicle, priceMinor: 1 } })).status()).toBe(404);
   expect((await page.request.delete(nowhere)).status()).toBe(404);
   expect((await page.request.delete("/api/stock/none")).status()).toBe(404);
-  await page.getByRole("button", { name: "Take New trailer out of stock" }).click();
+  await page.getByRole("button", { name: "Remove New trailer from stock" }).click();
   await expect(page.getByLabel("Asking price of New trailer")).toHaveCount(0);
   await expectNoAxeFindings(page);
 });

@@ -169,7 +169,7 @@ test("a deal file holds all options, and comes back as it was", async ({ page })
   await deal.saved();
   const [download] = await Promise.all([
     page.waitForEvent("download"),
-    page.getByRole("button", { name: "Deal file" }).click(),
+    page.getByRole("button", { name: "Export deal" }).click(),
   ]);
   const path = await download.path();
   const file = JSON.parse(await readFile(path, "utf8"));

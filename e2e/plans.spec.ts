@@ -50,7 +50,7 @@ test("a balloon, an interest-only start and a rounding step stay in view until t
   await page.reload();
   await new DealScreen(page).ready();
   await expect(deal.field("Balloon")).toHaveValue("30");
-  await page.getByRole("button", { name: "Take out: balloon" }).click();
+  await page.getByRole("button", { name: "Remove: balloon" }).click();
   await expect(deal.field("Balloon")).toHaveCount(0);
   await expect(deal.sentence).not.toContainText("left to pay at the end");
   await deal.field("Just interest at first").fill("0");
@@ -70,7 +70,7 @@ test("steps are edited in place: Enter adds one, Delete in an empty field takes 
   await expect(deal.field("Step 2: from payment")).toHaveValue("37");
   await deal.field("Step 2: changes to, or by").fill("500");
   await expect(deal.sentence).toContainText("The payment changes from payment 25 and 37 on.");
-  await expect(page.getByRole("row", { name: /500\.00 take it out|: 500\.00/ })).toBeVisible();
+  await expect(page.getByRole("row", { name: /500\.00 remove|: 500\.00/ })).toBeVisible();
   await deal.field("Step 2: from payment").fill("");
   await deal.field("Step 2: from payment").press("Delete");
   await expect(deal.field("Step 2: from payment")).toHaveCount(0);
@@ -87,11 +87,11 @@ test("months are skipped, payments are listed, and extras fall on a date", async
   await addPart(page, "skipped months");
   await page.getByLabel("Jul", { exact: true }).check();
   await expect(deal.sentence).toContainText("On 10 of the dates nothing is paid.");
-  await page.getByRole("button", { name: "Take out: skipped months" }).click();
+  await page.getByRole("button", { name: "Remove: skipped months" }).click();
   await addPart(page, "extra with every payment");
   await deal.field("Extra with every payment").fill("50");
   await expect(deal.sentence).toContainText("Extra payments save");
-  await page.getByRole("button", { name: "Take out: extra with every payment" }).click();
+  await page.getByRole("button", { name: "Remove: extra with every payment" }).click();
   await page.getByLabel("Kind", { exact: true }).selectOption("listed payments");
   await page.getByRole("button", { name: "+ another payment" }).click();
   await page.getByLabel("Payment 2: amount").fill("15,000");

@@ -87,7 +87,7 @@ test("usual fees and a tax profile are taken into a deal, one press each", async
 
 test("figures and dates are those of the house's place, or of the deal's own", async ({ page }) => {
   await openSettings(page);
-  await page.getByLabel("Figures and dates as in").selectOption("de-DE");
+  await page.getByLabel("Formats").selectOption("de-DE");
   await page.getByLabel("Currency").fill("EUR");
   await page.getByLabel("Yearly rate").fill("6,49");
   await settled(page);
@@ -114,7 +114,7 @@ test("figures and dates are those of the house's place, or of the deal's own", a
   ]);
   const lines = (await readFile(await download.path(), "utf8")).split("\r\n");
   expect(lines[1]).toBe("0;24.11.2026;0,00;0,00;0,00;38850,50;start");
-  await page.getByLabel("Figures as in").selectOption("en-IN");
+  await page.getByLabel("Formats").selectOption("en-IN");
   await expect(deal.field("Contract date")).toHaveValue("24 Nov 2026");
   await deal.field("Price").fill("12,41,850");
   await deal.field("Cash down").focus();
@@ -136,13 +136,13 @@ test("settings leave as a file and come in again; a file that is none changes no
   await openSettings(page);
   const [download] = await Promise.all([
     page.waitForEvent("download"),
-    page.getByRole("button", { name: "Settings file", exact: true }).click(),
+    page.getByRole("button", { name: "Export settings", exact: true }).click(),
   ]);
   const text = await readFile(await download.path(), "utf8");
   expect(JSON.parse(text)).toEqual(demo);
   const bringIn = (name: string, contents: string) =>
     page
-      .getByLabel("Settings file to bring in")
+      .getByLabel("Settings file to import")
       .setInputFiles({ name, mimeType: "application/json", buffer: Buffer.from(contents) });
   const before = await kept(request);
   await bringIn("broken.json", "{nope");

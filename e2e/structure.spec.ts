@@ -70,7 +70,7 @@ test("a long structure is typed line by line, answered at each, and opens again 
   await new DealScreen(page).ready();
   await expect(financed(page)).toHaveText("42,648.31");
   await page.getByRole("button", { name: "Change Origination" }).click();
-  await page.getByRole("button", { name: "Take it out" }).click();
+  await page.getByRole("button", { name: "Remove" }).click();
   await expect(page.getByText("Origination")).toHaveCount(0);
   // Without it the loan is the amount financed: 41,850 + 2,059.31 + 299 + 1,890 − 1,800 − 9,200 + 11,050 − 500 − 3,000.
   await expect(financed(page)).toHaveText("42,648.31");

@@ -11,7 +11,14 @@ export default async function RegisterPage({ searchParams }: Props) {
   const asked = askedBy(await searchParams);
   const store = await serverStore();
   const { settings } = await houseSettings();
-  return <Register page={await registerPage(store, asked)} asked={asked} houseName={settings.houseName} />;
+  return (
+    <Register
+      page={await registerPage(store, asked)}
+      asked={asked}
+      houseName={settings.houseName}
+      usual={settings.newDeal ?? "vehicleLoan"}
+    />
+  );
 }
 
 /** An address that was typed wrong opens the register as it always opens. */

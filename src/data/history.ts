@@ -13,7 +13,7 @@ import { type CHANGE_KINDS, dealChanges } from "./schema";
 
 export type ChangeKind = (typeof CHANGE_KINDS)[number];
 
-/** Changes that follow each other so closely are kept as one, until that one has gone on for long. */
+/** Changes of one figure that follow each other so closely are kept as one, until that one has gone on for long. */
 const CLOSE_MS = 60_000;
 const LONGEST_MS = 10 * 60_000;
 /** How much of what changed is said; the rest is counted. */
@@ -44,7 +44,12 @@ export async function noteChange(tx: Database, saved: Saved): Promise<void> {
     .limit(1);
   if (!last) await tx.insert(dealChanges).values(begun(dealId, saved.beforeAt, version - 1));
   const kind = kindOf(before, after);
-  if (last && kind === "changed" && isClose(last, at)) {
+  if (
+    last &&
+    kind === "changed" &&
+    isClose(last, at) &&
+    isOfSameFigures(last, differenceBetween(after, before))
+  ) {
     const earlier = stateBefore(before, last);
     const values = {
       at,
@@ -99,6 +104,13 @@ const isClose = ({ kind, began, at, documentVersion }: Row, now: Date) =>
   documentVersion === DOCUMENT_VERSION &&
   now.getTime() - at.getTime() <= CLOSE_MS &&
   now.getTime() - (began ?? at).getTime() <= LONGEST_MS;
+
+/** Whether a change is of figures that the last one changed already: others have an entry of their own. */
+function isOfSameFigures({ back }: Row, change: Difference): boolean {
+  if (!Array.isArray(back)) return false;
+  const paths = new Set((back as Difference).map(([path]) => path));
+  return change.every(([path]) => paths.has(path));
+}
 
 function kindOf(before: DealDocument, after: DealDocument): ChangeKind {
   if (before.status === after.status) return "changed";

@@ -22,7 +22,7 @@ test("by money factor: the base payment, its parts, the whole term, the implicit
   expect(Number(answer(van({ inAdvance: 0 })).implicitYearlyRate).toFixed(4)).toBe("5.2927");
 });
 
-test("with a tax on each payment, a deposit rounded up, and a tax on the sum of payments, capitalised", () => {
+test("with a tax on each payment, a deposit rounded up, and a tax on the sum of payments, capitalized", () => {
   expect(answer(van({ taxes: [COUNTY], securityDeposit: { roundedUpTo: "50" } }))).toMatchObject({
     payment: "781.45",
     paymentTax: "45.97",
@@ -72,7 +72,7 @@ test("by level yield, three in advance: the payment, what its flows are worth el
   expect((3 * 1374.77 + later + 9600 * at(46)).toFixed(2)).toBe("67689.91");
 });
 
-test("a fixed sum at signing: the cash follows; where the sum does not pay for that day, the rest is capitalised", () => {
+test("a fixed sum at signing: the cash follows; where the sum does not pay for that day, the rest is capitalized", () => {
   const structure = {
     price: "42029.37",
     fees: [{ name: "Plates", amount: "399.55", financed: false }],
@@ -94,10 +94,10 @@ test("a fixed sum at signing: the cash follows; where the sum does not pay for t
   const nothing = answer({ ...van(), structure: { ...structure, down: { dueAtSigning: "0" } } });
   expect(nothing).toMatchObject({ dueAtSigning: { total: "0.00" } });
   expect(Number(nothing.down)).toBeLessThan(0);
-  expect(nothing.note).toMatch(/of it is capitalised/);
+  expect(nothing.note).toMatch(/of it is capitalized/);
 });
 
-test("what lowers the cost: equity, rebates, deposit and cash; negative equity is capitalised", () => {
+test("what lowers the cost: equity, rebates, deposit and cash; negative equity is capitalized", () => {
   const structure = {
     price: "40900.00",
     fees: [{ name: "Documents", amount: "299.00" }],
@@ -281,7 +281,7 @@ test("the effective rate makes what is paid, then the residual and the fee for b
   const base = Number(lease.basePayment) + 4.5;
   let worth = (18_240 + 300) / growth ** 3;
   for (let month = 0; month < 36; month++) worth += base / growth ** (month / 12);
-  // 40,000 + 595 + 99 are capitalised; the first and 200 at signing are costs of the credit.
+  // 40,000 + 595 + 99 are capitalized; the first and 200 at signing are costs of the credit.
   expect(worth).toBeCloseTo(40_694 - 595 - 200, 2);
   // Without any fee it is the implicit rate, compounded over a year.
   const plain = answer(VAN);

@@ -11,11 +11,11 @@ test("what is said before anybody shows it waits, and wakes who loads it", () =>
   notify.error("The server is away.");
   expect(wakened).toBeGreaterThan(0);
   const stop = showNotices(notice => shown.push(notice));
-  notify.success("1 deal was brought in.");
+  notify.success("1 deal was imported.");
   expect(shown.map(({ kind, text }) => [kind, text])).toEqual([
     ["message", "The deal was deleted."],
     ["error", "The server is away."],
-    ["success", "1 deal was brought in."],
+    ["success", "1 deal was imported."],
   ]);
   stop();
   notify("Later.");

@@ -42,7 +42,7 @@ export function leaseEffectiveRate(quote: LeaseQuote): Result<number> {
   });
 }
 
-/** What of a lease is a cost of its credit and paid once, capitalised or at signing, in minor units. */
+/** What of a lease is a cost of its credit and paid once, capitalized or at signing, in minor units. */
 export function leaseCreditCosts({ filled: { structure, plan }, fees, extras }: LeaseQuote): number {
   const isOnce = ({ isFinanceCharge, paid }: Charge) =>
     isFinanceCharge && (paid === "financed" || paid === "atSigning");

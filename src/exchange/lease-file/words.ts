@@ -37,7 +37,7 @@ export function leasePlanWords(plan: LeasePlanFile, currency: string): string[] 
     ["lease", RECKONING_WORDS[reckoning], rate].filter(Boolean).join(" "),
     `paid ${FREQUENCY_NAMES[plan.frequency].every}`,
     `residual due ${RESIDUAL_DUE_WORDS[plan.residualDue ?? "end"]}`,
-    ...taxes.map(tax => leaseTaxWords(tax, money)),
+    ...taxes.map(tax => `${tax.name} ${leaseTaxWords(tax, money)}`),
     acquisitionFee?.financed === false ? "acquisition fee paid at signing" : "",
     acquisitionFee?.taxable ? "acquisition fee taxed" : "",
     distance ? distanceWords(distance) : "",
@@ -45,15 +45,22 @@ export function leasePlanWords(plan: LeasePlanFile, currency: string): string[] 
   ].filter(Boolean);
 }
 
-function distanceWords({ perYear, unit, beyond, expected }: NonNullable<LeasePlanFile["distance"]>): string {
+/** How far a lease is driven, as a phrase. */
+export function distanceWords({
+  perYear,
+  unit,
+  beyond,
+  expected,
+}: NonNullable<LeasePlanFile["distance"]>): string {
   const driven = expected === undefined ? "" : `, ${wholeText(expected)} expected`;
   return `${wholeText(perYear)} ${unit} a year, then ${beyond} each${driven}`;
 }
 
-function leaseTaxWords(tax: LeaseTaxFile, money: (typed: string | number) => string): string {
-  const { name, rate, on, financed } = tax;
+/** What a tax of a lease is, after its name. */
+export function leaseTaxWords(tax: LeaseTaxFile, money: (typed: string | number) => string): string {
+  const { rate, on, financed } = tax;
   return [
-    `${name} ${rate} % on ${on.map(each => LEASE_TAX_ON_WORDS[each]).join(", ")}`,
+    `${rate} % on ${on.map(each => LEASE_TAX_ON_WORDS[each]).join(", ")}`,
     financed === false ? "paid at signing" : "",
     ...taxLimitWords(tax, money),
   ]

@@ -42,12 +42,12 @@ export function changesInWords(before: DealDocument, after: DealDocument): Worde
   ];
 }
 
-/** A change as a phrase: "cash down 3,000.00 → 4,500.00", "72 monthly: price 40,000.00", "balloon taken out". */
+/** A change as a phrase: "cash down 3,000.00 → 4,500.00", "72 monthly: price 40,000.00", "balloon removed". */
 export function changePhrase({ option, figure, from, to }: WordedChange, withFormer = true): string {
   const where = option ? `${option}: ` : "";
   if (figure === "option") return to ? `option “${to}” added` : `option “${from}” deleted`;
   const name = figure.replace(/^plan: /, "");
-  if (to === "") return `${where}${name} ${from && withFormer ? `${from} ` : ""}taken out`;
+  if (to === "") return `${where}${name} ${from && withFormer ? `${from} ` : ""}removed`;
   return `${where}${name} ${from && withFormer ? `${from} → ` : ""}${to}`;
 }
 

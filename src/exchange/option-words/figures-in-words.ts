@@ -2,7 +2,7 @@ import { FREQUENCY_NAMES } from "@/core";
 import { type DealFile, type DealInputs, isLeaseInputs, knownWords } from "../deal-file";
 import { fileWriter, PLAN_KIND_NAMES, planWords } from "../deal-file/plan";
 import { structureWords } from "../deal-file/structure";
-import { type LeaseFile, leasePlanWords } from "../lease-file";
+import { distanceWords, type LeaseFile, leasePlanWords, leaseTaxWords } from "../lease-file";
 import { LOCALE_NAMES } from "../notation";
 
 /** A figure as it was typed: what it is called, and what stands there. */
@@ -22,8 +22,8 @@ const FOUND = "found";
 export function figuresInWords(inputs: DealInputs): WordedFigure[] {
   const figures = isLeaseInputs(inputs) ? ofLease(inputs) : ofLoan(inputs);
   const { locale } = inputs;
-  return [...figures, ["figures as in", locale && LOCALE_NAMES[locale]]].filter(
-    (figure): figure is WordedFigure => Boolean(figure[1]),
+  return [...figures, ["formats", locale && LOCALE_NAMES[locale]]].filter((figure): figure is WordedFigure =>
+    Boolean(figure[1]),
   );
 }
 
@@ -84,7 +84,9 @@ function ofLease(inputs: LeaseFile): Open[] {
     ["fee at the end", plan.dispositionFee === undefined ? undefined : money(plan.dispositionFee)],
     ["fee to buy", plan.purchaseFee === undefined ? undefined : money(plan.purchaseFee)],
     ["fee to end early", plan.earlyFee === undefined ? undefined : money(plan.earlyFee)],
-    ...leasePlanWords(plan, currency).map(partOfPlan),
+    ...leasePlanWords({ ...plan, taxes: undefined, distance: undefined }, currency).map(partOfPlan),
+    ...(plan.taxes ?? []).map((tax): Open => [tax.name, leaseTaxWords(tax, money)]),
+    ["distance", plan.distance && distanceWords(plan.distance)],
     ["found from", from && Object.entries(from).map(([, amount]) => money(amount))[0]],
   ];
 }

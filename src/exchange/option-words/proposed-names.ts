@@ -14,7 +14,7 @@ const NOT_SAID = new Set([
   "contract date",
   "first payment",
   "payment rounded",
-  "figures as in",
+  "formats",
   "found from",
   "owed on the trade-in",
   "plan: lease",

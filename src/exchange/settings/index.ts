@@ -1,3 +1,11 @@
 export { DEFAULT_SETTINGS } from "./default-settings";
 export { newDealInputs, usualLine, withTaxProfile } from "./into-deal";
-export type { Settings, TaxProfileFile, UsualExtra, UsualFee, UsualTerm } from "./settings.schema";
+export { NEW_DEAL_NAMES } from "./new-deal-names";
+export type {
+  NewDeal,
+  Settings,
+  TaxProfileFile,
+  UsualExtra,
+  UsualFee,
+  UsualTerm,
+} from "./settings.schema";

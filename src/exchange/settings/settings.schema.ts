@@ -21,6 +21,10 @@ const MOST_TERMS = 8;
 
 const LONGEST_HOUSE_NAME = 120;
 
+/** What a deal can be from the start. */
+export const NEW_DEALS = ["vehicleLoan", "lease", "personalLoan"] as const;
+export type NewDeal = (typeof NEW_DEALS)[number];
+
 const InEveryDeal = Type.Optional(Type.Boolean({ description: "true or false" }));
 
 /** The plan that a new deal starts with. */
@@ -59,6 +63,8 @@ export const SettingsSchema = exact({
   currency: Currency,
   locale: OneOf(...LOCALES),
   appearance: OneOf("system", "light", "dark"),
+  /** What a new deal is unless it is begun as another; a vehicle loan where it is left out. */
+  newDeal: Type.Optional(OneOf(...NEW_DEALS)),
   plan: DefaultPlan,
   taxProfiles: Type.Optional(list(TaxProfile, MOST_TAX_PROFILES, "tax profiles")),
   fees: Type.Optional(list(exact({ ...CHARGE, inEveryDeal: InEveryDeal }), MOST_FEES, "fees")),

@@ -59,7 +59,7 @@ export function ConflictDialog({ mine, theirs, onKeepMine, onTakeTheirs }: Props
             other={theirs.document}
             names={["Here, unsaved", "Saved somewhere else"]}
           />
-          <div className="mt-4 flex flex-wrap gap-2">
+          <div className="sticky bottom-0 mt-3 flex flex-wrap gap-2 bg-base-100 pt-2 pb-1">
             <button type="button" className="btn btn-primary btn-sm" onClick={() => void keepBoth()}>
               Keep both: mine becomes a deal of its own
             </button>

@@ -147,9 +147,10 @@ function Desk({ deal, house }: Props) {
   const edit = useEdit(state, dispatch);
   const [view, show] = useState<View>("repayment");
   const [wished, wish] = useState<WantedFigure>("payment");
+  const [wishSaid, sayWish] = useState<string | null>(null);
   const desk = useMemo(
-    () => ({ state, dispatch, edit, house, view, show, wished, wish }),
-    [state, edit, house, view, wished],
+    () => ({ state, dispatch, edit, house, view, show, wished, wish, wishSaid, sayWish }),
+    [state, edit, house, view, wished, wishSaid],
   );
   const hasSteps = useHasSteps(state, deal.id) && !isFrozen;
   const opened = useMemo(() => ({ option, act, isFrozen }), [option, act, isFrozen]);

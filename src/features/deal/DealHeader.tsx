@@ -54,7 +54,7 @@ export function DealHeader({ isOpen, onOpen }: Props) {
   return (
     <header className="mb-2 flex min-w-0 flex-wrap items-center gap-x-3 gap-y-2 [grid-area:header]">
       <h1 className="sr-only">Deal of {deal.customer || "a new customer"}</h1>
-      <a href="/" className="btn btn-ghost btn-sm px-2" aria-label="Back to the deals">
+      <a href="/" className="btn btn-ghost btn-sm px-2 print:hidden" aria-label="Back to the deals">
         <ChevronLeft size={18} aria-hidden="true" />
       </a>
       {isFrozen ? (
@@ -78,7 +78,7 @@ export function DealHeader({ isOpen, onOpen }: Props) {
             value={deal.vehicle}
             placeholder="Vehicle or purpose"
             suggest={text => suggestVehicles(text, notation)}
-            className={`min-w-44 grow-3 basis-44 ${isOpen ? "" : "max-md:hidden"}`}
+            className={`min-w-44 grow-3 basis-44 ${isOpen ? "" : "max-md:hidden print:block"}`}
             onChange={vehicle => {
               setOffered(null);
               dispatch({ type: "heading", change: { vehicle } });
@@ -89,7 +89,7 @@ export function DealHeader({ isOpen, onOpen }: Props) {
       )}
       <button
         type="button"
-        className="btn btn-ghost btn-sm px-2 md:hidden"
+        className="btn btn-ghost btn-sm px-2 md:hidden print:hidden"
         aria-expanded={isOpen}
         onClick={() => onOpen(!isOpen)}
       >

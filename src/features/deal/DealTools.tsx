@@ -24,7 +24,7 @@ export function DealTools({ status, fileName, isOpen, children }: Props) {
   const isUnreadable = state.options.some(each => hasErrors(each.state.errors));
   return (
     <div
-      className={`mb-2 flex flex-wrap items-center gap-x-2 gap-y-2 [grid-area:tools] md:ml-3 md:flex-nowrap ${isOpen ? "" : "max-md:hidden"}`}
+      className={`mb-2 flex flex-wrap items-center gap-x-2 gap-y-2 [grid-area:tools] print:hidden md:ml-3 md:flex-nowrap ${isOpen ? "" : "max-md:hidden"}`}
     >
       <DealStatusField />
       <div className="flex w-[4.25rem] shrink-0">{children}</div>
@@ -32,7 +32,7 @@ export function DealTools({ status, fileName, isOpen, children }: Props) {
       <button
         type="button"
         className="btn btn-ghost btn-sm px-2"
-        title="Save the deal as a file"
+        title="Export the deal as a file"
         onClick={async () => {
           // Written now and then: the screen starts without the code for it.
           const { saveDealFile } = await import("./desk/save-deal-file");
@@ -40,7 +40,7 @@ export function DealTools({ status, fileName, isOpen, children }: Props) {
         }}
       >
         <FileDown size={16} aria-hidden="true" />
-        <span className="max-xl:sr-only">Deal file</span>
+        <span className="max-xl:sr-only">Export deal</span>
       </button>
       <AnythingButton />
     </div>

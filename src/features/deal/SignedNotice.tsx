@@ -1,17 +1,20 @@
 import { BadgeCheck } from "lucide-react";
 import { useState } from "react";
 import { CORE_VERSION } from "@/core";
+import type { Notation } from "@/exchange/notation";
 import { api } from "@/features/api/client";
 import { whenText } from "@/features/figures/when";
 import { reloadTo } from "@/features/focus/after-reload";
 import { focusSoon } from "@/features/focus/focus-soon";
 import { notify } from "@/features/notices/notify";
 import type { DealReply } from "@/server/contract";
+import { useNotation } from "./option/option-context";
 import { fieldId } from "./parts/FigureField";
 
 /** Says that a deal is signed and its figures stay, and takes it up again. */
 export function SignedNotice({ deal }: { deal: DealReply }) {
   const { signing } = deal;
+  const { notation } = useNotation();
   const [isAsking, setAsking] = useState(false);
   const reopen = async () => {
     const answer = await api.reopen(deal.id);
@@ -27,7 +30,7 @@ export function SignedNotice({ deal }: { deal: DealReply }) {
       className="flex flex-wrap items-center gap-x-3 gap-y-1 rounded-box border border-success px-4 py-1.5"
     >
       <BadgeCheck size={18} aria-hidden="true" className="text-success" />
-      <p>{signing ? signedWords(signing) : "Signed. Its figures are being kept."}</p>
+      <p>{signing ? signedWords(signing, notation) : "Signed. Its figures are being kept."}</p>
       <span className="grow" />
       {isAsking ? (
         <>
@@ -60,8 +63,11 @@ export function SignedNotice({ deal }: { deal: DealReply }) {
   );
 }
 
-function signedWords({ isLate, at, coreVersion }: NonNullable<DealReply["signing"]>): string {
-  const when = whenText(at, true);
+function signedWords(
+  { isLate, at, coreVersion }: NonNullable<DealReply["signing"]>,
+  notation: Notation,
+): string {
+  const when = whenText(at, notation);
   const signed = isLate
     ? `Signed before figures were kept with it; they were kept on ${when} and stay as they were then`
     : `Signed on ${when}. Every figure is as it was then`;

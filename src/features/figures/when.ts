@@ -1,10 +1,10 @@
-/** An instant on the officer's own clock: "26 Nov, 09:42", with the year where it is asked for. */
-export function whenText(instant: string, withYear = false): string {
-  return new Date(instant).toLocaleString("en-GB", {
-    day: "numeric",
-    month: "short",
-    ...(withYear && { year: "numeric" }),
-    hour: "2-digit",
-    minute: "2-digit",
-  });
+import { dayNumber } from "@/core";
+import { dateIn, type Notation } from "@/exchange/notation";
+
+/** An instant on the officer's own clock, as the place writes dates: "Nov 26, 2026, 09:42". */
+export function whenText(instant: string, notation: Notation): string {
+  const at = new Date(instant);
+  const day = dayNumber(at.getFullYear(), at.getMonth() + 1, at.getDate());
+  const clock = at.toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" });
+  return `${dateIn(day, notation)}, ${clock}`;
 }

@@ -140,17 +140,17 @@ export function FiguresScreen({ house }: { house: Settings }) {
   return (
     <PlaceContext value={place}>
       <div {...drop.getRootProps({ role: undefined })} className="min-h-full p-4 md:px-6">
-        <input {...drop.getInputProps({ "aria-label": "Question file to bring in" })} />
+        <input {...drop.getInputProps({ "aria-label": "Question file to import" })} />
         <div className="mb-3 flex flex-wrap items-center gap-3">
           <h1 className="font-semibold text-2xl">Figures</h1>
           <span className="text-faint">questions without a deal, in {house.currency}</span>
           <button type="button" className="btn btn-sm ml-auto h-8.5" onClick={drop.open}>
             <FileUp size={16} aria-hidden="true" />
-            Bring in a question file
+            Import questions
           </button>
           <button type="button" className="btn btn-sm h-8.5" onClick={save}>
             <FileDown size={16} aria-hidden="true" />
-            Question file
+            Export questions
           </button>
         </div>
         <div className="grid items-start gap-4 xl:grid-cols-2">

@@ -1,12 +1,14 @@
 "use client";
 
-import { FileDown, FileUp, Plus, Search } from "lucide-react";
+import { FileDown, FileUp, Search } from "lucide-react";
 import { useCallback, useEffect, useMemo } from "react";
 import { useDropzone } from "react-dropzone";
 import { notationOf } from "@/exchange/notation";
 import { REGISTER_KINDS } from "@/exchange/option-words";
+import type { NewDeal } from "@/exchange/settings";
 import { STATUS_NAMES } from "@/features/deal/desk/status-names";
 import type { RegisterAsked, RegisterPage, RegisterSort } from "@/server/contract";
+import { NewDealButton } from "./NewDealButton";
 import { PeriodFilter } from "./PeriodFilter";
 import { RegisterPager } from "./RegisterPager";
 import { RegisterTable } from "./RegisterTable";
@@ -17,12 +19,18 @@ import { WaitingChanges } from "./WaitingChanges";
 const DELETED = "deleted";
 const STATUS_FILTERS = { ...STATUS_NAMES, [DELETED]: "Deleted" } as const;
 
-type Props = { page: RegisterPage; asked: RegisterAsked; houseName: string };
+type Props = {
+  page: RegisterPage;
+  asked: RegisterAsked;
+  houseName: string;
+  /** What a new deal is in this house. */
+  usual: NewDeal;
+};
 
 /** The app opens here: every deal, the way to a new one, and the way in for deal files. */
-export function Register({ page: initial, asked: opened, houseName }: Props) {
+export function Register({ page: initial, asked: opened, houseName, usual }: Props) {
   const { page, asked, show, reload } = useRegisterPage(initial, opened);
-  const { newDeal, duplicate, remove, bringBack, bringBackLast, bringIn } = useMemo(
+  const { duplicate, remove, bringBack, bringBackLast, bringIn } = useMemo(
     () => registerActions(reload),
     [reload],
   );
@@ -81,20 +89,17 @@ export function Register({ page: initial, asked: opened, houseName }: Props) {
         />
         <button type="button" className="btn btn-sm h-8.5" onClick={drop.open}>
           <FileUp size={16} aria-hidden="true" />
-          Bring in deal files
+          Import deals
         </button>
         <a className="btn btn-sm h-8.5" href="/api/deals/all" download="deals.ndjson">
           <FileDown size={16} aria-hidden="true" />
-          All deals as a file
+          Export all deals
         </a>
-        <button type="button" className="btn btn-primary btn-sm h-8.5" onClick={() => void newDeal()}>
-          <Plus size={16} aria-hidden="true" />
-          New deal
-        </button>
+        <NewDealButton usual={usual} />
       </div>
       {drop.isDragActive && (
         <p className="mb-3 rounded-box border-2 border-primary border-dashed p-4 text-center text-primary">
-          Drop deal files here to bring them in.
+          Drop deal files here to import them.
         </p>
       )}
       <RegisterPager page={page} isSearch={isSearch} onPage={wanted => show({ page: wanted })} />

@@ -1,9 +1,9 @@
 import { createColumnHelper, rowSortingFeature, tableFeatures, useTable } from "@tanstack/react-table";
 import { ArrowDown, ArrowUp, Copy, Trash2 } from "lucide-react";
 import { createContext, memo, useContext } from "react";
-import { dayNumber } from "@/core";
-import { amountIn, DEFAULT_LOCALE, dateIn, inNotation, type Locale, notationOf } from "@/exchange/notation";
+import { amountIn, DEFAULT_LOCALE, inNotation, type Locale, notationOf } from "@/exchange/notation";
 import { STATUS_NAMES } from "@/features/deal/desk/status-names";
+import { whenText } from "@/features/figures/when";
 import type { RegisterRow, RegisterSort } from "@/server/contract";
 
 // The server sorts; the table only says by what.
@@ -69,7 +69,7 @@ const NUMERIC = new Set(["payment", "amountFinanced"]);
 /** On a narrow screen the vehicle stands under the customer, and the rest waits on the deal screen. */
 const ON_NARROW = new Set(["customer", "payment"]);
 const columnStyle = (columnId: string) =>
-  `${NUMERIC.has(columnId) ? "text-right" : "text-left"} ${ON_NARROW.has(columnId) ? "" : "hidden md:table-cell"}`;
+  `${NUMERIC.has(columnId) ? "text-right" : "text-left"} ${ON_NARROW.has(columnId) ? "" : "hidden md:table-cell print:table-cell"}`;
 
 type Props = {
   rows: RegisterRow[];
@@ -222,12 +222,5 @@ function RowButton({ label, onClick, children }: RowButtonProps) {
 /** An instant on the officer's own clock: "Nov 24, 2026, 10:42". */
 function When({ instant }: { instant: string }) {
   const notation = notationOf(useContext(LocaleContext));
-  const at = new Date(instant);
-  const day = dayNumber(at.getFullYear(), at.getMonth() + 1, at.getDate());
-  const clock = at.toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" });
-  return (
-    <time dateTime={instant}>
-      {dateIn(day, notation)}, {clock}
-    </time>
-  );
+  return <time dateTime={instant}>{whenText(instant, notation)}</time>;
 }

@@ -1,4 +1,5 @@
 import { tooLargeSentence } from "@/exchange/deal-file/largest";
+import type { NewDeal } from "@/exchange/settings";
 import { type Answer, api } from "@/features/api/client";
 import { bringInDeals } from "@/features/api/files";
 import { readTextFile } from "@/features/api/read-text-file";
@@ -13,11 +14,16 @@ function sayWhyNot<Value>(answer: Exclude<Answer<Value>, { kind: "done" }>, what
   notify.error(what + (answer.kind === "away" ? AWAY : answer.sentence));
 }
 
-async function newDeal(): Promise<void> {
+/**
+ * Makes a new deal and opens it.
+ *
+ * @param kind what it is from the start; as usual in the house where it is left out
+ */
+export async function newDeal(kind?: NewDeal): Promise<void> {
   // As they are now: the register may have been open for long.
   const house = await api.settings();
   if (house.kind !== "done") return sayWhyNot(house);
-  const answer = await api.create(newDealDocument(localToday(), house.value.settings));
+  const answer = await api.create(newDealDocument(localToday(), house.value.settings, kind));
   if (answer.kind === "done") location.assign(`/deals/${answer.value.id}`);
   else sayWhyNot(answer);
 }
@@ -83,9 +89,9 @@ export function registerActions(reload: () => Promise<void>) {
       if (answer.kind === "done") kept += "deals" in answer.value ? answer.value.deals : 1;
       else sayWhyNot(answer, `${file.name}: `);
     }
-    if (kept > 0) notify.success(kept === 1 ? "1 deal was brought in." : `${kept} deals were brought in.`);
+    if (kept > 0) notify.success(kept === 1 ? "1 deal was imported." : `${kept} deals were imported.`);
     await reload();
   };
 
-  return { newDeal, duplicate, remove, bringBack, bringBackLast, bringIn };
+  return { duplicate, remove, bringBack, bringBackLast, bringIn };
 }

@@ -1,4 +1,5 @@
 import { lazy, type ReactNode, type RefObject, Suspense, useEffect, useState } from "react";
+import { flushSync } from "react-dom";
 import { ROW_HEIGHT, Spacer } from "./Spacer";
 
 // Nobody scrolls before the page is touched: it starts without the code for that.
@@ -18,6 +19,8 @@ type Props = {
 /** The lines of a table that are in view: at first its beginning. */
 export function RowsInView(props: Props) {
   const isTouched = useTouched();
+  const isPrinted = useIsPrinted();
+  if (isPrinted) return Array.from({ length: props.count }, (_, index) => props.row(index));
   const first = <FirstRows {...props} />;
   if (!isTouched) return first;
   return (
@@ -35,6 +38,26 @@ function FirstRows({ count, columns, row }: Props) {
       {count > shown && <Spacer height={(count - shown) * ROW_HEIGHT} columns={columns} />}
     </>
   );
+}
+
+/** Whether the page is being printed: paper shows every line. */
+function useIsPrinted(): boolean {
+  const [isPrinted, setPrinted] = useState(() => matchMedia("print").matches);
+  useEffect(() => {
+    const query = matchMedia("print");
+    const changed = () => flushSync(() => setPrinted(query.matches));
+    const before = () => flushSync(() => setPrinted(true));
+    const after = () => setPrinted(false);
+    query.addEventListener("change", changed);
+    window.addEventListener("beforeprint", before);
+    window.addEventListener("afterprint", after);
+    return () => {
+      query.removeEventListener("change", changed);
+      window.removeEventListener("beforeprint", before);
+      window.removeEventListener("afterprint", after);
+    };
+  }, []);
+  return isPrinted;
 }
 
 function useTouched(): boolean {

@@ -117,7 +117,7 @@ function DownloadButton({ name, stale, className = "", onClick }: ButtonProps) {
   return (
     <button
       type="button"
-      className={`btn btn-sm btn-ghost px-2 ${className}`}
+      className={`btn btn-sm btn-ghost px-2 print:hidden ${className}`}
       disabled={stale}
       onClick={onClick}
     >

@@ -1,5 +1,6 @@
 import { FileDown, RotateCcw } from "lucide-react";
 import { useRef, useState } from "react";
+import type { Notation } from "@/exchange/notation";
 import { sizeText } from "@/exchange/text";
 import { restoreBackup } from "@/features/api/files";
 import { whenText } from "@/features/figures/when";
@@ -9,7 +10,7 @@ import type { KeptCopies, KeptCopy } from "@/server/contract";
 import { RestoreDialog, type Wanted } from "./RestoreDialog";
 
 /** Everything that is kept as one file: saved, kept each day by itself, and brought back. */
-export function BackupsCard({ kept: { copies, days } }: { kept: KeptCopies }) {
+export function BackupsCard({ kept: { copies, days }, notation }: { kept: KeptCopies; notation: Notation }) {
   const chooser = useRef<HTMLInputElement>(null);
   const [wanted, setWanted] = useState<Wanted | null>(null);
   const [isRestoring, setRestoring] = useState(false);
@@ -78,7 +79,13 @@ export function BackupsCard({ kept: { copies, days } }: { kept: KeptCopies }) {
       ) : (
         <ul className="mt-1 divide-y divide-base-300">
           {copies.map(copy => (
-            <Copy key={copy.name} copy={copy} isRestoring={isRestoring} onRestore={setWanted} />
+            <Copy
+              key={copy.name}
+              copy={copy}
+              notation={notation}
+              isRestoring={isRestoring}
+              onRestore={setWanted}
+            />
           ))}
         </ul>
       )}
@@ -87,11 +94,16 @@ export function BackupsCard({ kept: { copies, days } }: { kept: KeptCopies }) {
   );
 }
 
-type CopyProps = { copy: KeptCopy; isRestoring: boolean; onRestore: (wanted: Wanted) => void };
+type CopyProps = {
+  copy: KeptCopy;
+  notation: Notation;
+  isRestoring: boolean;
+  onRestore: (wanted: Wanted) => void;
+};
 
-function Copy({ copy: { name, made, bytes }, isRestoring, onRestore }: CopyProps) {
+function Copy({ copy: { name, made, bytes }, notation, isRestoring, onRestore }: CopyProps) {
   // On the officer's own clock, which the server does not know.
-  const when = useIsAlive() ? whenText(made, true) : made.slice(0, 10);
+  const when = useIsAlive() ? whenText(made, notation) : made.slice(0, 10);
   return (
     <li className="flex flex-wrap items-center gap-x-3 py-1">
       <span className="grow">

@@ -1,6 +1,7 @@
 import { useId, useState } from "react";
 import { currencyDecimals } from "@/core";
 import { LOCALE_NAMES, LOCALES, type Locale } from "@/exchange/notation";
+import { NEW_DEAL_NAMES, type NewDeal } from "@/exchange/settings";
 import { Choice } from "@/features/deal/parts/choices";
 import { useAskBeforeLeaving } from "@/features/typing/ask-before-leaving";
 import type { House } from "./settings-state";
@@ -10,10 +11,14 @@ type Props = { house: House; onChange: (change: Partial<House>) => void };
 const PLACES = LOCALES.map((locale): [Locale, string] => [locale, LOCALE_NAMES[locale]]);
 
 const APPEARANCES = [
-  ["system", "as the system asks"],
+  ["system", "same as system"],
   ["light", "light"],
   ["dark", "dark"],
 ] as const;
+
+const NEW_DEAL_CHOICES = (Object.entries(NEW_DEAL_NAMES) as [NewDeal, string][]).map(
+  ([kind, name]): [NewDeal, string] => [kind, name.toLowerCase()],
+);
 
 const LONGEST_HOUSE_NAME = 120;
 
@@ -38,12 +43,18 @@ export function HouseCard({ house, onChange }: Props) {
         <CurrencyField currency={house.currency} onChange={currency => onChange({ currency })} />
         <div className="col-span-2">
           <Choice
-            label="Figures and dates as in"
+            label="Formats"
             value={house.locale}
             choices={PLACES}
             onChange={locale => onChange({ locale })}
           />
         </div>
+        <Choice
+          label="A new deal is a"
+          value={house.newDeal ?? "vehicleLoan"}
+          choices={NEW_DEAL_CHOICES}
+          onChange={newDeal => onChange({ newDeal })}
+        />
         <Choice
           label="Light or dark"
           value={house.appearance}

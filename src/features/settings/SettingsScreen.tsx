@@ -4,6 +4,7 @@ import { FileDown, FileUp } from "lucide-react";
 import { type Dispatch, useCallback, useEffect, useMemo, useReducer } from "react";
 import { useDropzone } from "react-dropzone";
 import { parseJson } from "@/exchange/deal-file/parse";
+import { notationOf } from "@/exchange/notation";
 import type { Settings } from "@/exchange/settings";
 import { readTextFile } from "@/features/api/read-text-file";
 import { type OptionAction, provideLoans } from "@/features/deal/option";
@@ -66,7 +67,7 @@ export function SettingsScreen({ opened, kept }: { opened: SettingsReply; kept: 
       className="min-h-full p-4 md:px-6"
       data-testid="settings"
     >
-      <input {...drop.getInputProps({ "aria-label": "Settings file to bring in" })} />
+      <input {...drop.getInputProps({ "aria-label": "Settings file to import" })} />
       <div className="mb-3 flex flex-wrap items-center gap-3">
         <h1 className="font-semibold text-2xl">Settings</h1>
         <SettingsStatusLine
@@ -77,7 +78,7 @@ export function SettingsScreen({ opened, kept }: { opened: SettingsReply; kept: 
         />
         <button type="button" className="btn btn-sm ml-auto h-8.5" onClick={drop.open}>
           <FileUp size={16} aria-hidden="true" />
-          Bring in a settings file
+          Import settings
         </button>
         <button
           type="button"
@@ -87,7 +88,7 @@ export function SettingsScreen({ opened, kept }: { opened: SettingsReply; kept: 
           }
         >
           <FileDown size={16} aria-hidden="true" />
-          Settings file
+          Export settings
         </button>
       </div>
       <p className="mb-3 text-faint">
@@ -110,7 +111,7 @@ export function SettingsScreen({ opened, kept }: { opened: SettingsReply; kept: 
           <div className="grid min-w-0 gap-4">
             <UsualCharges list="fees" />
             <UsualCharges list="extras" />
-            <BackupsCard kept={kept} />
+            <BackupsCard kept={kept} notation={notationOf(state.house.locale)} />
           </div>
         </OptionContext>
       </div>

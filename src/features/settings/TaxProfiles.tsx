@@ -140,7 +140,7 @@ function Taxes() {
               className="btn btn-sm mt-2 bg-base-100"
               onClick={() => takeOut("taxes", index)}
             >
-              Take it out
+              Remove
             </button>
           )}
         </div>

@@ -52,7 +52,7 @@ export function TermsCard({ terms, locale, onChange }: Props) {
               className="min-h-6 cursor-pointer text-primary text-sm underline"
               onClick={() => onChange(terms.filter((_, k) => k !== index))}
             >
-              Take it out
+              Remove
             </button>
           </li>
         ))}

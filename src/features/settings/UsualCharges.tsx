@@ -100,7 +100,7 @@ function UsualCharge({ list, index, isOpen, setOpen }: ChargeProps) {
               takeOut(list, index);
             }}
           >
-            Take it out
+            Remove
           </button>
         </div>
       )}

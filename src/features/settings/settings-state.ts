@@ -10,7 +10,7 @@ import {
 import { withInputs } from "@/features/deal/option/option-state";
 
 /** What of the settings is typed as it is. */
-export type House = Pick<Settings, "houseName" | "currency" | "locale" | "appearance">;
+export type House = Pick<Settings, "houseName" | "currency" | "locale" | "appearance" | "newDeal">;
 
 /** A tax profile on the screen: its taxes are lines of an option that has nothing else. */
 export type ProfileState = { key: number; name: string; inEveryDeal: boolean; option: LoanState };
@@ -38,10 +38,11 @@ export type SettingsAction =
 
 /** The settings as they open. */
 export function openSettingsState(settings: Settings): SettingsState {
-  const { houseName, currency, locale, appearance, fees, extras, taxProfiles = [], terms = [] } = settings;
+  const { houseName, currency, locale, appearance, newDeal, ...lists } = settings;
+  const { fees, extras, taxProfiles = [], terms = [] } = lists;
   const empty = emptyDeal(settings);
   return {
-    house: { houseName, currency, locale, appearance },
+    house: { houseName, currency, locale, appearance, ...(newDeal && { newDeal }) },
     usual: openOption({ ...empty, structure: { ...(fees && { fees }), ...(extras && { extras }) } }, locale),
     profiles: taxProfiles.map(({ name, inEveryDeal = false, taxes, taxIncluded }, key) => ({
       key,

@@ -40,17 +40,17 @@ export function StockScreen({ opened, house }: Props) {
       ? readStockCsv(text.value, house.currency, notation)
       : { ok: false as const, sentences: [text.sentence] };
     if (!read.ok) {
-      setProblems([`${file.name} was not brought in.`, ...read.sentences]);
+      setProblems([`${file.name} was not imported.`, ...read.sentences]);
       return;
     }
     setProblems([]);
     const answer = await api.addToStock(read.vehicles);
     if (answer.kind !== "done") {
-      notify.error(`${file.name} was not brought in. ${reasonOf(answer)}`);
+      notify.error(`${file.name} was not imported. ${reasonOf(answer)}`);
       return;
     }
     put(answer.value.vehicles);
-    notify.success(`${answer.value.vehicles.length} vehicles were brought in.`);
+    notify.success(`${answer.value.vehicles.length} vehicles were imported.`);
   };
   const drop = useDropzone({
     noClick: true,
@@ -74,7 +74,7 @@ export function StockScreen({ opened, house }: Props) {
 
   return (
     <div {...drop.getRootProps({ role: undefined })} className="min-h-full p-4 md:px-6">
-      <input {...drop.getInputProps({ "aria-label": "List of vehicles to bring in" })} />
+      <input {...drop.getInputProps({ "aria-label": "List of vehicles to import" })} />
       <div className="mb-3 flex flex-wrap items-center gap-3">
         <h1 className="font-semibold text-2xl">Stock</h1>
         <span className="text-faint">
@@ -90,7 +90,7 @@ export function StockScreen({ opened, house }: Props) {
         />
         <button type="button" className="btn btn-sm h-8.5" onClick={drop.open}>
           <FileUp size={16} aria-hidden="true" />
-          Bring in a CSV file
+          Import CSV
         </button>
         <button type="button" className="btn btn-sm h-8.5" onClick={() => void save(false)}>
           <FileDown size={16} aria-hidden="true" />
@@ -170,7 +170,7 @@ export function StockScreen({ opened, house }: Props) {
         {shown.length === 0 && !isAdding && (
           <p className="px-4 py-6 text-faint">
             {vehicles.length === 0
-              ? "No vehicle is in stock yet: add one, or bring in a CSV file with a column “description”."
+              ? "No vehicle is in stock yet: add one, or import a CSV file with a column “description”."
               : "No vehicle is called that."}
           </p>
         )}

@@ -130,7 +130,7 @@ export function VehicleRow({ vehicle, currency, notation, onKept, onGone }: Prop
         <button
           type="button"
           className="btn btn-ghost btn-sm btn-square"
-          aria-label={vehicle ? `Take ${vehicle.description} out of stock` : "Leave the new vehicle out"}
+          aria-label={vehicle ? `Remove ${vehicle.description} from stock` : "Discard the new vehicle"}
           onClick={() => void remove()}
         >
           <Trash2 size={15} aria-hidden="true" />

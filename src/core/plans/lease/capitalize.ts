@@ -18,12 +18,12 @@ import { linesTax, onceTaxes, paymentTax } from "./lease-taxes";
 import type { LeaseTerms } from "./terms";
 
 const STEPS_TO_SETTLE = 5_000;
-/** How many times what is capitalised else a cost can be. */
+/** How many times what is capitalized else a cost can be. */
 const MOST_TIMES = 20;
 
 /**
  * What a lease of which everything but the payment is given comes to: percents of the cost, of all payments, and a
- * capitalised tax on the sum of payments are solved together, the least that fits.
+ * capitalized tax on the sum of payments are solved together, the least that fits.
  *
  * @param lease its price, cash and residual are there
  * @param terms its plan, read
@@ -62,7 +62,7 @@ function reckon(lease: Lease, terms: LeaseTerms, assumed: number, givenCash: num
   let rebates = 0;
   for (const { amount } of structure.rebates ?? []) rebates += amount;
   const { acquisitionFee } = plan;
-  const capitalised = sumOfCharges(structure, { fees, extras }, isCapitalised);
+  const capitalized = sumOfCharges(structure, { fees, extras }, isCapitalized);
   const acquired = acquisitionFee?.isFinanced ? acquisitionFee.amount : 0;
   const lines = { price, fees, extras, acquisition: acquisitionFee?.isTaxable ? acquisitionFee.amount : 0 };
   const total = () =>
@@ -79,7 +79,7 @@ function reckon(lease: Lease, terms: LeaseTerms, assumed: number, givenCash: num
   let taxed = 0;
   for (const { amount, isFinanced } of taxes) if (isFinanced) taxed += amount;
   const deposit = structure.deposit ?? 0;
-  const gross = price + capitalised + acquired + taxed + Math.max(-equity, 0) + Math.max(-cash, 0);
+  const gross = price + capitalized + acquired + taxed + Math.max(-equity, 0) + Math.max(-cash, 0);
   const reduction = Math.max(equity, 0) + rebates + deposit + Math.max(cash, 0);
   const cost = gross - reduction;
   const base = cost > 0 ? basePayment(terms, cost, residual) : undefined;
@@ -105,7 +105,7 @@ function reckon(lease: Lease, terms: LeaseTerms, assumed: number, givenCash: num
 }
 
 const isOfTotal = ({ down }: Structure) => down !== null && "percent" in down && down.of === "total";
-const isCapitalised = ({ paid }: Charge) => paid === "financed";
+const isCapitalized = ({ paid }: Charge) => paid === "financed";
 
 /** The residual in minor units; a percent is rounded half up. */
 function residualOf({ residual }: LeasePlan, price: number, listPrice: number | null): number {
@@ -147,7 +147,7 @@ export function dueFallsWithCash(lease: Lease, terms: LeaseTerms): boolean {
 }
 
 /**
- * The lease with the largest cash with which no more is due at signing than is given; below zero, it is capitalised. Where
+ * The lease with the largest cash with which no more is due at signing than is given; below zero, it is capitalized. Where
  * more cash leaves less due, the smallest.
  */
 function fromDueAtSigning(lease: Lease, terms: LeaseTerms, due: number): Capitalized {
@@ -159,7 +159,7 @@ function fromDueAtSigning(lease: Lease, terms: LeaseTerms, due: number): Capital
     const least = -lastWhole(cash => over(-cash), -due, 0, over(0));
     return over(least) <= 0 ? withCash(least) : { ...none, cost: Number.POSITIVE_INFINITY };
   }
-  // What is capitalised raises the payments at signing that it is to pay for.
+  // What is capitalized raises the payments at signing that it is to pay for.
   const low = -MOST_TIMES * (Math.abs(none.cost) + 100);
   if (none.cost === Number.POSITIVE_INFINITY) return none;
   // Next to a straight line: two places lead near the cash.

@@ -12,7 +12,7 @@ export type Capitalized = {
   equity: number;
   rebates: number;
   deposit: number;
-  /** Below zero where a sum due at signing does not pay for what else is due that day: the rest is capitalised. */
+  /** Below zero where a sum due at signing does not pay for what else is due that day: the rest is capitalized. */
   cash: number;
   gross: number;
   reduction: number;

@@ -154,7 +154,7 @@ function noteOf(
   { cash }: Capitalized,
   decimals: number,
 ): string | undefined {
-  if (cash < 0) return capitalisedNote(-cash, decimals);
+  if (cash < 0) return capitalizedNote(-cash, decimals);
   const isFromDue = lease.find === "down" && lease.from?.figure === "dueAtSigning";
   const isSmallest =
     (isFromDue || isDownFromDue(lease.structure.down)) && dueFallsWithCash(lease, terms) && cash > 0;
@@ -163,8 +163,8 @@ function noteOf(
     : undefined;
 }
 
-function capitalisedNote(amount: number, decimals: number): string {
-  return `What is due at signing does not pay for everything that falls due that day: ${groupedAmount(amount, decimals)} of it is capitalised.`;
+function capitalizedNote(amount: number, decimals: number): string {
+  return `What is due at signing does not pay for everything that falls due that day: ${groupedAmount(amount, decimals)} of it is capitalized.`;
 }
 
 function nothingBearsRent(

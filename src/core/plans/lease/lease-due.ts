@@ -17,7 +17,7 @@ export function leaseDueItems(
     if (amount > 0) items.push({ figure, name, amount });
   };
   const count = terms.isAtOnce ? 1 : terms.atSigning;
-  if (found.cash < 0) items.push({ figure: "down", name: "capitalised instead", amount: found.cash });
+  if (found.cash < 0) items.push({ figure: "down", name: "capitalized instead", amount: found.cash });
   take("down", structure.names?.down ?? "cash down", found.cash);
   take("payment", nameOfPayments(terms, count), paidAtSigning(terms, found));
   take("securityDeposit", "security deposit", found.securityDeposit);

@@ -4,7 +4,7 @@ import type { LeasePlan } from "./lease";
 import type { LeaseLine } from "./lease-quote";
 
 /**
- * The tally from the agreed price to the adjusted capitalized cost: what is capitalised, then what lowers it.
+ * The tally from the agreed price to the adjusted capitalized cost: what is capitalized, then what lowers it.
  *
  * @returns a line for each that there is, with the subtotal after it
  */

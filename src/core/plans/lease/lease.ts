@@ -44,7 +44,7 @@ export type ResidualDue = "lastPayment" | "onePeriodAfter" | "end";
 /** What a lease's tax is reckoned on. */
 export type LeaseTaxed = "payment" | "sumOfPayments" | "price" | "reduction" | "fees" | "extras" | "purchase";
 
-/** A tax of a lease; what is reckoned once of it is capitalised where it is financed. */
+/** A tax of a lease; what is reckoned once of it is capitalized where it is financed. */
 export type LeaseTax = Omit<Tax, "on"> & { on: readonly LeaseTaxed[] };
 
 /** Held against what the customer may come to owe, and given back: an amount, or the payment rounded up to a step. */

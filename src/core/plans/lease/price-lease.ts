@@ -16,7 +16,7 @@ export type PricedLease = {
   base: number;
   /**
    * All payments with tax, what is paid at signing beside them but for the refundable deposit, a deposit paid before; less
-   * what of them is capitalised.
+   * what of them is capitalized.
    */
   spent: (lease: Lease) => number;
 };

@@ -63,7 +63,7 @@ export function capitalizedProblem(
   if (cost === Number.POSITIVE_INFINITY && isDownFromDue(down)) {
     return failure(
       "dueAtSigning",
-      `The ${money(down.dueAtSigning)} due at signing do not pay for the payments of that day, however much of them is capitalised; give more, or fewer payments in advance.`,
+      `The ${money(down.dueAtSigning)} due at signing do not pay for the payments of that day, however much of them is capitalized; give more, or fewer payments in advance.`,
     );
   }
   if (cost === Number.POSITIVE_INFINITY) {
@@ -75,7 +75,7 @@ export function capitalizedProblem(
   if (cost <= 0) {
     return failure(
       isDownFromDue(down) ? "dueAtSigning" : "down",
-      `Nothing is left to lease: what is taken off, ${money(reduction)}, covers the ${money(gross)} that are capitalised.`,
+      `Nothing is left to lease: what is taken off, ${money(reduction)}, covers the ${money(gross)} that are capitalized.`,
     );
   }
   if (base === undefined) {

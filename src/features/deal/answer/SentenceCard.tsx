@@ -41,7 +41,9 @@ export function SentenceCard({ findBar, children }: Props) {
         {quote?.note && option.answer.ok && <p className="mt-1 text-faint">{say(quote.note)}</p>}
       </div>
       {!isFrozen && (
-        <div className="max-lg:card-paper max-lg:order-[-2] max-lg:px-4 max-lg:py-2 lg:mt-1">{findBar}</div>
+        <div className="print:hidden max-lg:card-paper max-lg:order-[-2] max-lg:px-4 max-lg:py-2 lg:mt-1">
+          {findBar}
+        </div>
       )}
     </section>
   );
@@ -63,7 +65,7 @@ function NoAnswer() {
       <span>
         {say(sentence)}{" "}
         {!lastGood && !nearest && <span className="text-faint">The answer appears here as you type.</span>}
-        {lastGood && <span className="text-faint"> The last answer is greyed below.</span>}
+        {lastGood && <span className="text-faint"> The last answer is grayed below.</span>}
       </span>
       {nearest && (nearest.figure === "payment" || nearest.figure === "down") && (
         <button

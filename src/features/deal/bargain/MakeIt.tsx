@@ -1,4 +1,4 @@
-import { type KeyboardEvent, lazy, type ReactNode, Suspense, useRef, useState } from "react";
+import { type KeyboardEvent, lazy, type ReactNode, Suspense, useEffect, useRef, useState } from "react";
 import { useDesk } from "../desk/desk-context";
 import type { DeskFind } from "../fields";
 import { useOption } from "../option/option-context";
@@ -18,8 +18,13 @@ type Props = {
 /** While the payment is found: say what a figure should be, and what would have to move appears. */
 export function MakeIt({ children }: Props) {
   const { option, act } = useOption();
-  const { wished, wish } = useDesk();
+  const { wished, wish, wishSaid, sayWish } = useDesk();
   const [text, setText] = useState("");
+  useEffect(() => {
+    if (wishSaid === null) return;
+    setText(wishSaid);
+    sayWish(null);
+  }, [wishSaid, sayWish]);
   const [isWrong, setWrong] = useState(false);
   const moves = useRef<MovesHandle>(null);
   const wishes = wishesOf(option);

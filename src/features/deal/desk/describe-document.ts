@@ -37,7 +37,7 @@ function describeHeading(document: DealDocument, hasOptions: boolean): Record<st
 export function describeOption(inputs: DealInputs): Record<string, string> {
   return {
     Currency: inputs.currency,
-    "Figures as in": inputs.locale ? LOCALE_NAMES[inputs.locale] : "the house's place",
+    Formats: inputs.locale ? LOCALE_NAMES[inputs.locale] : "the house's place",
     ...(isLeaseInputs(inputs) ? describeLease(inputs) : describeLoan(inputs)),
   };
 }

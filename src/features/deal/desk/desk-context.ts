@@ -23,6 +23,9 @@ export type Desk = {
   /** Which figure of the answer the customer wants to be another. */
   wished: WantedFigure;
   wish: (figure: WantedFigure) => void;
+  /** What was said that it should be, to be typed for the officer; nothing once that is done. */
+  wishSaid: string | null;
+  sayWish: (text: string | null) => void;
 };
 
 export const DeskContext = createContext<Desk | null>(null);

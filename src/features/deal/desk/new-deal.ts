@@ -1,19 +1,37 @@
 import { type DealDocument, documentOf } from "@/exchange/deal-document";
-import { DEFAULT_SETTINGS, newDealInputs, type Settings } from "@/exchange/settings";
+import type { DealInputs } from "@/exchange/deal-file";
+import { DEFAULT_SETTINGS, type NewDeal, newDealInputs, type Settings } from "@/exchange/settings";
+import { asLease } from "../fields/as-lease";
+import { asPersonal } from "../fields/structure-lines";
+
+const PURPOSE = "Personal loan";
 
 /**
  * A deal before anything is typed.
  *
  * @param today ISO 8601 date, which becomes the contract date
  * @param settings what the house starts a deal with
+ * @param kind what it is from the start; as usual in the house where it is left out
  */
-export function newDealDocument(today: string, settings: Settings = DEFAULT_SETTINGS): DealDocument {
+export function newDealDocument(
+  today: string,
+  settings: Settings = DEFAULT_SETTINGS,
+  kind: NewDeal = settings.newDeal ?? "vehicleLoan",
+): DealDocument {
   return documentOf(
     { customer: "", vehicle: "", status: "quoting" },
-    {
-      id: crypto.randomUUID(),
-      name: "",
-      inputs: newDealInputs(settings, today),
-    },
+    { id: crypto.randomUUID(), name: "", inputs: newInputs(today, settings, kind) },
   );
+}
+
+function newInputs(today: string, settings: Settings, kind: NewDeal): DealInputs {
+  const loan = newDealInputs(settings, today);
+  switch (kind) {
+    case "vehicleLoan":
+      return loan;
+    case "lease":
+      return asLease(loan, null);
+    case "personalLoan":
+      return { ...loan, structure: asPersonal(loan.structure, PURPOSE) };
+  }
 }

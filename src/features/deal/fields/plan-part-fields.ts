@@ -68,6 +68,10 @@ export const PLAN_PART_FIELDS: Record<PlanPartFieldName, LoanField> = {
     unit: ({ plan, find }) =>
       find !== "balloon" && plan.balloon && "percent" in plan.balloon ? "%" : undefined,
     read: readBalloon,
+    beside: ({ inputs, quote }) =>
+      inputs.plan.balloon && "percent" in inputs.plan.balloon
+        ? foundAmount(inputs, quote?.agreedBalloon)
+        : "",
     show: ({ inputs, quote }) => {
       const { balloon } = inputs.plan;
       if (inputs.find === "balloon") return foundAmount(inputs, quote?.agreedBalloon);

@@ -17,6 +17,7 @@ type Opened = { change: Change; document: DealDocument };
 export function History({ dealId }: { dealId: string }) {
   const { state, edit } = useDesk();
   const isFrozen = useIsFrozen();
+  const { notation } = useNotation();
   const [history, setHistory] = useState<HistoryReply | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [opened, setOpened] = useState<Opened | null>(null);
@@ -74,8 +75,8 @@ export function History({ dealId }: { dealId: string }) {
           aria-label="An earlier state"
           className="card-paper min-h-0 min-w-0 flex-1 overflow-auto px-4 py-2"
         >
-          <div className="flex flex-wrap items-center gap-3">
-            <h2 className="font-semibold text-lg">As it was on {whenText(opened.change.at)}</h2>
+          <div className="sticky top-0 flex flex-wrap items-center gap-3 bg-base-100 py-1">
+            <h2 className="font-semibold text-lg">As it was on {whenText(opened.change.at, notation)}</h2>
             <span className="grow" />
             {!isFrozen && (
               <button type="button" className="btn btn-primary btn-sm" onClick={() => bringBack(opened)}>
@@ -125,11 +126,11 @@ function ChangeLine({ change, before, currency, isOpen, onOpen }: LineProps) {
       <button
         type="button"
         aria-expanded={isOpen}
-        className={`grid w-full cursor-pointer grid-cols-[8.5rem_1fr] gap-3 px-4 py-1.5 text-left ${isOpen ? "bg-base-200" : ""}`}
+        className={`grid w-full cursor-pointer grid-cols-[10.5rem_1fr] gap-3 px-4 py-1.5 text-left ${isOpen ? "bg-base-200" : ""}`}
         onClick={onOpen}
       >
         <span className="text-faint text-sm">
-          {whenText(change.at)}
+          {whenText(change.at, notation)}
           {change.who && <span className="block">{change.who}</span>}
         </span>
         <span className={change.kind === "changed" ? "" : "font-semibold"}>{words || "changed"}</span>

@@ -10,8 +10,8 @@ type Fee = NonNullable<LeasePlanFile["acquisitionFee"]>;
 type Way = "financed" | "taxed" | "atSigning" | "taxedAtSigning";
 
 const WAYS: readonly (readonly [Way, string, Omit<Fee, "amount">])[] = [
-  ["financed", "capitalised", {}],
-  ["taxed", "capitalised, taxed", { taxable: true }],
+  ["financed", "capitalized", {}],
+  ["taxed", "capitalized, taxed", { taxable: true }],
   ["atSigning", "paid at signing", { financed: false }],
   ["taxedAtSigning", "paid at signing, taxed", { financed: false, taxable: true }],
 ];
@@ -25,14 +25,14 @@ const wayOf = ({ financed = true, taxable = false }: Fee): Way => {
 export function AcquisitionFeeRow({ fee }: { fee: Fee }) {
   const { act } = useLease();
   const { tally, runningOf } = useStructure();
-  const isCapitalised = fee.financed ?? true;
+  const isCapitalized = fee.financed ?? true;
   return (
     <TallyRow
       stale={tally.stale}
       label="Acquisition fee"
-      sign={isCapitalised ? "+" : ""}
+      sign={isCapitalized ? "+" : ""}
       field="lease/acquisitionFee"
-      running={isCapitalised ? (runningOf("acquisitionFee")[0] ?? "") : "not in it"}
+      running={isCapitalized ? (runningOf("acquisitionFee")[0] ?? "") : "not in it"}
       remark={
         <>
           <ChoiceInWords

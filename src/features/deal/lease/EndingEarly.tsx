@@ -67,7 +67,7 @@ function Asked({ quote, after, setAfter, value, setValue }: Props) {
           <Line
             name={
               end.value.costToReturn < 0
-                ? "To hand it back then: more than it stands for, in the customer's favour"
+                ? "To hand it back then: more than it stands for, in the customer’s favor"
                 : "To hand it back then"
             }
             text={money(Math.abs(end.value.costToReturn))}

@@ -14,7 +14,7 @@ import { RoundingChoice } from "../plan/RoundingChoice";
 import { LEASE_PARTS, type LeasePart } from "./lease-parts";
 
 /**
- * The parts that a lease can have: in a few words; open, each with its figures and the way to take it out, and the way to
+ * The parts that a lease can have: in a few words; open, each with its figures and the way to remove, and the way to
  * add others.
  */
 export function LeaseParts() {

@@ -17,7 +17,7 @@ type Props = {
   setOpen: (index: number | null) => void;
 };
 
-/** The taxes of a lease: what is capitalised of each stands in the tally, the others are said. */
+/** The taxes of a lease: what is capitalized of each stands in the tally, the others are said. */
 export function LeaseTaxLines({ open, setOpen }: Props) {
   const { option } = useLease();
   const { tally, money, say, runningOf } = useStructure();
@@ -70,7 +70,7 @@ function amountOf(
 /** Whether anything of a tax is reckoned once, at signing. */
 const isOnce = ({ on }: LeaseTaxFile) => on.some(part => part !== "payment" && part !== "purchase");
 
-/** Whether what is reckoned once of it is capitalised. */
+/** Whether what is reckoned once of it is capitalized. */
 const isAdded = (tax: LeaseTaxFile) => isOnce(tax) && tax.financed !== false;
 
 /** What stands where the subtotal would. */

@@ -1,4 +1,6 @@
 import { lazy, memo, Suspense, useState } from "react";
+import { isFoundIn } from "../fields";
+import { useOption } from "../option/option-context";
 import { AddLine } from "../structure/AddLine";
 import { CashDownRow } from "../structure/CashDownRow";
 import { DepositRow } from "../structure/DepositRow";
@@ -29,6 +31,7 @@ export const LoanStructure = memo(function LoanStructure() {
   const [open, setOpen] = useState<OpenLine>(null);
   const opening = { open, setOpen };
   const isPersonal = structure.purpose !== undefined;
+  const isDownFound = isFoundIn("down", useOption().option.inputs.find);
   const hasLists = Boolean(structure.taxes || structure.fees || structure.extras || structure.rebates);
   return (
     <TallyCard foot={<LoanFoot />} after={<AddLine opening={opening} />}>
@@ -54,7 +57,7 @@ export const LoanStructure = memo(function LoanStructure() {
       )}
       {!isPersonal && <TradeInLines opening={opening} />}
       {structure.deposit !== undefined && <DepositRow />}
-      <CashDownRow />
+      {(!isPersonal || structure.down !== undefined || isDownFound) && <CashDownRow />}
       {structure.payoffs && (
         <Suspense fallback={null}>
           <LinesAfterDown opening={opening} />

@@ -21,7 +21,7 @@ function shown(lines: Tally["lines"], { price, fees, extras, taxes, cost }: Foun
   return { lines, reckoned, loanAmount: cost, amountFinanced: cost };
 }
 
-/** The price with what is capitalised beside it. */
+/** The price with what is capitalized beside it. */
 function totalOf(lines: Tally["lines"]): number {
   let total = 0;
   for (const { figure, sign, amount } of lines)

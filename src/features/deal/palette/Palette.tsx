@@ -30,7 +30,7 @@ export function Palette({ onClose, onShortcuts }: Props) {
         data-palette
         className="flex min-h-0 flex-col"
         filter={(id, search, keywords = []) => {
-          if (id === "phrase") return 1;
+          if (id === "phrase" || id === "wish-said") return 1;
           const name = keywords.join(" ").toLowerCase();
           const words = search.toLowerCase().split(/\s+/).filter(Boolean);
           if (!words.every(word => name.includes(word))) return 0;

@@ -1,6 +1,6 @@
 import { LEASE_NAMES } from "@/core";
 import { inNotation } from "@/exchange/notation";
-import { type DeskFind, type FieldName, FOUND_NAMES, fieldOf } from "../fields";
+import { type DeskFind, type FieldName, FOUND_NAMES, fieldOf, linesOf, withNewLine } from "../fields";
 import {
   fieldUnit,
   notationIn,
@@ -129,8 +129,36 @@ const foundName = (find: DeskFind, { kind }: OptionState) =>
 
 const BETWEEN = /\s*(?:,|;|\band\b|\bwith\b|\bat\b(?! most))\s+/i;
 
+const LINE = /^(?:add (?:a )?)?(?:(.*\S)\s+)?(tax|fee|extra|rebate)(?: of)?\s+(\p{Sc}?[\d.,]+\s*%?)$/iu;
+const LISTS = { tax: "taxes", fee: "fees", extra: "extras", rebate: "rebates" } as const;
+const AMOUNTS = { tax: "rate", fee: "amount", extra: "amount", rebate: "amount" } as const;
+
+/** "tax 6.25", "title fee 299": a line more, or the figure of the one that is called so. */
+function linePhrase(typed: string, option: OptionState): Phrase | undefined {
+  const [, called, word = "", figure = ""] = LINE.exec(typed) ?? [];
+  const kind = word.toLowerCase() as keyof typeof LISTS;
+  if (!(kind in LISTS) || (option.kind === "lease" && kind === "tax")) return undefined;
+  const list = LISTS[kind];
+  const name = called ? `${called} ${kind}`.replace(/^./, first => first.toUpperCase()) : NEW_LINES[kind];
+  const lines = linesOf(option.inputs.structure, list) as readonly { name: string }[];
+  const there = lines.findIndex(line => line.name.toLowerCase() === name.toLowerCase());
+  const index = there < 0 ? lines.length : there;
+  const field = `${list}/${index}/${AMOUNTS[kind]}` as FieldName;
+  const line = kind === "tax" ? { name, rate: "0", on: ["price", "fees", "extras"] } : { name, amount: "0" };
+  const add: OptionAction = {
+    type: "structure",
+    change: now => withNewLine(now, list, line as never),
+  };
+  const actions: OptionAction[] = [...(there < 0 ? [add] : []), { type: "typed", field, text: figure }];
+  return done(actions, option, () => `${name} ${figure}`);
+}
+
+const NEW_LINES = { tax: "Sales tax", fee: "Fee", extra: "Extra", rebate: "Rebate" };
+
 /** "72 payments at 5.9": each part names a figure, or is a rate. */
 function setPhrase(typed: string, option: OptionState): Phrase | undefined {
+  const line = linePhrase(typed, option);
+  if (line) return line;
   const actions: OptionAction[] = [];
   for (const part of typed.split(BETWEEN)) {
     const set = partOf(part.trim(), option, actions.length > 0);

@@ -1,5 +1,7 @@
 import { useMemo } from "react";
 import { inNotation } from "@/exchange/notation";
+import { NEW_DEAL_NAMES, type NewDeal } from "@/exchange/settings";
+import { focusSoon } from "@/features/focus/focus-soon";
 import { type Desk, useDesk } from "../desk/desk-context";
 import { deskDocument } from "../desk/desk-state";
 import { saveDealFile } from "../desk/save-deal-file";
@@ -9,6 +11,7 @@ import { type OpenOption, useIsFrozen, useOption } from "../option/option-contex
 import { roomFor } from "../options/option-changes";
 import { type CalledOption, type OptionActions, useOptionActions, useOptions } from "../options/use-options";
 import { MORE_OPTIONS, WISH_FIELD } from "../parts/places";
+import { turn } from "../plan/turn";
 import {
   buttonCommands,
   type Command,
@@ -39,9 +42,10 @@ export function useCommands(text: string, onShortcuts: () => void): Group[] {
     ...(isFrozen
       ? []
       : [
-          { name: "What you say", commands: said(text, open) },
+          { name: "What you say", commands: [...said(text, open), ...wished(text, open, desk)] },
           { name: "Find and bargain", commands: [...finds(open), ...wishes(open, desk)] },
         ]),
+    { name: "Figures and files", commands: figuresAndFiles(open, isFrozen) },
     { name: "Views", commands: views(desk, isFrozen) },
     {
       name: "Options",
@@ -65,6 +69,94 @@ function said(text: string, { option, act }: OpenOption): Command[] {
   return [{ id: "phrase", name: text.trim(), says: inNotation(phrase.says, notationIn(option)), run }];
 }
 
+const WISH = /^(?:make (?:it|the payment)|payment)(?: of| to| at most)?\s+(\p{Sc}?\d[\d.,\s]*k?)$/iu;
+
+/** "make it 650", "payment 650": what would have to move for it. */
+function wished(text: string, { option, act }: OpenOption, { wish, sayWish }: Desk): Command[] {
+  const [, amount] = WISH.exec(text.trim()) ?? [];
+  if (amount === undefined) return [];
+  const run = () => {
+    wish("payment");
+    sayWish(amount.trim());
+    if (option.inputs.find !== "payment") act({ type: "find", figure: "payment" });
+    focusSoon(`#${WISH_FIELD}`);
+  };
+  return [
+    {
+      id: "wish-said",
+      name: text.trim(),
+      says: `Shows what would have to move for a payment of ${amount.trim()}.`,
+      run,
+    },
+  ];
+}
+
+/** What stands on the screen by another name, or further down on it. */
+function figuresAndFiles({ option, act }: OpenOption, isFrozen: boolean): Command[] {
+  const isLease = option.kind === "lease";
+  const button = (name: RegExp) =>
+    [...document.querySelectorAll<HTMLElement>("[data-testid=desk] button")].find(each =>
+      name.test(each.getAttribute("aria-label") ?? each.textContent ?? ""),
+    );
+  const press = (name: RegExp) => () => button(name)?.click();
+  const interest = isLease ? /^Working of the rent in all/ : /^Working of the finance charge/;
+  const all: (Command & { isThere: boolean })[] = [
+    {
+      id: "interest",
+      name: isLease ? "Rent, how it comes about" : "Interest and finance charge, how they come about",
+      says: "Opens the working.",
+      isThere: button(interest) !== undefined,
+      run: press(interest),
+    },
+    {
+      id: "button-payoff",
+      name: isLease
+        ? "Payoff: what ending early costs"
+        : "Payoff: the balance after each payment, in the repayment table",
+      says: isLease ? "Opens ending early." : "Goes to the repayment table.",
+      isThere: true,
+      run: isLease ? press(/^Ending early/) : () => focusTable(0),
+    },
+    {
+      id: "button-totals",
+      name: "Totals of the repayment table",
+      says: "Goes to the end of the repayment table.",
+      isThere: document.querySelector(TABLE) !== null,
+      run: () => focusTable(Number.MAX_SAFE_INTEGER),
+    },
+    {
+      id: "print",
+      name: "Print what is in view",
+      says: "Prints this view as a page, without what is pressed.",
+      isThere: true,
+      run: () => requestAnimationFrame(() => window.print()),
+    },
+    {
+      id: "export-csv",
+      name: "Export the repayment table as CSV",
+      says: "Saves every payment as a file.",
+      isThere: button(/^CSV$/) !== undefined,
+      run: press(/^CSV$/),
+    },
+    {
+      id: "turn",
+      name: isLease ? "Make it a loan" : "Make it a lease",
+      says: "Turns this option into the other kind; it comes back as it was.",
+      isThere: !isFrozen && option.inputs.structure.purpose === undefined,
+      run: () => turn(act, isLease ? "loan" : "lease"),
+    },
+  ];
+  return all.filter(({ isThere }) => isThere);
+}
+
+const TABLE = "section[aria-label='Repayment table']";
+
+function focusTable(top: number): void {
+  const table = document.querySelector<HTMLElement>(TABLE);
+  table?.focus();
+  table?.scrollTo({ top });
+}
+
 /** An extra on a date is found where there is one. */
 const canFind = (figure: string, { inputs }: OpenOption["option"]) =>
   figure !== "lump" || ("extra" in inputs.plan && (inputs.plan.extra?.once?.length ?? 0) > 0);
@@ -79,9 +171,6 @@ const finds = ({ option, act }: OpenOption): Command[] =>
       run: () => act({ type: "find", figure }),
     }));
 
-/** Goes to an element once what was done before is on the screen. */
-const focusSoon = (id: string) => requestAnimationFrame(() => document.getElementById(id)?.focus());
-
 function wishes({ option, act }: OpenOption, { wish }: Desk): Command[] {
   const isLease = option.kind === "lease";
   return WISH_COMMANDS.flatMap(([figure, name]) => {
@@ -90,7 +179,7 @@ function wishes({ option, act }: OpenOption, { wish }: Desk): Command[] {
     const run = () => {
       wish(wished);
       if (option.inputs.find !== "payment") act({ type: "find", figure: "payment" });
-      focusSoon(WISH_FIELD);
+      focusSoon(`#${WISH_FIELD}`);
     };
     return [
       {
@@ -188,10 +277,16 @@ const PLACES = [
 const elsewhere = ({ state }: Desk, onShortcuts: () => void): Command[] => [
   {
     id: "deal-file",
-    name: "Deal file",
+    name: "Export deal",
     says: "Saves the deal with all its options as a file of its own.",
     run: () => saveDealFile(state.heading.customer || "New deal", deskDocument(state)),
   },
+  ...(Object.entries(NEW_DEAL_NAMES) as [NewDeal, string][]).map(([kind, name]) => ({
+    id: `new-${kind}`,
+    name: `New deal: ${name.toLowerCase()}`,
+    says: `Leaves this deal, which is saved, for a new ${name.toLowerCase()}.`,
+    run: () => void import("@/features/register/register-actions").then(({ newDeal }) => newDeal(kind)),
+  })),
   { id: "keys", name: "Keys", says: "Shows every key that does something.", run: onShortcuts },
   ...PLACES.map(([name, href]) => ({
     id: `to-${name}`,

@@ -3,11 +3,11 @@ export function TakeOut({ name, onClick }: { name: string; onClick: () => void }
   return (
     <button
       type="button"
-      aria-label={`Take out: ${name}`}
+      aria-label={`Remove: ${name}`}
       className="cursor-pointer text-primary text-sm underline decoration-dotted underline-offset-2"
       onClick={onClick}
     >
-      take it out
+      remove
     </button>
   );
 }

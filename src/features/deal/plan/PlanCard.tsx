@@ -69,7 +69,7 @@ export const PlanCard = memo(function PlanCard() {
 function AddPart() {
   const [isOpen, setOpen] = useState(false);
   return (
-    <details className="mt-1.5 text-sm" onToggle={event => setOpen(event.currentTarget.open)}>
+    <details className="mt-1.5 text-sm print:hidden" onToggle={event => setOpen(event.currentTarget.open)}>
       <summary className="cursor-pointer font-semibold text-primary">
         More: balloon, start, steps, skips, extras, compounding, days, rounding
       </summary>

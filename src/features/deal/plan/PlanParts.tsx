@@ -16,7 +16,7 @@ const COMPOUNDINGS = (Object.entries(COMPOUNDED) as [NonNullable<PlanFile["compo
   ([compounding]) => compounding !== "payments",
 );
 
-/** The parts that a plan has, each with its figures and the way to take it out. */
+/** The parts that a plan has, each with its figures and the way to remove. */
 export function PlanParts() {
   const { option } = useLoan();
   const { plan } = option.inputs;

@@ -100,7 +100,7 @@ export function PlanTable({ list }: { list: PlanListName }) {
               </th>
             )}
             <th scope="col" className="sr-only">
-              take it out
+              remove
             </th>
           </tr>
         </thead>
@@ -130,11 +130,11 @@ export function PlanTable({ list }: { list: PlanListName }) {
               <td className="px-1">
                 <button
                   type="button"
-                  aria-label={`Take out row ${index + 1}`}
+                  aria-label={`Remove row ${index + 1}`}
                   className="cursor-pointer text-primary underline decoration-dotted underline-offset-2"
                   onClick={() => takeOut(index)}
                 >
-                  take it out
+                  remove
                 </button>
               </td>
             </tr>

@@ -73,7 +73,7 @@ export function AddLine({ opening, children }: Props) {
   const shownLine = addable.find(({ list }) => list === shown);
   return (
     <>
-      <Toolbar label="Add a line" className="mt-1.5 flex flex-wrap gap-x-3 gap-y-1 text-sm">
+      <Toolbar label="Add a line" className="mt-1.5 flex flex-wrap gap-x-3 gap-y-1 text-sm print:hidden">
         <span className="text-faint">Add a</span>
         {addable
           .filter(({ list, most }) => nextIndex(list) < most)
@@ -89,6 +89,15 @@ export function AddLine({ opening, children }: Props) {
               />
             );
           })}
+        {structure.purpose !== undefined && structure.down === undefined && (
+          <AddButton
+            name="cash down"
+            onClick={() => {
+              change(now => ({ ...now, down: { amount: "0" } }));
+              focusSoon(`#${fieldId("down")}`);
+            }}
+          />
+        )}
         {structure.deposit === undefined && (
           <AddButton
             name="deposit"

@@ -39,7 +39,7 @@ function Remark() {
   const share = price > 0 ? ((down / price) * 100).toFixed(1) : "0.0";
   const whole = inputs.structure.purpose === undefined ? "price" : "amount asked for";
   if (tally.lines.some(({ figure, sign }) => figure === "down" && sign > 0))
-    return `${money(down)} not paid: capitalised`;
+    return `${money(down)} not paid: capitalized`;
   const said = kind === "amount" ? say(`${share} % of the ${whole}`) : `${money(down)} in cash`;
   if (isFoundIn("down", inputs.find)) return said;
   return (

@@ -2,7 +2,7 @@ import { LineLink } from "./LineLink";
 import { NamedRow } from "./NamedRow";
 import { useStructure } from "./use-structure";
 
-/** What was paid before, with the way to take it out. */
+/** What was paid before, with the way to remove. */
 export function DepositRow() {
   const { tally, runningOf, change } = useStructure();
   return (

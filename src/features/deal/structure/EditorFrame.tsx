@@ -9,7 +9,7 @@ type Props = {
 };
 
 /** What stands around a line that is open to be changed. */
-export function EditorFrame({ label, children, takeOutWords = "Take it out", onDone, onTakeOut }: Props) {
+export function EditorFrame({ label, children, takeOutWords = "Remove", onDone, onTakeOut }: Props) {
   const opener = useRef<HTMLElement | null>(null);
   // Before the editor takes the focus.
   useEffect(() => {

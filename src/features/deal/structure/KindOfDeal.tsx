@@ -1,6 +1,7 @@
 import { useDesk } from "../desk/desk-context";
 import { asPersonal, asVehicle } from "../fields";
 import { useOption } from "../option/option-context";
+import { CurrencyOfDeal } from "./CurrencyOfDeal";
 import { PlaceOfDeal } from "./PlaceOfDeal";
 import { useStructure } from "./use-structure";
 
@@ -28,7 +29,7 @@ export function KindOfDeal() {
           </button>
         </>
       )}{" "}
-      · <PlaceOfDeal />
+      · <CurrencyOfDeal /> · <PlaceOfDeal />
     </p>
   );
 }

@@ -11,7 +11,7 @@ import { type Opening, useStructure } from "./use-structure";
 
 type Props = { list: ListName; index: number; opening: Opening };
 
-/** All about one line, below it: its name, what it is of, how it counts, and the way to take it out. */
+/** All about one line, below it: its name, what it is of, how it counts, and the way to remove. */
 export function LineEditor({ list, index, opening }: Props) {
   const { inputs, takeOut, put, structure } = useStructure();
   const isLease = useOption().option.kind === "lease";

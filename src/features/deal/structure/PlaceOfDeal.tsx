@@ -7,15 +7,15 @@ export function PlaceOfDeal() {
   const { houseLocale, inputs } = option;
   return (
     <select
-      aria-label="Figures as in"
+      aria-label="Formats"
       className="choice-in-words"
       value={inputs.locale ?? ""}
       onChange={event => act({ type: "locale", locale: (event.target.value as Locale) || undefined })}
     >
-      <option value="">figures as here: {LOCALE_NAMES[houseLocale]}</option>
+      <option value="">formats: {LOCALE_NAMES[houseLocale]}</option>
       {LOCALES.map(locale => (
         <option key={locale} value={locale}>
-          figures as in {LOCALE_NAMES[locale]}
+          formats: {LOCALE_NAMES[locale]}
         </option>
       ))}
     </select>

@@ -67,7 +67,7 @@ export function DeskBars({
           </Suspense>
         </div>
       )}
-      <div className="mb-2 min-w-0 [grid-area:views]">
+      <div className="mb-2 min-w-0 [grid-area:views] print:hidden">
         <ViewBar onNear={loadAhead} isOpen={isOpen} />
       </div>
     </>
@@ -95,7 +95,7 @@ export function DeskBody({ dealId, fileName }: { dealId: string; fileName: strin
           <div className="card-paper shrink-0 max-lg:order-[-1] lg:w-[27rem] lg:self-start lg:overflow-auto lg:max-h-full">
             {opened(isLease ? <LeaseStructure /> : <LoanStructure />)}
             {opened(isLease ? <LeasePlan /> : <LoanPlan />)}
-            <div className="px-4 pb-2">
+            <div className="px-4 pb-2 print:hidden">
               <KindOfDeal />
             </div>
           </div>

@@ -1,0 +1,37 @@
+"use client";
+
+import { lazy, Suspense, useEffect, useRef, useState } from "react";
+
+// Asked for now and then: a page starts without the code for it.
+const Shortcuts = lazy(() =>
+  import("@/features/deal/palette/Shortcuts").then(({ Shortcuts: sheet }) => ({ default: sheet })),
+);
+
+/** The sheet of keys on pages that have no palette of their own: `Ctrl /`. */
+export function KeysAnywhere() {
+  const [isOpen, setOpen] = useState(false);
+  const before = useRef<Element | null>(null);
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      const isAsked = event.key === "/" && (event.ctrlKey || event.metaKey) && !event.altKey;
+      if (!isAsked || document.querySelector("[data-testid=desk]")) return;
+      event.preventDefault();
+      before.current = document.activeElement;
+      setOpen(now => !now);
+    };
+    window.addEventListener("keydown", press);
+    return () => window.removeEventListener("keydown", press);
+  }, []);
+  return (
+    <Suspense fallback={null}>
+      {isOpen && (
+        <Shortcuts
+          onClose={isBack => {
+            setOpen(false);
+            if (isBack) (before.current as HTMLElement | null)?.focus();
+          }}
+        />
+      )}
+    </Suspense>
+  );
+}
