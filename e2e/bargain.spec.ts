@@ -108,7 +108,7 @@ test("what is typed as one speaks is understood, and a slip is asked about", asy
   await deal.field("Yearly rate").fill("650");
   await page.getByRole("button", { name: "6.50 %?" }).click();
   await expect(deal.field("Yearly rate")).toHaveValue("6.5");
-  await deal.field("The same in years").fill("72");
+  await deal.field("Number of payments").fill("72y");
   await page.getByRole("button", { name: "72 payments?" }).click();
   await expect(deal.field("Number of payments")).toHaveValue("72");
   await deal.field("Price").fill("1.250");

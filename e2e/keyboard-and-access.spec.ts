@@ -144,7 +144,7 @@ test("on a phone the sentence comes first, and stays in view while figures are c
   expect(await top(deal.sentence)).toBeLessThan(await top(deal.field("Price")));
   await deal.field("Number of payments").scrollIntoViewIfNeeded();
   await page.mouse.move(200, 700);
-  await page.mouse.wheel(0, 300);
+  await page.mouse.wheel(0, 900);
   await expect.poll(async () => (await top(deal.field("Price"))) < 0).toBe(true);
   await deal.field("Number of payments").fill("48");
   await expect(deal.sentence).toContainText("48 monthly payments of $704.55");

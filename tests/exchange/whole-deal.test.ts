@@ -150,7 +150,7 @@ test("what changed in a deal is said figure by figure", () => {
     "balloon 12,000.00",
   ]);
   expect(said(after({ plan: { ...inputs.plan, balloon: { amount: "12000" } } }), before)).toEqual([
-    "balloon 12,000.00 taken out",
+    "balloon 12,000.00 removed",
   ]);
   expect(said(before, { ...before, customer: "Ida", status: "agreed" })).toEqual([
     "customer Ida",

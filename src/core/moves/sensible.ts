@@ -15,7 +15,9 @@ const MOST_YEARS = 10;
  * trade-in that is thrown away, or a rate that nobody gives.
  *
  * @param move a candidate that gives what is wanted
- * @example isSensible({ figure: "price", from: 4185000, to: 1697489, after }, now) // false
+ * @example
+ * const now = { price: 4185000, payment: 64574, payments: 72, perYear: 12 };
+ * isSensible({ figure: "price", from: 4185000, to: 1697489 }, now) // false
  */
 export function isSensible(move: Move, { price, payment, payments, perYear }: Now): boolean {
   if (!("to" in move)) return false;

@@ -25,12 +25,14 @@ export function KeysAnywhere() {
   return (
     <Suspense fallback={null}>
       {isOpen && (
-        <Shortcuts
-          onClose={isBack => {
-            setOpen(false);
-            if (isBack) (before.current as HTMLElement | null)?.focus();
-          }}
-        />
+        <div className="fixed top-2 right-3 z-50">
+          <Shortcuts
+            onClose={isBack => {
+              setOpen(false);
+              if (isBack) (before.current as HTMLElement | null)?.focus();
+            }}
+          />
+        </div>
       )}
     </Suspense>
   );

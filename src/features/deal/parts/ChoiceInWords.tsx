@@ -1,6 +1,6 @@
 import { useContext } from "react";
 import { OptionContext } from "../option/option-context";
-import { useLinkOrder } from "../structure/line-links";
+import { useLinkOrder } from "./line-links";
 
 type Props<Value extends string> = {
   label: string;

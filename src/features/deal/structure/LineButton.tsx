@@ -1,6 +1,6 @@
 import type { ReactNode } from "react";
 import type { ListName } from "../fields";
-import { useLinkOrder } from "./line-links";
+import { useLinkOrder } from "../parts/line-links";
 import { isOpenLine, type Opening } from "./use-structure";
 
 type Props = { list: ListName; index: number; name: string; opening: Opening; children: ReactNode };

@@ -1,5 +1,5 @@
 import type { ComponentProps } from "react";
-import { useLinkOrder } from "./line-links";
+import { useLinkOrder } from "../parts/line-links";
 
 /** Something that can be done with a line, in words below its name. */
 export function LineLink(props: Pick<ComponentProps<"button">, "children" | "onClick">) {

@@ -1,7 +1,7 @@
 import { type ReactNode, useId } from "react";
 import type { FieldName } from "../fields";
 import { FieldError, FigureField, fieldId } from "../parts/FigureField";
-import { BesideFigure, goAmongLinks, goToLinks } from "./line-links";
+import { BesideFigure, goAmongLinks, goToLinks } from "../parts/line-links";
 
 type Props = {
   label: ReactNode;
