@@ -18,7 +18,9 @@ test("a wanted payment says what would have to move, and each is taken or kept a
   await expect(row(page, "Price")).toContainText("27,690.48");
   await expect(row(page, "Trade-in allowance")).toContainText("7,309.52");
   await expect(row(page, "Number of payments")).toContainText("68");
-  await expect(row(page, "next usual term")).toContainText("72");
+  // At the house's rate for it, and at the deal's own.
+  await expect(row(page, "next usual term").first()).toContainText(/at 6\.49 %.*72/);
+  await expect(row(page, "next usual term").last()).toContainText("72");
   // A concession on the trade reads like the same cut in price.
   const total = async (name: string) => (await row(page, name).getByRole("cell").allInnerTexts())[5];
   expect(await total("Trade-in allowance")).toBe(await total("Price"));

@@ -277,3 +277,20 @@ test("a change that was kept though its answer was lost is no conflict with ones
   expect(server.saved).toEqual(priced(named(""), "500.00"));
   expect(statuses).not.toContain("conflict");
 });
+
+test("what an earlier page had sent is no conflict with oneself, nor with what has been typed since", async () => {
+  const { server, statuses, autosave, sent } = page();
+  const left = named("Left behind");
+  autosave.takeUp({ version: 1, document: server.saved }, left);
+  autosave.change({ ...left, vehicle: "Van" });
+  // What the earlier page sent as it went arrives only now.
+  server.saved = left;
+  server.version = 2;
+  await jest.advanceTimersByTimeAsync(2000);
+  expect(statuses).not.toContain("conflict");
+  expect(server.saved).toMatchObject({ customer: "Left behind", vehicle: "Van" });
+  autosave.change({ ...left, customer: "Typed since", vehicle: "Van" });
+  await jest.advanceTimersByTimeAsync(2000);
+  expect(server.saved).toMatchObject({ customer: "Typed since", vehicle: "Van" });
+  expect(sent.length).toBeGreaterThan(1);
+});

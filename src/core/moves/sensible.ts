@@ -7,12 +7,14 @@ export type Now = { price: number; payment: number; payments: number; perYear: n
 const LEAST_SHARE = 0.75;
 const LEAST_ALLOWANCE = 0.5;
 const MOST_ALLOWANCE = 2;
+const MOST_CASH_SHARE = 0.5;
 const LEAST_RATE_SHARE = 1 / 3;
 const MOST_YEARS = 10;
 
 /**
- * Whether a candidate is one that could be agreed: not a price that is another vehicle's, a residual above the price, a
- * trade-in that is thrown away, or a rate that nobody gives.
+ * Whether a candidate is one that could be agreed: not a price that is another vehicle's, more cash, at first or at the end, than half of
+ * the price,
+ * a residual above the price, a trade-in that is thrown away, or a rate that nobody gives.
  *
  * @param move a candidate that gives what is wanted
  * @example
@@ -27,10 +29,14 @@ export function isSensible(move: Move, { price, payment, payments, perYear }: No
       return to >= LEAST_SHARE * from;
     case "down":
     case "balloon":
+      return to <= Math.max(from, MOST_CASH_SHARE * price);
     case "residual":
       return to <= price;
     case "allowance":
-      return to >= LEAST_ALLOWANCE * from && (from === 0 || to <= MOST_ALLOWANCE * from) && to <= price;
+      return (
+        to >= LEAST_ALLOWANCE * from &&
+        to <= Math.min(price, MOST_ALLOWANCE * from || MOST_CASH_SHARE * price)
+      );
     case "yearlyRate":
     case "moneyFactor":
       return to >= LEAST_RATE_SHARE * from;

@@ -1,6 +1,7 @@
 "use client";
 
 import { useEffect } from "react";
+import { isFocusAwaited } from "./focus-soon";
 import { reached } from "./focusable";
 
 /**
@@ -10,9 +11,11 @@ import { reached } from "./focusable";
 export function FocusKept() {
   useEffect(() => {
     let beside: readonly HTMLElement[] = [];
+    let last: HTMLElement | null = null;
     const pressed = ({ target }: Event) => {
       const element = (target as Element | null)?.closest?.("button, a, summary, input, select, textarea");
       if (!(element instanceof HTMLElement)) return;
+      last = element;
       const all = reached(element.closest("dialog, [popover]") ?? document);
       const place = all.findIndex(each => each === element || element.contains(each));
       const at = place < 0 ? firstAfter(all, element) : place;
@@ -22,8 +25,8 @@ export function FocusKept() {
       if (document.activeElement !== document.body || beside.length === 0) return;
       // A part that has the focus next may be put there in the same go.
       requestAnimationFrame(() => {
-        if (document.activeElement !== document.body) return;
-        const next = beside.find(each => each.isConnected && each.getClientRects().length > 0);
+        if (document.activeElement !== document.body || isFocusAwaited() || (last && isThere(last))) return;
+        const next = beside.find(isThere);
         beside = [];
         next?.focus({ preventScroll: true });
       });
@@ -43,6 +46,10 @@ export function FocusKept() {
   }, []);
   return null;
 }
+
+/** Whether an element can have the focus. */
+const isThere = (element: HTMLElement): boolean =>
+  element.isConnected && element.getClientRects().length > 0 && !element.matches(":disabled");
 
 /** The place of the first of some elements that stands after another one. */
 function firstAfter(all: readonly HTMLElement[], element: HTMLElement): number {

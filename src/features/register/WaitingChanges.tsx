@@ -1,15 +1,12 @@
 import { useEffect, useState } from "react";
-import { browserStorage, closedPages } from "@/features/saving/browser-pages";
+import { browserStorage, ofClosedPages } from "@/features/saving/browser-pages";
 import { type PendingChange, pendingChanges } from "@/features/saving/pending-changes";
 
 /** Says which deals have changes of a closed page that the server never confirmed; opening one saves them. */
 export function WaitingChanges() {
   const [waiting, setWaiting] = useState<PendingChange[]>([]);
   useEffect(() => {
-    const changes = pendingChanges(browserStorage);
-    void closedPages(changes.map(change => change.pageId)).then(closed =>
-      setWaiting(changes.filter(change => closed.has(change.pageId))),
-    );
+    void ofClosedPages(pendingChanges(browserStorage)).then(setWaiting);
   }, []);
   if (waiting.length === 0) return null;
   return (

@@ -1,5 +1,4 @@
 import {
-  applyChange,
   changeBetween,
   type DealChange,
   type DealDocument,
@@ -9,7 +8,7 @@ import {
 } from "@/exchange/deal-document";
 import type { Answer } from "@/features/api/client";
 import type { DealReply, SaveReply } from "@/server/contract";
-import { type ChangeStorage, dropPending, keepPending, pendingChanges } from "./pending-changes";
+import { type ChangeStorage, dropPending, keepPending } from "./pending-changes";
 
 /** What the screen says about saving. */
 export type SaveStatus =
@@ -47,6 +46,8 @@ const SLOWEST_RETRY = 8000;
 export type Autosave = {
   /** Keeps a change and saves it after a short pause. */
   change: (document: DealDocument) => void;
+  /** Goes on from what an earlier page made of a state of the deal, and may have sent: its answer was never heard. */
+  takeUp: (from: Pick<Kept, "version" | "document">, leftBehind: DealDocument) => void;
   /** Saves what waits without the pause, as when the page is left or the server may be back. */
   flush: () => void;
   /** After a conflict or a deletion: goes on from the deal as it is kept now. */
@@ -126,10 +127,7 @@ export function createAutosave(setup: AutosaveSetup): Autosave {
 
   /** What the kept deal was changed from by somebody else: of what came from here, the newest that is in it. */
   function baseOf(theirs: DealDocument): DealDocument {
-    const leftBehind = pendingChanges(storage, dealId)
-      .filter(pending => pending.pageId !== pageId)
-      .map(({ change }) => applyChange(kept.document, change));
-    const own = [...leftBehind, ...unanswered].findLast(sent => {
+    const own = unanswered.findLast(sent => {
       const both = mergeFigures(kept.document, sent, theirs);
       return both !== null && isSame(both, theirs);
     });
@@ -189,6 +187,10 @@ export function createAutosave(setup: AutosaveSetup): Autosave {
       if (halted) return;
       onStatus({ kind: "saving" });
       schedule(PAUSE_AFTER_TYPING);
+    },
+    takeUp: (from, leftBehind) => {
+      kept = { ...kept, ...from };
+      unanswered.push(leftBehind);
     },
     flush: () => void sendWaiting(),
     continueFrom: reply => {

@@ -1,4 +1,4 @@
-import type { ChangeStorage } from "./pending-changes";
+import type { ChangeStorage, PendingChange } from "./pending-changes";
 
 /** The browser's local storage. A full or forbidden storage must not stop anybody from typing. */
 export const browserStorage: ChangeStorage = {
@@ -32,9 +32,9 @@ export function openPage(): { pageId: string; close: () => void } {
   return { pageId, close };
 }
 
-/** Which of some pages are no longer open. */
-export async function closedPages(pageIds: string[]): Promise<Set<string>> {
+/** Those of some changes whose pages are no longer open. */
+export async function ofClosedPages(changes: readonly PendingChange[]): Promise<PendingChange[]> {
   const { held = [] } = await navigator.locks.query();
   const open = new Set(held.map(lock => lock.name));
-  return new Set(pageIds.filter(pageId => !open.has(lockName(pageId))));
+  return changes.filter(({ pageId, isLeft }) => isLeft || !open.has(lockName(pageId)));
 }

@@ -12,6 +12,8 @@ export type PendingChange = {
   change: DealChange;
   /** What it was made from, as far as it is changed; left out by pages of before. */
   before?: DealChange;
+  /** The page has been left, though the browser may not have let go of its name yet. */
+  isLeft?: true;
 };
 
 /** Where pending changes are kept: the browser's local storage, or a stand-in with the same three calls. */
@@ -24,6 +26,15 @@ const keyOf = ({ dealId, pageId }: Pick<PendingChange, "dealId" | "pageId">) =>
 /** Keeps a page's newest unconfirmed change of a deal, over the one before. */
 export function keepPending(storage: ChangeStorage, change: PendingChange): void {
   storage.setItem(keyOf(change), JSON.stringify(change));
+}
+
+/** Marks a page's change of a deal as one whose page has been left. */
+export function leavePending(
+  storage: ChangeStorage,
+  { dealId, pageId }: Pick<PendingChange, "dealId" | "pageId">,
+): void {
+  const pending = pendingChanges(storage, dealId).find(change => change.pageId === pageId);
+  if (pending) keepPending(storage, { ...pending, isLeft: true });
 }
 
 /** Forgets a page's change of a deal. */

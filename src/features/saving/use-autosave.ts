@@ -1,10 +1,17 @@
 import { useEffect, useRef, useState } from "react";
-import { applyChange, type DealChange, type DealDocument, isSame } from "@/exchange/deal-document";
+import {
+  applyChange,
+  changeBetween,
+  type DealChange,
+  type DealDocument,
+  isSame,
+  mergeFigures,
+} from "@/exchange/deal-document";
 import { api } from "@/features/api/client";
 import type { DealReply } from "@/server/contract";
 import { type Autosave, type AutosaveSetup, createAutosave, type SaveStatus } from "./autosave";
-import { browserStorage, closedPages, openPage } from "./browser-pages";
-import { dropPending, type PendingChange, pendingChanges } from "./pending-changes";
+import { browserStorage, ofClosedPages, openPage } from "./browser-pages";
+import { dropPending, leavePending, type PendingChange, pendingChanges } from "./pending-changes";
 
 export type Saving = {
   status: SaveStatus;
@@ -42,40 +49,50 @@ export function useAutosave(
 
   useEffect(() => {
     const page = openPage();
-    const start = (from: Pick<DealReply, "version" | "document">) =>
-      createAutosave({
-        dealId: deal.id,
-        pageId: page.pageId,
-        kept: { ...deal, ...from },
-        storage: browserStorage,
-        send: (from, change) => api.save(deal.id, from, change),
-        onMerged: merge,
-        holds,
-        // Many keys say "saving" in a row; one of them is enough to draw.
-        onStatus: next => setStatus(now => (now.kind === "saving" && next.kind === "saving" ? now : next)),
-      });
-    autosave.current = start(deal);
-    const flush = () => autosave.current?.flush();
+    const saving = createAutosave({
+      dealId: deal.id,
+      pageId: page.pageId,
+      kept: deal,
+      storage: browserStorage,
+      send: (from, change) => api.save(deal.id, from, change),
+      onMerged: merge,
+      holds,
+      // Many keys say "saving" in a row; one of them is enough to draw.
+      onStatus: next => setStatus(now => (now.kind === "saving" && next.kind === "saving" ? now : next)),
+    });
+    autosave.current = saving;
+    const flush = () => saving.flush();
+    const left = () => {
+      flush();
+      leavePending(browserStorage, { dealId: deal.id, pageId: page.pageId });
+    };
     window.addEventListener("online", flush);
-    window.addEventListener("pagehide", flush);
+    window.addEventListener("pagehide", left);
 
+    let isGone = false;
     void leftBehind(deal.id).then(pending => {
-      if (!pending) return;
+      if (isGone || !pending) return;
       const { version, change, before = {} } = pending;
       const changed = applyChange(deal.document, change);
       // It arrived, though its answer did not.
       if (isSame(changed, deal.document)) return dropPending(browserStorage, pending);
-      autosave.current = start({ version, document: applyChange(deal.document, before) });
-      kept.current = changed;
-      autosave.current.change(changed);
+      saving.takeUp({ version, document: applyChange(deal.document, before) }, changed);
+      // What has been typed here meanwhile is newer.
+      const typed = kept.current;
+      const next =
+        mergeFigures(deal.document, changed, typed) ??
+        applyChange(changed, changeBetween(deal.document, typed));
+      kept.current = next;
+      saving.change(next);
       dropPending(browserStorage, pending);
-      show(changed);
+      show(next);
     });
     return () => {
-      autosave.current?.stop();
+      isGone = true;
+      saving.stop();
       page.close();
       window.removeEventListener("online", flush);
-      window.removeEventListener("pagehide", flush);
+      window.removeEventListener("pagehide", left);
     };
   }, [deal, show, merge, holds]);
 
@@ -98,7 +115,5 @@ export function useAutosave(
 
 /** A change of this deal whose page was closed before the server confirmed it. */
 async function leftBehind(dealId: string): Promise<PendingChange | undefined> {
-  const changes = pendingChanges(browserStorage, dealId);
-  const closed = await closedPages(changes.map(change => change.pageId));
-  return changes.find(change => closed.has(change.pageId));
+  return (await ofClosedPages(pendingChanges(browserStorage, dealId)))[0];
 }

@@ -1,4 +1,5 @@
 import { useRef, useState } from "react";
+import { useUntilPressed } from "@/features/focus/use-until-pressed";
 import { OtherWay } from "@/features/typing/OtherWay";
 import type { FieldName } from "../fields";
 import type { Slip } from "../fields/slips";
@@ -11,7 +12,8 @@ export function FieldAside({ field }: { field: FieldName }) {
   const { option, act } = useOption();
   const { say } = useNotation();
   const [settled, setSettled] = useState<string>();
-  const { understood, slip: present, otherWay } = asideAt(option, field);
+  const { slip: present, otherWay, ...aside } = asideAt(option, field);
+  const understood = useUntilPressed(aside.understood);
   const kept = useRef<{ slip: Slip; value: string }>(undefined);
   const value = plainFieldText(option, field);
   // What can be read in two ways is still asked about once its field is left, until its figure is another one.

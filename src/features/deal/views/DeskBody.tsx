@@ -1,5 +1,6 @@
 import { lazy, type ReactNode, Suspense, useState } from "react";
 import type { ReachTerm } from "@/core/reach";
+import { useUntilPressed } from "@/features/focus/use-until-pressed";
 import { useDesk } from "../desk/desk-context";
 import { openedOption } from "../desk/desk-state";
 import type { View } from "../desk/views";
@@ -80,10 +81,11 @@ export function DeskBody({ dealId, fileName }: { dealId: string; fileName: strin
   const [mapChoice, setMapChoice] = useState<MapChoice | null>(null);
   const [terms, setTerms] = useState<readonly ReachTerm[] | null>(null);
   const isLease = openedOption(state).kind === "lease";
+  const notes = useUntilPressed(state.heading.notes);
   const answer = { fileName, isWhole: view === "repayment" };
   return (
     <div className="flex min-h-0 min-w-0 flex-col gap-2 [grid-area:body]">
-      {state.heading.notes !== undefined && (
+      {notes !== undefined && (
         <Suspense fallback={null}>
           <NotesCard />
         </Suspense>
