@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { evaluate } from "@/core";
+import { runs } from "../runs";
 import { amounts, dealWith, rates, roundings, terms } from "./deals";
 import { exactPayment } from "./exact-loan";
 
@@ -25,7 +26,7 @@ test("a found price is the largest whose payment does not pass the one asked for
       expect(independentPayment(amountFinanced, plan)).toBeLessThanOrEqual(payment);
       expect(independentPayment(amountFinanced + 1, plan)).toBeGreaterThan(payment);
     }),
-    { numRuns: 2000 },
+    { numRuns: runs(2000) },
   );
 });
 
@@ -46,7 +47,7 @@ test("a found price with a percent down is the largest too", () => {
       const step = Math.ceil(100 / (100 - Number(percent)));
       expect(paymentAt(price + step + 1)).toBeGreaterThan(payment);
     }),
-    { numRuns: 1000 },
+    { numRuns: runs(1000) },
   );
 });
 
@@ -73,6 +74,6 @@ test("a found cash down is the smallest, and pricing the found deal comes within
       const gap = plan.payments === 1 ? 1 : 0;
       expect([0, gap]).toContain(quote.value.payment - back.value.payment);
     }),
-    { numRuns: 2000 },
+    { numRuns: runs(2000) },
   );
 });

@@ -8,7 +8,7 @@ import { leaseOf, leases } from "./random-leases";
 type Known = "payment" | "basePayment" | "dueAtSigning" | "totalIfReturned" | "totalIfBought";
 
 /** For each find. */
-const FINDS = runs(60);
+const FINDS = runs(15);
 const KNOWN: readonly Known[] = [
   "payment",
   "basePayment",

@@ -6,7 +6,7 @@ import { runs } from "../runs";
 import { exactLease, exactRate, exactTable } from "./exact-lease";
 import { leaseOf, leases } from "./random-leases";
 
-const RUNS = runs(4000);
+const RUNS = runs(1500);
 /** So far below a cost that fits another could lie. */
 const BELOW = 30;
 

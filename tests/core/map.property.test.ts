@@ -14,11 +14,12 @@ import { type DealInputs, isLeaseInputs, readInputs } from "@/exchange/deal-file
 import { readDeal } from "@/exchange/deal-file/read-deal";
 import { readLease } from "@/exchange/lease-file";
 import { inputsAt } from "@/features/deal/map/inputs-at";
+import { runs } from "../runs";
 import { leases } from "./random-leases";
 import { structures } from "./random-structures";
 
 const PLACES_A_MAP = 5;
-const MAPS = 2000;
+const MAPS = runs(800);
 
 /** A figure of a deal as its whole answer, with its table, has it. */
 function wholeAnswer(inputs: DealInputs, figure: MapFigure): number | null {

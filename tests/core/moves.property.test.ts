@@ -18,7 +18,7 @@ import { leases } from "./random-leases";
 import { structures } from "./random-structures";
 
 /** All candidates of a deal take a tenth of a second and more. */
-const DEALS = runs(60);
+const DEALS = runs(30);
 const SIGNED = "2026-11-24";
 
 type Answered = { kind: "loan"; quote: Quote } | { kind: "lease"; quote: LeaseQuote };

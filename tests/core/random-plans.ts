@@ -7,7 +7,7 @@ import { plusDays } from "./exact-dates";
 import { type ExactPlan, exactPlanTable } from "./exact-plan";
 
 /** In each of two halves, which run beside each other. */
-export const RUNS = runs(2000);
+export const RUNS = runs(800);
 
 const isoDates = fc
   .integer({ min: 0, max: 36_000 })

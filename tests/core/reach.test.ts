@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { evaluate, evaluateLease, moneyAfter, moneyOverTime, rebateOrRate } from "@/core";
 import { paymentAt, reach } from "@/core/reach";
+import { runs } from "../runs";
 import { dealWith, quoteOf } from "./deals";
 import { leaseOf, leases } from "./random-leases";
 import { dealOf, structures } from "./random-structures";
@@ -52,7 +53,7 @@ test("a price that is reached, priced anew with its taxes and fees, costs no mor
       reached += 1;
       expect(paymentAt(deal, row, row.price)).toBeLessThanOrEqual(budget);
     }),
-    { numRuns: 400, seed: 5 },
+    { numRuns: runs(150), seed: 5 },
   );
   expect(reached).toBeGreaterThan(100);
 });
@@ -77,7 +78,7 @@ test("the customer has paid what leaves the pocket, and owes nothing at the end"
         quote.value.totalCost,
       ]);
     }),
-    { numRuns: 500, seed: 8 },
+    { numRuns: runs(200), seed: 8 },
   );
   const points = moneyOverTime(quoteOf(van));
   expect(moneyAfter(points, 0)).toMatchObject({ paid: 300_000, owed: 4_070_000 });
@@ -95,7 +96,7 @@ test("a lease has cost its total when the vehicle is handed back", () => {
       expect(points[0]?.paid).toBe(points.length > 1 ? dueAtSigning.total : totalIfReturned - equity);
       expect(points.at(-1)?.paid).toBe(totalIfReturned - equity);
     }),
-    { numRuns: 300, seed: 8 },
+    { numRuns: runs(120), seed: 8 },
   );
 });
 

@@ -6,7 +6,7 @@ import { runs } from "../runs";
 import { dealOf, structures } from "./random-structures";
 
 /** For each find. */
-const FINDS = runs(150);
+const FINDS = runs(80);
 /** Costs rise and fall: so many numbers past the answer are looked at. */
 const PAST = 12;
 

@@ -7,7 +7,7 @@ import { exactPayment, exactTable } from "./exact-loan";
 import { type ExactLent, exactStructure } from "./exact-structure";
 import { dealOf, structures } from "./random-structures";
 
-const RUNS = runs(3000);
+const RUNS = runs(1500);
 
 /** What a level monthly loan of an amount costs, exactly. */
 function lentOf({ plan }: DealFile, loanAmount: bigint): ExactLent {

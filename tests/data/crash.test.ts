@@ -8,7 +8,7 @@ import { COMPILE_ONCE } from "../compile-once";
 import { saverProgram } from "./saver-program";
 
 const PROGRAM = saverProgram();
-const KILLS = Number(process.env.KELLUX_KILLS ?? 20);
+const KILLS = Number(process.env.KELLUX_KILLS ?? 6);
 const LONGEST_KILL_MS = 60_000;
 const MODES = ["save", "import", "backup"] as const;
 /** So many kills follow one another on the same data; what they leave is looked through by every start that follows. */

@@ -233,3 +233,19 @@ test("the steps outlive a reload of the page", () => {
   keepSteps("a deal", { present: deskDocument(desk), steps: desk.steps });
   expect([...kept.values()].join("").length).toBeLessThan(200_000);
 });
+
+test("what cannot be read in one option is taken back in all that are changed with it", () => {
+  const two = { ...deal, options: [first, { ...first, id: id(2), name: "Other" }] };
+  const typed = (text: string): DeskAction => ({
+    type: "option",
+    action: { type: "typed", field: "yearlyRate", text },
+  });
+  const rates = (state: DeskState) =>
+    deskDocument(state).options.map(({ inputs: { plan } }) => (plan as DealFile["plan"]).yearlyRate);
+  const spread = after(openDesk(two), { type: "spread", spread: alsoChanged });
+  const begun = after(spread, typed("5"));
+  expect(rates(begun)).toEqual(["5", "5"]);
+  const unread = after(begun, typed("5,"), typed("5,9"));
+  expect(rates(unread)).toEqual(["6.49", "6.49"]);
+  expect(rates(after(unread, typed("5.9")))).toEqual(["5.9", "5.9"]);
+});

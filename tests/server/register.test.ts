@@ -1,5 +1,6 @@
 import { createHash } from "node:crypto";
 import { isDeepStrictEqual } from "node:util";
+import { eq } from "drizzle-orm";
 import fc from "fast-check";
 import { CORE_VERSION, costOfCredit, evaluate } from "@/core";
 import { insertDeals, setDeleted, updateDeal } from "@/data/deals";
@@ -231,4 +232,41 @@ test("a core that answers otherwise has another version", () => {
   const digest = createHash("sha256").update(JSON.stringify(answers)).digest("hex").slice(0, 16);
   // Where this fails because an answer is meant to be another one, raise CORE_VERSION and write the new digest here.
   expect([CORE_VERSION, digest]).toEqual(["3", "ff22335b2631678d"]);
+});
+
+test("deals are found by the days on which they were changed; deleted ones are listed apart", async () => {
+  const names = ["Period long ago", "Period last month", "Period today", "Period deleted"];
+  const ids = await insertDeals(
+    open.database,
+    names.map(name => documentOf(inputsOf("30000", "0"), name)),
+  );
+  const changed = [
+    "2025-03-01T12:00:00",
+    "2026-10-31T23:59:59",
+    "2026-11-24T00:00:00",
+    "2026-11-24T12:00:00",
+  ];
+  const lines = await open.database.select().from(registerLines);
+  for (const { dealId, customer } of lines) {
+    const at = changed[names.indexOf(customer)];
+    if (at)
+      await open.database
+        .update(registerLines)
+        .set({ changedAt: new Date(at) })
+        .where(eq(registerLines.dealId, dealId));
+  }
+  const gone = lines.find(({ customer }) => customer === "Period deleted");
+  if (!gone || ids === undefined) throw new Error("It was kept.");
+  await setDeleted(open.database, gone.dealId, true);
+  const found = async (query: string) =>
+    (await rowsOf(`search=Period&${query}`)).map(({ customer }) => customer.slice(7)).sort();
+  expect(await found("")).toEqual(["last month", "long ago", "today"]);
+  expect(await found("from=2026-10-01&to=2026-10-31")).toEqual(["last month"]);
+  expect(await found("from=2026-11-24&to=2026-11-24")).toEqual(["today"]);
+  expect(await found("to=2026-10-31")).toEqual(["last month", "long ago"]);
+  expect(await found("deleted=yes")).toEqual(["deleted"]);
+  expect(() => readRegisterAsked(new URLSearchParams("from=yesterday"))).toThrow(
+    "A day is written as 2026-11-24.",
+  );
+  expect(() => readRegisterAsked(new URLSearchParams("deleted=maybe"))).toThrow(Refusal);
 });

@@ -1,0 +1,25 @@
+// npm run test:long: what takes longer than a change should wait for: random cases by the thousand, processes that are
+// killed and power that is cut at more moments, real servers that are started, stopped, killed and filled.
+import { buildApp } from "./built.mjs";
+import { browserTests, scratchInMemory, unitTests } from "./checks.mjs";
+import { installPackages } from "./installed.mjs";
+
+/** What draws random cases, or kills. */
+const LONG_UNIT_TESTS = [
+  "tests/core/.*property",
+  "tests/core/(yield|reach|time-value|rates|questions|equal-principal)",
+  "tests/features/fields",
+  "tests/exchange/hostile-files",
+  "tests/data/(crash|power-cut)",
+  "tests/server/register",
+];
+
+installPackages();
+scratchInMemory();
+console.log("\n— random cases, kills and power cuts");
+unitTests(LONG_UNIT_TESTS, { KELLUX_TIMES: "5", KELLUX_KILLS: "60", KELLUX_EVERY: "10" });
+console.log("\n— build");
+buildApp();
+console.log("\n— real servers");
+browserTests({ KELLUX_LONG: "1", KELLUX_FUZZ: "3000" });
+console.log("\nEvery long check passed.");

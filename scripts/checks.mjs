@@ -1,0 +1,49 @@
+// The checks that npm test and npm run test:long are made of.
+import { mkdtempSync, rmSync, statfsSync } from "node:fs";
+import { freemem } from "node:os";
+import { join } from "node:path";
+import { provideBrowser } from "./browser.mjs";
+import { run } from "./installed.mjs";
+import { programOf } from "./programs.mjs";
+
+/** Runs the program of an installed package; what fails ends the whole. */
+export const runProgram = (packageName, program, args, env) =>
+  run(process.execPath, [programOf(packageName, program), ...args], env);
+
+/** What the tests keep at once takes less. */
+const ENOUGH_MEMORY = 6e9;
+
+/** The tests make and drop some hundred thousand files: in memory, where the system has a place for it and enough. */
+export function scratchInMemory() {
+  const place = "/dev/shm";
+  try {
+    const { bavail, bsize } = statfsSync(place);
+    if (Math.min(bavail * bsize, freemem()) < ENOUGH_MEMORY) return;
+    const scratch = mkdtempSync(join(place, "kellux-check-"));
+    process.on("exit", () => rmSync(scratch, { recursive: true, force: true }));
+    for (const signal of ["SIGINT", "SIGTERM"]) process.on(signal, () => process.exit(1));
+    process.env.TMPDIR = scratch;
+  } catch {
+    // There is none, or nothing may be written there: the tests use the disk.
+  }
+}
+
+export const unitTests = (patterns = [], env = {}) =>
+  run(
+    process.execPath,
+    [
+      "--experimental-vm-modules",
+      "--disable-warning=ExperimentalWarning",
+      programOf("jest", "jest"),
+      ...patterns,
+    ],
+    env,
+  );
+
+export function browserTests(env = {}) {
+  const browser = provideBrowser();
+  runProgram("@playwright/test", "playwright", ["test"], {
+    ...(browser && { CHROMIUM_PATH: browser }),
+    ...env,
+  });
+}
