@@ -2,10 +2,19 @@ import { defineConfig } from "@playwright/test";
 import { WORKER_PORTS } from "./e2e/shared-servers";
 import { installedBrowser } from "./scripts/browser.mjs";
 
+/** What starts, kills or fills servers of its own: npm run test:long. */
+const LONG = [
+  "**/{backups,edge,many-deals,server-killed,starting-and-stopping}.spec.ts",
+  // Requests by the thousand, of which npm test sends some hundred.
+  "**/fuzz.spec.ts",
+];
+const IS_LONG = process.env.KELLUX_LONG === "1";
+
 const PORT = WORKER_PORTS[Number(process.env.TEST_PARALLEL_INDEX ?? 0)];
 
 export default defineConfig({
   testDir: "e2e",
+  ...(IS_LONG ? { testMatch: LONG } : { testIgnore: LONG.slice(0, 1) }),
   globalSetup: "./e2e/shared-servers.ts",
   timeout: 90_000,
   // Two browsers and their servers share what may be two cores.

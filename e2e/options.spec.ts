@@ -44,10 +44,10 @@ test("options are made in one step, changed, named, chosen, moved by drag and de
   ).toHaveAttribute("aria-current", "true");
   await expect(deal.sentence).toContainText("48 monthly");
   await deal.type({ "Cash down": "6,000" });
-  await expect(cards(page).nth(1)).toContainText("48 monthly, 6,000.00 down");
+  await expect(cards(page).nth(1)).toContainText("48 monthly, 6,000.00 down, 5.89 %");
   await expect(cards(page).nth(0)).toContainText("60 monthly, 3,000.00 down");
 
-  await page.getByRole("button", { name: "Rename “48 monthly, 6,000.00 down”" }).click();
+  await page.getByRole("button", { name: "Rename “48 monthly, 6,000.00 down, 5.89 %”" }).click();
   await page.getByLabel("Name of the option").fill("The short one");
   await page.keyboard.press("Enter");
   await expect(cards(page).nth(1)).toContainText("The short one");
@@ -196,15 +196,15 @@ test("the line-up: figures, differences, the best by a word, and a chart that re
   await view(page, "Line-up").click();
   const table = page.getByRole("region", { name: "Line-up" }).getByRole("table").first();
   const row = (name: string) => table.getByRole("row", { name: new RegExp(`^${name}`) });
-  // 27,000.00 at 6 %: over 60, 48 and 72 payments, and a lease of 48.
+  // 27,000.00 over 60 at 6 %, over 48 at the house's 5.89 % and over 72 at its 6.49 %, and a lease of 48.
   await expect(row("Payment ").getByRole("cell").nth(0)).toContainText("521.99");
-  await expect(row("Payment ").getByRole("cell").nth(1)).toContainText("634.10");
+  await expect(row("Payment ").getByRole("cell").nth(1)).toContainText("632.73");
   await expect(row("Finance charge").getByRole("cell").nth(1)).toContainText("◂ lowest");
   await expect(row("Finance charge").getByRole("cell").nth(2)).toContainText("–");
   await expect(row("APR").getByRole("cell").nth(2)).toContainText("–");
   await expect(row("Rent charge").getByRole("cell").nth(0)).toContainText("–");
-  await page.getByLabel("compared with").selectOption({ label: "2 · 48 monthly" });
-  await expect(row("Payment ").getByRole("cell").nth(0)).toContainText("− 112.11");
+  await page.getByLabel("compared with").selectOption({ label: "2 · 48 monthly, 5.89 %" });
+  await expect(row("Payment ").getByRole("cell").nth(0)).toContainText("− 110.74");
   await page.getByLabel("owed and paid after").fill("0");
   await expect(row("Still owed after 0 months").getByRole("cell").nth(1)).toContainText("27,000.00");
 
@@ -218,9 +218,9 @@ test("the line-up: figures, differences, the best by a word, and a chart that re
   await page.getByRole("button", { name: "Copy for a spreadsheet" }).click();
   const copied = await page.evaluate(() => navigator.clipboard.readText());
   expect(copied.split("\n")[0]).toBe(
-    "in USD\t1 · 60 monthly\t2 · 48 monthly\t3 · Lease, 48 monthly\t4 · 72 monthly",
+    "in USD\t1 · 60 monthly, 6 %\t2 · 48 monthly, 5.89 %\t3 · Lease, 48 monthly\t4 · 72 monthly, 6.49 %",
   );
-  expect(copied).toContain("Payment\t521.99\t634.10\t");
+  expect(copied).toContain("Payment\t521.99\t632.73\t");
   await expectNoAxeFindings(page);
 });
 
@@ -246,7 +246,7 @@ test("an officer without a mouse: three options, compared, one moved on the map,
   await cards(page).nth(1).getByRole("button").first().focus();
   await page.keyboard.press("Alt+ArrowRight");
   await expect(cards(page).nth(2)).toContainText("48 monthly");
-  await expect(page.getByText("48 monthly is now option 3 of 3.")).toBeAttached();
+  await expect(page.getByText("48 monthly, 5.89 % is now option 3 of 3.")).toBeAttached();
   await press("Line-up");
   await expect(page.getByRole("rowheader", { name: "Finance charge" })).toBeVisible();
 

@@ -13,7 +13,7 @@ const LONGEST_START_MS = 120_000;
 export default async function startServers(): Promise<() => Promise<void>> {
   const servers = [
     ...WORKER_PORTS.map(port => started(port)),
-    started(MANY_DEALS_PORT, { MANY_DEALS: "5000" }),
+    ...(process.env.KELLUX_LONG === "1" ? [started(MANY_DEALS_PORT, { MANY_DEALS: "5000" })] : []),
   ];
   // What is started is stopped, however this ends.
   process.once("exit", () => {

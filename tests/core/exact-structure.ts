@@ -85,7 +85,13 @@ export function exactStructure(file: Structure, lent: ExactLent): ExactStructure
     taxOf(false) +
     lent.atSigning +
     (lent.atSigning > 0n
-      ? sumOf(({ charge }) => charge.with === "firstPayment" || charge.with === "eachPayment")
+      ? sumOf(
+          ({ charge }) =>
+            charge.with === "firstPayment" ||
+            charge.with === "eachPayment" ||
+            // The only payment is the last one, too.
+            (charge.with === "lastPayment" && lent.paidTimes === 1n),
+        )
       : 0n);
   const down = exactDown(
     file,

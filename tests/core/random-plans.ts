@@ -23,51 +23,52 @@ const rate = fc.oneof(
 const chance = <Value>(value: fc.Arbitrary<Value>, otherwise: Value, weight = 2) =>
   fc.oneof({ weight: 6, arbitrary: fc.constant(otherwise) }, { weight, arbitrary: value });
 
-const shaped = fc
-  .record({
-    amount: fc.oneof(
-      fc.integer({ min: 1, max: 100_000 }),
-      fc.integer({ min: 100_000, max: 10_000_000 }),
-      fc.integer({ min: 10_000_000, max: 1_000_000_000 }),
-    ),
-    yearlyRate: rate,
-    payments: fc.oneof(
-      { weight: 9, arbitrary: fc.integer({ min: 1, max: 60 }) },
-      { weight: 1, arbitrary: fc.integer({ min: 61, max: 240 }) },
-    ),
-    frequency: fc.constantFrom(...FREQUENCIES.filter(each => each !== "twiceAMonth")),
-    compounding: chance(
-      fc.constantFrom("daily", "weekly", "monthly", "quarterly", "halfYearly", "yearly", "continuous"),
-      "payments",
-    ),
-    timing: chance(fc.constant("advance"), "arrears"),
-    dayCount: chance(fc.constantFrom("30/360", "actual/365", "actual/360", "actual/actual"), "equal"),
-    signed: isoDates,
-    oddDays: chance(fc.integer({ min: 1, max: 100 }), 0),
-    rounding: fc.constantFrom("nearest", "up", "down"),
-    step: fc.constantFrom(1, 1, 5, 100),
-    balloon: chance(fc.double({ min: 0, max: 1.1, noNaN: true }), 0),
-    shape: fc.constantFrom(
-      "level",
-      "level",
-      "interestOnly",
-      "deferred",
-      "deferredThenInterest",
-      "waived",
-      "skipped",
-      "steps",
-      "amounts",
-      "amountThenPercent",
-      "principal",
-      "principalAfterInterest",
-      "principalDeferred",
-    ),
-    part: fc.double({ min: 0.01, max: 0.9, noNaN: true }),
-    change: fc.integer({ min: -5000, max: 5000 }),
-    extraEach: chance(fc.integer({ min: 1, max: 10_000 }), 0, 1),
-    once: chance(fc.double({ min: 0.05, max: 0.95, noNaN: true }), 0, 1),
-  })
-  .map(toPlan);
+/** What a plan is made of, for an amount that is drawn or put in its place. */
+export const drawnPlans = fc.record({
+  amount: fc.oneof(
+    fc.integer({ min: 1, max: 100_000 }),
+    fc.integer({ min: 100_000, max: 10_000_000 }),
+    fc.integer({ min: 10_000_000, max: 1_000_000_000 }),
+  ),
+  yearlyRate: rate,
+  payments: fc.oneof(
+    { weight: 9, arbitrary: fc.integer({ min: 1, max: 60 }) },
+    { weight: 1, arbitrary: fc.integer({ min: 61, max: 240 }) },
+  ),
+  frequency: fc.constantFrom(...FREQUENCIES.filter(each => each !== "twiceAMonth")),
+  compounding: chance(
+    fc.constantFrom("daily", "weekly", "monthly", "quarterly", "halfYearly", "yearly", "continuous"),
+    "payments",
+  ),
+  timing: chance(fc.constant("advance"), "arrears"),
+  dayCount: chance(fc.constantFrom("30/360", "actual/365", "actual/360", "actual/actual"), "equal"),
+  signed: isoDates,
+  oddDays: chance(fc.integer({ min: 1, max: 100 }), 0),
+  rounding: fc.constantFrom("nearest", "up", "down"),
+  step: fc.constantFrom(1, 1, 5, 100),
+  balloon: chance(fc.double({ min: 0, max: 1.1, noNaN: true }), 0),
+  shape: fc.constantFrom(
+    "level",
+    "level",
+    "interestOnly",
+    "deferred",
+    "deferredThenInterest",
+    "waived",
+    "skipped",
+    "steps",
+    "amounts",
+    "amountThenPercent",
+    "principal",
+    "principalAfterInterest",
+    "principalDeferred",
+  ),
+  part: fc.double({ min: 0.01, max: 0.9, noNaN: true }),
+  change: fc.integer({ min: -5000, max: 5000 }),
+  extraEach: chance(fc.integer({ min: 1, max: 10_000 }), 0, 1),
+  once: chance(fc.double({ min: 0.05, max: 0.95, noNaN: true }), 0, 1),
+});
+
+const shaped = drawnPlans.map(toPlan);
 
 const DIGITS = 150;
 
@@ -78,7 +79,7 @@ function mostPayments(yearlyRate: string, frequency: string): number {
 }
 
 /** From drawn parts, a plan that mostly can be. */
-function toPlan(drawn: {
+export function toPlan(drawn: {
   amount: number;
   yearlyRate: string;
   payments: number;
@@ -155,7 +156,7 @@ function stepsOf(
   }
 }
 
-function corePlan(plan: ExactPlan): Partial<LoanPlan> {
+export function corePlan(plan: ExactPlan): Partial<LoanPlan> {
   const extra = {
     ...(plan.extraEach > 0n && { each: Number(plan.extraEach) }),
     ...(plan.once.length > 0 && {
