@@ -520,7 +520,7 @@ test("on a phone the sentence is in the first screen, however many options there
           name: each.getAttribute("aria-label") ?? each.textContent,
           box: each.getBoundingClientRect(),
         }))
-        .filter(({ box }) => box.width > 1 && box.height < 24)
+        .filter(({ box }) => box.width > 1 && Math.min(box.width, box.height) < 23.9)
         .map(({ name, box }) => `${name} ${box.width} × ${box.height}`),
     );
   expect(small).toEqual([]);

@@ -64,7 +64,7 @@ test("each change is told in words, opens beside the present state, and is broug
   await view(page, "History").click();
   const history = page.getByRole("region", { name: "History" });
   await expect(async () => {
-    await page.getByRole("button", { name: "Look again" }).click();
+    await page.getByRole("button", { name: "Refresh" }).click();
     await expect(
       history.getByRole("button", {
         name: /price 30,000\.00 → 31,500\.00, cash down 1,000\.00, payment (579\.98 → )?589\.65/,

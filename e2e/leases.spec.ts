@@ -57,7 +57,7 @@ test("a lease is structured: sentence, costs, due at signing, table down to the 
 
   // The table closes at the residual; the chart says so, too.
   const table = page.getByLabel("Repayment table");
-  await expect(page.getByTestId("closes")).toHaveText("Closes at the residual, 18,240.00");
+  await expect(page.getByTestId("closes")).toHaveText("Closes at 18,240.00");
   await page.getByRole("button", { name: /^Chart/ }).click();
   await expect(page.getByRole("img", { name: /from 40,000.00 at signing down to 18,240.00/ })).toBeVisible();
   await expect(table.getByRole("row").nth(3)).toContainText("177.53");

@@ -70,7 +70,7 @@ export function DealHeader({ isOpen, onOpen }: Props) {
             id={CUSTOMER_FIELD}
             placeholder="Customer’s name"
             suggest={suggestCustomers}
-            className="min-w-32 grow-2 basis-32 font-semibold font-serif text-xl"
+            className="min-w-32 grow-2 basis-32 font-semibold font-serif text-lg"
             onChange={customer => dispatch({ type: "heading", change: { customer } })}
           />
           <NameField

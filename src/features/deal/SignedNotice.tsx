@@ -27,7 +27,7 @@ export function SignedNotice({ deal }: { deal: DealReply }) {
   return (
     <section
       aria-label="Signed"
-      className="flex flex-wrap items-center gap-x-3 gap-y-1 rounded-box border border-success px-4 py-1.5"
+      className="mb-2 flex flex-wrap items-center gap-x-3 gap-y-1 rounded-box border border-success px-4 py-1.5"
     >
       <BadgeCheck size={18} aria-hidden="true" className="text-success" />
       <p>{signing ? signedWords(signing, notation) : "Signed. Its figures are being kept."}</p>

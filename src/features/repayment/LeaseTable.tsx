@@ -55,7 +55,7 @@ export const LeaseTable = memo(function LeaseTable(props: Props) {
       }
       proof={
         <ClosingProof
-          closes={` at the residual, ${money(residual)}`}
+          closes={` at ${money(residual)}`}
           fails={closes ? undefined : `${money(closing)} is left, not ${money(residual)}`}
         />
       }

@@ -20,7 +20,7 @@ export function CostCard({ figure, name, text, includes }: Props) {
   const { option } = useOption();
   const { say } = useNotation();
   return (
-    <div className="flex min-w-0 items-center gap-2 border-base-300 border-b px-3 last:border-b-0">
+    <div className="flex min-w-0 items-center gap-2 border-base-300 border-t px-3 first:border-t-0">
       <h3 className="w-32 shrink-0 whitespace-nowrap font-normal font-sans text-sm">{name}</h3>
       <span className="min-w-0 grow truncate text-faint text-sm" title={say(includes)}>
         {say(includes)}

@@ -52,7 +52,7 @@ export function History({ dealId }: { dealId: string }) {
             History
           </h2>
           <button type="button" className="btn btn-ghost btn-sm ml-auto" onClick={() => void load()}>
-            Look again
+            Refresh
           </button>
         </div>
         {problem && <p className="px-4 pb-2 text-error">{problem}</p>}

@@ -85,22 +85,25 @@ function AddPart() {
 /** Says how an odd first period is charged, and leads back to a regular one. */
 function FirstPaymentRemark() {
   const { option, act } = useLoan();
+  const isFrozen = useIsFrozen();
   const quote = shownQuote(option);
-  if (option.inputs.plan.firstPayment === undefined) return null;
   const span = quote?.oddFirstPeriod;
+  if (option.inputs.plan.firstPayment === undefined || (isFrozen && !span)) return null;
   return (
     <p className="mt-1.5 text-faint text-sm">
       {span && `The first period is ${spanText(span)}, at simple interest. `}
-      <button
-        type="button"
-        className="cursor-pointer text-primary underline"
-        onClick={() => {
-          act({ type: "typed", field: "firstPayment", text: "" });
-          act({ type: "left", field: "firstPayment" });
-        }}
-      >
-        Back to one {FREQUENCY_NAMES[option.inputs.plan.frequency].period} after the contract
-      </button>
+      {!isFrozen && (
+        <button
+          type="button"
+          className="cursor-pointer text-primary underline"
+          onClick={() => {
+            act({ type: "typed", field: "firstPayment", text: "" });
+            act({ type: "left", field: "firstPayment" });
+          }}
+        >
+          Back to one {FREQUENCY_NAMES[option.inputs.plan.frequency].period} after the contract
+        </button>
+      )}
     </p>
   );
 }
