@@ -8,13 +8,10 @@ const TRANSITION_MS = 250;
 
 /**
  * Holds a page against the rules of WCAG 2.2 AA and good practice, in the light; then its colours in the dark.
- *
- * @param exclude what is inactive, and may be faint
  */
-export async function expectNoAxeFindings(page: Page, exclude?: string): Promise<void> {
+export async function expectNoAxeFindings(page: Page): Promise<void> {
   // Within the page, which has no frames: otherwise another page is opened each time to put results together.
-  const plain = () => new AxeBuilder({ page }).setLegacyMode().options({ resultTypes: ["violations"] });
-  const builder = () => (exclude ? plain().exclude(exclude) : plain());
+  const builder = () => new AxeBuilder({ page }).setLegacyMode().options({ resultTypes: ["violations"] });
   // What is not alive yet takes no focus.
   await expect(page.locator("main > fieldset:enabled")).toBeAttached();
   await expectNone(

@@ -23,7 +23,6 @@ test.describe("what cannot be read", () => {
     await expect(deal.sentence).toHaveClass(/stale/);
     await expect(deal.sentence).toContainText("at 6.49 %");
     await expect(deal.status).toHaveText("Saved, but for what cannot be read");
-
     await press(page, "Sign …");
     const dialog = page.getByRole("dialog");
     await expect(dialog).toContainText("This option cannot be signed");
