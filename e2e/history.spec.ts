@@ -1,8 +1,5 @@
-import { expect, type Page, test } from "@playwright/test";
-import { newDeal, VAN } from "./officer";
-
-const view = (page: Page, name: string) =>
-  page.getByRole("navigation", { name: "Views of the deal" }).getByRole("button", { name, exact: true });
+import { expect, test } from "@playwright/test";
+import { newDeal, VAN, view } from "./officer";
 
 test("a signed deal stays as it was signed: no save, no deletion, until it is reopened", async ({ page }) => {
   const deal = await newDeal(page);

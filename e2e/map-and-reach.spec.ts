@@ -1,10 +1,7 @@
 import { readFile } from "node:fs/promises";
-import { expect, type Page, test } from "@playwright/test";
+import { expect, test } from "@playwright/test";
 import { expectNoAxeFindings } from "./axe";
-import { newDeal, VAN } from "./officer";
-
-const view = (page: Page, name: string) =>
-  page.getByRole("navigation", { name: "Views of the deal" }).getByRole("button", { name, exact: true });
+import { newDeal, VAN, view } from "./officer";
 
 test("the map reads any place to the cent, shows what fits, and moves the deal there", async ({
   page,

@@ -74,3 +74,17 @@ export async function openDeal(page: Page, customer: string, vehicle: string): P
 
 /** A van of 30,000.00 at 6 % over 60 payments: 579.98 a month. */
 export const VAN = { Price: "30,000", "Yearly rate": "6", "Number of payments": "60" };
+
+/** The button of a view of the deal. */
+export const view = (page: Page, name: string) =>
+  page.getByRole("navigation", { name: "Views of the deal" }).getByRole("button", { name, exact: true });
+
+/** Presses the first button of a name. */
+export const press = (page: Page, name: string | RegExp) =>
+  page.getByRole("button", { name }).first().click();
+
+/** Types as an officer does, key by key, over what stands in a field. */
+export async function typeOver(field: Locator, text: string): Promise<void> {
+  await field.click();
+  await field.pressSequentially(text);
+}

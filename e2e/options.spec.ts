@@ -1,12 +1,10 @@
 import { readFile } from "node:fs/promises";
 import { expect, type Page, test } from "@playwright/test";
 import { expectNoAxeFindings } from "./axe";
-import { DealScreen, newDeal, VAN } from "./officer";
+import { DealScreen, newDeal, VAN, view } from "./officer";
 
 const strip = (page: Page) => page.getByRole("region", { name: "Options" });
 const cards = (page: Page) => strip(page).getByRole("listitem");
-const view = (page: Page, name: string) =>
-  page.getByRole("navigation", { name: "Views of the deal" }).getByRole("button", { name, exact: true });
 
 /** Makes the options of a row of the panel. */
 async function make(page: Page, row: RegExp): Promise<void> {
