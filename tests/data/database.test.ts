@@ -115,7 +115,9 @@ test("a vehicle in stock stays when no deal names it any more, with a price or w
   await keepVehicles(open.database, [stock]);
   const id = await keep({ vehicle: stock.description });
   await updateDeal(open.database, id, 1, { heading });
-  expect(await vehiclesLike(open.database, "ostrel quay")).toEqual([{ ...stock, listPriceMinor: null, inStock: true }]);
+  expect(await vehiclesLike(open.database, "ostrel quay")).toEqual([
+    { ...stock, listPriceMinor: null, inStock: true },
+  ]);
 });
 
 test("names are suggested for what is typed: those that begin with it first, signs for themselves", async () => {
