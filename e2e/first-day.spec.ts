@@ -25,6 +25,7 @@ test("another vehicle from stock offers its prices, and changes none unasked", a
   await expect(page.getByText("in stock: take")).toHaveCount(0);
   // A lease takes the list price, too.
   await page.getByLabel("Kind", { exact: true }).selectOption("lease");
+  await expect(deal.field("List price")).toBeVisible();
   await vehicle.fill("Offer van, stock 8101");
   await expect(deal.field("List price")).toHaveValue("45,000.00");
   await expect(page.getByText("43,200.00 in stock: take it?")).toBeVisible();
