@@ -37,7 +37,7 @@ export function WorkingButton({ figure, name }: { figure: AnyWorkedFigure; name:
         aria-label={`Working of the ${name}`}
         aria-expanded={shown !== null}
         title={shown ? "Close the working" : "Show how it comes about"}
-        className={`print:hidden grid size-6 cursor-pointer place-items-center rounded-field text-primary hover:bg-base-200 ${shown ? "bg-base-200" : ""}`}
+        className={`print:hidden grid size-6 shrink-0 cursor-pointer place-items-center rounded-field text-primary hover:bg-base-200 ${shown ? "bg-base-200" : ""}`}
         onClick={() => void toggle()}
         onKeyDown={event => event.key === "Escape" && close()}
       >
