@@ -4,7 +4,7 @@ export {
   type CostOfCredit,
   chargeColumn,
   costOfCredit,
-  costOfStream,
+  costOfLevel,
   leaseEffectiveRate,
   type MoneyAt,
   moneyAfter,
@@ -26,7 +26,7 @@ export {
 } from "./after";
 export * from "./calendar";
 export { type Deal, FOUND_FIGURES, type FoundFigure, type Known, type KnownFigure } from "./deal";
-export { dependsOn, isPlain, plainAnswer } from "./find";
+export { dependsOn, isLevel, isPlain, levelAnswer } from "./find";
 export { type Decimal, parseDecimal } from "./interest";
 export * from "./limits";
 export {

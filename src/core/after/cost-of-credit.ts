@@ -8,7 +8,8 @@ import {
   type Transaction,
   type YearFlow,
 } from "../yield";
-import { type CostOfCredit, costOfStream, scheduleOf } from "./cost-of-stream";
+import { costOfStream, scheduleOf } from "./cost-of-stream";
+import type { CostOfCredit } from "./cost-of-stretches";
 
 /**
  * The yearly rates that an answered deal comes to, on the payments of its table, the adjusted last one too.

@@ -1,17 +1,10 @@
-import { type Frequency, monthsAndDaysBetween, periodsBetween, periodsPerYear } from "../calendar";
 import { FEWEST_IN_STREAM } from "../limits";
 import { type PaymentRow, repay } from "../plans/loan";
 import { machineOf, type Summary } from "../quote";
-import { oddDaysInYears, rateOfStream, type Stream, type Stretch } from "../yield";
+import type { Stretch } from "../yield";
 import { chargeColumn } from "./charge-column";
-
-/** What a deal's credit costs as a yearly rate; percent a year. */
-export type CostOfCredit = {
-  /** By the actuarial method of US Regulation Z, Appendix J. */
-  apr: number;
-  /** By the annex of the EU's consumer credit directives. */
-  effectiveRate: number;
-};
+import { hasLevelStream, levelStretches } from "./cost-of-level";
+import { aprOfStretches, type CostOfCredit, costOfStretches } from "./cost-of-stretches";
 
 /**
  * The yearly rates of an answered deal whose payments come period by period; undefined where only the general equations
@@ -22,17 +15,8 @@ export type CostOfCredit = {
  * @example costOfStream(plainQuote).apr.toFixed(2) // "6.00"
  */
 export function costOfStream(quote: Summary): CostOfCredit | undefined {
-  const solved = solvedStream(quote);
-  if (!solved) return undefined;
-  const { apr, perYear, advance, payments, unitPeriods } = solved;
-  const years = firstYears(quote);
-  // Where the first period is whole both equations are one.
-  const isOne =
-    unitPeriods.firstPart === 0 && years.firstPeriods + years.firstPart === unitPeriods.firstPeriods;
-  const effective = isOne ? apr : rateOfStream({ advance, payments, ...years }, "compound", apr);
-  if (effective === undefined) return undefined;
-  const effectiveRate = 100 * Math.expm1(perYear * Math.log1p(effective));
-  return { apr: apr * perYear * 100, effectiveRate };
+  const payments = stretchesOf(quote);
+  return payments && costOfStretches(quote, payments);
 }
 
 /**
@@ -42,22 +26,8 @@ export function costOfStream(quote: Summary): CostOfCredit | undefined {
  * @example aprOfStream(plainQuote).toFixed(2) // "6.00"
  */
 export function aprOfStream(quote: Summary): number | undefined {
-  const solved = solvedStream(quote);
-  return solved && solved.apr * solved.perYear * 100;
-}
-
-/** A deal's stream with the rate of a unit period that it is worth its advance at. */
-function solvedStream(quote: Summary) {
-  const { frequency } = quote.filled.plan;
-  const perYear = periodsPerYear(frequency);
   const payments = stretchesOf(quote);
-  if (!payments) return undefined;
-  const advance = quote.amountFinanced;
-  const unitPeriods = firstUnitPeriods(quote);
-  const guess = Number(quote.yearlyRate) / 100 / perYear;
-  const apr = rateOfStream({ advance, payments, ...unitPeriods }, "simple", guess);
-  const isEven = quote.startDate === null || frequency !== "twiceAMonth";
-  return apr === undefined || !isEven ? undefined : { apr, perYear, advance, payments, unitPeriods };
+  return payments && aprOfStretches(quote, payments);
 }
 
 /**
@@ -66,34 +36,14 @@ function solvedStream(quote: Summary) {
  */
 function stretchesOf(quote: Summary): Stretch[] | undefined {
   if (quote.isListed || hasDatedExtras(quote)) return undefined;
-  if (quote.charges === undefined && paysLevel(quote) && quote.payment > 0) {
-    return quote.payments < FEWEST_IN_STREAM ? undefined : levelStretches(quote);
-  }
+  if (hasLevelStream(quote)) return quote.payments < FEWEST_IN_STREAM ? undefined : levelStretches(quote);
   const rows = scheduleOf(quote);
   return stepsByOnePeriod(rows) ? stretchesOfRows(rows) : undefined;
-}
-
-/** Whether every payment but the last is the level one, so that the totals say what the table holds. */
-function paysLevel(quote: Summary): boolean {
-  const { isLevel, extraEach, payments, payment, finalPayment, balloon, totalOfPayments } = quote;
-  return isLevel && extraEach === 0 && (payments - 1) * payment + finalPayment + balloon === totalOfPayments;
 }
 
 function hasDatedExtras({ filled: { plan } }: Summary): boolean {
   const { yearly, once = [] } = plan.extra ?? {};
   return yearly !== undefined || once.length > 0;
-}
-
-/** A balloon falls together with the last payment, or one period after it where payments are in advance. */
-function levelStretches({ payment, payments, finalPayment, balloon, filled }: Summary): Stretch[] {
-  const withLast = filled.plan.timing === "advance" ? 0 : balloon;
-  const stretches = [
-    { amount: payment, count: payments - 1 },
-    { amount: finalPayment + withLast, count: 1 },
-    { amount: balloon - withLast, count: 1 },
-  ];
-  // One of nothing takes its time too: in advance the balloon comes a period after a last payment of nothing.
-  return stretches.filter(({ count }) => count > 0);
 }
 
 function stretchesOfRows(rows: readonly PaymentRow[]): Stretch[] {
@@ -134,42 +84,4 @@ function stepsByOnePeriod(schedule: readonly PaymentRow[]): boolean {
     else wider += 1;
   }
   return single > 1 && single >= wider;
-}
-
-/** The first period in unit periods, as Appendix J counts it. */
-function firstUnitPeriods(quote: Summary): Pick<Stream, "firstPeriods" | "firstPart"> {
-  const { startDate, firstDate } = quote;
-  const { frequency, timing } = quote.filled.plan;
-  if (startDate === null || firstDate === null || isRegularFirst(quote)) return regularFirst(timing);
-  const { numerator, denominator } = periodsBetween(frequency, startDate, firstDate).periods;
-  const firstPeriods = Math.floor(numerator / denominator);
-  return { firstPeriods, firstPart: numerator / denominator - firstPeriods };
-}
-
-/** The first period in years, as the EU's annex counts it, times the periods of a year. */
-function firstYears({ startDate, firstDate, filled }: Summary): Pick<Stream, "firstPeriods" | "firstPart"> {
-  const { frequency, timing } = filled.plan;
-  if (startDate === null || firstDate === null) return regularFirst(timing);
-  return {
-    firstPeriods: 0,
-    firstPart: yearsBetween(frequency, startDate, firstDate) * periodsPerYear(frequency),
-  };
-}
-
-/** Half months are of different lengths; every other regular period is one period however it is counted. */
-function isRegularFirst({ oddFirstPeriod, filled }: Summary): boolean {
-  return oddFirstPeriod === null && filled.plan.frequency !== "twiceAMonth";
-}
-
-function yearsBetween(frequency: Frequency, start: number, date: number): number {
-  if (frequency === "weekly" || frequency === "everyTwoWeeks") {
-    const days = (date - start) % 7;
-    return (date - start - days) / 7 / 52 + oddDaysInYears(start, days);
-  }
-  const { months, days } = monthsAndDaysBetween(start, date);
-  return months / 12 + oddDaysInYears(start, days);
-}
-
-function regularFirst(timing: "arrears" | "advance" | undefined): Pick<Stream, "firstPeriods" | "firstPart"> {
-  return { firstPeriods: timing === "advance" ? 0 : 1, firstPart: 0 };
 }

@@ -8,6 +8,7 @@ import {
   repay,
   type Terms,
 } from "../plans/loan";
+import { lastWhole } from "../solve";
 import { NOTHING_PAID, type PlanCosts } from "../structure";
 import type { Deal } from "./deal";
 
@@ -32,7 +33,21 @@ export function planCosts({ structure, plan }: Deal, terms: Terms): PlanCosts {
     paidAtSigning: costs(paidAtStart, NOTHING_PAID),
     chargeAtSigning: plan.prepaidCharge ?? 0,
     wobble: mostRounding(terms),
+    risesTo: (from, to) => {
+      const solved = costs(loan => loan.solved, 0);
+      const start = solved(from);
+      if (!isLevel(plan, terms) || costs(loan => isFault(repay(loan)), true)(from)) return from;
+      return solved(to) === start ? to : lastWhole(amount => solved(amount) - start, from, to, to);
+    },
   };
+}
+
+/**
+ * Whether a payment is solved for and all that is rounded for each loan: as long as it is the same, a loan of more bears
+ * as much interest on each date, or more, and its payments come to as much, or more.
+ */
+function isLevel(plan: Deal["plan"], { draft }: Terms): boolean {
+  return plan.payment === null && !draft.flat && draft.runs.every(({ pay }) => pay.kind !== "principal");
 }
 
 /** Everything that was agreed to be paid, in minor units; 0 where the payment follows from the loan. */

@@ -1,10 +1,11 @@
 import { type Deal, missingFigures, withoutPayment } from "../deal";
-import { type PaymentRow, solvable } from "../plans/loan";
+import { type PaymentRow, readTerms, solvable } from "../plans/loan";
 import { type Result, success } from "../result";
 import { contradiction } from "./contradiction";
 import { isPlain } from "./is-plain";
-import { type Answer, plainAnswer, pricedAnswer } from "./plain-answer";
+import { plainAnswer } from "./plain-answer";
 import { priceFromAmount } from "./price-from-amount";
+import { type Answer, pricedAnswer } from "./priced-answer";
 import { type Searched, search } from "./search";
 import { termFromEndDate } from "./term-from-end-date";
 
@@ -24,9 +25,9 @@ export function answer(deal: Deal, rows?: PaymentRow[]): Result<Answer> {
   const found = fill(deal);
   if (!found.ok) return found;
   const { filled, isTimed, noteOn } = found.value;
-  const answered = isTimed
-    ? pricedAnswer(withoutPayment(filled), solvable, rows)
-    : pricedAnswer(filled, success, rows);
+  const given = isTimed ? withoutPayment(filled) : filled;
+  const terms = readTerms(given);
+  const answered = pricedAnswer(given, isTimed && terms.ok ? solvable(terms.value) : terms, rows);
   if (!answered.ok) return answered;
   const note = noteOn(answered.value.priced);
   return success({ ...answered.value, ...(note && { note }) });

@@ -1,24 +1,11 @@
 import { lend } from "../deal";
-import { type Loan, readTerms, type Terms } from "../plans/loan";
+import { readTerms } from "../plans/loan";
+import { keptMachine, type Machine, rememberMachine } from "./kept-machine";
 import type { Summary } from "./quote";
-
-/** What computed a quote, for what is asked about it afterwards: the plan, read, and the loan, solved. */
-export type Machine = { terms: Terms; loan: Loan };
-
-// Only saves making it again: what is known here follows from the quote alone.
-const known = new WeakMap<Summary, Machine>();
-
-/**
- * Keeps the machine that a quote was made with beside it, for as long as the quote is in use. Summaries of many deals
- * do without: little is asked about them afterwards.
- */
-export function rememberMachine(quote: Summary, machine: Machine): void {
-  known.set(quote, machine);
-}
 
 /** The machine of a quote; made again from its filled deal where the quote was copied or sent. */
 export function machineOf(quote: Summary): Machine {
-  return known.get(quote) ?? madeAgain(quote);
+  return keptMachine(quote) ?? madeAgain(quote);
 }
 
 function madeAgain(quote: Summary): Machine {

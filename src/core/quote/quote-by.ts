@@ -2,18 +2,10 @@ import { areLevel } from "../annuity";
 import { periodsPerYear } from "../calendar";
 import { type Deal, dueAtSigning } from "../deal";
 import type { Answer } from "../find";
-import {
-  flatCharge,
-  flatTrueRate,
-  isFault,
-  type Loan,
-  type PaymentRow,
-  regularPayment,
-  repay,
-} from "../plans/loan";
+import { isFault, type PaymentRow, regularPayment, repay } from "../plans/loan";
 import { type Result, success } from "../result";
 import { cashReceived, chargesOf, chargesWithPayments, fallsWithPayments, tally } from "../structure";
-import { rememberMachine } from "./machine";
+import { rememberMachine } from "./kept-machine";
 import { notesOf } from "./notes";
 import type { Quote, Saved, Summary } from "./quote";
 
@@ -22,7 +14,7 @@ export type Answering = (deal: Deal, rows?: PaymentRow[]) => Result<Answer>;
 
 /**
  * Answers a deal with its repayment table, with the search for figures handed in: a screen that starts with a deal that asks for its
- * payment needs no more than {@link plainAnswer}.
+ * payment needs no more than what answers that.
  */
 export function quoteBy(answering: Answering, deal: Deal): Result<Quote> {
   const schedule: PaymentRow[] = [];
@@ -81,7 +73,10 @@ export function summaryOf(deal: Deal, found: Answer): Summary {
       inFinanceCharge: chargesWithPayments(structure, reckoned, ({ isFinanceCharge }) => isFinanceCharge),
     };
   }
-  if (draft.flat) summary.trueYearlyRate = trueRateOf(loan);
+  if (draft.flat) {
+    const { value } = draft.flat.trueRate(loan.amount);
+    summary.trueYearlyRate = 100 * value * periodsPerYear(draft.calendar.frequency);
+  }
   if (saved) summary.saved = saved;
   const notes = notesOf(found);
   if (notes.length > 0) summary.note = notes.join(" ");
@@ -105,10 +100,4 @@ function savedByExtra({ priced: { loan, repayment } }: Answer): Saved | undefine
     payments: without.payments - repayment.payments,
     finalDateWithout: without.finalDate,
   };
-}
-
-/** The nominal percent a year at which a flat-rate loan's payments are worth its amount. */
-function trueRateOf({ amount, draft: { calendar, payments } }: Loan): number {
-  const { value } = flatTrueRate(amount, flatCharge(amount, calendar), payments);
-  return 100 * value * periodsPerYear(calendar.frequency);
 }

@@ -15,6 +15,8 @@ export type PlanCosts = {
   chargeAtSigning: number;
   /** How far rounding can move a total of payments, in minor units. */
   wobble: number;
+  /** The last loan amount up to another one to which a total of payments never falls, from an amount on. */
+  risesTo: (from: number, to: number) => number;
 };
 
 /** The plan of a structure that nothing is reckoned from, or that is not known yet. */
@@ -23,6 +25,7 @@ export const NO_PLAN: PlanCosts = {
   paidAtSigning: () => NOTHING_PAID,
   chargeAtSigning: 0,
   wobble: 0,
+  risesTo: (_, to) => to,
 };
 
 /** Whether a structure has lines that only the plan tells. */
@@ -56,7 +59,12 @@ function settleFromLoan(structure: Structure, plan: PlanCosts): Reckoned {
     loanAmount,
     totalOfPayments: usesPlan ? plan.totalOfPayments(loanAmount) : 0,
   });
-  const at = (loanAmount: number) => reckon(structure, assumedAt(loanAmount));
+  const reckoned = new Map<number, Reckoned>();
+  const at = (loanAmount: number) => {
+    const known = reckoned.get(loanAmount) ?? reckon(structure, assumedAt(loanAmount));
+    reckoned.set(loanAmount, known);
+    return known;
+  };
   const least = reckon(structure, NO_LOAN);
   if (least.loanAmount <= 0) return least;
   const low = least.loanAmount;
@@ -67,7 +75,7 @@ function settleFromLoan(structure: Structure, plan: PlanCosts): Reckoned {
     high: MOST_TIMES * (low + 100),
     guess: low + (next - low) / (1 - slope),
     window: () => windowOf(structure, usesPlan ? plan.wobble : 0, slope),
-    rises: !usesPlan,
+    risesTo: usesPlan ? plan.risesTo : NO_PLAN.risesTo,
   });
   return found === null ? { ...least, loanAmount: Number.POSITIVE_INFINITY } : at(found.at);
 }

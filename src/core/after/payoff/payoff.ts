@@ -74,6 +74,7 @@ export function payoffOn(quote: Quote, date: DayNumber): Result<Payoff> {
 function payoffAt(quote: Quote, after: number, date: DayNumber | null): Payoff {
   const { schedule } = quote;
   const { loan } = machineOf(quote);
+  const { flat } = loan.draft;
   const start = owedAfter(quote, after);
   const accrual = accrualAfter(quote, after);
   const on = date ?? accrual.from;
@@ -89,7 +90,7 @@ function payoffAt(quote: Quote, after: number, date: DayNumber | null): Payoff {
     interest,
     payoff: balance + interest,
     perDay: date === null ? null : balance === 0 ? 0 : accrual.perDay(balance, on),
-    ...(loan.draft.flat && { refunds: refundsAfter(loan, after, accrual.share(on)) }),
+    ...(flat && { refunds: refundsAfter(loan, flat, after, accrual.share(on)) }),
   };
 }
 

@@ -1,4 +1,4 @@
-import { type Earning, flatCharge, type Loan, type PaymentRow, repayFlatRate } from "../../plans/loan";
+import { type Earning, type Flat, type Loan, type PaymentRow, repayFlatRate } from "../../plans/loan";
 import { type Share, shareOf } from "./accrual";
 
 /** A flat-rate loan's payoff by one way of earning its charge, in minor units. */
@@ -18,14 +18,15 @@ const METHODS: readonly Earning[] = ["actuarial", "sumOfDigits"];
  * payments the first period earns n parts, the next n − 1, of n (n + 1) ÷ 2 parts in all.
  *
  * @param loan a flat-rate loan
+ * @param flat its flat rate
  * @param after how many payments are made
  * @param share how much of the next period has passed
  */
-export function refundsAfter(loan: Loan, after: number, share: Share): Refund[] {
-  const charge = flatCharge(loan.amount, loan.draft.calendar);
+export function refundsAfter(loan: Loan, flat: Flat, after: number, share: Share): Refund[] {
+  const charge = flat.charge(loan.amount);
   return METHODS.map(method => {
     const rows: PaymentRow[] = [];
-    repayFlatRate(loan, method, rows);
+    repayFlatRate(loan, { ...flat, earning: method }, rows);
     const made = rows.slice(0, after);
     const accrued = shareOf(rows[after]?.interest ?? 0, share);
     const earned = made.reduce((sum, { interest }) => sum + interest, 0) + accrued;

@@ -2,11 +2,14 @@ import { type PaymentRounding, type PaymentSolver, paymentSolver } from "../../a
 import { roundFraction } from "../../money";
 import { type Result, success } from "../../result";
 import type { Calendar, Draft } from "./draft";
-import { flatCharge } from "./flat-rate";
-import { SHAPES, type ShapeInputs } from "./shapes";
+import type { Shape, ShapeInputs } from "./shapes";
 
-/** Builds a plan up by every shape that it asks for. */
-export function draftLoan(calendar: Calendar, plan: ShapeInputs): Result<Draft> {
+/** Builds a plan up by every one of some shapes that it asks for. */
+export function draftLoan(
+  calendar: Calendar,
+  plan: ShapeInputs,
+  shapes: readonly Shape<ShapeInputs>[],
+): Result<Draft> {
   const empty: Draft = {
     calendar,
     payments: calendar.payments,
@@ -16,7 +19,7 @@ export function draftLoan(calendar: Calendar, plan: ShapeInputs): Result<Draft> 
     notes: [],
   };
   let draft: Result<Draft> = success(empty);
-  for (const shape of SHAPES) {
+  for (const shape of shapes) {
     if (!draft.ok) return draft;
     draft = shape(draft.value, plan);
   }
@@ -29,16 +32,16 @@ export function draftLoan(calendar: Calendar, plan: ShapeInputs): Result<Draft> 
  * @returns unrounded and rounded; a flat-rate plan's is the amount and its charge over the payments
  */
 export function solverOf(draft: Draft, rounding: PaymentRounding): PaymentSolver {
-  const { calendar, payments } = draft;
-  if (!draft.flat) return paymentSolver(draft.runs, draft.balloonRate, rounding);
-  const perUnit = payments / (1 + flatCharge(10 ** 9, calendar) / 10 ** 9);
+  const { payments, flat } = draft;
+  if (!flat) return paymentSolver(draft.runs, draft.balloonRate, rounding);
+  const perUnit = payments / (1 + flat.charge(10 ** 9) / 10 ** 9);
   return {
     worth: { solved: perUnit, amounts: 0, atEnd: 0 },
-    unrounded: amount => (amount + flatCharge(amount, calendar)) / payments,
+    unrounded: amount => (amount + flat.charge(amount)) / payments,
     rounded: amount =>
       roundFraction(
         {
-          numerator: BigInt(amount + flatCharge(amount, calendar)),
+          numerator: BigInt(amount + flat.charge(amount)),
           denominator: BigInt(payments) * BigInt(rounding.step),
         },
         rounding.rule,

@@ -1,11 +1,13 @@
 export { calendarOf, type DatedPlan, firstPaymentDate, paymentDates } from "./calendar";
-export { type Calendar, type Earning, rateByDays } from "./draft";
+export { type Calendar, type Earning, type Flat, rateByDays } from "./draft";
 export { explainFault } from "./explain-fault";
 export { flatCharge, flatTrueRate } from "./flat-rate";
+export { hasLevelPlan, readLevelTerms } from "./level-terms";
 export { balloonOf, loanOf } from "./loan-of";
 export { mostRounding } from "./most-rounding";
 export { paidAtStart } from "./paid-at-start";
 export type { LoanPlan } from "./plan";
+export { readTerms, solvable } from "./read-terms";
 export {
   isFault,
   type Loan,
@@ -15,5 +17,5 @@ export {
   repay,
   repayFlatRate,
 } from "./repay";
-export { readTerms, solvable, type Terms } from "./terms";
+export type { Planned, Terms } from "./terms";
 export { unroundedPayment } from "./unrounded-payment";

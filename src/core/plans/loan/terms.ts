@@ -6,8 +6,9 @@ import { failure, type Result, success } from "../../result";
 import { calendarOf, type FirstSpan } from "./calendar";
 import type { Draft } from "./draft";
 import { draftLoan, solverOf } from "./draft-loan";
-import { type DatedExtra, type ExtraEvent, extraEvents } from "./extras";
+import type { DatedExtra, Extra, ExtraEvent, Extras } from "./extras";
 import type { LoanPlan } from "./plan";
+import type { Shape, ShapeInputs } from "./shapes";
 
 /** A plan that was checked, with what every question about it needs. */
 export type Terms = {
@@ -29,12 +30,24 @@ export type Terms = {
   lateExtras: readonly DatedExtra[];
 };
 
+/** What plans can have: their shapes, and how their extras are put on dates. */
+export type Parts = {
+  shapes: readonly Shape<ShapeInputs>[];
+  extras: (extra: Extra | undefined, draft: Draft) => Result<Extras>;
+};
+
+/** A plan with the currency of its amounts. */
+export type Planned = { currency: string; plan: LoanPlan };
+
 /**
- * Checks a plan and prepares it. Every figure of it is given.
+ * Checks a plan that has no other parts than these, and prepares it. Every figure of it is given.
  *
  * @returns the terms, or a failure with the first figure that cannot be, and what would be accepted
  */
-export function readTerms({ currency, plan }: { currency: string; plan: LoanPlan }): Result<Terms> {
+export function termsWith(
+  { shapes, extras: datedExtras }: Parts,
+  { currency, plan }: Planned,
+): Result<Terms> {
   const decimals = readCurrency(currency);
   if (!decimals.ok) return decimals;
   const rate = readRate(plan.yearlyRate ?? "");
@@ -45,9 +58,9 @@ export function readTerms({ currency, plan }: { currency: string; plan: LoanPlan
   if (!rounding.ok) return rounding;
   const calendar = calendarOf(plan, rate.value, payments.value, decimals.value);
   if (!calendar.ok) return calendar;
-  const draft = draftLoan(calendar.value.calendar, plan);
+  const draft = draftLoan(calendar.value.calendar, plan, shapes);
   if (!draft.ok) return draft;
-  const extras = extraEvents(plan.extra, draft.value);
+  const extras = datedExtras(plan.extra, draft.value);
   if (!extras.ok) return extras;
   return success({
     decimals: decimals.value,
@@ -62,13 +75,6 @@ export function readTerms({ currency, plan }: { currency: string; plan: LoanPlan
     extras: extras.value.events,
     lateExtras: extras.value.late,
   });
-}
-
-/** Terms with a payment left to find; a failure where every one is given. */
-export function solvable(terms: Terms): Result<Terms> {
-  if (terms.solver.worth.solved > 0) return success(terms);
-  const figure = terms.isListed ? "datedPayments" : "steps";
-  return failure(figure, "Every payment is given, so that none is left to find; leave the one to find out.");
 }
 
 function readRate(typed: string): Result<Decimal> {

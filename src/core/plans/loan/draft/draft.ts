@@ -24,6 +24,17 @@ export type Calendar = {
 /** How the finance charge of a flat-rate loan is earned over its term. */
 export type Earning = "actuarial" | "sumOfDigits";
 
+/** Interest on the original amount for the whole term; money in minor units. */
+export type Flat = {
+  earning: Earning;
+  /** The finance charge of an amount. */
+  charge: (amount: number) => number;
+  /** The true rate of one period, at which the level payments are worth the amount. */
+  trueRate: (amount: number) => PeriodRate;
+  /** What of a charge the sum of the digits has earned after some of the payments. */
+  earnedByDigits: (charge: number, after: number) => number;
+};
+
 /** A loan's plan as the shapes build it up, before it has an amount. */
 export type Draft = {
   calendar: Calendar;
@@ -33,7 +44,7 @@ export type Draft = {
   /** A last period between the last payment and the balloon, where payments are in advance. */
   balloonRate: PeriodRate | null;
   /** Where interest is charged on the original amount for the whole term. */
-  flat: { earning: Earning } | null;
+  flat: Flat | null;
   /** What the plan had to do otherwise than asked, in sentences. */
   notes: readonly string[];
 };

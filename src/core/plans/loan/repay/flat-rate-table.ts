@@ -1,6 +1,5 @@
 import { periodInterest } from "../../../interest";
-import type { Earning } from "../draft";
-import { earnedBySumOfDigits, flatCharge, flatTrueRate } from "../flat-rate";
+import type { Flat } from "../draft";
 import type { Loan } from "./loan";
 import type { PaymentRow, Repayment } from "./row";
 
@@ -8,11 +7,11 @@ import type { PaymentRow, Repayment } from "./row";
  * Repays a flat-rate loan. The payments come to the amount and its finance charge exactly; the last one takes
  * up the rounding. How much of each is interest follows from how the charge is earned.
  */
-export function repayFlatRate(loan: Loan, earning: Earning, rows?: PaymentRow[]): Repayment {
+export function repayFlatRate(loan: Loan, flat: Flat, rows?: PaymentRow[]): Repayment {
   const { amount, solved: level, draft } = loan;
   const { calendar, payments } = draft;
-  const charge = flatCharge(amount, calendar);
-  const rate = earning === "actuarial" ? flatTrueRate(amount, charge, payments) : undefined;
+  const charge = flat.charge(amount);
+  const rate = flat.earning === "actuarial" ? flat.trueRate(amount) : undefined;
   let left = amount + charge;
   let balance = amount;
   let earned = 0;
@@ -22,9 +21,7 @@ export function repayFlatRate(loan: Loan, earning: Earning, rows?: PaymentRow[])
     number += 1;
     const last = number === payments || left <= level;
     payment = last ? left : level;
-    const byRule = rate
-      ? periodInterest(balance, rate)
-      : earnedBySumOfDigits(charge, payments, number) - earned;
+    const byRule = rate ? periodInterest(balance, rate) : flat.earnedByDigits(charge, number) - earned;
     // Never more than is left of the charge, so that the last payment's interest is not below zero; and as much as the
     // payment is above what is owed, where payments rounded up earn the charge later than they repay the loan.
     const atLeast = Math.max(byRule, payment - balance);

@@ -29,7 +29,7 @@ const LARGEST_SUM = Number.MAX_SAFE_INTEGER;
  * @example repay(loan) // { payments: 12, finalPayment: 86070, … }
  */
 export function repay(loan: Loan, rows?: PaymentRow[]): Repayment | Fault {
-  if (loan.draft.flat) return repayFlatRate(loan, loan.draft.flat.earning, rows);
+  if (loan.draft.flat) return repayFlatRate(loan, loan.draft.flat, rows);
   const standing = unpaid(loan, rows);
   for (const run of loan.draft.runs) {
     const fault = repayRun(standing, run);

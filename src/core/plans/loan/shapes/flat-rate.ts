@@ -1,5 +1,6 @@
 import { failure, success } from "../../../result";
-import type { Earning } from "../draft";
+import type { Calendar, Earning, Flat } from "../draft";
+import { earnedBySumOfDigits, flatCharge, flatTrueRate } from "../flat-rate";
 import { conflictOf, type Part } from "./conflicts";
 import type { Shape } from "./shape";
 
@@ -32,5 +33,16 @@ export const flatRate: Shape<Inputs> = (draft, plan) => {
       "A flat-rate loan is paid in arrears over equal periods: its interest is on the original amount for the whole term.",
     );
   }
-  return success({ ...draft, flat: { earning: plan.earning ?? "actuarial" } });
+  return success({ ...draft, flat: flatOf(draft.calendar, plan.earning ?? "actuarial") });
 };
+
+function flatOf(calendar: Calendar, earning: Earning): Flat {
+  const { payments } = calendar;
+  const charge = (amount: number) => flatCharge(amount, calendar);
+  return {
+    earning,
+    charge,
+    trueRate: amount => flatTrueRate(amount, charge(amount), payments),
+    earnedByDigits: (of, after) => earnedBySumOfDigits(of, payments, after),
+  };
+}

@@ -11,7 +11,7 @@ import type { Shape } from "./shape";
 import { skippedMonths } from "./skipped-months";
 import { type Step, steps } from "./steps";
 
-export type { Balloon, DatedPayment, Deferred, Step };
+export type { Balloon, DatedPayment, Deferred, Shape, Step };
 
 /** The parts of a plan that give a loan its shape. All may be left out. */
 export type ShapeInputs = {
