@@ -1,4 +1,4 @@
-import type { DealDocument, DealOption } from "@/exchange/deal-document";
+import { type DealDocument, type DealOption, mergeInputs } from "@/exchange/deal-document";
 import type { DealFile } from "@/exchange/deal-file";
 import { notationOf } from "@/exchange/notation";
 import {
@@ -199,6 +199,7 @@ test("at least 200 steps are kept; none crosses a change that came from another 
   const merged = after(desk, {
     type: "merged",
     change: { heading: { customer: "Ola", vehicle: "", status: "agreed" } },
+    mergeInputs,
   });
   expect(merged.steps).toEqual({ past: [], future: [] });
   expect(merged.heading.customer).toBe("Ola");

@@ -13,7 +13,8 @@ export {
 } from "./difference";
 export type { DealChange, DealDocument, DealHeading, DealOption, DealOrder } from "./document.schema";
 export { LONGEST_NAME } from "./longest-name";
-export { membersOfFound, mergeFigures, mergeInputs } from "./merge-figures";
+export { membersOfFound } from "./members-of-found";
+export { mergeFigures, mergeInputs } from "./merge-figures";
 export { MOST_OPTIONS } from "./most-options";
 export { chosenOption, documentOf, headingOf, optionOf, orderOf } from "./parts";
 export { isSame } from "./same";

@@ -1,5 +1,6 @@
 import type { DealInputs } from "../deal-file";
 import type { DealDocument, DealHeading, DealOption, DealOrder } from "./document.schema";
+import { membersOfFound } from "./members-of-found";
 import { headingOf, optionOf, orderOf } from "./parts";
 import { isSame } from "./same";
 
@@ -70,17 +71,6 @@ export function mergeInputs(base: DealInputs, mine: DealInputs, theirs: DealInpu
     throw error;
   }
 }
-
-/** What a figure that is being found is called among the members of a file, where that is another name. */
-const MEMBERS: Record<string, readonly string[]> = {
-  downPercent: ["down"],
-  allowance: ["tradeIn", "tradeIns"],
-  residualPercent: ["residual"],
-  lump: ["extra"],
-};
-
-/** What of a structure or a plan holds a figure that is being found. */
-export const membersOfFound = (find: string): readonly string[] => MEMBERS[find] ?? [find];
 
 /** What is found and from what, with the figures that are found in any of some states. */
 function foundWith(all: readonly DealInputs[]): (inputs: DealInputs) => unknown {

@@ -20,10 +20,10 @@ export function changesInWords(before: DealDocument, after: DealDocument): Worde
   return [
     ...differences(headingWords(before), headingWords(after)),
     ...after.options.flatMap(option =>
-      optionOf(before, option.id) ? [] : { figure: "option", from: "", to: called(present, option.id) },
+      optionOf(before, option.id) ? [] : { figure: "option", from: "", to: present(option.id) },
     ),
     ...before.options.flatMap(option =>
-      optionOf(after, option.id) ? [] : { figure: "option", from: called(former, option.id), to: "" },
+      optionOf(after, option.id) ? [] : { figure: "option", from: former(option.id), to: "" },
     ),
     ...orderWords(before, after, former, present),
     ...after.options.flatMap(option => {
@@ -37,7 +37,7 @@ export function changesInWords(before: DealDocument, after: DealDocument): Worde
       ];
       return after.options.length === 1
         ? changes
-        : changes.map(change => ({ option: called(present, option.id), ...change }));
+        : changes.map(change => ({ option: present(option.id), ...change }));
     }),
   ];
 }
@@ -78,18 +78,22 @@ function shortened(notes: string): string {
   return line.length <= LONGEST_SAID ? line : `… ${line.slice(-LONGEST_SAID)}`;
 }
 
-function calledOptions({ options }: DealDocument): Map<string, string> {
-  const names = proposedNames(options);
-  return new Map(options.map(({ id }, index) => [id, names[index] ?? ""]));
-}
+/** What options are called by their ids; told apart only where a change names one. */
+type Called = (id: string) => string;
 
-const called = (names: Map<string, string>, id: string) => names.get(id) ?? "";
+function calledOptions({ options }: DealDocument): Called {
+  let names: readonly string[] | undefined;
+  return id => {
+    names ??= proposedNames(options);
+    return names[options.findIndex(option => option.id === id)] ?? "";
+  };
+}
 
 function orderWords(
   before: DealDocument,
   after: DealDocument,
-  former: Map<string, string>,
-  present: Map<string, string>,
+  former: Called,
+  present: Called,
 ): WordedChange[] {
   const changes: WordedChange[] = [];
   const ids = (one: DealDocument, other: DealDocument) =>
@@ -98,14 +102,14 @@ function orderWords(
     changes.push({
       figure: "order",
       from: "",
-      to: after.options.map(({ id }) => called(present, id)).join(" · "),
+      to: after.options.map(({ id }) => present(id)).join(" · "),
     });
   }
   if (before.chosen !== after.chosen) {
     changes.push({
       figure: "chosen",
-      from: called(former, before.chosen),
-      to: called(present, after.chosen),
+      from: former(before.chosen),
+      to: present(after.chosen),
     });
   }
   return changes;

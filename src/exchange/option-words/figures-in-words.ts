@@ -19,7 +19,18 @@ const FOUND = "found";
  *
  * @example figuresInWords(inputs) // [["price", "41,850.00"], ["cash down", "3,000.00"], …]
  */
-export function figuresInWords(inputs: DealInputs): WordedFigure[] {
+export function figuresInWords(inputs: DealInputs): readonly WordedFigure[] {
+  const known = worded.get(inputs);
+  if (known) return known;
+  const figures = inWords(inputs);
+  worded.set(inputs, figures);
+  return figures;
+}
+
+/** Options are told apart with every key, and most of them stay as they are. */
+const worded = new WeakMap<DealInputs, readonly WordedFigure[]>();
+
+function inWords(inputs: DealInputs): WordedFigure[] {
   const figures = isLeaseInputs(inputs) ? ofLease(inputs) : ofLoan(inputs);
   const { locale } = inputs;
   return [...figures, ["formats", locale && LOCALE_NAMES[locale]]].filter((figure): figure is WordedFigure =>

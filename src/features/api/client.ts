@@ -1,18 +1,4 @@
-import type { DealChange, DealDocument } from "@/exchange/deal-document";
-import type { Settings } from "@/exchange/settings";
-import type { VehicleFile } from "@/exchange/stock/stock.schema";
-import type {
-  DealReply,
-  HistoryReply,
-  KeptVehicle,
-  RefusalReply,
-  RegisterPage,
-  SaveReply,
-  SettingsReply,
-  StateReply,
-  StockReply,
-  StockVehicle,
-} from "@/server/contract";
+import type { DealReply, RefusalReply } from "@/server/contract";
 
 /** What a request comes to: a value, a refusal with its sentence, a server that fails, or no server to ask. */
 export type Answer<Value> =
@@ -24,7 +10,8 @@ export type Answer<Value> =
 /** A browser sends no more than 64 KiB after its page is left, everything that is under way together. */
 const MOST_AFTER_LEAVING = 60 * 1024;
 
-const ask = <Value>(
+/** Asks the server for something, with what is sent as JSON. */
+export const ask = <Value>(
   method: string,
   path: string,
   body?: unknown,
@@ -67,32 +54,3 @@ async function failureOf(response: Response): Promise<string> {
   const reply: Partial<RefusalReply> = await response.json().catch(() => ({}));
   return reply.error ?? `The server failed (${response.status}).`;
 }
-
-const dealPath = (id: string) => `/api/deals/${id}`;
-
-export const api = {
-  register: (query: string) => ask<RegisterPage>("GET", `/api/deals${query}`),
-  create: (document: DealDocument) => ask<DealReply>("POST", "/api/deals", { document }),
-  deal: (id: string) => ask<DealReply>("GET", dealPath(id)),
-  save: (id: string, version: number, change: DealChange) =>
-    ask<SaveReply>("PUT", dealPath(id), { version, change, brief: true }),
-  duplicate: (id: string) => ask<DealReply>("POST", `${dealPath(id)}/duplicate`),
-  remove: (id: string) => ask<{ id: string }>("DELETE", dealPath(id)),
-  restore: (id: string) => ask<DealReply>("POST", `${dealPath(id)}/restore`),
-  reopen: (id: string) => ask<DealReply>("POST", `${dealPath(id)}/reopen`),
-  history: (id: string) => ask<HistoryReply>("GET", `${dealPath(id)}/history`),
-  stateAfter: (id: string, change: number) => ask<StateReply>("GET", `${dealPath(id)}/history/${change}`),
-  customersLike: (text: string) =>
-    ask<{ customers: string[] }>("GET", `/api/names?customer=${encodeURIComponent(text)}`),
-  vehiclesLike: (text: string) =>
-    ask<{ vehicles: StockVehicle[] }>("GET", `/api/names?vehicle=${encodeURIComponent(text)}`),
-  stock: () => ask<StockReply>("GET", "/api/stock"),
-  addToStock: (vehicles: readonly VehicleFile[]) => ask<StockReply>("POST", "/api/stock", { vehicles }, true),
-  changeInStock: (id: string, vehicle: VehicleFile) => ask<KeptVehicle>("PUT", `/api/stock/${id}`, vehicle),
-  removeFromStock: (id: string) => ask<{ id: string }>("DELETE", `/api/stock/${id}`),
-  settings: () => ask<SettingsReply>("GET", "/api/settings"),
-  saveSettings: (version: number, settings: Settings) =>
-    ask<SettingsReply>("PUT", "/api/settings", { version, settings }),
-  importFile: (fileName: string, text: string) =>
-    ask<DealReply>("POST", "/api/deals/import", { fileName, text }),
-};

@@ -4,7 +4,6 @@ import {
   type DealDocument,
   isNoChange,
   isSame,
-  mergeFigures,
 } from "@/exchange/deal-document";
 import type { Answer } from "@/features/api/client";
 import type { DealReply, SaveReply } from "@/server/contract";
@@ -33,10 +32,14 @@ export type AutosaveSetup = {
   send: (version: number, change: DealChange) => Promise<Answer<SaveReply>>;
   onStatus: (status: SaveStatus) => void;
   /** What others have changed meanwhile in figures that were not being changed here. */
-  onMerged: (change: DealChange) => void;
+  onMerged: (change: DealChange, merging: Merging) => void;
   /** Whether the changes of both go together: the result is a deal that would be taken, and has an answer where they have. */
   holds: (merged: DealDocument, mine: DealDocument, theirs: DealDocument) => Promise<boolean>;
 };
+
+/** How the changes of two are put together: seldom asked, so that the screen starts without the code for it. */
+export type Merging = typeof import("@/exchange/deal-document/merge-figures");
+export const loadMerging = (): Promise<Merging> => import("@/exchange/deal-document/merge-figures");
 
 const PAUSE_AFTER_TYPING = 300;
 const FIRST_RETRY = 1000;
@@ -110,14 +113,9 @@ export function createAutosave(setup: AutosaveSetup): Autosave {
     }
     if (answer.kind !== "refused") unanswered.push(document);
     waiting ??= document;
-    if (answer.kind === "away" || answer.kind === "failing") {
-      onStatus(answer);
-      if (stopped) return;
-      schedule(retryAfter);
-      retryAfter = Math.min(retryAfter * 2, SLOWEST_RETRY);
-    } else if (answer.status === 409 && answer.current) {
-      await putTogether(baseOf(answer.current.document), answer.current);
-    } else if (answer.status === 410 || answer.status === 404) {
+    if (answer.kind === "away" || answer.kind === "failing") tryAgain(answer);
+    else if (answer.status === 409 && answer.current) await meet(answer.current);
+    else if (answer.status === 410 || answer.status === 404) {
       halted = true;
       onStatus({ kind: "deleted" });
     } else {
@@ -125,8 +123,22 @@ export function createAutosave(setup: AutosaveSetup): Autosave {
     }
   }
 
+  function tryAgain(status: SaveStatus): void {
+    onStatus(status);
+    if (stopped) return;
+    schedule(retryAfter);
+    retryAfter = Math.min(retryAfter * 2, SLOWEST_RETRY);
+  }
+
+  /** Goes on with what somebody else has kept. */
+  async function meet(theirs: DealReply): Promise<void> {
+    const merging = await loaded();
+    if (merging) await putTogether(merging, baseOf(merging, theirs.document), theirs);
+    else tryAgain({ kind: "away" });
+  }
+
   /** What the kept deal was changed from by somebody else: of what came from here, the newest that is in it. */
-  function baseOf(theirs: DealDocument): DealDocument {
+  function baseOf({ mergeFigures }: Merging, theirs: DealDocument): DealDocument {
     const own = unanswered.findLast(sent => {
       const both = mergeFigures(kept.document, sent, theirs);
       return both !== null && isSame(both, theirs);
@@ -135,7 +147,8 @@ export function createAutosave(setup: AutosaveSetup): Autosave {
   }
 
   /** Goes on with the changes of both, where they go together; else the officer decides. */
-  async function putTogether(base: DealDocument, theirs: DealReply): Promise<void> {
+  async function putTogether(merging: Merging, base: DealDocument, theirs: DealReply): Promise<void> {
+    const { mergeFigures } = merging;
     const mine = waiting;
     halted = true;
     const both = mine && mergeFigures(base, mine, theirs.document);
@@ -144,12 +157,12 @@ export function createAutosave(setup: AutosaveSetup): Autosave {
       onStatus({ kind: "conflict", theirs });
       return;
     }
-    if (waiting !== mine) return putTogether(base, theirs);
+    if (waiting !== mine) return putTogether(merging, base, theirs);
     kept = theirs;
     halted = false;
     unanswered.length = 0;
     const others = changeBetween(mine, both);
-    if (!isNoChange(others)) onMerged(others);
+    if (!isNoChange(others)) onMerged(others, merging);
     waiting = both;
     keep(both);
     schedule(0);
@@ -161,17 +174,38 @@ export function createAutosave(setup: AutosaveSetup): Autosave {
 
   async function confirmed(sent: DealDocument, reply: DealReply): Promise<void> {
     retryAfter = FIRST_RETRY;
+    if (!isSame(sent, reply.document)) return confirmedWithTheirs(sent, reply);
     unanswered.length = 0;
-    if (waiting && !isSame(sent, reply.document)) return putTogether(sent, reply);
-    const theirs = changeBetween(sent, reply.document);
     kept = reply;
-    if (!isNoChange(theirs)) onMerged(theirs);
     if (waiting) {
       keep(waiting);
       schedule(0);
       return;
     }
     rest();
+  }
+
+  /** It was kept, together with what somebody else has changed. */
+  async function confirmedWithTheirs(sent: DealDocument, reply: DealReply): Promise<void> {
+    const merging = await loaded();
+    if (!merging) {
+      unanswered.push(sent);
+      waiting ??= sent;
+      return tryAgain({ kind: "away" });
+    }
+    unanswered.length = 0;
+    if (waiting) return putTogether(merging, sent, reply);
+    kept = reply;
+    onMerged(changeBetween(sent, reply.document), merging);
+    rest();
+  }
+
+  /** How changes are put together, where the server is there to load it from; nothing is sent meanwhile. */
+  async function loaded(): Promise<Merging | undefined> {
+    halted = true;
+    const merging = await loadMerging().catch(() => undefined);
+    halted = false;
+    return merging;
   }
 
   /** Nothing is unsaved. */

@@ -5,11 +5,17 @@ import {
   type DealChange,
   type DealDocument,
   isSame,
-  mergeFigures,
 } from "@/exchange/deal-document";
-import { api } from "@/features/api/client";
+import { saveDeal } from "@/features/api/save-deal";
 import type { DealReply } from "@/server/contract";
-import { type Autosave, type AutosaveSetup, createAutosave, type SaveStatus } from "./autosave";
+import {
+  type Autosave,
+  type AutosaveSetup,
+  createAutosave,
+  loadMerging,
+  type Merging,
+  type SaveStatus,
+} from "./autosave";
 import { browserStorage, ofClosedPages, openPage } from "./browser-pages";
 import { dropPending, leavePending, type PendingChange, pendingChanges } from "./pending-changes";
 
@@ -24,7 +30,7 @@ export type Saving = {
 /** The ways to put on the screen what comes from elsewhere. */
 type OnScreen = {
   show: (document: DealDocument) => void;
-  merge: (change: DealChange) => void;
+  merge: (change: DealChange, merging: Merging) => void;
   /** Whether the changes of two go together. */
   holds: AutosaveSetup["holds"];
 };
@@ -54,7 +60,7 @@ export function useAutosave(
       pageId: page.pageId,
       kept: deal,
       storage: browserStorage,
-      send: (from, change) => api.save(deal.id, from, change),
+      send: (from, change) => saveDeal(deal.id, from, change),
       onMerged: merge,
       holds,
       // Many keys say "saving" in a row; one of them is enough to draw.
@@ -70,8 +76,10 @@ export function useAutosave(
     window.addEventListener("pagehide", left);
 
     let isGone = false;
-    void leftBehind(deal.id).then(pending => {
+    void leftBehind(deal.id).then(async pending => {
       if (isGone || !pending) return;
+      const { mergeFigures } = await mergingThere();
+      if (isGone) return;
       const { version, change, before = {} } = pending;
       const changed = applyChange(deal.document, change);
       // It arrived, though its answer did not.
@@ -111,6 +119,17 @@ export function useAutosave(
       show(reply.document);
     },
   };
+}
+
+const RETRY_AFTER = 2000;
+
+/** How changes are put together, once the server is there to load it from. */
+async function mergingThere(): Promise<Merging> {
+  for (;;) {
+    const merging = await loadMerging().catch(() => undefined);
+    if (merging) return merging;
+    await new Promise(resolve => setTimeout(resolve, RETRY_AFTER));
+  }
 }
 
 /** A change of this deal whose page was closed before the server confirmed it. */

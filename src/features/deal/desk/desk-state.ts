@@ -6,7 +6,6 @@ import {
   type DealHeading,
   headingOf,
   isSame,
-  mergeInputs,
 } from "@/exchange/deal-document";
 import { type DealInputs, isLeaseInputs } from "@/exchange/deal-file";
 import { DEFAULT_LOCALE, type Locale } from "@/exchange/notation";
@@ -43,10 +42,13 @@ export type DeskState = {
 /** Another option after the open one was changed from one state to another. */
 export type Spread = (before: DealInputs, after: DealInputs, other: DealInputs) => DealInputs;
 
+/** Puts the changes of two in an option together; comes with what puts deals together. */
+type MergeInputs = typeof import("@/exchange/deal-document/merge-figures").mergeInputs;
+
 export type DeskAction =
   | { type: "open"; document: DealDocument }
   /** What somebody else has changed in parts of the deal that were not being changed here. */
-  | { type: "merged"; change: DealChange }
+  | { type: "merged"; change: DealChange; mergeInputs: MergeInputs }
   | { type: "heading"; change: { [Part in keyof DealHeading]?: DealHeading[Part] | undefined } }
   | { type: "option"; action: OptionAction }
   /** Anything else, such as an option more; `key` where more of the same is no step of its own. */
@@ -124,7 +126,7 @@ function changed(state: DeskState, action: DeskAction): DeskState {
     case "open":
       return openDesk(action.document, state.houseLocale);
     case "merged":
-      return merged(state, action.change);
+      return merged(state, action);
     case "heading":
       return { ...state, heading: { ...state.heading, ...action.change } as DealHeading };
     case "option":
@@ -207,17 +209,24 @@ export function openedOption({ options, open }: DeskState): OptionState {
  * What is being typed stays in its field. What was done here before is not undone from now on: that would undo what
  * somebody else did.
  */
-function merged(state: DeskState, change: DealChange): DeskState {
+function merged(
+  state: DeskState,
+  { change, mergeInputs }: Extract<DeskAction, { type: "merged" }>,
+): DeskState {
   const document = applyChange(deskDocument(state), change);
   const known = (id: string, inputs: DealInputs) => {
     const shown = state.options.find(option => option.id === id)?.state;
-    return shown && withTheirs(shown, inputs);
+    return shown && withTheirs(shown, inputs, mergeInputs);
   };
   return { ...deskWith(document, state.houseLocale, state.open, known), spread: state.spread };
 }
 
 /** An option with figures that somebody else has changed. */
-function withTheirs(shown: OptionState, inputs: DealInputs): OptionState | undefined {
+function withTheirs(
+  shown: OptionState,
+  inputs: DealInputs,
+  mergeInputs: MergeInputs,
+): OptionState | undefined {
   if (isSame(shown.inputs, inputs)) return shown;
   if (isLeaseInputs(inputs) !== (shown.kind === "lease")) return undefined;
   const { edit } = shown;

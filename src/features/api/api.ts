@@ -1,0 +1,41 @@
+import type { DealDocument } from "@/exchange/deal-document";
+import type { Settings } from "@/exchange/settings";
+import type { VehicleFile } from "@/exchange/stock/stock.schema";
+import type {
+  DealReply,
+  HistoryReply,
+  KeptVehicle,
+  RegisterPage,
+  SettingsReply,
+  StateReply,
+  StockReply,
+  StockVehicle,
+} from "@/server/contract";
+import { ask } from "./client";
+
+const dealPath = (id: string) => `/api/deals/${id}`;
+
+export const api = {
+  register: (query: string) => ask<RegisterPage>("GET", `/api/deals${query}`),
+  create: (document: DealDocument) => ask<DealReply>("POST", "/api/deals", { document }),
+  deal: (id: string) => ask<DealReply>("GET", dealPath(id)),
+  duplicate: (id: string) => ask<DealReply>("POST", `${dealPath(id)}/duplicate`),
+  remove: (id: string) => ask<{ id: string }>("DELETE", dealPath(id)),
+  restore: (id: string) => ask<DealReply>("POST", `${dealPath(id)}/restore`),
+  reopen: (id: string) => ask<DealReply>("POST", `${dealPath(id)}/reopen`),
+  history: (id: string) => ask<HistoryReply>("GET", `${dealPath(id)}/history`),
+  stateAfter: (id: string, change: number) => ask<StateReply>("GET", `${dealPath(id)}/history/${change}`),
+  customersLike: (text: string) =>
+    ask<{ customers: string[] }>("GET", `/api/names?customer=${encodeURIComponent(text)}`),
+  vehiclesLike: (text: string) =>
+    ask<{ vehicles: StockVehicle[] }>("GET", `/api/names?vehicle=${encodeURIComponent(text)}`),
+  stock: () => ask<StockReply>("GET", "/api/stock"),
+  addToStock: (vehicles: readonly VehicleFile[]) => ask<StockReply>("POST", "/api/stock", { vehicles }, true),
+  changeInStock: (id: string, vehicle: VehicleFile) => ask<KeptVehicle>("PUT", `/api/stock/${id}`, vehicle),
+  removeFromStock: (id: string) => ask<{ id: string }>("DELETE", `/api/stock/${id}`),
+  settings: () => ask<SettingsReply>("GET", "/api/settings"),
+  saveSettings: (version: number, settings: Settings) =>
+    ask<SettingsReply>("PUT", "/api/settings", { version, settings }),
+  importFile: (fileName: string, text: string) =>
+    ask<DealReply>("POST", "/api/deals/import", { fileName, text }),
+};
