@@ -1,6 +1,6 @@
 import { useEffect, useRef } from "react";
 import type { DealDocument } from "@/exchange/deal-document";
-import { api } from "@/features/api/client";
+import { api } from "@/features/api/api";
 import { notify } from "@/features/notices/notify";
 import type { DealReply } from "@/server/contract";
 import { VersionsBeside } from "./history/VersionsBeside";

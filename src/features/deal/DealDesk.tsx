@@ -15,13 +15,14 @@ import type { WantedFigure } from "@/core/moves";
 import type { DealChange, DealDocument, DealOption } from "@/exchange/deal-document";
 import type { Settings } from "@/exchange/settings";
 import { focusAfterReload, reloadTo } from "@/features/focus/after-reload";
+import type { Merging } from "@/features/saving/autosave";
 import { useAutosave } from "@/features/saving/use-autosave";
 import { useIsAlive } from "@/features/shell/WhenAlive";
 import { useAskBeforeLeaving } from "@/features/typing/ask-before-leaving";
 import type { DealReply } from "@/server/contract";
 import { CUSTOMER_FIELD, DealHeader } from "./DealHeader";
 import { DealTools } from "./DealTools";
-import { DeskContext, type Desk as DeskValue } from "./desk/desk-context";
+import { DeskContext, type Desk as DeskValue, FrameContext } from "./desk/desk-context";
 import {
   type DeskAction,
   type DeskState,
@@ -37,7 +38,7 @@ import { useWarmUp } from "./desk/use-warm-up";
 import type { View } from "./desk/views";
 import { hasErrors, type OptionAction } from "./option";
 import { onRestLoaded, provideLoaders } from "./option/loaded";
-import { OptionContext } from "./option/option-context";
+import { OptionProvider } from "./option/option-context";
 import { useLoaded, whenBothKindsAreLoaded, whenLoaded, whenRestIsLoaded } from "./option/use-loaded";
 import { DeskBars, DeskBody } from "./views/DeskBody";
 
@@ -48,12 +49,8 @@ const DeletedNotice = lazy(() =>
 const ConflictDialog = lazy(() =>
   import("./ConflictDialog").then(({ ConflictDialog: dialog }) => ({ default: dialog })),
 );
-// A deal begins with one option, and with nothing to undo.
 const SignedNotice = lazy(() =>
   import("./SignedNotice").then(({ SignedNotice: notice }) => ({ default: notice })),
-);
-const UndoRedo = lazy(() =>
-  import("./desk/UndoRedo").then(({ UndoRedo: buttons }) => ({ default: buttons })),
 );
 
 // A deal is a loan or a lease: the screen starts with the code for what it is.
@@ -92,16 +89,21 @@ const withRest = (options: readonly DealOption[] | undefined, go: () => void) =>
 const signedReducer: typeof deskReducer = (state, action) =>
   action.type === "select" ? deskReducer(state, action) : state;
 
-/** Changes the deal as a whole, once what its options need is loaded. */
-function useEdit(state: DeskState, dispatch: Dispatch<DeskAction>): DeskValue["edit"] {
+/** The desk as it is at the moment of asking. */
+function useNow(state: DeskState): () => DeskState {
   const latest = useRef(state);
   latest.current = state;
+  return useCallback(() => latest.current, []);
+}
+
+/** Changes the deal as a whole, once what its options need is loaded. */
+function useEdit(now: () => DeskState, dispatch: Dispatch<DeskAction>): DeskValue["edit"] {
   return useCallback(
     (change, open) =>
-      withRest(change(deskDocument(latest.current)).options, () =>
+      withRest(change(deskDocument(now())).options, () =>
         dispatch({ type: "document", change, ...(open !== undefined && { open }) }),
       ),
-    [dispatch],
+    [now, dispatch],
   );
 }
 
@@ -125,7 +127,8 @@ function Desk({ deal, house }: Props) {
     [],
   );
   const merge = useCallback(
-    (change: DealChange) => withRest(change.options, () => dispatch({ type: "merged", change })),
+    (change: DealChange, { mergeInputs }: Merging) =>
+      withRest(change.options, () => dispatch({ type: "merged", change, mergeInputs })),
     [],
   );
   const document = useMemo(() => deskDocument(state), [state]);
@@ -144,14 +147,19 @@ function Desk({ deal, house }: Props) {
   const again = useCallback(() => dispatch({ type: "option", action: { type: "again" } }), []);
   useEffect(() => onRestLoaded(again), [again]);
   useWarmUp(again, option.inputs.find === "payment" && !isFrozen);
-  const edit = useEdit(state, dispatch);
+  const now = useNow(state);
+  const edit = useEdit(now, dispatch);
   const [view, show] = useState<View>("repayment");
   const [wished, wish] = useState<WantedFigure>("payment");
   const [wishSaid, sayWish] = useState<string | null>(null);
-  const desk = useMemo(
-    () => ({ state, dispatch, edit, house, view, show, wished, wish, wishSaid, sayWish }),
-    [state, edit, house, view, wished, wishSaid],
+  const ways = useMemo(
+    () => ({ dispatch, edit, house, view, show, wished, wish, wishSaid, sayWish }),
+    [edit, house, view, wished, wishSaid],
   );
+  const desk = useMemo(() => ({ ...ways, state }), [ways, state]);
+  const { heading } = state;
+  const count = state.options.length;
+  const frame = useMemo(() => ({ ...ways, heading, count, kind, now }), [ways, heading, count, kind, now]);
   const hasSteps = useHasSteps(state, deal.id) && !isFrozen;
   const opened = useMemo(() => ({ option, act, isFrozen }), [option, act, isFrozen]);
   const [isOpen, setOpen] = useState(false);
@@ -161,7 +169,8 @@ function Desk({ deal, house }: Props) {
     if (isNew) window.document.getElementById(CUSTOMER_FIELD)?.focus();
   }, [isNew]);
   const { status } = saving;
-  useAskBeforeLeaving(state.options.some(each => hasErrors(each.state.errors)));
+  const isUnreadable = state.options.some(each => hasErrors(each.state.errors));
+  useAskBeforeLeaving(isUnreadable);
   const fileName = document.customer || "New deal";
   // What it was signed with is what is shown from now on.
   const isJustSigned = !isFrozen && document.status === "signed" && status.kind === "saved";
@@ -170,44 +179,47 @@ function Desk({ deal, house }: Props) {
   }, [isJustSigned]);
 
   return (
-    <DeskContext value={desk}>
-      <OptionContext value={opened}>
-        <div data-testid="desk" className="desk min-h-full p-3 md:px-5 md:py-2.5 lg:h-full">
-          <DealHeader isOpen={isOpen} onOpen={setOpen} />
-          <div className="[grid-area:notices]">
-            {status.kind === "conflict" && (
-              <Suspense fallback={<p className="text-error">This deal was also changed somewhere else.</p>}>
-                <ConflictDialog
-                  mine={document}
-                  theirs={status.theirs}
-                  onKeepMine={() => saving.continueFrom(status.theirs)}
-                  onTakeTheirs={() => saving.settleOn(status.theirs)}
-                />
-              </Suspense>
-            )}
-            {status.kind === "deleted" && (
-              <Suspense fallback={<p className="text-error">This deal was deleted.</p>}>
-                <DeletedNotice id={deal.id} onBack={saving.continueFrom} />
-              </Suspense>
-            )}
-            {isFrozen && (
-              <Suspense fallback={<p className="text-success">This deal is signed.</p>}>
-                <SignedNotice deal={deal} />
-              </Suspense>
-            )}
+    <FrameContext value={frame}>
+      <DeskContext value={desk}>
+        <OptionProvider value={opened}>
+          <div data-testid="desk" className="desk min-h-full p-3 md:px-5 md:py-2.5 lg:h-full">
+            <DealHeader isOpen={isOpen} onOpen={setOpen} />
+            <div className="[grid-area:notices]">
+              {status.kind === "conflict" && (
+                <Suspense fallback={<p className="text-error">This deal was also changed somewhere else.</p>}>
+                  <ConflictDialog
+                    mine={document}
+                    theirs={status.theirs}
+                    onKeepMine={() => saving.continueFrom(status.theirs)}
+                    onTakeTheirs={() => saving.settleOn(status.theirs)}
+                  />
+                </Suspense>
+              )}
+              {status.kind === "deleted" && (
+                <Suspense fallback={<p className="text-error">This deal was deleted.</p>}>
+                  <DeletedNotice id={deal.id} onBack={saving.continueFrom} />
+                </Suspense>
+              )}
+              {isFrozen && (
+                <Suspense fallback={<p className="text-success">This deal is signed.</p>}>
+                  <SignedNotice deal={deal} />
+                </Suspense>
+              )}
+            </div>
+            <DeskBody dealId={deal.id} fileName={fileName} />
+            {/* After the figures, for Tab: an officer goes from the customer to the price. */}
+            <DealTools
+              dealId={deal.id}
+              fileName={fileName}
+              status={status}
+              isUnreadable={isUnreadable}
+              hasSteps={hasSteps}
+              isOpen={isOpen}
+            />
+            <DeskBars isOpen={isOpen} />
           </div>
-          <DeskBody dealId={deal.id} fileName={fileName} />
-          {/* After the figures, for Tab: an officer goes from the customer to the price. */}
-          <DealTools status={status} fileName={fileName} isOpen={isOpen}>
-            {hasSteps && (
-              <Suspense fallback={null}>
-                <UndoRedo dealId={deal.id} />
-              </Suspense>
-            )}
-          </DealTools>
-          <DeskBars isOpen={isOpen} />
-        </div>
-      </OptionContext>
-    </DeskContext>
+        </OptionProvider>
+      </DeskContext>
+    </FrameContext>
   );
 }

@@ -1,33 +1,25 @@
 import { ChevronLeft } from "lucide-react";
-import { lazy, Suspense, useState } from "react";
-import { amountIn, type Notation } from "@/exchange/notation";
-import { api } from "@/features/api/client";
+import { lazy, memo, Suspense, useState } from "react";
+import type { Notation } from "@/exchange/notation";
 import type { StockVehicle } from "@/server/contract";
-import { useDesk } from "./desk/desk-context";
-import { stockFigures } from "./desk/stock-figures";
-import { NameField, type Suggestion } from "./NameField";
-import { useNotation, useOption } from "./option/option-context";
+import { useFrame } from "./desk/desk-context";
+import { openedOption } from "./desk/desk-state";
+import { NameField } from "./NameField";
+import { useIsFrozen, useNotation } from "./option/option-context";
 
-// Asked now and then: the screen starts without the code for it.
-const StockOffer = lazy(() => import("./StockOffer").then(({ StockOffer: offer }) => ({ default: offer })));
+const BACK = <ChevronLeft size={18} aria-hidden="true" />;
 
 /** Where the officer starts on a deal that is new. */
 export const CUSTOMER_FIELD = "customer";
 
-async function suggestCustomers(text: string): Promise<Suggestion<string>[]> {
-  const answer = await api.customersLike(text);
-  return answer.kind === "done" ? answer.value.customers.map(name => ({ value: name, of: name })) : [];
-}
+// Asked for once somebody types: the screen starts without the code for it.
+const suggestions = () => import("./suggestions");
+const StockOffer = lazy(() => import("./StockOffer").then(({ StockOffer: offer }) => ({ default: offer })));
 
-async function suggestVehicles(text: string, notation: Notation): Promise<Suggestion<StockVehicle>[]> {
-  const answer = await api.vehiclesLike(text);
-  if (answer.kind !== "done") return [];
-  return answer.value.vehicles.map(vehicle => {
-    const { description, priceMinor, currency } = vehicle;
-    const remark = priceMinor === null ? undefined : amountIn(priceMinor, currency, notation);
-    return { value: description, remark, of: vehicle };
-  });
-}
+const suggestCustomers = async (text: string) => (await suggestions()).suggestCustomers(text);
+
+const suggestVehicles = async (text: string, notation: Notation) =>
+  (await suggestions()).suggestVehicles(text, notation);
 
 type Props = {
   /** On a narrow screen: whether what is seldom needed is shown, and the way to show it. */
@@ -36,26 +28,21 @@ type Props = {
 };
 
 /** Whose deal it is, and for what. */
-export function DealHeader({ isOpen, onOpen }: Props) {
-  const { state, dispatch } = useDesk();
-  const { option, act, isFrozen } = useOption();
+export const DealHeader = memo(function DealHeader({ isOpen, onOpen }: Props) {
+  const { heading: deal, dispatch, now } = useFrame();
+  const isFrozen = useIsFrozen();
   const { notation } = useNotation();
-  const { heading: deal } = state;
   const [offered, setOffered] = useState<StockVehicle | null>(null);
   /** A vehicle that is picked, or typed out, brings its prices where none are typed yet; else they are offered. */
-  const bringPrices = (vehicle: StockVehicle) => {
-    const figures = stockFigures(option.inputs, vehicle);
-    for (const { field, minor } of figures.filter(({ isOpen: isFree }) => isFree)) {
-      act({ type: "typed", field, text: amountIn(minor, vehicle.currency, notation) });
-      act({ type: "left", field });
-    }
-    setOffered(figures.some(({ isOpen: isFree }) => !isFree) ? vehicle : null);
+  const bringPrices = async (vehicle: StockVehicle) => {
+    const { bringPrices: bring } = await suggestions();
+    setOffered(bring(vehicle, openedOption(now()).inputs, notation, dispatch) ? vehicle : null);
   };
   return (
     <header className="mb-2 flex min-w-0 flex-wrap items-center gap-x-3 gap-y-2 [grid-area:header]">
       <h1 className="sr-only">Deal of {deal.customer || "a new customer"}</h1>
       <a href="/" className="btn btn-ghost btn-sm px-2 print:hidden" aria-label="Back to the deals">
-        <ChevronLeft size={18} aria-hidden="true" />
+        {BACK}
       </a>
       {isFrozen ? (
         <>
@@ -83,7 +70,7 @@ export function DealHeader({ isOpen, onOpen }: Props) {
               setOffered(null);
               dispatch({ type: "heading", change: { vehicle } });
             }}
-            onNamed={bringPrices}
+            onNamed={vehicle => void bringPrices(vehicle)}
           />
         </>
       )}
@@ -102,4 +89,4 @@ export function DealHeader({ isOpen, onOpen }: Props) {
       )}
     </header>
   );
-}
+});

@@ -1,15 +1,15 @@
-import { lazy, Suspense, useRef, useState } from "react";
+import { lazy, memo, Suspense, useRef, useState } from "react";
 import type { DealStatus } from "@/exchange/deal-document";
-import { useDesk } from "./desk/desk-context";
+import { useFrame } from "./desk/desk-context";
 import { STATUS_NAMES } from "./desk/status-names";
 
 // A deal is signed once: the screen starts without the code for it.
 const SignDialog = lazy(() => import("./SignDialog").then(({ SignDialog: dialog }) => ({ default: dialog })));
 
 /** How far the deal is. Signing has a button of its own, which asks: no key on a list does it. */
-export function DealStatusField() {
-  const { state, dispatch } = useDesk();
-  const { status } = state.heading;
+export const DealStatusField = memo(function DealStatusField() {
+  const { heading, dispatch } = useFrame();
+  const { status } = heading;
   const [isSigning, setSigning] = useState(false);
   const button = useRef<HTMLButtonElement>(null);
   const isSigned = status === "signed";
@@ -49,4 +49,4 @@ export function DealStatusField() {
       )}
     </>
   );
-}
+});

@@ -1,33 +1,48 @@
 import { FileDown } from "lucide-react";
-import type { ReactNode } from "react";
+import { lazy, memo, Suspense } from "react";
 import type { SaveStatus } from "@/features/saving/autosave";
 import { SaveStatusLine } from "@/features/saving/SaveStatusLine";
 import { DealStatusField } from "./DealStatusField";
-import { useDesk } from "./desk/desk-context";
+import { useFrame } from "./desk/desk-context";
 import { deskDocument } from "./desk/desk-state";
-import { hasErrors } from "./option";
 import { AnythingButton } from "./palette/AnythingButton";
 
+// A deal begins with nothing to undo.
+const UndoRedo = lazy(() =>
+  import("./desk/UndoRedo").then(({ UndoRedo: buttons }) => ({ default: buttons })),
+);
+
+const EXPORT = <FileDown size={16} aria-hidden="true" />;
+
 type Props = {
-  status: SaveStatus;
+  dealId: string;
   /** What files of the deal are named by. */
   fileName: string;
+  status: SaveStatus;
+  /** Whether something typed cannot be read. */
+  isUnreadable: boolean;
+  /** Whether there was ever something to undo. */
+  hasSteps: boolean;
   /** On a narrow screen: whether it is shown. */
   isOpen: boolean;
-  /** What can be undone. */
-  children: ReactNode;
 };
 
 /** How the deal stands, whether it is saved, and what can be done with all of it. */
-export function DealTools({ status, fileName, isOpen, children }: Props) {
-  const { state } = useDesk();
-  const isUnreadable = state.options.some(each => hasErrors(each.state.errors));
+export const DealTools = memo(function DealTools(props: Props) {
+  const { dealId, fileName, status, isUnreadable, hasSteps, isOpen } = props;
+  const { now } = useFrame();
   return (
     <div
       className={`mb-2 flex flex-wrap items-center gap-x-2 gap-y-2 [grid-area:tools] print:hidden md:ml-3 md:flex-nowrap ${isOpen ? "" : "max-md:hidden"}`}
     >
       <DealStatusField />
-      <div className="flex w-[4.25rem] shrink-0">{children}</div>
+      <div className="flex w-[4.25rem] shrink-0">
+        {hasSteps && (
+          <Suspense fallback={null}>
+            <UndoRedo dealId={dealId} />
+          </Suspense>
+        )}
+      </div>
       <SaveStatusLine status={status} unreadable={isUnreadable} />
       <button
         type="button"
@@ -36,13 +51,13 @@ export function DealTools({ status, fileName, isOpen, children }: Props) {
         onClick={async () => {
           // Written now and then: the screen starts without the code for it.
           const { saveDealFile } = await import("./desk/save-deal-file");
-          saveDealFile(fileName, deskDocument(state));
+          saveDealFile(fileName, deskDocument(now()));
         }}
       >
-        <FileDown size={16} aria-hidden="true" />
+        {EXPORT}
         <span className="max-xl:sr-only">Export deal</span>
       </button>
       <AnythingButton />
     </div>
   );
-}
+});

@@ -1,4 +1,4 @@
-import { api } from "@/features/api/client";
+import { api } from "@/features/api/api";
 import { notify } from "@/features/notices/notify";
 import type { DealReply } from "@/server/contract";
 

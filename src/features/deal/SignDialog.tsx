@@ -3,7 +3,7 @@ import { inNotation } from "@/exchange/notation";
 import { useDesk } from "./desk/desk-context";
 import { type FieldName, fieldOf } from "./fields";
 import { notationIn } from "./option";
-import { OptionContext } from "./option/option-context";
+import { OptionProvider } from "./option/option-context";
 import { type CalledOption, useOptionActions, useOptions } from "./options/use-options";
 
 const LoanSigned = lazy(() =>
@@ -50,7 +50,7 @@ export function SignDialog({ onClose }: { onClose: () => void }) {
           </p>
         )}
         {reason ?? (
-          <OptionContext value={{ option: state, act: doNothing, isFrozen: true }}>
+          <OptionProvider value={{ option: state, act: doNothing, isFrozen: true }}>
             <Suspense fallback={<p className="mt-3 text-faint">Opening …</p>}>
               <div key={id} className="mt-3 grid gap-3">
                 {state.kind === "lease" ? <LeaseSigned /> : <LoanSigned />}
@@ -59,7 +59,7 @@ export function SignDialog({ onClose }: { onClose: () => void }) {
             <p className="mt-3 text-faint text-sm">
               Its figures stay as they are from then on, until the deal is reopened.
             </p>
-          </OptionContext>
+          </OptionProvider>
         )}
         <div className="mt-4 flex flex-wrap gap-2">
           {!reason && (

@@ -2,7 +2,7 @@ import { BadgeCheck } from "lucide-react";
 import { useState } from "react";
 import { CORE_VERSION } from "@/core";
 import type { Notation } from "@/exchange/notation";
-import { api } from "@/features/api/client";
+import { api } from "@/features/api/api";
 import { whenText } from "@/features/figures/when";
 import { reloadTo } from "@/features/focus/after-reload";
 import { focusSoon } from "@/features/focus/focus-soon";

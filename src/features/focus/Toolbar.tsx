@@ -4,14 +4,21 @@ type Props = { label: string; className: string; children: ReactNode };
 
 const STEPS: Record<string, number> = { ArrowLeft: -1, ArrowUp: -1, ArrowRight: 1, ArrowDown: 1 };
 
+/** Makes one of some buttons the one that Tab comes to. */
+function enter(all: readonly HTMLButtonElement[], entry: HTMLButtonElement | undefined): void {
+  for (const button of all) {
+    const order = button === entry ? 0 : -1;
+    if (button.tabIndex !== order) button.tabIndex = order;
+  }
+}
+
 /** Buttons that Tab passes in one step; arrow keys go from one to the next. */
 export function Toolbar({ label, className, children }: Props) {
   const bar = useRef<HTMLDivElement>(null);
   const buttons = () => [...(bar.current?.querySelectorAll("button") ?? [])];
   useLayoutEffect(() => {
     const all = buttons();
-    const entry = all.find(button => button === document.activeElement) ?? all[0];
-    for (const button of all) button.tabIndex = button === entry ? 0 : -1;
+    enter(all, all.find(button => button === document.activeElement) ?? all[0]);
   });
   const press = (event: KeyboardEvent) => {
     const step = STEPS[event.key];
@@ -19,7 +26,7 @@ export function Toolbar({ label, className, children }: Props) {
     const next = step && all[all.indexOf(event.target as HTMLButtonElement) + step];
     if (!next) return;
     event.preventDefault();
-    for (const button of all) button.tabIndex = button === next ? 0 : -1;
+    enter(all, next);
     next.focus();
   };
   return (

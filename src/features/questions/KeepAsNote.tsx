@@ -1,6 +1,8 @@
 import { useEffect, useId, useState } from "react";
 import { headingOf } from "@/exchange/deal-document";
-import { type Answer, api } from "@/features/api/client";
+import { api } from "@/features/api/api";
+import type { Answer } from "@/features/api/client";
+import { saveDeal } from "@/features/api/save-deal";
 import { notify } from "@/features/notices/notify";
 import type { RegisterRow } from "@/server/contract";
 
@@ -29,7 +31,7 @@ export function KeepAsNote({ text }: { text: string }) {
     if (opened.kind !== "done") return void notify.error(reasonOf(opened));
     const heading = headingOf(opened.value.document);
     const notes = [heading.notes?.trim(), text].filter(Boolean).join("\n");
-    const saved = await api.save(dealId, opened.value.version, { heading: { ...heading, notes } });
+    const saved = await saveDeal(dealId, opened.value.version, { heading: { ...heading, notes } });
     if (saved.kind !== "done") return void notify.error(`Not kept. ${reasonOf(saved)}`);
     notify.success(`Kept among the notes of ${customer || "the deal"}.`);
     setOpen(false);

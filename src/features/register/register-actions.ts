@@ -1,6 +1,7 @@
 import { tooLargeSentence } from "@/exchange/deal-file/largest";
 import type { NewDeal } from "@/exchange/settings";
-import { type Answer, api } from "@/features/api/client";
+import { api } from "@/features/api/api";
+import type { Answer } from "@/features/api/client";
 import { bringInDeals } from "@/features/api/files";
 import { readTextFile } from "@/features/api/read-text-file";
 import { newDealDocument } from "@/features/deal/desk/new-deal";

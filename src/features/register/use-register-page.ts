@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from "react";
-import { api } from "@/features/api/client";
+import { api } from "@/features/api/api";
 import { notify } from "@/features/notices/notify";
 import type { RegisterAsked, RegisterPage } from "@/server/contract";
 import { registerQuery } from "./register-query";

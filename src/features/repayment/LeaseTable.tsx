@@ -127,7 +127,8 @@ type RowProps = {
   charge: number | undefined;
 };
 
-function Row({ row, notation, money, place, charge }: RowProps) {
+/** Scrolling draws only what comes into view. */
+const Row = memo(function Row({ row, notation, money, place, charge }: RowProps) {
   const { kind, number, date, payment, rent, depreciation, tax, balance } = row;
   const isClosing = kind === "closing";
   return (
@@ -147,4 +148,4 @@ function Row({ row, notation, money, place, charge }: RowProps) {
       {charge !== undefined && <td className={`${CELL} pr-2 md:pr-4`}>{money(charge)}</td>}
     </tr>
   );
-}
+});

@@ -100,7 +100,8 @@ type RowProps = {
   charge: number | undefined;
 };
 
-function Row({ row, notation, money, place, remark, charge }: RowProps) {
+/** Scrolling draws only what comes into view. */
+const Row = memo(function Row({ row, notation, money, place, remark, charge }: RowProps) {
   return (
     <tr aria-rowindex={place + 2} className={remark.startsWith("last") ? "font-semibold" : ""}>
       <td className={`${CELL} pl-2 md:pl-4 text-left text-faint`}>{row.number}</td>
@@ -116,7 +117,7 @@ function Row({ row, notation, money, place, remark, charge }: RowProps) {
       {charge !== undefined && <td className={`${CELL} pr-2 md:pr-4`}>{money(charge)}</td>}
     </tr>
   );
-}
+});
 
 const KINDS: Record<PaymentRow["kind"], string> = {
   payment: "",

@@ -3,6 +3,9 @@ import { type ReactNode, useRef } from "react";
 import type { Notation } from "@/exchange/notation";
 import { RowsInView } from "./RowsInView";
 
+const DOWNLOAD = <Download size={15} aria-hidden="true" />;
+const CHECKED = <BadgeCheck size={16} aria-hidden="true" />;
+
 /** A cell of a line. */
 export const CELL = "h-[27px] border-base-300 border-t px-1 md:px-2";
 
@@ -121,7 +124,7 @@ function DownloadButton({ name, stale, className = "", onClick }: ButtonProps) {
       disabled={stale}
       onClick={onClick}
     >
-      <Download size={15} aria-hidden="true" />
+      {DOWNLOAD}
       {name}
     </button>
   );
@@ -132,7 +135,7 @@ export function ClosingProof({ closes, fails }: { closes: string; fails: string 
   if (fails !== undefined) return <p className="text-error text-sm">Does not close: {fails}</p>;
   return (
     <p className="flex items-center gap-1.5 text-sm text-success" data-testid="closes">
-      <BadgeCheck size={16} aria-hidden="true" />
+      {CHECKED}
       Closes{closes}
     </p>
   );

@@ -9,7 +9,7 @@ import type { Settings } from "@/exchange/settings";
 import { readTextFile } from "@/features/api/read-text-file";
 import { type OptionAction, provideLoans } from "@/features/deal/option";
 import * as loan from "@/features/deal/option/loan-of-desk";
-import { OptionContext } from "@/features/deal/option/option-context";
+import { OptionProvider } from "@/features/deal/option/option-context";
 import * as rest from "@/features/deal/option/rest-of-desk";
 import { saveFile } from "@/features/figures/save-file";
 import { notify } from "@/features/notices/notify";
@@ -97,9 +97,9 @@ export function SettingsScreen({ opened, kept }: { opened: SettingsReply; kept: 
       <div className="grid items-start gap-4 xl:grid-cols-2">
         <div className="grid min-w-0 gap-4">
           <HouseCard house={state.house} onChange={change => dispatch({ type: "house", change })} />
-          <OptionContext value={usual}>
+          <OptionProvider value={usual}>
             <DefaultPlan />
-          </OptionContext>
+          </OptionProvider>
           <TermsCard
             terms={state.terms}
             locale={state.house.locale}
@@ -107,13 +107,13 @@ export function SettingsScreen({ opened, kept }: { opened: SettingsReply; kept: 
           />
           <TaxProfiles profiles={state.profiles} dispatch={dispatch} />
         </div>
-        <OptionContext value={usual}>
+        <OptionProvider value={usual}>
           <div className="grid min-w-0 gap-4">
             <UsualCharges list="fees" />
             <UsualCharges list="extras" />
             <BackupsCard kept={kept} notation={notationOf(state.house.locale)} />
           </div>
-        </OptionContext>
+        </OptionProvider>
       </div>
     </div>
   );

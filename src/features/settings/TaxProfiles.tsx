@@ -4,7 +4,7 @@ import { inNotation } from "@/exchange/notation";
 import { linesOf } from "@/features/deal/fields";
 import { withTaxAdded, withTaxIncluded } from "@/features/deal/fields/tax-in-price";
 import { notationIn, type OptionAction } from "@/features/deal/option";
-import { OptionContext } from "@/features/deal/option/option-context";
+import { OptionProvider } from "@/features/deal/option/option-context";
 import { Check } from "@/features/deal/parts/choices";
 import { FigureField } from "@/features/deal/parts/FigureField";
 import { TaxEditor } from "@/features/deal/structure/TaxEditor";
@@ -98,7 +98,7 @@ function Profile({ profile, isOpen, setOpen, dispatch }: ProfileProps) {
         {taxIncluded && ", in the price"}
       </button>
       {isOpen && (
-        <OptionContext value={context}>
+        <OptionProvider value={context}>
           <Taxes />
           <button
             type="button"
@@ -110,7 +110,7 @@ function Profile({ profile, isOpen, setOpen, dispatch }: ProfileProps) {
           >
             Take the profile out
           </button>
-        </OptionContext>
+        </OptionProvider>
       )}
     </li>
   );

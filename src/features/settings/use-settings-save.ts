@@ -1,7 +1,8 @@
 import { useCallback, useEffect, useRef, useState } from "react";
 import { isSame } from "@/exchange/deal-document";
 import type { Settings } from "@/exchange/settings";
-import { type Answer, api } from "@/features/api/client";
+import { api } from "@/features/api/api";
+import type { Answer } from "@/features/api/client";
 import { notify } from "@/features/notices/notify";
 import type { SettingsReply } from "@/server/contract";
 

@@ -6,7 +6,7 @@ import { useDropzone } from "react-dropzone";
 import { notationOf } from "@/exchange/notation";
 import type { Settings } from "@/exchange/settings";
 import type { VehicleFile } from "@/exchange/stock/stock.schema";
-import { api } from "@/features/api/client";
+import { api } from "@/features/api/api";
 import { readTextFile } from "@/features/api/read-text-file";
 import { saveFile } from "@/features/figures/save-file";
 import { notify } from "@/features/notices/notify";

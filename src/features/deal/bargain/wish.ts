@@ -1,7 +1,8 @@
 import { currencyDecimals, formatAmount, parseAmount, parseIsoDate } from "@/core";
 import type { Wanted, WantedFigure } from "@/core/moves";
 import { plainDate } from "@/exchange/notation";
-import { NO_DATE, readEndDate } from "../fields/date-text";
+import { readEndDate } from "../fields/date-text";
+import { NO_DATE } from "../fields/shown-date";
 import { readTypedAmount } from "../fields/typed-amount";
 import { notationIn, type OptionState, shownQuote } from "../option";
 

@@ -12,6 +12,9 @@ import type { Step } from "./steps";
 
 const KEEP_AFTER = 800;
 
+const UNDO = <Undo2 size={17} aria-hidden="true" />;
+const REDO = <Redo2 size={17} aria-hidden="true" />;
+
 /** Takes back what was done, or does it again, each said in words; the steps outlive a reload of the page. */
 export function UndoRedo({ dealId }: { dealId: string }) {
   const { state, dispatch } = useDesk();
@@ -51,10 +54,10 @@ export function UndoRedo({ dealId }: { dealId: string }) {
   return (
     <>
       <StepButton name="Undo" words={undone && say(undone)} onClick={() => go("undo", back)}>
-        <Undo2 size={17} aria-hidden="true" />
+        {UNDO}
       </StepButton>
       <StepButton name="Redo" words={redone && say(redone)} onClick={() => go("redo", forth)}>
-        <Redo2 size={17} aria-hidden="true" />
+        {REDO}
       </StepButton>
     </>
   );

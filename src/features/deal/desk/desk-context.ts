@@ -1,7 +1,8 @@
 import { createContext, type Dispatch, useContext } from "react";
 import type { WantedFigure } from "@/core/moves";
-import type { DealDocument } from "@/exchange/deal-document";
+import type { DealDocument, DealHeading } from "@/exchange/deal-document";
 import type { Settings } from "@/exchange/settings";
+import type { OptionState } from "../option";
 import type { DeskAction, DeskState } from "./desk-state";
 import type { View } from "./views";
 
@@ -31,7 +32,27 @@ export type Desk = {
 export const DeskContext = createContext<Desk | null>(null);
 
 export function useDesk(): Desk {
-  const desk = useContext(DeskContext);
-  if (!desk) throw new Error("useDesk needs a DealDesk around it.");
-  return desk;
+  return there(useContext(DeskContext));
+}
+
+/** What of the desk stays as it is while figures are typed: what needs no more is not drawn again with every key. */
+export type Frame = Omit<Desk, "state"> & {
+  heading: DealHeading;
+  /** How many options there are. */
+  count: number;
+  /** What the open option is. */
+  kind: OptionState["kind"];
+  /** The desk as it is at this moment. */
+  now: () => DeskState;
+};
+
+export const FrameContext = createContext<Frame | null>(null);
+
+export function useFrame(): Frame {
+  return there(useContext(FrameContext));
+}
+
+function there<Value>(value: Value | null): Value {
+  if (value === null) throw new Error("There is no DealDesk around it.");
+  return value;
 }

@@ -9,14 +9,9 @@ import {
   paymentDates,
 } from "@/core";
 import { type DealInputs, isLeaseInputs } from "@/exchange/deal-file";
-import { readDate, readMonth, shortDate } from "@/exchange/text";
+import { readDate, readMonth } from "@/exchange/text";
 import { localToday } from "@/features/figures/today";
-
-/** Said where a text is no date. */
-export const NO_DATE = "Type a date such as 24 Nov, 24 Nov 2027 or +3 weeks, from 1900 to 2199.";
-/** The same where a plan says more of it. */
-export const NO_PLAN_DATE =
-  "Type a date such as 24 Nov 2027, Nov 2029, 24m or payment 24, from 1900 to 2199.";
+import type { PlanDates } from "./plan-dates";
 
 /**
  * A date as people type it, as ISO 8601; undefined where it is none. A distance counts from the contract date, else from
@@ -101,8 +96,5 @@ function dueDates(file: DealInputs): (number: number) => DayNumber | null {
   return paymentDates(dated);
 }
 
-/** A date as its field shows it: "24 Nov 2026"; nothing where there is none. */
-export function typedDate(iso: string | undefined): string {
-  const day = iso === undefined ? undefined : parseIsoDate(iso);
-  return day === undefined ? "" : shortDate(day);
-}
+/** What reads the dates of a plan. */
+export const planDates: PlanDates = { contract: readContractDate, first: readFirstDate };

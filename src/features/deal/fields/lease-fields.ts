@@ -9,9 +9,10 @@ import type { LeaseFile, LeasePlanFile } from "@/exchange/lease-file";
 import { factorText, rateText } from "@/exchange/text";
 import { termText } from "@/features/figures/format";
 import { amountReader, foundAmount, readAmount, readPercent, typedAmount } from "./amount-text";
-import { NO_DATE, readContractDate, typedDate } from "./date-text";
+import { readContractDate } from "./date-text";
 import { bad, good, type LeaseField, type LeaseView, type Reading, withOptional } from "./field";
 import { LEASE_KNOWN_FIELD } from "./lease-known";
+import { NO_DATE, typedDate } from "./shown-date";
 import { readTerm, termBeside } from "./term-text";
 
 const put = <Key extends keyof LeasePlanFile>(

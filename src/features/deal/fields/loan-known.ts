@@ -1,8 +1,9 @@
 import { dependsOn, formatAmount, isoDate, type Quote } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
 import { amountReader, typedAmount } from "./amount-text";
-import { NO_PLAN_DATE, readEndDate, typedDate } from "./date-text";
+import { readEndDate } from "./date-text";
 import { bad, good, type LoanField, withOptional } from "./field";
+import { NO_PLAN_DATE, typedDate } from "./shown-date";
 
 /** What a figure of a loan can be found from, as the screen names it. */
 export const LOAN_KNOWN_NAMES = [

@@ -12,8 +12,9 @@ import { type DealFile, readDeal } from "@/exchange/deal-file";
 import { longDate } from "@/exchange/text";
 import { termText } from "@/features/figures/format";
 import { amountReader, foundAmount, readPercent, typedAmount } from "./amount-text";
-import { NO_DATE, NO_PLAN_DATE, readContractDate, readFirstDate, typedDate } from "./date-text";
 import { bad, good, type LoanField, type LoanView, type Reading, withOptional } from "./field";
+import { planDates } from "./plan-dates";
+import { NO_DATE, NO_PLAN_DATE, typedDate } from "./shown-date";
 import { readTerm, termBeside } from "./term-text";
 
 /** The fields of the plan. */
@@ -58,7 +59,7 @@ export const PLAN_FIELDS = {
   signed: {
     label: "Contract date",
     type: "date",
-    read: (text, file) => putDate(file, "signed", text, readContractDate(text)),
+    read: (text, file) => putDate(file, "signed", text, planDates().contract(text)),
     show: ({ inputs }) => typedDate(inputs.plan.signed),
     say: ({ inputs }) => dateText(inputs.plan.signed),
   },
@@ -67,7 +68,7 @@ export const PLAN_FIELDS = {
     type: "date",
     // The date that follows from the contract date goes on following from it.
     read: (text, file) => {
-      const date = readFirstDate(text, file);
+      const date = planDates().first(text, file);
       return date !== undefined &&
         date === followingDate(readDeal(file)) &&
         file.plan.firstPayment === undefined

@@ -1,9 +1,10 @@
 import { HIGHEST_STEP_PERCENT, isoDate, MOST_PAYMENTS, wholeText } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
 import { foundAmount, readAmount, typedAmount } from "./amount-text";
-import { NO_PLAN_DATE, readTypedDate, typedDate } from "./date-text";
+import { readTypedDate } from "./date-text";
 import { bad, good, type LoanField, type Reading } from "./field";
 import { type PlanListName, type PlanLists, planRows, withPlanRows } from "./plan-rows";
+import { NO_PLAN_DATE, typedDate } from "./shown-date";
 
 /** A field of one row of a list of the plan: "steps/0/from". */
 export type PlanLineFieldName = `${PlanListName}/${number}/${string}`;

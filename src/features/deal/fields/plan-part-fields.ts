@@ -1,8 +1,9 @@
 import { HIGHEST_BALLOON_PERCENT, MOST_PAYMENTS, wholeText } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
 import { foundAmount, readAmount, readPercent, typedAmount } from "./amount-text";
-import { NO_PLAN_DATE, readTypedDate, typedDate } from "./date-text";
+import { readTypedDate } from "./date-text";
 import { bad, good, type LoanField, type Reading, withOptional } from "./field";
+import { NO_PLAN_DATE, typedDate } from "./shown-date";
 
 type PlanFile = DealFile["plan"];
 

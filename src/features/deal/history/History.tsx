@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useState } from "react";
 import type { DealDocument } from "@/exchange/deal-document";
 import { amountIn } from "@/exchange/notation";
-import { api } from "@/features/api/client";
+import { api } from "@/features/api/api";
 import { whenText } from "@/features/figures/when";
 import type { HistoryReply } from "@/server/contract";
 import { useDesk } from "../desk/desk-context";

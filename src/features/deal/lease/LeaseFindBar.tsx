@@ -9,6 +9,8 @@ import { FieldError, FigureField } from "../parts/FigureField";
 import { WorkingButton } from "../parts/WorkingButton";
 import { WorkingsHere } from "../parts/WorkingsHere";
 
+const FOUND_SIGN = <Target size={17} aria-hidden="true" className="text-accent-content" />;
+
 /** The figure being found, as the screen names it. */
 const FOUND: Record<LeaseFigure, string> = { ...LEASE_NAMES, residualPercent: "residual", payments: "term" };
 
@@ -31,7 +33,7 @@ export function LeaseFindBar() {
     <div className="flex flex-wrap items-center gap-x-2 gap-y-2" data-testid="find-bar">
       <WorkingsHere>
         <div className="flex items-center gap-2">
-          <Target size={17} aria-hidden="true" className="text-accent-content" />
+          {FOUND_SIGN}
           Finding the <span className="found px-1.5">{name}</span>
           <WorkingButton figure="found" name={name} />
         </div>

@@ -13,7 +13,7 @@ import { RebateLines } from "../structure/OtherLines";
 import { TallyCard } from "../structure/TallyCard";
 import { TallyRow } from "../structure/TallyRow";
 import { TradeInLines } from "../structure/TradeInLines";
-import { type OpenLine, useStructure } from "../structure/use-structure";
+import { useOpening, useStructure } from "../structure/use-structure";
 import { AcquisitionFeeRow } from "./AcquisitionFeeRow";
 import { LeaseFoot } from "./LeaseFoot";
 import { LeaseTaxLines } from "./LeaseTaxLines";
@@ -22,9 +22,8 @@ import { LeaseTaxLines } from "./LeaseTaxLines";
 export const LeaseStructure = memo(function LeaseStructure() {
   const { option, act } = useLease();
   const { structure, tally, runningOf } = useStructure();
-  const [open, setOpen] = useState<OpenLine>(null);
   const [openTax, setOpenTax] = useState<number | null>(null);
-  const opening = { open, setOpen };
+  const opening = useOpening();
   const { taxes = [], acquisitionFee } = option.inputs.plan;
   const addTax = () => {
     const tax = { name: "Sales tax", rate: "0", on: ["payment" as const] };

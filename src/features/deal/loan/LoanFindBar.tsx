@@ -8,6 +8,8 @@ import { useLoan } from "../option/option-context";
 import { WorkingButton } from "../parts/WorkingButton";
 import { WorkingsHere } from "../parts/WorkingsHere";
 
+const FOUND_SIGN = <Target size={17} aria-hidden="true" className="text-accent-content" />;
+
 /** What the screen finds; a cash down in percent is found as one. */
 const FINDS = (Object.keys(FOUND_NAMES) as LoanFind[]).filter(figure => figure !== "downPercent");
 
@@ -27,7 +29,7 @@ export function LoanFindBar() {
     <div className="flex flex-wrap items-center gap-x-2 gap-y-2" data-testid="find-bar">
       <WorkingsHere>
         <div className="flex items-center gap-2">
-          <Target size={17} aria-hidden="true" className="text-accent-content" />
+          {FOUND_SIGN}
           Finding the <span className="found px-1.5">{name}</span>
           <WorkingButton figure={working} name={name} />
         </div>

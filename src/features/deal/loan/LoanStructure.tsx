@@ -1,4 +1,4 @@
-import { lazy, memo, Suspense, useState } from "react";
+import { lazy, memo, Suspense } from "react";
 import { isFoundIn } from "../fields";
 import { useOption } from "../option/option-context";
 import { AddLine } from "../structure/AddLine";
@@ -8,7 +8,7 @@ import { NamedRow } from "../structure/NamedRow";
 import { TallyCard } from "../structure/TallyCard";
 import { TallyRow } from "../structure/TallyRow";
 import { TradeInLines } from "../structure/TradeInLines";
-import { type OpenLine, useStructure } from "../structure/use-structure";
+import { useOpening, useStructure } from "../structure/use-structure";
 import { LoanFoot } from "./LoanFoot";
 
 // A plain deal has none of these lines: the screen starts without the code for them.
@@ -28,8 +28,7 @@ const LinesAfterDown = lazy(() =>
  */
 export const LoanStructure = memo(function LoanStructure() {
   const { structure, tally, runningOf } = useStructure();
-  const [open, setOpen] = useState<OpenLine>(null);
-  const opening = { open, setOpen };
+  const opening = useOpening();
   const isPersonal = structure.purpose !== undefined;
   const isDownFound = isFoundIn("down", useOption().option.inputs.find);
   const hasLists = Boolean(structure.taxes || structure.fees || structure.extras || structure.rebates);

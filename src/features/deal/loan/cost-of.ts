@@ -1,4 +1,4 @@
-import { type CostOfCredit, costOfStream, type Quote, type Result, success } from "@/core";
+import { type CostOfCredit, costOfLevel, type Quote, type Result, success } from "@/core";
 import { isRestLoaded, loadedRest } from "../option/loaded";
 
 /** Several texts say it, of one answer. */
@@ -8,8 +8,8 @@ const costs = new WeakMap<Quote, Result<CostOfCredit>>();
 export function costOf(quote: Quote): Result<CostOfCredit> | undefined {
   const known = quote.keptCost ? success(quote.keptCost) : costs.get(quote);
   if (known) return known;
-  const ofStream = costOfStream(quote);
-  const cost = ofStream ? success(ofStream) : isRestLoaded() ? loadedRest().costOfCredit(quote) : undefined;
+  const ofLevel = costOfLevel(quote);
+  const cost = ofLevel ? success(ofLevel) : isRestLoaded() ? loadedRest().costOfCredit(quote) : undefined;
   if (cost) costs.set(quote, cost);
   return cost;
 }

@@ -2,6 +2,7 @@ import { FEWEST_IN_STREAM, isPlain } from "@/core";
 import { type DealFile, type DealInputs, isLeaseInputs } from "@/exchange/deal-file";
 import type { TypedAt } from "@/exchange/typing";
 import { provideFields } from "../fields";
+import { provideDates } from "../fields/plan-dates";
 
 /** What every loan needs, what only some loans need, and what leases need: none is there before a deal wants it. */
 type Loan = typeof import("./loan-of-desk");
@@ -45,6 +46,7 @@ function takeLoan(loaded: Loan): void {
 function takeRest(loaded: Rest): void {
   rest = loaded;
   provideFields(loaded.rareLoanField);
+  provideDates(loaded.planDates);
   for (const listener of listeners) listener();
 }
 
@@ -154,6 +156,7 @@ export function hasRareParts(plan: DealFile["plan"]): boolean {
 export function needsRest({ structure, plan, ...file }: DealFile): boolean {
   return (
     !isPlain(file) ||
+    plan.kind !== "loan" ||
     hasRareParts(plan) ||
     (plan.payments ?? FEWEST_IN_STREAM) < FEWEST_IN_STREAM ||
     !Object.keys(structure).every(name => PLAIN_STRUCTURE.has(name))

@@ -1,5 +1,5 @@
 // What every loan needs: its computation, its tally and the fields of its plan.
-import { type Answering, type Deal, isPlain, plainAnswer, type Quote, quoteBy, type Result } from "@/core";
+import { type Answering, type Deal, isLevel, levelAnswer, type Quote, quoteBy, type Result } from "@/core";
 import { type DealFile, readDeal } from "@/exchange/deal-file";
 
 export { loanField } from "../fields/loan-fields";
@@ -8,7 +8,7 @@ export { tallyOfLoan, tallyOfLoanDraft } from "./loan-tally";
 /**
  * A loan as it was typed, read and answered.
  *
- * @param search what answers a loan that is not plain
+ * @param search what answers a loan that is not level
  */
 export function answerLoan(
   inputs: DealFile,
@@ -16,5 +16,5 @@ export function answerLoan(
 ): { deal: Result<Deal>; answer: Result<Quote> } {
   const deal = readDeal(inputs);
   if (!deal.ok) return { deal, answer: deal };
-  return { deal, answer: quoteBy(isPlain(deal.value) ? plainAnswer : search(), deal.value) };
+  return { deal, answer: quoteBy(isLevel(deal.value) ? levelAnswer : search(), deal.value) };
 }

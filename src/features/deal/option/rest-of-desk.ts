@@ -5,6 +5,7 @@ export { costOfCredit } from "@/core";
 export { answer } from "@/core/find";
 export { understood } from "@/exchange/typing";
 export { asLease } from "../fields/as-lease";
+export { planDates } from "../fields/date-text";
 export { withDownKind } from "../fields/down-kind";
 export { findInLoan } from "../fields/find-loan";
 export { fromLoanKnown } from "../fields/loan-known";

@@ -30,6 +30,17 @@ const NOTHING = {
  * needs no answer; else the last that held.
  */
 export function shownTally(state: OptionState): Tally {
+  const known = tallies.get(state);
+  if (known) return known;
+  const tally = tallyNow(state);
+  tallies.set(state, tally);
+  return tally;
+}
+
+/** Many lines show it, of one state. */
+const tallies = new WeakMap<OptionState, Tally>();
+
+function tallyNow(state: OptionState): Tally {
   const draft = draftOf(state);
   if (draft) return { ...draft, stale: hasErrors(state.errors) };
   return { ...(heldTally(state) ?? NOTHING), stale: isStale(state) };

@@ -7,6 +7,8 @@ import { isStale, notationIn, type OptionState, shownQuote } from "../option";
 import { useIsFrozen } from "../option/option-context";
 import type { CalledOption, OptionActions } from "./use-options";
 
+const RENAME = <Pencil size={13} aria-hidden="true" />;
+
 type Props = CalledOption & {
   /** From 1. */
   number: number;
@@ -42,7 +44,7 @@ export const OptionCard = memo(function OptionCard(props: Props) {
   return (
     <li
       data-option={id}
-      className={`card-paper relative flex min-w-60 max-w-96 flex-1 items-center ${isOpen ? "border-primary! shadow-[inset_0_-3px_0_var(--color-primary)]" : ""} ${isTarget ? "outline-2 outline-found" : ""}`}
+      className={`card-paper relative flex h-[3.6rem] min-w-60 max-w-96 flex-1 [contain:size_layout] items-center ${isOpen ? "border-primary! shadow-[inset_0_-3px_0_var(--color-primary)]" : ""} ${isTarget ? "outline-2 outline-found" : ""}`}
     >
       {isNaming ? (
         <NameOfOption
@@ -97,7 +99,7 @@ export const OptionCard = memo(function OptionCard(props: Props) {
               title="Rename it"
               onClick={() => setNaming(true)}
             >
-              <Pencil size={13} aria-hidden="true" />
+              {RENAME}
             </button>
           )}
         </>

@@ -1,25 +1,50 @@
 import { ChevronLeft, ChevronRight, Copy, Star, Trash2 } from "lucide-react";
-import type { ReactNode } from "react";
-import { useDesk } from "../desk/desk-context";
+import { memo, type ReactNode } from "react";
+import { MOST_OPTIONS } from "@/exchange/deal-document";
+import { useDesk, useFrame } from "../desk/desk-context";
 import { Check } from "../parts/choices";
-import { alsoChanged, roomFor } from "./option-changes";
+import { alsoChanged } from "./option-changes";
 import { useOptionActions, useOptions } from "./use-options";
 
 /** What can be done with the open option. */
 export function OptionTools() {
-  const { state, dispatch } = useDesk();
+  const { state } = useDesk();
   const options = useOptions();
-  const { choose, duplicate, moveBy, remove } = useOptionActions();
   const place = options.findIndex(({ isOpen }) => isOpen);
   const option = options[place];
   if (!option) return null;
   const { id, called, isChosen } = option;
+  const isSpread = state.spread !== null;
+  return <ToolsOf id={id} called={called} isChosen={isChosen} place={place} isSpread={isSpread} />;
+}
+
+const LEFT = <ChevronLeft size={16} aria-hidden="true" />;
+const RIGHT = <ChevronRight size={16} aria-hidden="true" />;
+const CHOSEN = <Star size={15} aria-hidden="true" className="fill-current text-success" />;
+const CHOOSE = <Star size={15} aria-hidden="true" />;
+const COPY = <Copy size={15} aria-hidden="true" />;
+const DELETE = <Trash2 size={15} aria-hidden="true" />;
+
+type ToolsProps = {
+  id: string;
+  called: string;
+  isChosen: boolean;
+  /** Among the options, from 0. */
+  place: number;
+  /** Whether a change is made in all of them. */
+  isSpread: boolean;
+};
+
+/** Drawn again only where something of the option has changed that they show. */
+const ToolsOf = memo(function ToolsOf({ id, called, isChosen, place, isSpread }: ToolsProps) {
+  const { dispatch, count } = useFrame();
+  const { choose, duplicate, moveBy, remove } = useOptionActions();
   return (
     <>
       <Check
         label="Changes in all options"
-        checked={state.spread !== null}
-        onChange={isSpread => dispatch({ type: "spread", spread: isSpread ? alsoChanged : null })}
+        checked={isSpread}
+        onChange={isOn => dispatch({ type: "spread", spread: isOn ? alsoChanged : null })}
       />
       <fieldset className="ml-2 flex items-center">
         <legend className="sr-only">Option “{called}”</legend>
@@ -29,25 +54,25 @@ export function OptionTools() {
           aria-pressed={isChosen}
           onClick={() => choose(id)}
         >
-          <Star size={15} aria-hidden="true" className={isChosen ? "fill-current text-success" : ""} />
+          {isChosen ? CHOSEN : CHOOSE}
           {isChosen ? "Chosen" : "Choose"}
         </button>
         <Tool name="Move it to the left" isOff={place === 0} onClick={() => moveBy(id, -1)}>
-          <ChevronLeft size={16} aria-hidden="true" />
+          {LEFT}
         </Tool>
-        <Tool name="Move it to the right" isOff={place === options.length - 1} onClick={() => moveBy(id, 1)}>
-          <ChevronRight size={16} aria-hidden="true" />
+        <Tool name="Move it to the right" isOff={place === count - 1} onClick={() => moveBy(id, 1)}>
+          {RIGHT}
         </Tool>
-        <Tool name="Duplicate it" isOff={roomFor({ options }) === 0} onClick={() => duplicate(id)}>
-          <Copy size={15} aria-hidden="true" />
+        <Tool name="Duplicate it" isOff={count >= MOST_OPTIONS} onClick={() => duplicate(id)}>
+          {COPY}
         </Tool>
         <Tool name="Delete it" onClick={() => remove(id, called)}>
-          <Trash2 size={15} aria-hidden="true" />
+          {DELETE}
         </Tool>
       </fieldset>
     </>
   );
-}
+});
 
 type ToolProps = { name: string; isOff?: boolean; onClick: () => void; children: ReactNode };
 

@@ -2,7 +2,7 @@ import { useMemo } from "react";
 import type { DealOption } from "@/exchange/deal-document";
 import { proposedNames } from "@/exchange/option-words";
 import { notify } from "@/features/notices/notify";
-import { useDesk } from "../desk/desk-context";
+import { useDesk, useFrame } from "../desk/desk-context";
 import type { DeskOption } from "../desk/desk-state";
 import { useNotation } from "../option/option-context";
 import {
@@ -36,7 +36,7 @@ export function useOptions(): CalledOption[] {
 
 /** What can be done with the options of the deal. */
 export function useOptionActions() {
-  const { dispatch, edit } = useDesk();
+  const { dispatch, edit } = useFrame();
   return useMemo(
     () => ({
       select: (id: string) => dispatch({ type: "select", id }),

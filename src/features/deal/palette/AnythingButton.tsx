@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect, useRef, useState } from "react";
+import { lazy, memo, Suspense, useEffect, useRef, useState } from "react";
 
 // Asked for now and then: the screen starts without the code for it.
 const Anything = lazy(() => import("./Anything").then(({ Anything: anything }) => ({ default: anything })));
@@ -7,7 +7,7 @@ const Anything = lazy(() => import("./Anything").then(({ Anything: anything }) =
 type Panel = "palette" | "shortcuts";
 
 /** Everything that can be done, by its name: `Ctrl K`; and the keys for it: `Ctrl /`. */
-export function AnythingButton() {
+export const AnythingButton = memo(function AnythingButton() {
   const [open, setOpen] = useState<Panel | null>(null);
   const before = useRef<Element | null>(null);
   const show = (panel: Panel) => {
@@ -46,4 +46,4 @@ export function AnythingButton() {
       </Suspense>
     </div>
   );
-}
+});

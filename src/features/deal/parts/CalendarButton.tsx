@@ -7,6 +7,8 @@ const CalendarPanel = lazy(() =>
   import("./CalendarPanel").then(({ CalendarPanel: panel }) => ({ default: panel })),
 );
 
+const CALENDAR = <CalendarDays size={15} aria-hidden="true" />;
+
 /** Opens a small calendar beside a date's field, to pick the day instead of typing it. */
 export function CalendarButton({ field, label }: { field: FieldName; label: string }) {
   const button = useRef<HTMLButtonElement>(null);
@@ -24,7 +26,7 @@ export function CalendarButton({ field, label }: { field: FieldName; label: stri
         className="absolute inset-y-0 right-1 grid w-7 cursor-pointer place-items-center rounded-field text-primary"
         onClick={() => setOpen(true)}
       >
-        <CalendarDays size={15} aria-hidden="true" />
+        {CALENDAR}
       </button>
       {isOpen && (
         <Suspense fallback={null}>

@@ -1,5 +1,4 @@
-import { useContext } from "react";
-import { OptionContext } from "../option/option-context";
+import { useIsFrozen } from "../option/option-context";
 import { useLinkOrder } from "./line-links";
 
 type Props<Value extends string> = {
@@ -12,7 +11,7 @@ type Props<Value extends string> = {
 /** A word of a line or a sentence that can be another one. */
 export function ChoiceInWords<Value extends string>({ label, value, choices, onChange }: Props<Value>) {
   const order = useLinkOrder();
-  if (useContext(OptionContext)?.isFrozen) return choices.find(([each]) => each === value)?.[1] ?? "";
+  if (useIsFrozen()) return choices.find(([each]) => each === value)?.[1] ?? "";
   return (
     <select
       {...order}

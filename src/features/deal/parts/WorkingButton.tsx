@@ -13,6 +13,8 @@ export type AnyWorkedFigure = WorkedFigure | WorkedLeaseFigure;
 
 type Shown = { Working: ComponentType<WorkingProps> };
 
+const TREE = <ListTree size={15} aria-hidden="true" />;
+
 /** Opens the working of a figure under it, or closes it: how it came about, with its numbers filled in. */
 export function WorkingButton({ figure, name }: { figure: AnyWorkedFigure; name: string }) {
   const { option } = useOption();
@@ -41,7 +43,7 @@ export function WorkingButton({ figure, name }: { figure: AnyWorkedFigure; name:
         onClick={() => void toggle()}
         onKeyDown={event => event.key === "Escape" && close()}
       >
-        <ListTree size={15} aria-hidden="true" />
+        {TREE}
       </button>
       {shown &&
         place &&

@@ -1,5 +1,5 @@
-import { useContext, useId } from "react";
-import { OptionContext } from "../option/option-context";
+import { useId } from "react";
+import { useIsFrozen } from "../option/option-context";
 
 type CheckProps = {
   label: string;
@@ -38,7 +38,7 @@ export function Choice<Value extends string>(props: ChoiceProps<Value>) {
   const { label, value, choices, onChange } = props;
   const ownId = useId();
   const id = props.id ?? ownId;
-  if (useContext(OptionContext)?.isFrozen) {
+  if (useIsFrozen()) {
     return (
       <dl className="min-w-0">
         <dt className="mb-0.5 block text-faint text-sm">{label}</dt>

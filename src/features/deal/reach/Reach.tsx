@@ -4,7 +4,7 @@ import { currencyDecimals, FREQUENCY_NAMES, formatAmount } from "@/core";
 import { type Mapped, mappable } from "@/core/map";
 import { paymentAt, type Reached, type ReachTerm, reach } from "@/core/reach";
 import { amountIn, inNotation } from "@/exchange/notation";
-import { api } from "@/features/api/client";
+import { api } from "@/features/api/api";
 import { readPayments, readYearlyRate } from "@/features/typing/read-term";
 import { TypedFigure } from "@/features/typing/TypedFigure";
 import type { KeptVehicle } from "@/server/contract";

@@ -1,48 +1,23 @@
-import { currencyDecimals } from "@/core";
-import type { DealInputs } from "@/exchange/deal-file";
+import { lazy, Suspense } from "react";
 import { hasAmounts } from "@/exchange/deal-file/has-amounts";
-import { type Read, useTyped } from "@/features/typing/use-typed";
 import { useDesk } from "../desk/desk-context";
-import { deskDocument, openedOption } from "../desk/desk-state";
+import { openedOption } from "../desk/desk-state";
+
+// Most deals have amounts: the screen starts without the code for it.
+const CurrencyField = lazy(() =>
+  import("./CurrencyField").then(({ CurrencyField: field }) => ({ default: field })),
+);
 
 /** What money the deal is in; it can be another one as long as no amount is typed. */
 export function CurrencyOfDeal() {
-  const { state, edit } = useDesk();
+  const { state } = useDesk();
   const { currency } = openedOption(state).inputs;
-  const { options, budget } = deskDocument(state);
-  const isOpen = budget === undefined && !options.some(({ inputs }) => hasAmounts(inputs));
-  const { sentence, text, type, leave } = useTyped({
-    shown: currency,
-    value: currency,
-    read: (typed): Read<string> => {
-      const code = typed.trim().toUpperCase();
-      return currencyDecimals(code) === undefined
-        ? { sentence: `“${code}” is not a known currency; type a code of ISO 4217 such as USD.` }
-        : { value: code };
-    },
-    put: code =>
-      edit(document => ({
-        ...document,
-        options: document.options.map(option => ({
-          ...option,
-          inputs: { ...option.inputs, currency: code } as DealInputs,
-        })),
-      })),
-  });
+  const isOpen =
+    state.heading.budget === undefined && !state.options.some(option => hasAmounts(option.state.inputs));
   if (!isOpen) return currency;
   return (
-    <>
-      <input
-        aria-label="Currency"
-        className="field inline-block h-7 w-14"
-        value={text}
-        maxLength={3}
-        autoComplete="off"
-        aria-invalid={sentence !== undefined}
-        onChange={event => type(event.target.value)}
-        onBlur={leave}
-      />
-      {sentence !== undefined && <span className="ml-1 text-error">{sentence}</span>}
-    </>
+    <Suspense fallback={currency}>
+      <CurrencyField currency={currency} />
+    </Suspense>
   );
 }

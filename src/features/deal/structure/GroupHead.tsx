@@ -1,6 +1,9 @@
 import { ChevronDown, ChevronRight } from "lucide-react";
 import { TallyRow } from "./TallyRow";
 
+const FOLDED = <ChevronRight size={14} aria-hidden="true" />;
+const UNFOLDED = <ChevronDown size={14} aria-hidden="true" />;
+
 type Props = {
   title: string;
   /** What the lines of the group are called; they stand for it while it is folded. */
@@ -16,7 +19,6 @@ type Props = {
 
 /** The head of a group of lines, which folds to one line with its sum. */
 export function GroupHead({ title, names, isFolded, setFolded, sign, sum, running, stale }: Props) {
-  const Chevron = isFolded ? ChevronRight : ChevronDown;
   return (
     <TallyRow
       stale={stale}
@@ -28,7 +30,7 @@ export function GroupHead({ title, names, isFolded, setFolded, sign, sum, runnin
           className="flex cursor-pointer items-center gap-1"
           onClick={() => setFolded(!isFolded)}
         >
-          {title} <Chevron size={14} aria-hidden="true" />
+          {title} {isFolded ? FOLDED : UNFOLDED}
         </button>
       }
       remark={isFolded ? names.join(", ") : undefined}

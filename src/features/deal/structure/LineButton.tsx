@@ -1,12 +1,12 @@
-import type { ReactNode } from "react";
+import { memo } from "react";
 import type { ListName } from "../fields";
 import { useLinkOrder } from "../parts/line-links";
 import { isOpenLine, type Opening } from "./use-structure";
 
-type Props = { list: ListName; index: number; name: string; opening: Opening; children: ReactNode };
+type Props = { list: ListName; index: number; name: string; opening: Opening; children: string };
 
 /** What a line is, in words; pressed, it opens to be changed. */
-export function LineButton({ list, index, name, opening, children }: Props) {
+export const LineButton = memo(function LineButton({ list, index, name, opening, children }: Props) {
   const isOpen = isOpenLine(opening, list, index);
   return (
     <button
@@ -21,4 +21,4 @@ export function LineButton({ list, index, name, opening, children }: Props) {
       {children}
     </button>
   );
-}
+});

@@ -48,7 +48,7 @@ export function TallyRow(props: Props) {
       ) : (
         <span className={`px-2 text-right ${faded}`}>{value}</span>
       )}
-      <span className={`text-right text-faint ${faded}`}>{running}</span>
+      <span className={`h-6 text-right text-faint [contain:size_layout] ${faded}`}>{running}</span>
       {field && (
         <div className="col-span-4 empty:hidden">
           <FieldError field={field} />

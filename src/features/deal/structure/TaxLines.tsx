@@ -22,8 +22,7 @@ export function TaxLines({ opening }: { opening: Opening }) {
       running={isAdded(tax) ? (runnings[taxes.slice(0, index).filter(isAdded).length] ?? "") : "not in it"}
       remark={
         <LineButton list="taxes" index={index} name={tax.name} opening={opening}>
-          {say(String(tax.rate))} %{isIncluded ? ", in the price" : ""}
-          {tax.financed === false && !isIncluded ? ", paid at signing" : ""}: how
+          {`${say(String(tax.rate))} %${isIncluded ? ", in the price" : ""}${tax.financed === false && !isIncluded ? ", paid at signing" : ""}: how`}
         </LineButton>
       }
     >

@@ -1,3 +1,4 @@
+import { useMemo, useState } from "react";
 import { amountIn } from "@/exchange/notation";
 import { type LineOf, type ListName, withLine, withNewLine, withoutLine } from "../fields";
 import { shownTally } from "../option";
@@ -35,6 +36,12 @@ export type OpenLine = { list: ListName; index: number } | null;
 
 /** What the groups of the tally share: which line is open, and how another is opened. */
 export type Opening = { open: OpenLine; setOpen: (line: OpenLine) => void };
+
+/** At first no line is open. */
+export function useOpening(): Opening {
+  const [open, setOpen] = useState<OpenLine>(null);
+  return useMemo(() => ({ open, setOpen }), [open]);
+}
 
 export const isOpenLine = ({ open }: Opening, list: ListName, index: number): boolean =>
   open?.list === list && open.index === index;

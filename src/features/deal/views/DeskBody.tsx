@@ -1,8 +1,7 @@
-import { lazy, type ReactNode, Suspense, useState } from "react";
+import { lazy, memo, type ReactNode, Suspense, useState } from "react";
 import type { ReachTerm } from "@/core/reach";
 import { useUntilPressed } from "@/features/focus/use-until-pressed";
-import { useDesk } from "../desk/desk-context";
-import { openedOption } from "../desk/desk-state";
+import { useFrame } from "../desk/desk-context";
 import type { View } from "../desk/views";
 import type { MapChoice } from "../map/choice";
 import { KindOfDeal } from "../structure/KindOfDeal";
@@ -26,9 +25,7 @@ const OptionStrip = lazy(() =>
 );
 // Few deals have notes.
 const NotesCard = lazy(() => import("./NotesCard").then(({ NotesCard: notes }) => ({ default: notes })));
-const History = lazy(() =>
-  import("../history/History").then(({ History: history }) => ({ default: history })),
-);
+const History = lazy(() => LOADS.history().then(({ History: history }) => ({ default: history })));
 const LineUp = lazy(() => LOADS.lineUp().then(({ LineUp: lineUp }) => ({ default: lineUp })));
 const Reach = lazy(() => LOADS.reach().then(({ Reach: reach }) => ({ default: reach })));
 const PaymentMap = lazy(() => LOADS.map().then(({ PaymentMap: map }) => ({ default: map })));
@@ -53,15 +50,15 @@ const opened = (part: ReactNode) => (
 );
 
 /** The options and the views of the deal, which stand above what is looked at. */
-export function DeskBars({
+export const DeskBars = memo(function DeskBars({
   isOpen,
 }: {
   /** On a narrow screen: whether all of them are shown. */ isOpen: boolean;
 }) {
-  const { state } = useDesk();
+  const { count } = useFrame();
   return (
     <>
-      {state.options.length > 1 && (
+      {count > 1 && (
         <div className={`mb-2 min-w-0 [grid-area:strip] ${isOpen ? "" : "max-md:hidden"}`}>
           <Suspense fallback={<div className="h-14" />}>
             <OptionStrip />
@@ -73,15 +70,15 @@ export function DeskBars({
       </div>
     </>
   );
-}
+});
 
 /** The open option in the view that is looked at: what is typed to the left, what is answered to the right. */
-export function DeskBody({ dealId, fileName }: { dealId: string; fileName: string }) {
-  const { state, view } = useDesk();
+export const DeskBody = memo(function DeskBody({ dealId, fileName }: { dealId: string; fileName: string }) {
+  const { heading, kind, view } = useFrame();
   const [mapChoice, setMapChoice] = useState<MapChoice | null>(null);
   const [terms, setTerms] = useState<readonly ReachTerm[] | null>(null);
-  const isLease = openedOption(state).kind === "lease";
-  const notes = useUntilPressed(state.heading.notes);
+  const isLease = kind === "lease";
+  const notes = useUntilPressed(heading.notes);
   const answer = { fileName, isWhole: view === "repayment" };
   return (
     <div className="flex min-h-0 min-w-0 flex-col gap-2 [grid-area:body]">
@@ -110,4 +107,4 @@ export function DeskBody({ dealId, fileName }: { dealId: string; fileName: strin
       )}
     </div>
   );
-}
+});

@@ -1,6 +1,6 @@
-import { lazy, Suspense, useState } from "react";
+import { lazy, memo, Suspense, useState } from "react";
 import { focusSoon } from "@/features/focus/focus-soon";
-import { useDesk } from "../desk/desk-context";
+import { useDesk, useFrame } from "../desk/desk-context";
 import { VIEWS, type View } from "../desk/views";
 import { useIsFrozen } from "../option/option-context";
 import { MORE_OPTIONS, NOTES_FIELD } from "../parts/places";
@@ -44,16 +44,15 @@ type Props = {
 };
 
 /** The views of the deal, and what can be done with its options. */
-export function ViewBar({ onNear, isOpen }: Props) {
-  const { state, dispatch, view, show } = useDesk();
-  const { options } = state;
+export const ViewBar = memo(function ViewBar({ onNear, isOpen }: Props) {
+  const { heading, count, dispatch, view, show } = useFrame();
   const isFrozen = useIsFrozen();
   const [isAdding, setAdding] = useState(false);
   return (
     <>
       <div className="flex items-center gap-x-1 gap-y-1 max-md:flex-wrap">
         <nav aria-label="Views of the deal" className="flex min-w-0 gap-x-1 overflow-x-auto">
-          {options.length > 1 && <OptionChoice />}
+          {count > 1 && <OptionChoice />}
           {viewsOf(isFrozen).map(each => (
             <button
               key={each}
@@ -70,12 +69,12 @@ export function ViewBar({ onNear, isOpen }: Props) {
         </nav>
         <span className="grow" />
         <div className={`flex flex-wrap items-center gap-1 ${isOpen ? "" : "max-md:hidden"}`}>
-          {options.length > 1 && !isFrozen && (
+          {count > 1 && !isFrozen && (
             <Suspense fallback={null}>
               <OptionTools />
             </Suspense>
           )}
-          {!isFrozen && state.heading.notes === undefined && (
+          {!isFrozen && heading.notes === undefined && (
             <button
               type="button"
               className="btn btn-ghost btn-sm text-primary"
@@ -112,4 +111,4 @@ export function ViewBar({ onNear, isOpen }: Props) {
       )}
     </>
   );
-}
+});
