@@ -72,15 +72,30 @@ function partsOf(deals: readonly ReadDeal[]): ReadDeal[][] {
 async function readDeals(text: string): Promise<ReadDeal[]> {
   const rest = takingTurns();
   const deals: ReadDeal[] = [];
-  for (const [index, line] of text.split("\n").entries()) {
-    if (line.trim() === "") continue;
+  for await (const { number, line } of linesOf(text)) {
     const tooLarge = tooLargeSentence(Buffer.byteLength(line));
-    if (tooLarge) throw new Refusal(413, `Line ${index + 1}: ${tooLarge}`);
+    if (tooLarge) throw new Refusal(413, `Line ${number}: ${tooLarge}`);
     const deal = parseDealDocument(line, randomUUID);
-    if (!deal.ok) throw new Refusal(422, `Line ${index + 1}: ${deal.sentence}`);
+    if (!deal.ok) throw new Refusal(422, `Line ${number}: ${deal.sentence}`);
     const { customer = "", ...document } = deal.value;
     deals.push({ document: { ...document, customer }, size: line.length });
     await rest();
   }
   return deals;
+}
+
+/** So many lines with nothing in them are passed over at a time. */
+const EMPTY_AT_A_TIME = 10_000;
+
+/** The lines of a text that hold something, by their numbers. A text can be a hundred million ends of lines and no more. */
+async function* linesOf(text: string): AsyncGenerator<{ number: number; line: string }> {
+  const rest = takingTurns();
+  for (let [number, start] = [1, 0]; start <= text.length; number++) {
+    const at = text.indexOf("\n", start);
+    const end = at < 0 ? text.length : at;
+    const line = end > start ? text.slice(start, end) : "";
+    if (line.trim() !== "") yield { number, line };
+    else if (number % EMPTY_AT_A_TIME === 0) await rest();
+    start = end + 1;
+  }
 }

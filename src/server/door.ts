@@ -2,7 +2,7 @@ import { Readable } from "node:stream";
 import { isDatabaseAway } from "@/data/store-in-thread";
 import { takingTurns } from "@/data/turns";
 import type { Checked } from "@/exchange/checks";
-import { HALF_CHARACTER, holdsHalfCharacter, sizeText } from "@/exchange/text";
+import { readJson, sizeText } from "@/exchange/text";
 import { AWAY } from "./away";
 import type { RefusalReply } from "./contract";
 import { Refusal } from "./refusal";
@@ -66,9 +66,10 @@ export async function readBody<Value>(
   }
   const text = await readText(request, most);
   const rest = takingTurns();
-  const body = parseJson(text);
+  const body = readJson(text, "The body");
+  if (!body.ok) throw new Refusal(400, body.sentence);
   await rest();
-  const checked = check(body);
+  const checked = check(body.value);
   if (!checked.ok) throw new Refusal(422, checked.sentence);
   await rest();
   return checked.value;
@@ -102,17 +103,6 @@ function isDiskFull(error: unknown): boolean {
   if (!(error instanceof Error)) return false;
   const { code } = error as NodeJS.ErrnoException;
   return DISK_FULL.test(`${code ?? ""} ${error.message}`) || isDiskFull(error.cause);
-}
-
-function parseJson(text: string): unknown {
-  let value: unknown;
-  try {
-    value = JSON.parse(text);
-  } catch {
-    throw new Refusal(400, "The body is not JSON.");
-  }
-  if (holdsHalfCharacter(text, value)) throw new Refusal(400, HALF_CHARACTER);
-  return value;
 }
 
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;

@@ -6,13 +6,14 @@ import { DEMO_DEALS } from "#demo/scenario";
 import { evaluate } from "@/core";
 import { chosenOption } from "@/exchange/deal-document";
 import { type DealFile, isLeaseInputs, readDeal, readInputs } from "@/exchange/deal-file";
-import { checkDealInputs, parseJson } from "@/exchange/deal-file/parse";
+import { checkDealInputs } from "@/exchange/deal-file/parse";
 import { publishedSchemas } from "@/exchange/published/schemas";
+import { readJson } from "@/exchange/text";
 import { figuresOf } from "@/server/figures/figures-of";
 import { loanInputs } from "../loan-inputs";
 
 function parseDealFile(text: string) {
-  const json = parseJson(text);
+  const json = readJson(text);
   return json.ok ? checkDealInputs(json.value) : json;
 }
 

@@ -53,3 +53,25 @@ test("each wrong line is named, and nothing is taken of such a file", () => {
   expect(readStockCsv("price\n5\n", "USD", US)).toMatchObject({ ok: false });
   expect(readStockCsv("", "USD", US)).toMatchObject({ ok: false });
 });
+
+test.each(["=1+1", "+1+1", "-1+1", "@sum", "＝1+1", "＋1", "－1+1", "＠a", " =1+1"])(
+  "%s is no formula in a spreadsheet, and comes back as it was",
+  description => {
+    const [vehicle] = STOCK.map(each => ({ ...each, description: description.trim() }));
+    const csv = stockCsv(vehicle ? [vehicle] : []);
+    expect(csv.split("\r\n")[1]?.[0]).toBe("'");
+    expect(readStockCsv(csv, "USD", US)).toEqual({ ok: true, vehicles: [vehicle] });
+  },
+);
+
+test.each(["a;=1+1", "a,=1+1", "a\t=1+1"])(
+  "%j is one cell, whatever parts the columns where it is opened",
+  description => {
+    const [vehicle] = STOCK.map(each => ({ ...each, description }));
+    for (const notation of [undefined, US, DE]) {
+      const csv = stockCsv(vehicle ? [vehicle] : [], notation);
+      expect(csv).toContain(`"${description}"`);
+      expect(readStockCsv(csv, "USD", DE)).toEqual({ ok: true, vehicles: [vehicle] });
+    }
+  },
+);

@@ -1,4 +1,4 @@
-import { firstCharacters, HALF_CHARACTER, holdsHalfCharacter, sizeText } from "@/exchange/text";
+import { firstCharacters, readJson, sizeText } from "@/exchange/text";
 import { parseDealDocument } from "@/exchange/whole-deal/parse-document";
 
 test.each([
@@ -16,16 +16,33 @@ test.each([
 });
 
 test("a half of a character is found wherever it is in JSON, and a whole one is none", () => {
-  const isHalf = (text: string) => holdsHalfCharacter(text, JSON.parse(text));
   for (const text of ['"\\ud83d"', '["\\uDE90"]', '{"a":{"b":["x\\ud83dy"]}}', '{"\\udfff":1}'])
-    expect(isHalf(text)).toBe(true);
+    expect(readJson(text)).toEqual({ ok: false, sentence: expect.stringContaining("half of a character") });
   for (const text of ['"\\ud83d\\ude90"', '"🚐"', '"\\\\ud83d"', "null", '{"a":"\\u00e9"}'])
-    expect(isHalf(text)).toBe(false);
+    expect(readJson(text)).toEqual({ ok: true, value: JSON.parse(text) });
 });
 
 test("a deal file with a half of a character is refused in a sentence", () => {
   const text = '{"format":"kellux-deal","version":2,"currency":"USD","customer":"\\ud83d","options":[]}';
-  expect(parseDealDocument(text, () => "")).toEqual({ ok: false, sentence: HALF_CHARACTER });
+  const sentence = expect.stringContaining("half of a character");
+  expect(parseDealDocument(text, () => "")).toEqual({ ok: false, sentence });
+});
+
+test("a text of half a million characters is cut as fast as a short one", () => {
+  for (const letter of ["x", "e\u0301", "👨‍👩‍👧", "\n"]) {
+    const text = letter.repeat(500_000 / letter.length);
+    expect(firstCharacters(text, 40)).toBe(letter.repeat(40 / letter.length));
+  }
+});
+
+test("JSON that lies too deep is refused before anything looks at its parts", () => {
+  const deep = (count: number, within = "") => `${"[".repeat(count)}${within}${"]".repeat(count)}`;
+  expect(readJson(deep(64)).ok).toBe(true);
+  for (const text of [deep(65), deep(5000, '"\\ud83d\\ude90"'), deep(200_000), "[".repeat(200_000)])
+    expect(readJson(text)).toEqual({ ok: false, sentence: expect.stringContaining("64 deep") });
+  // Brackets within quotation marks are text, escaped quotation marks among them.
+  const quoted = JSON.stringify(`"${"[".repeat(500)}\\`);
+  expect(readJson(quoted)).toEqual({ ok: true, value: JSON.parse(quoted) });
 });
 
 test("sizes are said as a person reads them", () => {

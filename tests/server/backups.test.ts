@@ -250,6 +250,16 @@ test("of a text with a line that is no deal nothing comes in, and the line is na
   expect(await asText(allDeals(data.store))).toBe(before);
 });
 
+test("a text of ends of lines alone is looked through while others are served", async () => {
+  let turns = 0;
+  const timer = setInterval(() => {
+    turns += 1;
+  }, 1);
+  await expect(bringInDeals(data.store, "\n".repeat(30_000_000))).rejects.toThrow("This file holds no deal.");
+  clearInterval(timer);
+  expect(turns).toBeGreaterThan(20);
+});
+
 test("what a stop has cut off is settled: deals that were all there are shown, others go with their names", async () => {
   const { store } = data;
   const customers = async () => (await asText(allDeals(store))).match(/Arrived \d/g) ?? [];

@@ -1,5 +1,7 @@
 import { DatabaseAway } from "@/data/store-in-thread";
+import { newDealDocument } from "@/features/deal/desk/new-deal";
 import { answer, readBody } from "@/server/door";
+import { checkNewDealRequest } from "@/server/requests";
 
 const accepted = (value: unknown) => ({ ok: true as const, value });
 
@@ -65,4 +67,23 @@ test("a database that is away is a 503 with a sentence, whichever bundle's error
     expect([response.status, response.headers.get("cache-control")]).toEqual([503, "no-store, no-transform"]);
     expect((await response.json()).error).toMatch(/^The database does not answer.*\.$/);
   }
+});
+
+test.each([
+  ["a customer of half a million letters", { customer: "x".repeat(480_000) }],
+  ["a customer of accents alone", { customer: "\u0301".repeat(200_000) }],
+  ["a member with such a name", { ["x".repeat(480_000)]: 1 }],
+  ["a currency of as many letters", { options: [{ inputs: { currency: "X".repeat(470_000) } }] }],
+])("%s is refused in a short sentence", async (_, part) => {
+  const body = JSON.stringify({ document: { ...newDealDocument("2026-11-24"), ...part } });
+  const response = await answer(() => readBody(sent(body), checkNewDealRequest));
+  expect(response.status).toBe(422);
+  expect((await response.json()).error.length).toBeLessThan(400);
+});
+
+test("a body that lies 5,000 deep is refused, not failed at", async () => {
+  const body = `${"[".repeat(5000)}"\\ud83d\\ude90"${"]".repeat(5000)}`;
+  const response = await answer(() => readBody(sent(body), accepted));
+  expect(response.status).toBe(400);
+  expect((await response.json()).error).toMatch(/64 deep/);
 });

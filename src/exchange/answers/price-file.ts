@@ -1,11 +1,12 @@
 import { evaluate, evaluateLease, summarize } from "@/core";
 import type { DealFile } from "../deal-file";
 import { type DealInputs, isLeaseInputs, readDeal } from "../deal-file";
-import { checkDealInputs, parseJson } from "../deal-file/parse";
+import { checkDealInputs } from "../deal-file/parse";
 import { type LeaseFile, readLease } from "../lease-file";
 import { answerFreeQuestions, answerQuestions } from "../questions";
 import type { QuestionFile } from "../questions/questions.schema";
 import { readQuestionFile } from "../questions/read-question-file";
+import { readJson } from "../text";
 import { isWholeDeal, namesOf, readWholeDeal } from "../whole-deal";
 import { answerLeaseQuestion, leaseJson } from "./lease-json";
 import { quoteJson } from "./quote-json";
@@ -21,7 +22,7 @@ export type PricedFile = { ok: true; answer: object } | { ok: false; sentence: s
  * @param only of a deal with options the one that is priced, from 1; all where left out
  */
 export function priceFile(text: string, withSchedule: boolean, only?: number): PricedFile {
-  const json = parseJson(text);
+  const json = readJson(text);
   if (!json.ok) return json;
   if (isQuestionFile(json.value)) {
     const file = readQuestionFile(json.value);

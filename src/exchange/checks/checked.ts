@@ -27,10 +27,11 @@ function at(place: string) {
 function sentenceOf(errors: ErrorObject[]): string {
   const error = mostTelling(errors);
   if (!error) return "The data does not have the right form.";
-  const place = error.instancePath.slice(1).replaceAll("/", ".");
+  const place = cut(error.instancePath, LONGEST_PLACE).slice(1).replaceAll("/", ".");
   const at = (name: string) => (place ? `${place}.${name}` : name);
   if (error.keyword === "required") return `${at(error.params.missingProperty)} is missing.`;
-  if (error.keyword === "additionalProperties") return `${at(error.params.additionalProperty)} is not known.`;
+  if (error.keyword === "additionalProperties")
+    return `${at(cut(error.params.additionalProperty, LONGEST_SHOWN))} is not known.`;
   const accepted = acceptedBy(error);
   return `${place || "The data"} is ${shown(error.data)}; it must be ${accepted}.`;
 }
@@ -50,9 +51,16 @@ function acceptedBy({ parentSchema, params }: ErrorObject): string {
 }
 
 const LONGEST_SHOWN = 40;
+const LONGEST_PLACE = 200;
 
+/** What was given, as far as a sentence shows it; cut before anything else looks at it. */
 function shown(data: unknown): string {
   if (typeof data === "object" && data !== null) return Array.isArray(data) ? "a list" : "an object";
-  const text = JSON.stringify(data) ?? "missing";
-  return text.length > LONGEST_SHOWN ? `${firstCharacters(text, LONGEST_SHOWN)}…` : text;
+  const beginning = typeof data === "string" ? data.slice(0, LONGEST_SHOWN) : data;
+  return cut(JSON.stringify(beginning) ?? "missing", LONGEST_SHOWN, beginning !== data);
+}
+
+function cut(text: string, most: number, isCut = false): string {
+  if (text.length <= most) return isCut ? `${text}…` : text;
+  return `${firstCharacters(text, most)}…`;
 }

@@ -1,4 +1,5 @@
 import Papa from "papaparse";
+import { isQuoted } from "./harmless";
 import type { Notation } from "./notation";
 
 /** Spreadsheets take a file for UTF-8 by this mark. */
@@ -13,6 +14,6 @@ export function csvText(
   notation?: Notation,
 ): string {
   const delimiter = notation?.decimal === "," ? ";" : ",";
-  const text = Papa.unparse(rows, { newline: "\r\n", delimiter });
+  const text = Papa.unparse(rows, { newline: "\r\n", delimiter, quotes: isQuoted });
   return `${notation ? BYTE_ORDER_MARK : ""}${text}\r\n`;
 }

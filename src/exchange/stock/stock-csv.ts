@@ -1,7 +1,7 @@
 import Papa from "papaparse";
 import { currencyDecimals, formatAmount, parseAmount } from "@/core";
 import { LONGEST_NAME } from "../deal-document/longest-name";
-import { type Notation, plainFigure, spreadsheetAmount } from "../notation";
+import { harmlessText, type Notation, plainFigure, spreadsheetAmount, textOfHarmless } from "../notation";
 import { BYTE_ORDER_MARK, csvText } from "../notation/csv";
 import type { VehicleFile } from "./stock.schema";
 
@@ -27,13 +27,10 @@ export function stockCsv(stock: readonly VehicleFile[], notation?: Notation): st
       if (minor === null) return "";
       return notation ? spreadsheetAmount(minor, decimals, notation) : formatAmount(minor, decimals);
     });
-    return [asText(description), ...written, currency];
+    return [harmlessText(description), ...written, currency];
   });
   return csvText([[...HEADINGS], ...data], notation);
 }
-
-/** What a spreadsheet would take for a formula is text. */
-const asText = (text: string) => (/^[=+@-]/.test(text) ? `'${text}` : text);
 
 /** What a file of vehicles comes to: all of them, or what is wrong with it, line by line. */
 export type ReadStock = { ok: true; vehicles: VehicleFile[] } | { ok: false; sentences: string[] };
@@ -79,7 +76,7 @@ function readVehicle(
   houseCurrency: string,
   notation: Notation,
 ): VehicleFile | { sentence: string } {
-  const description = (cells.description ?? "").replace(/^'(?=[=+@-])/, "");
+  const description = textOfHarmless(cells.description ?? "");
   if (description === "") return { sentence: "it has no description." };
   if (description.length > LONGEST_NAME) {
     return {

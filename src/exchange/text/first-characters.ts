@@ -5,9 +5,15 @@
  * @example firstCharacters("Ida 🚐", 5) // "Ida "
  */
 export function firstCharacters(text: string, most: number): string {
+  // Where a character ends is told by the one after it. Taking a text apart costs more than its length: the rest goes first.
+  const beginning = text.slice(0, most + LONGEST_UNIT);
   let end = 0;
-  for (const { index, segment } of new Intl.Segmenter().segment(text)) {
-    if (index + segment.length <= most) end = index + segment.length;
+  for (const { index, segment } of new Intl.Segmenter().segment(beginning)) {
+    if (index + segment.length > most) break;
+    end = index + segment.length;
   }
-  return text.slice(0, end);
+  return beginning.slice(0, end);
 }
+
+/** How many units of text one code point takes. */
+const LONGEST_UNIT = 2;

@@ -1,7 +1,8 @@
 import type { Checked } from "../checks";
 import type { DealDocument } from "../deal-document";
 import { type DealInputs, readInputs } from "../deal-file";
-import { checkDealInputs, parseJson } from "../deal-file/parse";
+import { checkDealInputs } from "../deal-file/parse";
+import { readJson } from "../text";
 import { isWholeDeal, readWholeDeal, type WholeDeal } from "./read-whole-deal";
 
 /** A deal from a file, which need not name its customer. */
@@ -15,7 +16,7 @@ type FiledDeal = Omit<DealDocument, "customer"> & { customer?: string };
  * @returns the deal, or one sentence with what is wrong
  */
 export function parseDealDocument(text: string, newId: () => string): Checked<FiledDeal> {
-  const json = parseJson(text);
+  const json = readJson(text);
   if (!json.ok) return json;
   const deal = isWholeDeal(json.value) ? readWholeDeal(json.value) : ofOneOption(checkDealInputs(json.value));
   if (!deal.ok) return deal;

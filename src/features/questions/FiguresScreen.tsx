@@ -3,10 +3,10 @@
 import { FileDown, FileUp } from "lucide-react";
 import { useMemo, useState } from "react";
 import { useDropzone } from "react-dropzone";
-import { parseJson } from "@/exchange/deal-file/parse";
 import { inNotation, notationOf } from "@/exchange/notation";
 import type { FreeQuestion, QuestionFile } from "@/exchange/questions/questions.schema";
 import type { Settings } from "@/exchange/settings";
+import { readJson } from "@/exchange/text";
 import { readTextFile } from "@/features/api/read-text-file";
 import { saveFile } from "@/features/figures/save-file";
 import { notify } from "@/features/notices/notify";
@@ -111,7 +111,7 @@ export function FiguresScreen({ house }: { house: Settings }) {
     const [file] = files;
     if (!file) return;
     const text = await readTextFile(file);
-    const json = text.ok ? parseJson(text.value) : text;
+    const json = text.ok ? readJson(text.value) : text;
     if (!json.ok) return void notify.error(`${file.name}: ${json.sentence}`);
     // What checks it comes when a file does.
     const { readQuestionFile } = await import("@/exchange/questions/read-question-file");

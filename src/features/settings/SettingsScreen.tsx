@@ -3,9 +3,9 @@
 import { FileDown, FileUp } from "lucide-react";
 import { type Dispatch, useCallback, useEffect, useMemo, useReducer } from "react";
 import { useDropzone } from "react-dropzone";
-import { parseJson } from "@/exchange/deal-file/parse";
 import { notationOf } from "@/exchange/notation";
 import type { Settings } from "@/exchange/settings";
+import { readJson } from "@/exchange/text";
 import { readTextFile } from "@/features/api/read-text-file";
 import { type OptionAction, provideLoans } from "@/features/deal/option";
 import * as loan from "@/features/deal/option/loan-of-desk";
@@ -50,7 +50,7 @@ export function SettingsScreen({ opened, kept }: { opened: SettingsReply; kept: 
     const [file] = files;
     if (!file) return;
     const text = await readTextFile(file);
-    const json = text.ok ? parseJson(text.value) : text;
+    const json = text.ok ? readJson(text.value) : text;
     if (json.ok) await saving.replaceBy(json.value);
     else notify.error(`${file.name}: ${json.sentence}`);
   };

@@ -1,6 +1,7 @@
 import { ClipboardCopy, Star } from "lucide-react";
 import { useEffect, useState } from "react";
 import { type LeaseQuote, type MoneyAt, moneyOverTime, type Quote } from "@/core";
+import { harmlessText } from "@/exchange/notation";
 import { copyText } from "@/features/figures/copy-text";
 import { TypedFigure } from "@/features/typing/TypedFigure";
 import { useDesk } from "../desk/desk-context";
@@ -286,8 +287,5 @@ function asLines(rows: readonly Row[], { columns, currency, notation }: Shown, m
 const unitName = (name: string, cells: readonly Cell[]) =>
   cells.some(({ figure }) => figure?.unit === "percent") ? `${name}, %` : name;
 
-/** What a spreadsheet would take for a formula, or for several cells, is text of one. */
-const cellText = (text: string) => {
-  const oneLine = text.replace(/[\t\r\n]+/g, " ");
-  return /^[=+@]/.test(oneLine) ? `'${oneLine}` : oneLine;
-};
+/** What a spreadsheet would take for several cells is text of one, and so is a formula. */
+const cellText = (text: string) => harmlessText(text.replace(/[\t\r\n]+/g, " "));

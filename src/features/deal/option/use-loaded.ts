@@ -12,6 +12,9 @@ import {
 
 const RETRY_AFTER = 2000;
 
+/** What is put into a field needs neither a press nor a key. */
+const TOUCHES = ["pointerdown", "keydown", "input"] as const;
+
 /**
  * Whether the screen can be shown: when what its deals need is loaded. The first touch of the page loads what only some
  * loans need in any case, so that it is there when it is wanted.
@@ -35,13 +38,10 @@ export function useLoaded(deals: readonly DealInputs[] | undefined): boolean {
     const touched = () => {
       stop ??= untilLoaded(loadRest, () => {});
     };
-    const once = { once: true, passive: true };
-    window.addEventListener("pointerdown", touched, once);
-    window.addEventListener("keydown", touched, once);
+    for (const touch of TOUCHES) window.addEventListener(touch, touched, { once: true, passive: true });
     return () => {
       stop?.();
-      window.removeEventListener("pointerdown", touched);
-      window.removeEventListener("keydown", touched);
+      for (const touch of TOUCHES) window.removeEventListener(touch, touched);
     };
   }, [hasLoans]);
   return isReady;

@@ -44,7 +44,7 @@ export const OptionCard = memo(function OptionCard(props: Props) {
   return (
     <li
       data-option={id}
-      className={`card-paper relative flex h-[3.6rem] min-w-60 max-w-96 flex-1 [contain:size_layout] items-center ${isOpen ? "border-primary! shadow-[inset_0_-3px_0_var(--color-primary)]" : ""} ${isTarget ? "outline-2 outline-found" : ""}`}
+      className={`card-paper relative flex h-[3.55rem] min-w-60 max-w-96 flex-1 [contain:size_layout] items-center ${isOpen ? "border-primary! shadow-[inset_0_-3px_0_var(--color-primary)]" : ""} ${isTarget ? "outline-2 outline-found" : ""}`}
     >
       {isNaming ? (
         <NameOfOption

@@ -100,7 +100,8 @@ const FieldInput = memo(function FieldInput(props: InputProps) {
           inputMode={type === "figure" ? "decimal" : undefined}
           autoComplete="off"
           aria-label={shortLabel && label}
-          className={`field ${found ? "found" : ""} ${stale ? "stale" : ""} ${LOOKS[type]} ${unit ? "pr-7" : ""}`}
+          // What is typed moves nothing outside of its field: a key lays out less.
+          className={`field block [contain:size_layout] ${found ? "found" : ""} ${stale ? "stale" : ""} ${LOOKS[type]} ${unit ? "pr-7" : ""}`}
           value={text}
           readOnly={found}
           aria-invalid={isWrong}
