@@ -30,7 +30,7 @@ test("a signed deal stays as it was signed: no save, no deletion, until it is re
     },
   });
   expect(reopening.status()).toBe(409);
-  const deletion = await page.request.delete(address);
+  const deletion = await page.request.delete(`${address}?version=${kept.version}`);
   expect([deletion.status(), await deletion.json()]).toEqual([
     409,
     { error: "This deal is signed and stays; reopen it to delete it." },
@@ -42,7 +42,7 @@ test("a signed deal stays as it was signed: no save, no deletion, until it is re
   await expect(deal.field("Price")).toBeEnabled();
   await deal.type({ Price: "31,000" });
   await deal.saved();
-  expect((await page.request.post(`${address}/reopen`)).status()).toBe(409);
+  expect((await page.request.post(`${address}/reopen?version=${kept.version}`)).status()).toBe(409);
 });
 
 test("each change is told in words, opens beside the present state, and is brought back as a new one", async ({

@@ -214,8 +214,46 @@ test("a save from an old version is refused with the deal as it is; the same sav
   const late = await save(1, "Late");
   expect(late.status()).toBe(409);
   expect((await late.json()).current).toMatchObject({ version: 2, document: { customer: "First" } });
-  await request.delete(`/api/deals/${id}`);
+  await request.delete(`/api/deals/${id}?version=2`);
   expect((await save(2, "Deleted")).status()).toBe(410);
+});
+
+test("what signs, reopens, chooses or deletes names the version in view; asked again, it is confirmed", async ({
+  request,
+}) => {
+  const id = await keptDeal(request);
+  const address = `/api/deals/${id}`;
+  const put = (version: number, change: object) => request.put(address, { data: { version, change } });
+  const options = [OPTION, OTHER_OPTION].map(each => ({ id: each, name: "", inputs }));
+  const choose = (chosen: string) => ({ order: { chosen, options: [OPTION, OTHER_OPTION] } });
+  expect((await put(1, { ...choose(OPTION), options })).status()).toBe(200);
+  const dearer = { id: OPTION, name: "", inputs: { ...inputs, structure: { price: "36000.00" } } };
+  expect((await put(2, { options: [dearer] })).status()).toBe(200);
+  const current = { version: 3, document: { chosen: OPTION } };
+  const sign = { heading: { ...heading, status: "signed" } };
+  for (const asked of [
+    () => put(2, choose(OTHER_OPTION)),
+    () => put(2, sign),
+    () => request.delete(`${address}?version=2`),
+  ]) {
+    const unseen = await asked();
+    expect(unseen.status()).toBe(409);
+    expect((await unseen.json()).current).toMatchObject(current);
+  }
+  for (let time = 0; time < 2; time++) expect((await put(3, choose(OTHER_OPTION))).status()).toBe(200);
+  for (let time = 0; time < 2; time++) expect((await put(4, sign)).status()).toBe(200);
+  const unseen = await request.post(`${address}/reopen?version=4`);
+  expect([unseen.status(), (await unseen.json()).current?.version]).toEqual([409, 5]);
+  for (let time = 0; time < 2; time++) {
+    const reopened = await request.post(`${address}/reopen?version=5`);
+    expect([reopened.status(), (await reopened.json()).version]).toEqual([200, 6]);
+  }
+  for (const nameless of ["", "?version=", "?version=x", "?version=0", "?version=-1"]) {
+    expect((await request.post(`${address}/reopen${nameless}`)).status()).toBe(400);
+    expect((await request.delete(`${address}${nameless}`)).status()).toBe(400);
+  }
+  for (let time = 0; time < 2; time++)
+    expect((await request.delete(`${address}?version=6`)).status()).toBe(200);
 });
 
 test("saves of different parts of a deal meet in it", async ({ request }) => {

@@ -198,8 +198,8 @@ export async function updateDeal(
   const isSigned = kept.document.status === "signed";
   if (isSigned && !saving.reopens) return "signed";
   const becomesSigned = !isSigned && merged.document.status === "signed";
-  // Its signer had another state in view.
-  if (becomesSigned && kept.version !== version) return undefined;
+  // Whoever signs or chooses had another state in view.
+  if ((becomesSigned || isChosenAnew(kept, merged)) && kept.version !== version) return undefined;
   const { signing } = saving;
   if (becomesSigned && !isSame(signing?.document, merged.document)) return "withoutQuotes";
   const ready = withGuardedInputs(merged);
@@ -225,6 +225,8 @@ export async function updateDeal(
   return withoutDocument;
 }
 
+const isChosenAnew = (kept: DealRecord, { document }: Merged) => document.chosen !== kept.document.chosen;
+
 const hasCurrencies = ({ options: all }: DealDocument) =>
   new Set(all.map(({ inputs }) => inputs.currency)).size > 1;
 
@@ -248,18 +250,23 @@ function withGuardedInputs({ document, changed }: Merged): Merged {
   };
 }
 
-/** Marks a deal as deleted, or brings it back. Gives back whether there is such a deal; a signed one stays. */
+/**
+ * Marks a deal as deleted, or brings it back. Gives back whether there is such a deal; a signed one stays, and so does one
+ * of another version than the one that is meant.
+ */
 export async function setDeleted(
   database: Database,
   id: string,
   deleted: boolean,
-): Promise<boolean | "signed"> {
+  version?: number,
+): Promise<boolean | "signed" | "changed"> {
   return database.transaction(async tx => {
     const [deal] = await tx
-      .select({ status: deals.status })
+      .select({ status: deals.status, version: deals.version })
       .from(deals)
       .where(eq(deals.id, id))
       .for("update");
+    if (deal && version !== undefined && deal.version !== version) return "changed";
     if (deleted && deal?.status === "signed") return "signed";
     const changed = await tx
       .update(deals)

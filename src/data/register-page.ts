@@ -40,6 +40,7 @@ export type RegisterQuery = {
 
 const SHOWN = {
   id: registerLines.dealId,
+  version: registerLines.dealVersion,
   customer: registerLines.customer,
   vehicle: registerLines.vehicle,
   status: registerLines.status,

@@ -48,6 +48,8 @@ export type SaveReply = Omit<DealReply, "document" | "signing"> & { document?: D
 /** One line of the register. Money in minor units; null where the deal has no answer. */
 export type RegisterRow = {
   id: string;
+  /** The deal's version that the line follows from. */
+  version: number;
   customer: string;
   vehicle: string;
   status: DealStatus;

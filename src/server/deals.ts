@@ -140,15 +140,26 @@ function refuseUnanswered({ chosen }: DealDocument, { quotes }: Signing): void {
     throw new Refusal(422, `The chosen option has no answer and cannot be signed. ${quote.sentence}`);
 }
 
-/** Takes a signed deal up again; its history says so. What it was signed with is kept until it is signed anew. */
-export async function reopenDeal(store: Store, id: string): Promise<DealReply> {
+/** Said where what is asked for was asked in view of another state of the deal. */
+const CHANGED_SINCE = "This deal was changed somewhere else since; look at it again.";
+
+/**
+ * Takes a signed deal up again; its history says so. What it was signed with is kept until it is signed anew.
+ *
+ * @param version of the deal in view; asked again, because the answer was lost, it is confirmed
+ */
+export async function reopenDeal(store: Store, id: string, version: number): Promise<DealReply> {
   const deal = await openDeal(store, id);
-  if (deal.document.status !== "signed")
-    throw new Refusal(409, "This deal is not signed, so it is open already.");
+  if (deal.document.status !== "signed") {
+    // Nothing but reopening it changes a signed deal.
+    if (deal.version === version + 1) return deal;
+    throw new Refusal(409, "This deal is not signed, so it is open already.", deal);
+  }
+  if (deal.version !== version) throw new Refusal(409, CHANGED_SINCE, deal);
   const heading = { ...headingOf(deal.document), status: "quoting" as const };
   const saved = await store.updateDeal(id, deal.version, { heading }, { reopens: true });
   if (!saved || typeof saved === "string") {
-    throw new Refusal(409, "This deal was changed somewhere else just now; look at it again.");
+    throw new Refusal(409, CHANGED_SINCE, await openDeal(store, id));
   }
   wakeFigures();
   return openDeal(store, id);
@@ -166,9 +177,14 @@ export async function duplicateDeal(store: Store, id: string): Promise<DealReply
   return createDeal(store, { ...document, status: "quoting" });
 }
 
-/** Deletes a deal in a way that {@link restoreDeal} undoes. */
-export async function deleteDeal(store: Store, id: string): Promise<{ id: string }> {
-  const deleted = await store.setDeleted(id, true);
+/**
+ * Deletes a deal in a way that {@link restoreDeal} undoes.
+ *
+ * @param version of the deal in view; asked again, because the answer was lost, it is confirmed
+ */
+export async function deleteDeal(store: Store, id: string, version: number): Promise<{ id: string }> {
+  const deleted = await store.setDeleted(id, true, version);
+  if (deleted === "changed") throw new Refusal(409, CHANGED_SINCE, await openDeal(store, id));
   if (deleted === "signed") throw new Refusal(409, "This deal is signed and stays; reopen it to delete it.");
   if (!deleted) throw new Refusal(404, "There is no deal at this address.");
   return { id };

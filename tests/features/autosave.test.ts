@@ -264,6 +264,20 @@ test("a deal that somebody else changed is not signed unseen", async () => {
   expect(server.saved.status).toBe("quoting");
 });
 
+test("an option is not chosen unseen where somebody else has changed anything of the deal", async () => {
+  const { server, statuses, autosave } = page();
+  const [first] = NEW.options;
+  if (!first) throw new Error("A new deal has an option.");
+  const two = { ...NEW, options: [first, { ...first, id: "another" }] };
+  autosave.change(two);
+  await jest.advanceTimersByTimeAsync(1000);
+  saveElsewhere(server, priced(two, "36000.00"));
+  autosave.change({ ...two, chosen: "another" });
+  await jest.advanceTimersByTimeAsync(1000);
+  expect(statuses.at(-1)).toBe("conflict");
+  expect(server.saved.chosen).toBe(first.id);
+});
+
 test("a change that was kept though its answer was lost is no conflict with oneself", async () => {
   const { server, statuses, autosave } = page();
   server.away = true;

@@ -20,9 +20,12 @@ export const api = {
   create: (document: DealDocument) => ask<DealReply>("POST", "/api/deals", { document }),
   deal: (id: string) => ask<DealReply>("GET", dealPath(id)),
   duplicate: (id: string) => ask<DealReply>("POST", `${dealPath(id)}/duplicate`),
-  remove: (id: string) => ask<{ id: string }>("DELETE", dealPath(id)),
+  /** The version is the one in view: what nobody has seen is neither deleted nor reopened. */
+  remove: (id: string, version: number) =>
+    ask<{ id: string }>("DELETE", `${dealPath(id)}?version=${version}`),
   restore: (id: string) => ask<DealReply>("POST", `${dealPath(id)}/restore`),
-  reopen: (id: string) => ask<DealReply>("POST", `${dealPath(id)}/reopen`),
+  reopen: (id: string, version: number) =>
+    ask<DealReply>("POST", `${dealPath(id)}/reopen?version=${version}`),
   history: (id: string) => ask<HistoryReply>("GET", `${dealPath(id)}/history`),
   stateAfter: (id: string, change: number) => ask<StateReply>("GET", `${dealPath(id)}/history/${change}`),
   customersLike: (text: string) =>

@@ -17,7 +17,7 @@ export function SignedNotice({ deal }: { deal: DealReply }) {
   const { notation } = useNotation();
   const [isAsking, setAsking] = useState(false);
   const reopen = async () => {
-    const answer = await api.reopen(deal.id);
+    const answer = await api.reopen(deal.id, deal.version);
     if (answer.kind === "done") reloadTo(`#${fieldId("price")}`);
     else
       notify.error(

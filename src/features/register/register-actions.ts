@@ -73,9 +73,13 @@ export function registerActions(reload: () => Promise<void>) {
   };
 
   const remove = async (row: RegisterRow) => {
-    const { id, customer } = row;
-    const answer = await api.remove(id);
-    if (answer.kind !== "done") return sayWhyNot(answer);
+    const { id, version, customer } = row;
+    const answer = await api.remove(id, version);
+    if (answer.kind !== "done") {
+      sayWhyNot(answer);
+      // What it was changed to stands in the list by then.
+      return reload();
+    }
     deleted.push(row);
     await reload();
     notify(`The deal of ${customer || "no name"} was deleted.`, {

@@ -65,6 +65,10 @@ export type Autosave = {
 const isSignedUnseen = (both: DealDocument, one: DealDocument) =>
   one.status === "signed" && !isSame(both, one);
 
+/** And so is what is chosen. */
+const isChosenUnseen = (both: DealDocument, mine: DealDocument, base: DealDocument) =>
+  mine.chosen !== base.chosen && !isSame(both, mine);
+
 /** Makes the autosave of one deal on one page. */
 export function createAutosave(setup: AutosaveSetup): Autosave {
   const { dealId, pageId, storage, send, onStatus, onMerged, holds } = setup;
@@ -153,7 +157,12 @@ export function createAutosave(setup: AutosaveSetup): Autosave {
     halted = true;
     const both = mine && mergeFigures(base, mine, theirs.document);
     const isGood = mine && both && (await bothHold(both, mine, theirs.document));
-    if (!isGood || isSignedUnseen(both, mine) || isSignedUnseen(both, theirs.document)) {
+    const isUnseen =
+      isGood &&
+      (isSignedUnseen(both, mine) ||
+        isSignedUnseen(both, theirs.document) ||
+        isChosenUnseen(both, mine, base));
+    if (!isGood || isUnseen) {
       onStatus({ kind: "conflict", theirs });
       return;
     }

@@ -1,18 +1,26 @@
 import { type Result, success } from "../../result";
 import type { LoanPlan } from "./plan";
+import type { ShapeInputs } from "./shapes";
 import { level } from "./shapes/level";
 import { type Parts, type Planned, type Terms, termsWith } from "./terms";
 
-/** What of a plan makes another loan of it than a level one. */
-const SHAPING = [
-  "balloon",
-  "deferred",
-  "interestOnly",
-  "skippedMonths",
-  "steps",
-  "datedPayments",
-  "extra",
-] as const satisfies (keyof LoanPlan)[];
+/** What of a plan makes another loan of it than a level one; its kind is looked at apart. */
+const CHANGES_SHAPE: Record<Exclude<keyof ShapeInputs, "kind"> | "extra", boolean> = {
+  earning: false,
+  balloon: true,
+  deferred: true,
+  interestOnly: true,
+  skippedMonths: true,
+  steps: true,
+  datedPayments: true,
+  extra: true,
+  rounding: false,
+  roundingStep: false,
+};
+
+const SHAPING = (Object.keys(CHANGES_SHAPE) as (keyof typeof CHANGES_SHAPE)[]).filter(
+  part => CHANGES_SHAPE[part],
+);
 
 /** Whether a plan has the same payment on every date, and nothing besides. */
 export function hasLevelPlan(plan: LoanPlan): boolean {

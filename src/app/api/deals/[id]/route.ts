@@ -1,5 +1,5 @@
 import { deleteDeal, openDeal, saveDeal } from "@/server/deals";
-import { answer, readBody, readId } from "@/server/door";
+import { answer, readBody, readId, readVersion } from "@/server/door";
 import { checkSaveRequest } from "@/server/requests";
 import { serverStore } from "@/server/store";
 
@@ -15,5 +15,5 @@ export const PUT = (request: Request, { params }: Context) =>
     return saveDeal(await serverStore(), id, body);
   });
 
-export const DELETE = (_request: Request, { params }: Context) =>
-  answer(async () => deleteDeal(await serverStore(), await readId(params)));
+export const DELETE = (request: Request, { params }: Context) =>
+  answer(async () => deleteDeal(await serverStore(), await readId(params), readVersion(request)));
