@@ -321,9 +321,33 @@ test("posts from other sites and calls by other names are refused", async ({ pag
   expect(await raw("POST", { ...json, "Sec-Fetch-Site": "same-site", Origin: "http://localhost:1" })).toBe(
     403,
   );
+  // The server here is not encrypted: what is comes from another, whatever it is called.
+  expect(await raw("POST", { ...json, Origin: `https://${host}` })).toBe(403);
   expect(await raw("GET", { Host: "rebound.example" })).toBe(403);
   expect(await everything(request)).toBe(before);
   expect(await raw("POST", { ...json, Origin: `http://${host}`, "Sec-Fetch-Site": "same-origin" })).toBe(201);
+});
+
+test("no header that the framework speaks to itself by has a request answered without its work", async ({
+  request,
+}) => {
+  for (const name of ["x-middleware-prefetch", "x-middleware-subrequest", "x-nextjs-data"]) {
+    const headers = { [name]: "1", "content-type": "application/json" };
+    expect((await request.post("/api/deals", { headers, data: "{nope" })).status()).toBe(400);
+    expect(await (await request.get("/api/deals", { headers })).json()).toHaveProperty("rows");
+    expect(await (await request.get("/settings", { headers })).text()).toContain("<main");
+  }
+});
+
+test("a file of more than 10 MB is taken to its end", async ({ request }) => {
+  const deal = JSON.stringify({ ...inputs, version: 2, customer: "Far Behind", options: [inputs] });
+  const headers = { "content-type": "application/x-ndjson" };
+  const data = `${"\n".repeat(12_000_000)}${deal}\n`;
+  const response = await request.post("/api/deals/all", { headers, data });
+  expect([response.status(), await response.json()]).toEqual([201, { deals: 1 }]);
+  expect((await request.post("/api/deals/all", { headers, data: " ".repeat(100_000_001) })).status()).toBe(
+    413,
+  );
 });
 
 test("pages carry the security headers, and every script on them a nonce of its own", async ({ page }) => {

@@ -198,8 +198,7 @@ export async function updateDeal(
   const isSigned = kept.document.status === "signed";
   if (isSigned && !saving.reopens) return "signed";
   const becomesSigned = !isSigned && merged.document.status === "signed";
-  // Whoever signs or chooses had another state in view.
-  if ((becomesSigned || isChosenAnew(kept, merged)) && kept.version !== version) return undefined;
+  if (kept.version !== version && saysYes(kept, merged)) return undefined;
   const { signing } = saving;
   if (becomesSigned && !isSame(signing?.document, merged.document)) return "withoutQuotes";
   const ready = withGuardedInputs(merged);
@@ -225,7 +224,9 @@ export async function updateDeal(
   return withoutDocument;
 }
 
-const isChosenAnew = (kept: DealRecord, { document }: Merged) => document.chosen !== kept.document.chosen;
+/** Whether a save says yes to what its officer has in view: another version is not what that was. */
+const saysYes = (kept: DealRecord, { document }: Merged) =>
+  document.status === "signed" || document.chosen !== kept.document.chosen;
 
 const hasCurrencies = ({ options: all }: DealDocument) =>
   new Set(all.map(({ inputs }) => inputs.currency)).size > 1;

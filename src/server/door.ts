@@ -89,11 +89,19 @@ export async function readText(request: Request, most: number): Promise<string> 
     if (size > most) throw tooLarge(size);
     chunks.push(chunk);
   }
+  refuseCut(request, size);
   try {
     return new TextDecoder("utf-8", { fatal: true }).decode(Buffer.concat(chunks));
   } catch {
     throw new Refusal(400, "The body is not text in UTF-8.");
   }
+}
+
+/** Nothing is taken that did not come whole: a body is as long as was announced. */
+export function refuseCut(request: Request, size: number): void {
+  const announced = request.headers.get("content-length");
+  if (announced !== null && Number(announced) !== size)
+    throw new Refusal(400, "The body was cut off on its way; send it again.");
 }
 
 const DISK_FULL = /ENOSPC|no space left|53100/i;

@@ -21,13 +21,17 @@ let isRestoring = false;
  * Puts what a backup holds into the place of all that is kept; a copy of that is made first.
  *
  * @param backup the bytes of a backup, or the name of a copy that is kept
+ * @param whole refuses a size that is not the one announced
  */
-export async function restoreBackup(backup: ReadableStream<Uint8Array> | string): Promise<BackupFacts> {
+export async function restoreBackup(
+  backup: ReadableStream<Uint8Array> | string,
+  whole: (size: number) => void = () => {},
+): Promise<BackupFacts> {
   if (isRestoring) throw new Refusal(409, "Another backup is being restored right now.");
   isRestoring = true;
   const received = join(dataFolder(), "restoring.ndjson.gz");
   try {
-    if (typeof backup !== "string") await receive(backup, received);
+    if (typeof backup !== "string") whole(await receive(backup, received));
     const file = typeof backup === "string" ? keptCopy(dataFolder(), backup) : received;
     if (!file) throw new Refusal(404, "There is no copy of this name.");
     const facts = await restored({ folder: dataFolder(), file });
@@ -42,7 +46,7 @@ export async function restoreBackup(backup: ReadableStream<Uint8Array> | string)
   }
 }
 
-async function receive(backup: ReadableStream<Uint8Array>, path: string): Promise<void> {
+async function receive(backup: ReadableStream<Uint8Array>, path: string): Promise<number> {
   let size = 0;
   const counted = async function* (chunks: AsyncIterable<Uint8Array>) {
     for await (const chunk of chunks) {
@@ -54,6 +58,7 @@ async function receive(backup: ReadableStream<Uint8Array>, path: string): Promis
   // Web streams can be iterated on Node, which the DOM's types do not say.
   const chunks = Readable.from(backup as unknown as AsyncIterable<Uint8Array>);
   await pipeline(chunks, counted, createWriteStream(path, { mode: 0o600 }));
+  return size;
 }
 
 /** Has a thread restore it beside the present database, which is served meanwhile. */

@@ -81,6 +81,21 @@ test.each([
   expect((await response.json()).error.length).toBeLessThan(400);
 });
 
+test("a body that is not as long as was announced is refused: it was cut off", async () => {
+  for (const announced of ["999", "3"]) {
+    const request = new Request("http://desk/", {
+      method: "POST",
+      headers: { "content-type": "application/json", "content-length": announced },
+      body: '{"a":1}',
+    });
+    const response = await answer(() => readBody(request, accepted));
+    expect([response.status, await response.json()]).toEqual([
+      400,
+      { error: "The body was cut off on its way; send it again." },
+    ]);
+  }
+});
+
 test("a body that lies 5,000 deep is refused, not failed at", async () => {
   const body = `${"[".repeat(5000)}"\\ud83d\\ude90"${"]".repeat(5000)}`;
   const response = await answer(() => readBody(sent(body), accepted));

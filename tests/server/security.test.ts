@@ -1,25 +1,34 @@
+import { refusalReason } from "@/server/edge/foreign";
 import { keeping } from "@/server/edge/headers";
 import { turnedAway } from "@/server/edge/turned-away";
-import { refusalReason } from "@/server/security";
 
 const OUTSIDE = "https://deals.tarn-and-hollow.test";
 afterEach(() => {
   delete process.env.KELLUX_ORIGIN;
   delete process.env.KELLUX_HOST;
+  delete process.env.KELLUX_NAMES;
 });
-const asked = (method: string, headers: Record<string, string>) =>
-  refusalReason(method, new Headers(headers));
+const asked = (method: string, headers: Record<string, string>) => refusalReason(method, headers);
 
-test("without a public origin it answers to names of this machine alone, and to any where it listens to others", () => {
+test("without a public origin it answers to names of this machine alone; to others to addresses and settled names", () => {
   for (const host of ["localhost:4310", "127.0.0.1", "[::1]:4310"])
     expect(asked("GET", { host })).toBeUndefined();
   expect(asked("GET", { host: "deals.tarn-and-hollow.test" })).toMatch(
     /answers only to localhost; set KELLUX_ORIGIN/,
   );
   process.env.KELLUX_HOST = "0.0.0.0";
-  expect(asked("GET", { host: "deals.tarn-and-hollow.test" })).toBeUndefined();
+  for (const host of ["192.168.7.20:4310", "[fd00::7]:4310", "127.0.0.1:4310"])
+    expect([host, asked("GET", { host })]).toEqual([host, undefined]);
+  // A page elsewhere can point a name of its own here, and read what it likes.
+  for (const host of ["deals.tarn-and-hollow.test", "desk:4310", "192.168.7.20.elsewhere.test", "", "%"])
+    expect([host, asked("GET", { host })]).toEqual([host, expect.stringContaining("KELLUX_NAMES")]);
+  process.env.KELLUX_NAMES = "Desk, deals.tarn-and-hollow.test";
+  for (const host of ["desk:4310", "DEALS.tarn-and-hollow.test"])
+    expect([host, asked("GET", { host })]).toEqual([host, undefined]);
   expect(asked("PUT", { host: "desk:4310", origin: "http://elsewhere.test" })).toMatch(/own pages/);
   expect(asked("PUT", { host: "desk:4310", origin: "http://desk:4310" })).toBeUndefined();
+  // What comes encrypted comes from a page of somebody else's server, whatever it is called.
+  expect(asked("PUT", { host: "desk:4310", origin: "https://desk:4310" })).toMatch(/own pages/);
 });
 
 test("with one it answers to that name and to this machine's, wherever it listens", () => {

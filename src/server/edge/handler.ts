@@ -1,5 +1,6 @@
 import type { IncomingMessage, ServerResponse } from "node:http";
 import { AWAY } from "../away";
+import { refusalReason } from "./foreign";
 import { EVERY_ANSWER, keeping } from "./headers";
 import { turnedAway } from "./turned-away";
 
@@ -9,8 +10,8 @@ type Handler = (request: IncomingMessage, response: ServerResponse) => Promise<v
 const shared = globalThis as typeof globalThis & { kelluxStopped?: string };
 
 /**
- * Stands before everything: turns away what is no request of ours, sees that every answer carries the headers, and says
- * that the database is away where the server behind could only fail.
+ * Stands before everything: turns away what is no request of ours, or of a page elsewhere, sees that every answer carries
+ * the headers, and says that the database is away where the server behind could only fail.
  *
  * @param isClosing whether the server is ending, so that nobody keeps a connection
  */
@@ -21,6 +22,9 @@ export function edge(behind: Handler, isClosing: () => boolean): Handler {
     sayWhereAway(response);
     const refused = turnedAway(method, url);
     if (refused) return say(response, refused.status, refused.sentence);
+    const foreign = refusalReason(method, request.headers);
+    if (foreign) return say(response, 403, foreign);
+    dropInnerHeaders(request);
     if (shared.kelluxStopped) return say(response, 503, AWAY);
     try {
       await behind(request, response);
@@ -30,6 +34,15 @@ export function edge(behind: Handler, isClosing: () => boolean): Handler {
       else response.destroy();
     }
   };
+}
+
+/** What the framework tells itself by: from outside it would have a request answered without its work. */
+const INNER = /^x-(middleware|nextjs)-/i;
+
+function dropInnerHeaders({ headers, rawHeaders }: IncomingMessage): void {
+  for (const name of Object.keys(headers)) if (INNER.test(name)) delete headers[name];
+  for (let place = rawHeaders.length - 2; place >= 0; place -= 2)
+    if (INNER.test(rawHeaders[place] ?? "")) rawHeaders.splice(place, 2);
 }
 
 function say(response: ServerResponse, status: number, sentence: string): void {

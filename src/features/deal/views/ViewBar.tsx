@@ -15,22 +15,39 @@ const MoreOptions = lazy(() =>
 
 /** On a narrow screen: which option is open. */
 function OptionChoice() {
-  const { state, dispatch } = useDesk();
+  const { state } = useDesk();
+  const titles = state.options.map(({ name }, index) => `Option ${index + 1}${name && `: ${name}`}`);
+  const open = state.options.findIndex(({ id }) => id === state.open);
+  return <OptionSelect titles={titles.join("\n")} open={open} />;
+}
+
+/** Drawn again where an option has another name, or another one is open: a key changes neither. */
+const OptionSelect = memo(function OptionSelect({
+  titles,
+  open,
+}: {
+  /** What the options are called, a line each. */ titles: string;
+  open: number;
+}) {
+  const { dispatch, now } = useFrame();
   return (
     <select
       aria-label="Open option"
       className="choice-in-words shrink-0 bg-transparent! font-semibold md:hidden"
-      value={state.open}
-      onChange={event => dispatch({ type: "select", id: event.target.value })}
+      value={open}
+      onChange={event => {
+        const option = now().options[Number(event.target.value)];
+        if (option) dispatch({ type: "select", id: option.id });
+      }}
     >
-      {state.options.map(({ id, name }, index) => (
-        <option key={id} value={id}>
-          {`Option ${index + 1}${name && `: ${name}`}`}
+      {titles.split("\n").map((title, index) => (
+        <option key={title} value={index}>
+          {title}
         </option>
       ))}
     </select>
   );
-}
+});
 
 /** A signed deal has nothing that could be moved on a map. */
 const viewsOf = (isFrozen: boolean) =>

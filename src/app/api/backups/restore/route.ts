@@ -1,4 +1,4 @@
-import { answer, readBody } from "@/server/door";
+import { answer, readBody, refuseCut } from "@/server/door";
 import { Refusal } from "@/server/refusal";
 import { checkRestoreRequest } from "@/server/requests";
 import { restoreBackup } from "@/server/restore-backup";
@@ -9,5 +9,5 @@ export const POST = (request: Request) =>
       return restoreBackup((await readBody(request, checkRestoreRequest)).copy);
     }
     if (!request.body) throw new Refusal(400, "The backup is missing.");
-    return restoreBackup(request.body);
+    return restoreBackup(request.body, size => refuseCut(request, size));
   });
