@@ -1,7 +1,7 @@
 import { type NextRequest, NextResponse } from "next/server";
 import { contentSecurityPolicy, SECURITY_HEADERS } from "@/server/security";
 
-/** Gives each page a policy with a nonce of its own; foreign requests were turned away at the edge. */
+/** Gives each page a policy with a nonce of its own, and each worker its own; foreign requests were turned away at the edge. */
 export function proxy(request: NextRequest): NextResponse {
   const policy = contentSecurityPolicy(btoa(crypto.randomUUID()));
   const headers = new Headers(request.headers);
@@ -14,4 +14,4 @@ export function proxy(request: NextRequest): NextResponse {
 }
 
 // What stands before a route keeps a copy of its body, and cuts one of more than 10 MB without a word.
-export const config = { matcher: ["/((?!api/|_next/).*)"] };
+export const config = { matcher: ["/((?!api/).*)"] };
