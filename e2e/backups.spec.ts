@@ -1,4 +1,4 @@
-import { readFileSync, writeFileSync } from "node:fs";
+import { existsSync, readFileSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 import { gunzipSync } from "node:zlib";
 import { expect } from "@playwright/test";
@@ -12,7 +12,10 @@ test("a backup is made while the app runs and while it does not, and restored in
   own,
 }) => {
   const folder = own.newFolder();
+  // What a kill has left of a backup that was being received.
+  writeFileSync(join(folder, "restoring.ndjson.gz"), "half of it");
   const { address } = await own.start(folder, { KELLUX_DEMO: "1" });
+  await expect.poll(() => existsSync(join(folder, "restoring.ndjson.gz"))).toBe(false);
   const [running, stopped, restored] = [
     join(own.scratch, "running.gz"),
     join(own.scratch, "stopped.gz"),

@@ -1,6 +1,7 @@
 import { createServer, request as httpRequest } from "node:http";
 import { connect } from "node:net";
-import { expect } from "@playwright/test";
+import { chromium, expect } from "@playwright/test";
+import { installedBrowser } from "../scripts/browser.mjs";
 import { manyDeals, test } from "./own-server";
 
 test("behind a reverse proxy its public origin is its own, and no other", async ({ own }) => {
@@ -112,4 +113,39 @@ test("what is no request of the app's gets a 4xx, and every answer carries the h
     200,
     expect.stringContaining("immutable"),
   ]);
+});
+
+test("over a network without encryption deals are made, saved, taken up again and copied from", async ({
+  own,
+}) => {
+  await own.start(own.newFolder(), { KELLUX_HOST: "0.0.0.0", KELLUX_NAMES: "desk.test" });
+  const browser = await chromium.launch({
+    executablePath: installedBrowser(),
+    args: ["--no-sandbox", "--host-resolver-rules=MAP desk.test 127.0.0.1"],
+  });
+  const context = await browser.newContext({ locale: "en-US" });
+  const page = await context.newPage();
+  await page.goto(`http://desk.test:${own.port}/`);
+  // Such a page has less of its browser than one of this machine.
+  expect(await page.evaluate(() => [isSecureContext, "locks" in navigator])).toEqual([false, false]);
+  await page.getByRole("button", { name: "New deal" }).click();
+  await page.getByLabel("Customer").fill("Isolde Crane");
+  await page.getByLabel("Yearly rate").fill("6.49");
+  await page.getByLabel("Number of payments").fill("72");
+  await page.getByLabel("Price", { exact: true }).fill("41850");
+  await expect(page.getByTestId("save-status")).toContainText(/^Saved \d/);
+  // What cannot be saved as the page goes is taken up by the next one, and by no other that is open.
+  await page.route("**/api/deals/*", route => route.abort());
+  await page.getByLabel("Price", { exact: true }).fill("42000");
+  await expect(page.getByTestId("save-status")).toContainText("Not saved");
+  await page.unroute("**/api/deals/*");
+  await page.reload();
+  await expect(page.getByLabel("Price", { exact: true })).toHaveValue("42,000.00");
+  await expect(page.getByTestId("save-status")).toContainText(/^Saved \d/);
+  await page.getByRole("button", { name: "+ Option" }).click();
+  await page.getByRole("button", { name: /^Make \d option/ }).click();
+  await page.getByRole("button", { name: "Line-up", exact: true }).click();
+  await page.getByRole("button", { name: "Copy for a spreadsheet" }).click();
+  await expect(page.getByText("Copied; paste it into a spreadsheet.")).toBeVisible();
+  await browser.close();
 });

@@ -1,6 +1,7 @@
 // The thread of the database: opens the data folder and does for the serving thread what the store can do.
 import { parentPort } from "node:worker_threads";
 import { openDatabase } from "./database";
+import { failureOf } from "./failure";
 import { FolderInUse, FolderRefused } from "./folder/refused";
 import { type Store, storeOf } from "./store";
 import type { FromThread, ToThread } from "./store-messages";
@@ -34,14 +35,6 @@ async function answer(store: Store, { id, name, args }: Extract<ToThread, { id: 
   } catch (error) {
     say({ id, failure: failureOf(error) });
   }
-}
-
-/** What crosses between threads of an error: its words, those of what caused it, and its code. */
-function failureOf(error: unknown): { message: string; code?: string } {
-  if (!(error instanceof Error)) return { message: String(error) };
-  const cause = error.cause === undefined ? undefined : failureOf(error.cause);
-  const { code = cause?.code } = error as NodeJS.ErrnoException;
-  return { message: [error.message, cause?.message].filter(Boolean).join(": "), ...(code && { code }) };
 }
 
 parentPort?.once("message", (message: ToThread) => {

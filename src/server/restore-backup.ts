@@ -17,6 +17,13 @@ const LARGEST = 1_000_000_000;
 
 let isRestoring = false;
 
+const receivedPath = () => join(dataFolder(), "restoring.ndjson.gz");
+
+/** Clears away what a stop has left of a backup that was being received. */
+export function clearReceived(): void {
+  rmSync(receivedPath(), { force: true });
+}
+
 /**
  * Puts what a backup holds into the place of all that is kept; a copy of that is made first.
  *
@@ -29,7 +36,7 @@ export async function restoreBackup(
 ): Promise<BackupFacts> {
   if (isRestoring) throw new Refusal(409, "Another backup is being restored right now.");
   isRestoring = true;
-  const received = join(dataFolder(), "restoring.ndjson.gz");
+  const received = receivedPath();
   try {
     if (typeof backup !== "string") whole(await receive(backup, received));
     const file = typeof backup === "string" ? keptCopy(dataFolder(), backup) : received;
@@ -42,7 +49,7 @@ export async function restoreBackup(
     return facts;
   } finally {
     isRestoring = false;
-    rmSync(received, { force: true });
+    clearReceived();
   }
 }
 

@@ -1,6 +1,7 @@
 import { FolderRefused } from "@/data/folder/refused";
 import { startDailyCopies } from "./backups";
 import { dataFolder } from "./data-folder";
+import { clearReceived } from "./restore-backup";
 import { warnOfLowSpace } from "./space";
 import { closeServerStore, serverStore } from "./store";
 
@@ -15,6 +16,7 @@ export async function start(): Promise<void> {
   try {
     const store = await serverStore();
     console.warn(`Kellux keeps its data in ${dataFolder()}.`);
+    clearReceived();
     startDailyCopies(store, dataFolder());
     const warn = () => void warnOfLowSpace(dataFolder());
     warn();

@@ -153,15 +153,20 @@ describe("saves of different parts", () => {
     expect(await save(id, 1, { options: [option(one, "1100.00")] })).toBe(true);
     expect(await save(id, 1, { options: [option(two, "2200.00")] })).toBe(true);
     expect(await save(id, 1, { heading: { ...heading, status: "agreed" } })).toBe(true);
-    expect(await save(id, 1, { order: { chosen: two, options: [two, one] } })).toBe(true);
+    expect(await save(id, 1, { order: { chosen: one, options: [two, one] } })).toBe(true);
     expect(await getDeal(open.database, id)).toMatchObject({
       version: 5,
       document: {
         status: "agreed",
-        chosen: two,
+        chosen: one,
         options: [option(two, "2200.00"), option(one, "1100.00")],
       },
     });
+    // Which option is chosen is said in view of all of them.
+    const chosen = { order: { chosen: two, options: [two, one] } };
+    expect(await save(id, 4, chosen)).toBe(false);
+    expect(await save(id, 5, chosen)).toBe(true);
+    expect(await save(id, 5, chosen)).toBe(true);
   });
 
   test("of the same part count only from its newest version, and the same save twice is one", async () => {

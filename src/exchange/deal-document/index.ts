@@ -16,6 +16,7 @@ export { LONGEST_NAME } from "./longest-name";
 export { membersOfFound } from "./members-of-found";
 export { mergeFigures, mergeInputs } from "./merge-figures";
 export { MOST_OPTIONS } from "./most-options";
+export { newId } from "./new-id";
 export { chosenOption, documentOf, headingOf, optionOf, orderOf } from "./parts";
 export { isSame } from "./same";
 export { DEAL_STATUSES, type DealStatus } from "./statuses";

@@ -2,10 +2,27 @@ import { notify } from "@/features/notices/notify";
 
 /** Copies cells with tabs between them, for a spreadsheet. */
 export async function copyText(text: string): Promise<void> {
+  if (await isCopied(text)) notify.success("Copied; paste it into a spreadsheet.");
+  else notify.error("The browser does not let this page copy.");
+}
+
+async function isCopied(text: string): Promise<boolean> {
   try {
+    if (navigator.clipboard === undefined) return copiedByCommand(text);
     await navigator.clipboard.writeText(text);
-    notify.success("Copied; paste it into a spreadsheet.");
+    return true;
   } catch {
-    notify.error("The browser does not let this page copy.");
+    return false;
   }
+}
+
+/** A page that came over a network without encryption has no clipboard, but for what is selected in it. */
+function copiedByCommand(text: string): boolean {
+  const field = document.createElement("textarea");
+  field.value = text;
+  document.body.append(field);
+  field.select();
+  const isDone = document.execCommand("copy");
+  field.remove();
+  return isDone;
 }

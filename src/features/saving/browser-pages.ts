@@ -1,3 +1,4 @@
+import { newId } from "@/exchange/deal-document";
 import type { ChangeStorage, PendingChange } from "./pending-changes";
 
 /** The browser's local storage. A full or forbidden storage must not stop anybody from typing. */
@@ -14,6 +15,9 @@ export const browserStorage: ChangeStorage = {
   keys: () => Object.keys(localStorage),
 };
 
+// A browser has locks where a page came encrypted, or from this machine: others load what stands in for them.
+const withoutLocks = () => import("./pages-without-locks");
+
 const lockName = (pageId: string) => `kellux-page.${pageId}`;
 
 /**
@@ -22,19 +26,27 @@ const lockName = (pageId: string) => `kellux-page.${pageId}`;
  * @returns the name, and a function that lets go of it
  */
 export function openPage(): { pageId: string; close: () => void } {
-  const pageId = crypto.randomUUID();
+  const pageId = newId();
   let close = () => {};
   const untilClosed = new Promise<void>(resolve => {
     close = resolve;
   });
+  const name = lockName(pageId);
   // The browser lets go of it when the page goes, even after a crash.
-  void navigator.locks.request(lockName(pageId), () => untilClosed);
+  if (navigator.locks) void navigator.locks.request(name, () => untilClosed);
+  else void withoutLocks().then(({ answerFor }) => untilClosed.then(answerFor(name)));
   return { pageId, close };
 }
 
 /** Those of some changes whose pages are no longer open. */
 export async function ofClosedPages(changes: readonly PendingChange[]): Promise<PendingChange[]> {
-  const { held = [] } = await navigator.locks.query();
-  const open = new Set(held.map(lock => lock.name));
+  if (changes.length === 0) return [];
+  const open = new Set(await openPages());
   return changes.filter(({ pageId, isLeft }) => isLeft || !open.has(lockName(pageId)));
+}
+
+async function openPages(): Promise<(string | undefined)[]> {
+  if (!navigator.locks) return (await withoutLocks()).answering();
+  const { held = [] } = await navigator.locks.query();
+  return held.map(lock => lock.name);
 }

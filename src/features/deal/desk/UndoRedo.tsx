@@ -1,5 +1,5 @@
 import { Redo2, Undo2 } from "lucide-react";
-import { useCallback, useEffect, useRef } from "react";
+import { useCallback, useEffect, useMemo, useRef } from "react";
 import { isSame } from "@/exchange/deal-document";
 import { changePhrase, changesInWords } from "@/exchange/option-words";
 import { hasErrors } from "../option";
@@ -9,6 +9,7 @@ import { useDesk } from "./desk-context";
 import { deskDocument, openedOption } from "./desk-state";
 import { forgetSteps, keepSteps, keptSteps } from "./kept-steps";
 import type { Step } from "./steps";
+import { useRested } from "./use-rested";
 
 const KEEP_AFTER = 800;
 
@@ -20,7 +21,11 @@ export function UndoRedo({ dealId }: { dealId: string }) {
   const { state, dispatch } = useDesk();
   const { say } = useNotation();
   const { past, future } = state.steps;
-  const document = deskDocument(state);
+  const typing = openedOption(state).edit !== null;
+  const document = useRested(
+    useMemo(() => deskDocument(state), [state]),
+    typing,
+  );
   const [back, forth] = [past.at(-1), future.at(-1)];
   const go = useCallback(
     (type: "undo" | "redo", step: Step | undefined) => {

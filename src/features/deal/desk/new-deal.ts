@@ -1,4 +1,4 @@
-import { type DealDocument, documentOf } from "@/exchange/deal-document";
+import { type DealDocument, documentOf, newId } from "@/exchange/deal-document";
 import type { DealInputs } from "@/exchange/deal-file";
 import { DEFAULT_SETTINGS, type NewDeal, newDealInputs, type Settings } from "@/exchange/settings";
 import { asLease } from "../fields/as-lease";
@@ -20,7 +20,7 @@ export function newDealDocument(
 ): DealDocument {
   return documentOf(
     { customer: "", vehicle: "", status: "quoting" },
-    { id: crypto.randomUUID(), name: "", inputs: newInputs(today, settings, kind) },
+    { id: newId(), name: "", inputs: newInputs(today, settings, kind) },
   );
 }
 

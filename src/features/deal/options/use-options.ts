@@ -1,9 +1,10 @@
 import { useMemo } from "react";
-import type { DealOption } from "@/exchange/deal-document";
+import { type DealOption, newId } from "@/exchange/deal-document";
 import { proposedNames } from "@/exchange/option-words";
 import { notify } from "@/features/notices/notify";
 import { useDesk, useFrame } from "../desk/desk-context";
-import type { DeskOption } from "../desk/desk-state";
+import { type DeskOption, openedOption } from "../desk/desk-state";
+import { useRested } from "../desk/use-rested";
 import { useNotation } from "../option/option-context";
 import {
   withChosen,
@@ -18,17 +19,19 @@ import {
 /** An option of the deal with what it is called. */
 export type CalledOption = DeskOption & { called: string; isOpen: boolean; isChosen: boolean };
 
-/** The options of the deal with what they are called. */
+/** The options of the deal with what they are called; while a figure is typed, with what they were called before. */
 export function useOptions(): CalledOption[] {
-  const { options, open, chosen } = useDesk().state;
+  const { state } = useDesk();
+  const { options, open, chosen } = state;
   const { say } = useNotation();
-  const names = useMemo(
-    () => proposedNames(options.map(({ name, state: { inputs } }) => ({ name, inputs }))),
-    [options],
-  );
-  return options.map((option, index) => ({
+  const rested = useRested(options, openedOption(state).edit !== null);
+  const names = useMemo(() => {
+    const called = proposedNames(rested.map(({ name, state: { inputs } }) => ({ name, inputs })));
+    return new Map(rested.map(({ id }, index) => [id, called[index]]));
+  }, [rested]);
+  return options.map(option => ({
     ...option,
-    called: say(names[index] ?? ""),
+    called: say(names.get(option.id) ?? ""),
     isOpen: option.id === open,
     isChosen: option.id === chosen,
   }));
@@ -43,12 +46,12 @@ export function useOptionActions() {
       choose: (id: string) => edit(withChosen(id)),
       rename: (id: string, name: string) => edit(withName(id, name.trim())),
       duplicate: (id: string) => {
-        const copyId = crypto.randomUUID();
+        const copyId = newId();
         edit(withCopyOf(id, copyId), copyId);
       },
       /** Puts options after another one, and opens the first of them. */
       addAfter: (id: string, inputs: readonly DealOption["inputs"][]) => {
-        const added = inputs.map(each => ({ id: crypto.randomUUID(), name: "", inputs: each }));
+        const added = inputs.map(each => ({ id: newId(), name: "", inputs: each }));
         edit(withOptionsAfter(id, added), added[0]?.id);
       },
       moveTo: (id: string, place: number) => edit(withOptionAt(id, place)),

@@ -1,0 +1,21 @@
+/** A failure as it crosses between threads, and is logged: its words and its code. */
+export type Failure = { message: string; code?: string };
+
+/** The database's own codes, as SQLSTATE has them. */
+const SQLSTATE = /^[0-9A-Z]{5}$/;
+
+/**
+ * What is told of an error: its words, those of what caused it, and its code; nothing of what was asked for or is kept. A
+ * failed query would say the names in it, and the database the value that it could not take.
+ *
+ * @example failureOf(new Error("Failed query: select $1\nparams: Isolde Crane")) // { message: "Failed query: select $1" }
+ */
+export function failureOf(error: unknown): Failure {
+  if (!(error instanceof Error)) return { message: String(error) };
+  const cause = error.cause === undefined ? undefined : failureOf(error.cause);
+  const { code: own } = error as NodeJS.ErrnoException;
+  const said = error.message.replace(/\s*params: [\s\S]*$/, "");
+  const words = own !== undefined && SQLSTATE.test(own) ? said.replace(/"[^"]*"|'[^']*'/g, "…") : said;
+  const code = own ?? cause?.code;
+  return { message: [words, cause?.message].filter(Boolean).join(": "), ...(code && { code }) };
+}
