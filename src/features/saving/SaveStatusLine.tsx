@@ -1,4 +1,4 @@
-import { Check, CloudOff, LoaderCircle, TriangleAlert } from "lucide-react";
+import { Check, LoaderCircle, TriangleAlert } from "lucide-react";
 import type { ReactNode } from "react";
 import type { SaveStatus } from "./autosave";
 
@@ -35,7 +35,7 @@ function sayStatus(status: SaveStatus, unreadable: boolean): { tone: string; ico
     case "away":
       return {
         tone: "text-warning",
-        icon: <CloudOff {...ICON} />,
+        icon: <TriangleAlert {...ICON} />,
         text: "Not saved: the server is away. Kept here, saved when it is back.",
       };
     case "failing":

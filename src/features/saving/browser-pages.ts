@@ -1,4 +1,3 @@
-import { newId } from "@/exchange/deal-document";
 import type { ChangeStorage, PendingChange } from "./pending-changes";
 
 /** The browser's local storage. A full or forbidden storage must not stop anybody from typing. */
@@ -26,7 +25,7 @@ const lockName = (pageId: string) => `kellux-page.${pageId}`;
  * @returns the name, and a function that lets go of it
  */
 export function openPage(): { pageId: string; close: () => void } {
-  const pageId = newId();
+  const pageId = `${Date.now()}.${Math.random()}`;
   let close = () => {};
   const untilClosed = new Promise<void>(resolve => {
     close = resolve;

@@ -9,7 +9,12 @@ import { CalendarButton } from "./CalendarButton";
 /** The element id of a field, for labels and for going there from the sentence. */
 export const fieldId = (field: FieldName): string => `field-${field.replaceAll("/", "-")}`;
 
-type Props = {
+// Few deals are looked at once they are signed: the screen starts without the code for it.
+const SignedFigure = lazy(() =>
+  import("./SignedFigure").then(({ SignedFigure: figure }) => ({ default: figure })),
+);
+
+export type FigureFieldProps = {
   field: FieldName;
   /** Where the visible label stands elsewhere, the field is named for those who do not see it. */
   hideLabel?: boolean;
@@ -22,10 +27,16 @@ type Props = {
 };
 
 /** One figure to type. Answers move with every key; a figure that cannot be read says why right here. */
-export function FigureField(props: Props) {
+export function FigureField(props: FigureFieldProps) {
   const { option, act, isFrozen } = useOption();
   const { field, called, hideLabel = false, shortLabel, errorElsewhere } = props;
-  if (isFrozen) return <SignedFigure {...props} />;
+  if (isFrozen) {
+    return (
+      <Suspense fallback={null}>
+        <SignedFigure {...props} />
+      </Suspense>
+    );
+  }
   const found = isFoundIn(field, option.inputs.find);
   return (
     <div className="min-w-0">
@@ -44,24 +55,6 @@ export function FigureField(props: Props) {
       />
       {!errorElsewhere && <FieldError field={field} />}
     </div>
-  );
-}
-
-/** The figure of a signed deal: to be read, and no field. */
-function SignedFigure({ field, called, hideLabel, shortLabel }: Props) {
-  const { option } = useOption();
-  const { label, type = "figure" } = fieldOf(field);
-  const unit = fieldUnit(option, field);
-  return (
-    <dl className="min-w-0">
-      <dt className={hideLabel ? "sr-only" : "mb-0.5 block text-faint text-sm"}>
-        {shortLabel ?? called ?? label}
-      </dt>
-      <dd className={`px-2 py-1 ${type === "figure" ? "text-right" : ""}`}>
-        {fieldText(option, field) || "–"}
-        {unit && ` ${unit}`}
-      </dd>
-    </dl>
   );
 }
 

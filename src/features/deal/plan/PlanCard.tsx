@@ -9,11 +9,13 @@ import { Choice } from "../parts/choices";
 import { FigureField } from "../parts/FigureField";
 import { FREQUENCY_CHOICES } from "./choices-of-plan";
 import { asKind, KIND_ID, KINDS, KINDS_OF_A_VEHICLE, type Kind, kindOf, withFrequency } from "./kinds";
-import { RoundingChoice } from "./RoundingChoice";
 import { turn } from "./turn";
 
 // A plain loan has none of them: the screen starts without the code for them.
 const PartsToAdd = lazy(() => import("./PartsToAdd").then(({ PartsToAdd: parts }) => ({ default: parts })));
+const RoundingChoice = lazy(() =>
+  import("./PlanParts").then(({ RoundingChoice: choice }) => ({ default: choice })),
+);
 const PlanParts = lazy(() => import("./PlanParts").then(({ PlanParts: parts }) => ({ default: parts })));
 
 /** How the deal is repaid: what every plan has, then the parts that this one has, and the way to add others. */
@@ -51,7 +53,11 @@ export const PlanCard = memo(function PlanCard() {
           />
           <FigureField field="signed" />
           {!plan.datedPayments && <FigureField field="firstPayment" />}
-          {plan.rounding !== undefined && plan.rounding !== "nearest" && <RoundingChoice />}
+          {plan.rounding !== undefined && plan.rounding !== "nearest" && (
+            <Suspense fallback={null}>
+              <RoundingChoice />
+            </Suspense>
+          )}
         </div>
         <FirstPaymentRemark />
         {hasRareParts(plan) && (

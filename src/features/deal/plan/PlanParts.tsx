@@ -16,6 +16,8 @@ const COMPOUNDINGS = (Object.entries(COMPOUNDED) as [NonNullable<PlanFile["compo
   ([compounding]) => compounding !== "payments",
 );
 
+export { RoundingChoice } from "./RoundingChoice";
+
 /** The parts that a plan has, each with its figures and the way to remove. */
 export function PlanParts() {
   const { option } = useLoan();

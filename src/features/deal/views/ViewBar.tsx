@@ -1,6 +1,6 @@
 import { lazy, memo, Suspense, useState } from "react";
 import { focusSoon } from "@/features/focus/focus-soon";
-import { useDesk, useFrame } from "../desk/desk-context";
+import { useFrame } from "../desk/desk-context";
 import { VIEWS, type View } from "../desk/views";
 import { useIsFrozen } from "../option/option-context";
 import { MORE_OPTIONS, NOTES_FIELD } from "../parts/places";
@@ -9,45 +9,12 @@ import { MORE_OPTIONS, NOTES_FIELD } from "../parts/places";
 const OptionTools = lazy(() =>
   import("../options/OptionTools").then(({ OptionTools: tools }) => ({ default: tools })),
 );
+const OptionChoice = lazy(() =>
+  import("../options/OptionTools").then(({ OptionChoice: choice }) => ({ default: choice })),
+);
 const MoreOptions = lazy(() =>
   import("../options/MoreOptions").then(({ MoreOptions: panel }) => ({ default: panel })),
 );
-
-/** On a narrow screen: which option is open. */
-function OptionChoice() {
-  const { state } = useDesk();
-  const titles = state.options.map(({ name }, index) => `Option ${index + 1}${name && `: ${name}`}`);
-  const open = state.options.findIndex(({ id }) => id === state.open);
-  return <OptionSelect titles={titles.join("\n")} open={open} />;
-}
-
-/** Drawn again where an option has another name, or another one is open: a key changes neither. */
-const OptionSelect = memo(function OptionSelect({
-  titles,
-  open,
-}: {
-  /** What the options are called, a line each. */ titles: string;
-  open: number;
-}) {
-  const { dispatch, now } = useFrame();
-  return (
-    <select
-      aria-label="Open option"
-      className="choice-in-words shrink-0 bg-transparent! font-semibold md:hidden"
-      value={open}
-      onChange={event => {
-        const option = now().options[Number(event.target.value)];
-        if (option) dispatch({ type: "select", id: option.id });
-      }}
-    >
-      {titles.split("\n").map((title, index) => (
-        <option key={title} value={index}>
-          {title}
-        </option>
-      ))}
-    </select>
-  );
-});
 
 /** A signed deal has nothing that could be moved on a map. */
 const viewsOf = (isFrozen: boolean) =>
@@ -69,7 +36,11 @@ export const ViewBar = memo(function ViewBar({ onNear, isOpen }: Props) {
     <>
       <div className="flex items-center gap-x-1 gap-y-1 max-md:flex-wrap">
         <nav aria-label="Views of the deal" className="flex min-w-0 gap-x-1 overflow-x-auto">
-          {count > 1 && <OptionChoice />}
+          {count > 1 && (
+            <Suspense fallback={null}>
+              <OptionChoice />
+            </Suspense>
+          )}
           {viewsOf(isFrozen).map(each => (
             <button
               key={each}
