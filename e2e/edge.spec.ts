@@ -143,7 +143,10 @@ test("over a network without encryption deals are made, saved, taken up again an
   await expect(page.getByLabel("Price", { exact: true })).toHaveValue("42,000.00");
   await expect(page.getByTestId("save-status")).toContainText(/^Saved \d/);
   await page.getByRole("button", { name: "+ Option" }).click();
-  await page.getByRole("button", { name: /^Make \d option/ }).click();
+  await page
+    .getByRole("button", { name: /^Make \d option/ })
+    .first()
+    .click();
   await page.getByRole("button", { name: "Line-up", exact: true }).click();
   await page.getByRole("button", { name: "Copy for a spreadsheet" }).click();
   await expect(page.getByText("Copied; paste it into a spreadsheet.")).toBeVisible();
