@@ -2,7 +2,7 @@
 const [VERSION, VARIANT] = [6, 8];
 
 /**
- * A new id for an option or a page. A browser makes one itself only where the page came encrypted, or from this machine.
+ * A new id for an option. A browser makes one itself only where the page came encrypted, or from this machine.
  *
  * @example newId() // "5f0c9d1e-8a54-4b61-9d0b-6d2f3b1c7a90"
  */

@@ -21,10 +21,10 @@ export function UndoRedo({ dealId }: { dealId: string }) {
   const { state, dispatch } = useDesk();
   const { say } = useNotation();
   const { past, future } = state.steps;
-  const typing = openedOption(state).edit !== null;
+  const isTyping = openedOption(state).edit !== null;
   const document = useRested(
     useMemo(() => deskDocument(state), [state]),
-    typing,
+    isTyping,
   );
   const [back, forth] = [past.at(-1), future.at(-1)];
   const go = useCallback(
