@@ -1,7 +1,9 @@
-import { and, count, eq, inArray, isNotNull, notInArray } from "drizzle-orm";
+import { and, count, eq, inArray, isNotNull, notInArray, sql } from "drizzle-orm";
 import type { Database } from "./database";
+import { insertRows } from "./insert-rows";
 import { dropIfUnused } from "./names";
-import { arrivals, deals, registerLines } from "./schema";
+import { newLine } from "./register-lines";
+import { arrivals, customers, deals, registerLines, vehicles } from "./schema";
 
 /**
  * Says that all deals of an arrival are kept: from now on they are there, though they are shown part by part. Many deals are
@@ -27,15 +29,29 @@ export async function showArrived(database: Database, most: number): Promise<num
   return database.transaction(async tx => {
     const complete = tx.select({ id: arrivals.id }).from(arrivals);
     const some = await tx
-      .select({ id: deals.id })
+      .select({
+        dealId: deals.id,
+        dealVersion: deals.version,
+        changedAt: deals.changedAt,
+        customer: customers.name,
+        vehicle: vehicles.description,
+        status: deals.status,
+      })
       .from(deals)
+      .leftJoin(customers, eq(customers.id, deals.customerId))
+      .leftJoin(vehicles, eq(vehicles.id, deals.vehicleId))
       .where(inArray(deals.arrival, complete))
       .limit(most);
-    const ids = some.map(({ id }) => id);
+    const ids = some.map(({ dealId }) => dealId);
     if (ids.length === 0) await tx.delete(arrivals);
     else {
       await tx.update(deals).set({ deletedAt: null, arrival: null }).where(inArray(deals.id, ids));
-      await tx.update(registerLines).set({ deleted: false }).where(inArray(registerLines.dealId, ids));
+      const lines = some.map(({ customer, vehicle, status, ...deal }) =>
+        newLine({ ...deal, heading: { customer: customer ?? "", vehicle: vehicle ?? "", status } }),
+      );
+      // Versions of before kept a line with each deal as it came.
+      const shows = sql`on conflict (deal_id) do update set deleted = false`;
+      await insertRows(tx, registerLines, lines, shows);
     }
     return ids.length;
   });

@@ -1,18 +1,9 @@
 import { and, asc, eq, gt, inArray, isNull } from "drizzle-orm";
-import {
-  type DealChange,
-  type DealDocument,
-  headingOf,
-  isNoChange,
-  isSame,
-  upToDate,
-} from "@/exchange/deal-document";
+import { type DealChange, type DealDocument, isNoChange, isSame, upToDate } from "@/exchange/deal-document";
 import type { Database } from "./database";
-import { noteBeginning } from "./history";
-import { guarded, headingColumns, keepMerged, keepOptions } from "./keep-deal";
+import { guarded, keepMerged } from "./keep-deal";
 import { type Merged, merge, type VersionedDeal } from "./merge";
 import { dropIfUnused } from "./names";
-import { addLine } from "./register-lines";
 import { customers, deals, options, registerLines, vehicles } from "./schema";
 import { keepSigning, type Signing } from "./signings";
 import { takingTurns } from "./turns";
@@ -115,45 +106,6 @@ export async function dealsAfter(
 export async function hasDeals(database: Database): Promise<boolean> {
   const [row] = await database.select({ id: deals.id }).from(deals).limit(1);
   return row !== undefined;
-}
-
-/** A deal to keep; what it is signed with where it is; with which others it arrives, until when it is not seen. */
-export type NewDeal = DealDocument & { changedAt?: Date; signing?: Signing; arrival?: string };
-
-/** Keeps new deals, all or none, and gives back their ids. */
-export async function insertDeals(database: Database, documents: NewDeal[]): Promise<string[]> {
-  const rest = takingTurns();
-  const ready = documents.map(document => ({ ...document, options: document.options.map(guarded) }));
-  await rest();
-  const kept = await database.transaction(async tx => {
-    const ids: string[] = [];
-    for (const { changedAt, signing, arrival, ...document } of ready) {
-      const [deal] = await tx
-        .insert(deals)
-        .values({
-          ...(await headingColumns(tx, headingOf(document))),
-          chosen: document.chosen,
-          ...(changedAt && { changedAt }),
-          ...(arrival && { arrival, deletedAt: new Date() }),
-        })
-        .returning({ id: deals.id, changedAt: deals.changedAt });
-      if (!deal) throw new Error("The database kept no deal.");
-      await keepOptions(tx, deal.id, 1, document, document.options);
-      await addLine(tx, {
-        dealId: deal.id,
-        dealVersion: 1,
-        changedAt: deal.changedAt,
-        heading: headingOf(document),
-        ...(arrival && { deleted: true }),
-      });
-      await noteBeginning(tx, deal.id, deal.changedAt);
-      if (signing) await keepSigning(tx, deal.id, signing);
-      ids.push(deal.id);
-    }
-    return ids;
-  });
-  await rest();
-  return kept;
 }
 
 /** A deal as it was saved; without its document where that is what the sender has. */

@@ -80,12 +80,8 @@ export async function noteChange(tx: Database, saved: Saved): Promise<void> {
   });
 }
 
-/** Notes that a deal was begun. */
-export async function noteBeginning(tx: Database, dealId: string, at: Date): Promise<void> {
-  await tx.insert(dealChanges).values(begun(dealId, at, 1));
-}
-
-function begun(dealId: string, at: Date, dealVersion: number): typeof dealChanges.$inferInsert {
+/** The first entry of a deal's history. */
+export function begun(dealId: string, at: Date, dealVersion: number): typeof dealChanges.$inferInsert {
   return {
     dealId,
     number: 1,

@@ -11,7 +11,7 @@ import type { Database } from "./database";
 import type { DealRecord } from "./deals";
 import { noteChange } from "./history";
 import type { Merged } from "./merge";
-import { customerNamed, vehicleCalled } from "./names";
+import { customersNamed, vehiclesCalled } from "./names";
 import { changeLine } from "./register-lines";
 import { deals, options } from "./schema";
 
@@ -69,7 +69,7 @@ export async function keepMerged(
 }
 
 /** Keeps options as they are now, at their places in the deal. */
-export async function keepOptions(
+async function keepOptions(
   tx: Database,
   dealId: string,
   version: number,
@@ -107,13 +107,13 @@ async function keepOrder(tx: Database, dealId: string, document: DealDocument): 
 }
 
 /** The columns of a deal's heading; its customer and its vehicle are kept where there are none of their names. */
-export async function headingColumns(database: Database, heading: DealHeading) {
+async function headingColumns(database: Database, heading: DealHeading) {
   return {
     status: heading.status,
     budget: heading.budget ?? null,
     notes: heading.notes ?? null,
-    customerId: await customerNamed(database, heading.customer),
-    vehicleId: await vehicleCalled(database, heading.vehicle),
+    customerId: (await customersNamed(database, [heading.customer])).get(heading.customer) ?? null,
+    vehicleId: (await vehiclesCalled(database, [heading.vehicle])).get(heading.vehicle) ?? null,
   };
 }
 

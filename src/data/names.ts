@@ -1,27 +1,33 @@
-import { and, eq, not, sql } from "drizzle-orm";
+import { type AnyColumn, and, eq, not, sql } from "drizzle-orm";
 import type { Database } from "./database";
 import { customers, deals, vehicles } from "./schema";
 
-/** The id of the customer of a name, who is kept where there is none; null for no name. */
-export async function customerNamed(database: Database, name: string): Promise<string | null> {
-  if (name === "") return null;
-  const [customer] = await database
-    .insert(customers)
-    .values({ name })
-    .onConflictDoUpdate({ target: customers.name, set: { name } })
-    .returning({ id: customers.id });
-  return customer?.id ?? null;
-}
+type Ids = ReadonlyMap<string, string>;
 
-/** The id of the vehicle of a description, which is kept where there is none; null for no description. */
-export async function vehicleCalled(database: Database, description: string): Promise<string | null> {
-  if (description === "") return null;
-  const [vehicle] = await database
-    .insert(vehicles)
-    .values({ description })
-    .onConflictDoUpdate({ target: vehicles.description, set: { description } })
-    .returning({ id: vehicles.id });
-  return vehicle?.id ?? null;
+/** The ids of the customers of some names, who are kept where there are none; no name has none. */
+export const customersNamed = (database: Database, names: readonly string[]): Promise<Ids> =>
+  idsOf(database, customers, customers.name, names);
+
+/** The ids of the vehicles of some descriptions, which are kept where there are none; no description has none. */
+export const vehiclesCalled = (database: Database, descriptions: readonly string[]): Promise<Ids> =>
+  idsOf(database, vehicles, vehicles.description, descriptions);
+
+async function idsOf(
+  database: Database,
+  table: typeof customers | typeof vehicles,
+  column: AnyColumn,
+  names: readonly string[],
+): Promise<Ids> {
+  const some = [...new Set(names)].filter(name => name !== "");
+  if (some.length === 0) return new Map();
+  const name = sql.identifier(column.name);
+  // Those that are there are held, so that nobody drops them meanwhile.
+  const { rows } = (await database.execute(sql`insert into ${table} (${name})
+    select * from json_array_elements_text(${JSON.stringify(some)}::json)
+    on conflict (${name}) do update set ${name} = excluded.${name} returning ${name} as name, id`)) as unknown as {
+    rows: { name: string; id: string }[];
+  };
+  return new Map(rows.map(row => [row.name, row.id]));
 }
 
 /** The customer and the vehicle that a deal names, by id. */

@@ -7,10 +7,8 @@ import { registerLines } from "./schema";
 /** A deal's version with what of it stands in its line of the register. */
 type Written = { dealId: string; dealVersion: number; changedAt: Date; heading: DealHeading };
 
-/** Writes the line of a new deal. */
-export async function addLine(tx: Database, { heading, ...written }: Written): Promise<void> {
-  await tx.insert(registerLines).values({ ...written, ...headingColumns(heading) });
-}
+/** The line of a new deal. */
+export const newLine = ({ heading, ...written }: Written) => ({ ...written, ...headingColumns(heading) });
 
 /**
  * Writes a change of a deal into its line.

@@ -184,10 +184,10 @@ export const registerLines = pgTable(
     index("register_changed_at").on(table.changedAt, table.dealId),
     index("register_customer").on(table.customerKey, table.dealId),
     // Finds a word of three letters and more without a look at every line.
-    // Kept with each line, for what is put off falls to somebody else's save, all at once.
+    // What is put off falls to somebody else's save: so little of it that nobody notices, and a quarter of the work.
     index("register_words")
       .using("gin", sql`(heading_text || ' ' || figures_text) gin_trgm_ops`)
-      .with({ fastupdate: false }),
+      .with({ fastupdate: true, gin_pending_list_limit: 64 }),
     index("register_to_make").on(table.changedAt).where(sql`${table.madeBy} is null`),
   ],
 );

@@ -2,7 +2,7 @@ import type { Store } from "@/data/store";
 import { inTurns } from "@/data/turns";
 
 /** So few at a time that others are served in between. */
-const AT_A_TIME = 200;
+const AT_A_TIME = 50;
 
 /** Shows all deals that have arrived. */
 export const showArrivals = (store: Store): Promise<void> => inTurns(() => store.showArrived(AT_A_TIME));

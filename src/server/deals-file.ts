@@ -1,5 +1,5 @@
 import { randomUUID } from "node:crypto";
-import type { NewDeal } from "@/data/deals";
+import type { NewDeal } from "@/data/new-deals";
 import type { Store } from "@/data/store";
 import { takingTurns } from "@/data/turns";
 import type { DealDocument } from "@/exchange/deal-document";

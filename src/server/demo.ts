@@ -1,6 +1,6 @@
 import { DEMO_DEALS, DEMO_VEHICLES } from "#demo/scenario";
 import { DEMO_SETTINGS } from "#demo/settings";
-import type { NewDeal } from "@/data/deals";
+import type { NewDeal } from "@/data/new-deals";
 import type { Store } from "@/data/store";
 import type { DealDocument } from "@/exchange/deal-document";
 

@@ -1,5 +1,5 @@
-import { insertDeals } from "@/data/deals";
 import { failureOf } from "@/data/failure";
+import { insertDeals } from "@/data/new-deals";
 import { customers } from "@/data/schema";
 import { numberedDeal } from "./numbered-deal";
 import { testDatabase } from "./test-database";

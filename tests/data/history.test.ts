@@ -1,7 +1,8 @@
 import { and, count, eq, gt, sql } from "drizzle-orm";
 import { CORE_VERSION } from "@/core";
-import { getDeal, insertDeals, setDeleted, updateDeal } from "@/data/deals";
+import { getDeal, setDeleted, updateDeal } from "@/data/deals";
 import { changesOf, stateAfter } from "@/data/history";
+import { insertDeals } from "@/data/new-deals";
 import { dealChanges } from "@/data/schema";
 import { getSigning, keepLateSigning, type Signing, signedWithoutQuotes } from "@/data/signings";
 import { frozenQuote } from "@/exchange/answers/frozen-quote";

@@ -1,0 +1,91 @@
+import { randomUUID } from "node:crypto";
+import { type DealDocument, headingOf } from "@/exchange/deal-document";
+import type { Database } from "./database";
+import { begun } from "./history";
+import { insertRows } from "./insert-rows";
+import { guarded } from "./keep-deal";
+import { customersNamed, vehiclesCalled } from "./names";
+import { newLine } from "./register-lines";
+import { dealChanges, deals, options, registerLines, signings } from "./schema";
+import type { Signing } from "./signings";
+import { takingTurns } from "./turns";
+
+/** A deal to keep; what it is signed with where it is; with which others it arrives, until when it is not seen. */
+export type NewDeal = DealDocument & { changedAt?: Date; signing?: Signing; arrival?: string };
+
+/** Keeps new deals, all or none, and gives back their ids. */
+export async function insertDeals(database: Database, documents: readonly NewDeal[]): Promise<string[]> {
+  const rest = takingTurns();
+  const now = new Date();
+  const ready = documents.map(({ changedAt = now, signing, arrival, ...document }) => ({
+    dealId: randomUUID(),
+    changedAt,
+    signing,
+    arrival,
+    document: { ...document, options: document.options.map(guarded) },
+  }));
+  await rest();
+  await database.transaction(async tx => {
+    const customers = await customersNamed(
+      tx,
+      ready.map(({ document }) => document.customer),
+    );
+    const vehicles = await vehiclesCalled(
+      tx,
+      ready.map(({ document }) => document.vehicle),
+    );
+    await insertRows(
+      tx,
+      deals,
+      ready.map(({ dealId, changedAt, arrival, document }) => ({
+        id: dealId,
+        customerId: customers.get(document.customer) ?? null,
+        vehicleId: vehicles.get(document.vehicle) ?? null,
+        status: document.status,
+        budget: document.budget ?? null,
+        notes: document.notes ?? null,
+        chosen: document.chosen,
+        version: FIRST,
+        headingVersion: FIRST,
+        orderVersion: FIRST,
+        changedAt,
+        arrival: arrival ?? null,
+        deletedAt: arrival ? now : null,
+      })),
+    );
+    await insertRows(
+      tx,
+      options,
+      ready.flatMap(({ dealId, document }) =>
+        document.options.map(({ id, name, inputs }, position) => ({
+          id,
+          dealId,
+          position,
+          name,
+          inputs,
+          version: FIRST,
+        })),
+      ),
+    );
+    // What arrives is shown once all of it is there.
+    const shown = ready.filter(({ arrival }) => arrival === undefined);
+    await insertRows(
+      tx,
+      registerLines,
+      shown.map(({ dealId, changedAt, document }) =>
+        newLine({ dealId, dealVersion: FIRST, changedAt, heading: headingOf(document) }),
+      ),
+    );
+    await insertRows(
+      tx,
+      dealChanges,
+      ready.map(({ dealId, changedAt }) => begun(dealId, changedAt, FIRST)),
+    );
+    const signed = ready.flatMap(({ dealId, signing }) => (signing ? [{ dealId, ...signing }] : []));
+    await insertRows(tx, signings, signed);
+  });
+  await rest();
+  return ready.map(({ dealId }) => dealId);
+}
+
+const FIRST = 1;
