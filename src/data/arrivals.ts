@@ -59,15 +59,18 @@ export async function showArrived(database: Database, most: number): Promise<num
 
 /**
  * Drops some of the deals of arrivals that never came to be complete, because they were cut off. Gives back how many; 0 once
- * all are gone. Not while anything arrives.
+ * all are gone.
+ *
+ * @param arrival the one that is meant; all where it is left out, as long as nothing arrives
  */
-export async function dropCutOff(database: Database, most: number): Promise<number> {
+export async function dropCutOff(database: Database, most: number, arrival?: string): Promise<number> {
   return database.transaction(async tx => {
     const complete = tx.select({ id: arrivals.id }).from(arrivals);
+    const meant = arrival === undefined ? isNotNull(deals.arrival) : eq(deals.arrival, arrival);
     const some = await tx
       .select({ id: deals.id, customerId: deals.customerId, vehicleId: deals.vehicleId })
       .from(deals)
-      .where(and(isNotNull(deals.arrival), notInArray(deals.arrival, complete)))
+      .where(and(meant, notInArray(deals.arrival, complete)))
       .limit(most);
     for (const { id, ...named } of some) {
       await tx.delete(deals).where(eq(deals.id, id));

@@ -16,7 +16,8 @@ export async function backupStart(database: Database): Promise<{ migrations: num
     database,
     sql`select 'settings' as name, row_to_json(r)::text as row, 1 as place from settings r
       union all select 'vehicles', row_to_json(r)::text, 2 from vehicles r where in_stock
-      union all select 'arrivals', row_to_json(r)::text, 3 from arrivals r`,
+      union all select 'arrivals', row_to_json(r)::text, 3 from arrivals r
+      union all select 'stock_arrivals', row_to_json(r)::text, 4 from stock_arrivals r`,
   );
   return { migrations: knownMigrations(), lines: rows };
 }

@@ -39,17 +39,19 @@ const SYNC = "select pg_logical_emit_message(false, 'kellux', '', true)";
  * Opens the database in a data folder, which is made if it is not there, and brings it up to date.
  *
  * @param broken is told of an error after which the database answers no more
+ * @param step is called as each statement begins
  * @throws FolderRefused where the folder cannot be used; FolderInUse where another process has it open
  */
 export async function openDatabase(
   folder: string,
   broken: (why: string) => void = () => {},
+  step: () => void = () => {},
 ): Promise<OpenDatabase> {
   makeFolder(folder);
   const unlock = lockFolder(resolve(folder));
   try {
     const isThere = settleFolder(folder);
-    const opened = await openFiles(databasePath(folder), broken, why => damaged(folder, why));
+    const opened = await openFiles(databasePath(folder), broken, why => damaged(folder, why), step);
     await migrate(opened.database).catch(async error => {
       await opened.close();
       if (!(error instanceof NewerDatabase)) throw error;
@@ -82,6 +84,7 @@ export async function openFiles(
   broken: (why: string) => void = () => {},
   refusal: (why: string) => Error = why =>
     new FolderRefused(`The database in ${path} cannot be opened: ${why}.`),
+  step: () => void = () => {},
 ) {
   let last = "";
   const hear = (line: string) => {
@@ -99,7 +102,7 @@ export async function openFiles(
   }).catch(error => {
     throw refusal(last || (error as Error).message);
   });
-  const database = drizzle(client, { schema, casing: "snake_case" });
+  const database = drizzle(client, { schema, casing: "snake_case", logger: { logQuery: step } });
   const sync = sharedSync(begins =>
     client.transaction(async tx => {
       begins();

@@ -6,6 +6,7 @@ import type { Database } from "./database";
 const TABLES = new Set([
   "settings",
   "arrivals",
+  "stock_arrivals",
   "customers",
   "vehicles",
   "deals",

@@ -18,6 +18,7 @@ import { DEAL_STATUSES, type DealDocument, type Difference } from "@/exchange/de
 import type { DealInputs } from "@/exchange/deal-file";
 import type { RegisterKind } from "@/exchange/option-words";
 import type { Settings } from "@/exchange/settings";
+import type { VehicleFile } from "@/exchange/stock/stock.schema";
 
 export const customers = pgTable("customers", {
   id: uuid().primaryKey().defaultRandom(),
@@ -73,6 +74,13 @@ export const deals = pgTable(
 
 /** Deals that were brought in together and are all there: they are shown, also after a stop in between. */
 export const arrivals = pgTable("arrivals", { id: uuid().primaryKey() });
+
+/** Vehicles that are stock and are still to be put there, also after a stop in between. */
+export const stockArrivals = pgTable("stock_arrivals", {
+  id: uuid().primaryKey().defaultRandom(),
+  at: timestamp({ withTimezone: true, mode: "date" }).notNull().defaultNow(),
+  vehicles: json().$type<VehicleFile[]>().notNull(),
+});
 
 export const options = pgTable(
   "options",

@@ -1,19 +1,12 @@
-import { and, asc, eq } from "drizzle-orm";
+import { and, asc, eq, sql } from "drizzle-orm";
+import type { VehicleFile } from "@/exchange/stock/stock.schema";
 import type { Database } from "./database";
+import { insertRows } from "./insert-rows";
 import { dropIfUnused } from "./names";
-import { vehicles } from "./schema";
+import { stockArrivals, vehicles } from "./schema";
 
-/** A vehicle that can be sold. Amounts in minor units of its currency; null where they are not known. */
-export type Stocked = {
-  description: string;
-  priceMinor: number | null;
-  costMinor: number | null;
-  listPriceMinor: number | null;
-  currency: string;
-};
-
-/** The same as it is kept. */
-export type KeptVehicle = Stocked & { id: string };
+/** A vehicle in stock as it is kept. */
+export type KeptVehicle = VehicleFile & { id: string };
 
 const SHOWN = {
   id: vehicles.id,
@@ -33,25 +26,56 @@ export async function stockList(database: Database): Promise<KeptVehicle[]> {
     .orderBy(asc(vehicles.description));
 }
 
-/** Keeps vehicles as stock, all or none; one that is there already gets the new figures. */
-export async function keepVehicles(
-  database: Database,
-  stock: readonly (Partial<Stocked> & Pick<Stocked, "description">)[],
-): Promise<KeptVehicle[]> {
-  return database.transaction(tx => keepAll(tx, stock));
+/**
+ * Takes in vehicles that are to be stock: from now on they are, though they are put there part by part, because one long
+ * statement keeps everybody waiting.
+ */
+export async function stockArrives(database: Database, stock: readonly VehicleFile[]): Promise<void> {
+  await database.insert(stockArrivals).values({ vehicles: [...stock] });
 }
 
-async function keepAll(tx: Database, stock: Parameters<typeof keepVehicles>[1]): Promise<KeptVehicle[]> {
-  const kept: KeptVehicle[] = [];
-  for (const { description, ...figures } of stock) {
-    const [vehicle] = await tx
-      .insert(vehicles)
-      .values({ description, ...figures, inStock: true })
-      .onConflictDoUpdate({ target: vehicles.description, set: { ...figures, inStock: true } })
-      .returning(SHOWN);
-    if (vehicle) kept.push(vehicle);
-  }
-  return kept;
+/** Puts some of the vehicles into stock that have arrived. Gives back how many; 0 once all are there. */
+export async function putInStock(database: Database, most: number): Promise<number> {
+  return database.transaction(async tx => {
+    const [arrival] = await tx
+      .select()
+      .from(stockArrivals)
+      .orderBy(asc(stockArrivals.at))
+      .limit(1)
+      .for("update");
+    if (!arrival) return 0;
+    const [some, rest] = [arrival.vehicles.slice(0, most), arrival.vehicles.slice(most)];
+    await keepAll(tx, some);
+    const here = eq(stockArrivals.id, arrival.id);
+    if (rest.length > 0) await tx.update(stockArrivals).set({ vehicles: rest }).where(here);
+    else await tx.delete(stockArrivals).where(here);
+    return some.length;
+  });
+}
+
+/** The vehicles in stock of some descriptions. */
+export async function stockCalled(
+  database: Database,
+  descriptions: readonly string[],
+): Promise<KeptVehicle[]> {
+  const called = sql`${vehicles.description} in (select json_array_elements_text(${JSON.stringify(descriptions)}::json))`;
+  return database
+    .select(SHOWN)
+    .from(vehicles)
+    .where(and(eq(vehicles.inStock, true), called));
+}
+
+/** Keeps vehicles as stock; one that is there already gets the new figures. */
+async function keepAll(tx: Database, stock: readonly VehicleFile[]): Promise<void> {
+  const byDescription = new Map(stock.map(vehicle => [vehicle.description, { ...vehicle, inStock: true }]));
+  await insertRows(
+    tx,
+    vehicles,
+    [...byDescription.values()],
+    sql`on conflict (description) do update set
+      price_minor = excluded.price_minor, cost_minor = excluded.cost_minor, list_price_minor = excluded.list_price_minor,
+      currency = excluded.currency, in_stock = true`,
+  );
 }
 
 /** What became of a change of a vehicle. */
@@ -61,7 +85,11 @@ export type VehicleChange = KeptVehicle | "gone" | "taken";
  * Changes a vehicle in stock. Of another description it is another vehicle: deals go on naming the one that they were
  * about.
  */
-export async function changeVehicle(database: Database, id: string, change: Stocked): Promise<VehicleChange> {
+export async function changeVehicle(
+  database: Database,
+  id: string,
+  change: VehicleFile,
+): Promise<VehicleChange> {
   return database.transaction(async tx => {
     const [now] = await tx.select(SHOWN).from(vehicles).where(isInStock(id)).for("update");
     if (!now) return "gone";
@@ -75,7 +103,8 @@ export async function changeVehicle(database: Database, id: string, change: Stoc
       .where(eq(vehicles.description, change.description));
     if (other?.inStock) return "taken";
     await takeOut(tx, id);
-    const [vehicle] = await keepAll(tx, [change]);
+    await keepAll(tx, [change]);
+    const [vehicle] = await stockCalled(tx, [change.description]);
     return vehicle ?? "gone";
   });
 }

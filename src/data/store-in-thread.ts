@@ -1,5 +1,6 @@
 import { Worker } from "node:worker_threads";
 import { FolderInUse, FolderRefused } from "./folder/refused";
+import { type Hanging, newTrace, stepsOf, watchForHanging } from "./sign-of-life";
 import type { Store } from "./store";
 import type { FromThread, ToThread } from "./store-messages";
 
@@ -20,15 +21,22 @@ export const isDatabaseAway = (error: unknown): error is DatabaseAway =>
 
 /** For how long things are waited for, in milliseconds. */
 export type Patience = {
-  /** A call of the store, until it is given up. */
+  /** A call of the store while the database does nothing, until it is given up. */
   call: number;
-  /** A sign of life, after a call was given up; without one the database is taken to hang. */
-  sign: number;
+  /** The same while it is at work, for others before. */
+  busy: number;
+  /** After a call was given up, until the database is taken to hang. */
+  hanging: Hanging;
   /** The opening of a folder, with what was left to be done to it. */
   opening: number;
 };
 
-const PATIENCE: Patience = { call: 5000, sign: 2000, opening: 180_000 };
+const PATIENCE: Patience = {
+  call: 5000,
+  busy: 30_000,
+  hanging: { working: 10_000, silent: 60_000 },
+  opening: 180_000,
+};
 
 type Waiting = { resolve: (value: unknown) => void; reject: (error: Error) => void; limit: NodeJS.Timeout };
 
@@ -49,17 +57,18 @@ export async function openStoreInThread(
 ): Promise<OpenStore> {
   const thread = start();
   const ended = new Promise<void>(resolve => thread.once("exit", () => resolve()));
-  thread.postMessage({ open: folder } satisfies ToThread);
+  const trace = newTrace();
+  thread.postMessage({ open: folder, trace } satisfies ToThread);
   await opened(thread, folder, patience.opening);
 
   const waiting = new Map<number, Waiting>();
   let last = 0;
   let isStopped = false;
-  let sign: NodeJS.Timeout | undefined;
+  let heard: (() => void) | undefined;
   const stop = (why: string) => {
     if (isStopped) return;
     isStopped = true;
-    clearTimeout(sign);
+    heard?.();
     for (const { reject, limit } of waiting.values()) {
       clearTimeout(limit);
       reject(new DatabaseAway(why));
@@ -68,15 +77,15 @@ export async function openStoreInThread(
     void thread.terminate();
     stopped(why);
   };
-  /** A call was given up: a thread that is only busy says so. */
+  /** A call was given up: a thread that is only busy goes on, and one that waits says so. */
   const askForSign = () => {
     thread.postMessage("areYouThere" satisfies ToThread);
-    sign ??= setTimeout(() => stop("The database hangs."), patience.sign);
+    heard ??= watchForHanging(trace, patience.hanging, () => stop("The database hangs."));
   };
   thread.on("message", (message: FromThread) => {
     // Whatever it says, it is there.
-    clearTimeout(sign);
-    sign = undefined;
+    heard?.();
+    heard = undefined;
     if (typeof message === "object" && "broken" in message) stop(`The database stopped: ${message.broken}.`);
     else settle(waiting, message);
   });
@@ -89,12 +98,25 @@ export async function openStoreInThread(
       // Nobody would hear it any more, and nobody answer.
       if (isStopped || isClosing) return reject(new DatabaseAway("The database has stopped."));
       const id = ++last;
-      const limit = setTimeout(() => {
+      const began = performance.now();
+      let steps = stepsOf(trace);
+      const giveUp = () => {
+        const now = stepsOf(trace);
+        if (now !== steps && performance.now() - began < patience.busy) {
+          steps = now;
+          asked.limit = setTimeout(giveUp, patience.call);
+          return;
+        }
         waiting.delete(id);
-        reject(new DatabaseAway(`The database took more than ${patience.call / 1000} s.`));
+        reject(
+          new DatabaseAway(
+            `The database took more than ${((performance.now() - began) / 1000).toFixed(0)} s.`,
+          ),
+        );
         askForSign();
-      }, patience.call);
-      waiting.set(id, { resolve, reject, limit });
+      };
+      const asked: Waiting = { resolve, reject, limit: setTimeout(giveUp, patience.call) };
+      waiting.set(id, asked);
       thread.postMessage({ id, name, args } satisfies ToThread);
     });
   return {

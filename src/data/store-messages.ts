@@ -1,8 +1,9 @@
+import type { Trace } from "./sign-of-life";
 import type { Store } from "./store";
 
 /** What the serving thread asks the thread of the database: first which folder to open. */
 export type ToThread =
-  | { open: string }
+  | { open: string; trace: Trace }
   | { id: number; name: keyof Store; args: unknown[] }
   | "areYouThere"
   | "close";

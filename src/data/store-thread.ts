@@ -3,14 +3,17 @@ import { parentPort } from "node:worker_threads";
 import { openDatabase } from "./database";
 import { failureOf } from "./failure";
 import { FolderInUse, FolderRefused } from "./folder/refused";
+import { leaveTrace } from "./sign-of-life";
 import { type Store, storeOf } from "./store";
 import type { FromThread, ToThread } from "./store-messages";
 
+type Opening = Extract<ToThread, { open: string }>;
+
 const say = (message: FromThread) => parentPort?.postMessage(message);
 
-async function serve(folder: string): Promise<void> {
+async function serve({ open, trace }: Opening): Promise<void> {
   // Said as it happens: after such an error the database keeps this thread busy for ever.
-  const { database, sync, close } = await openDatabase(folder, why => say({ broken: why }));
+  const { database, sync, close } = await openDatabase(open, why => say({ broken: why }), leaveTrace(trace));
   const store = storeOf(database, sync);
   const underWay = new Set<Promise<void>>();
   parentPort?.on("message", async (message: ToThread) => {
@@ -39,7 +42,7 @@ async function answer(store: Store, { id, name, args }: Extract<ToThread, { id: 
 
 parentPort?.once("message", (message: ToThread) => {
   if (typeof message === "string" || !("open" in message)) return;
-  serve(message.open).catch(error => {
+  serve(message).catch(error => {
     const refusal =
       error instanceof FolderInUse ? "inUse" : error instanceof FolderRefused ? "refused" : undefined;
     say({ notOpened: failureOf(error).message, ...(refusal && { refusal }) });

@@ -3,6 +3,7 @@ import { completeArrival, dropCutOff, showArrived } from "./arrivals";
 import { backupPart, backupStart } from "./backup-rows";
 import type { Database } from "./database";
 import { dealsAfter, getDeal, hasDeals, setDeleted, updateDeal } from "./deals";
+import { firstThingsFirst } from "./first-things-first";
 import { changesOf, stateAfter } from "./history";
 import { insertDeals } from "./new-deals";
 import { dealsToMake, forgetFiguresOfOthers, keepFigures } from "./register-figures";
@@ -10,7 +11,7 @@ import { findLines } from "./register-page";
 import { getSettings, keepSettings } from "./settings";
 import type { SharedSync } from "./shared-sync";
 import { getSigning, keepLateSigning, signedWithoutQuotes } from "./signings";
-import { changeVehicle, keepVehicles, stockList, takeOutOfStock } from "./stock";
+import { changeVehicle, putInStock, stockArrives, stockCalled, stockList, takeOutOfStock } from "./stock";
 import { customersLike, vehiclesLike } from "./suggestions";
 
 /** What is asked of the database, by name. */
@@ -29,6 +30,7 @@ const READS = {
   hasDeals,
   signedWithoutQuotes,
   stateAfter,
+  stockCalled,
   stockList,
   vehiclesLike,
 };
@@ -40,12 +42,15 @@ const SAVES = {
   dropCutOff,
   forgetFiguresOfOthers,
   insertDeals,
+  /** The same for a part of many. */
+  insertPart: insertDeals,
   keepFigures,
   keepLateSigning,
   keepSettings,
-  keepVehicles,
+  putInStock,
   setDeleted,
   showArrived,
+  stockArrives,
   takeOutOfStock,
   updateDeal,
 };
@@ -53,6 +58,24 @@ const SAVES = {
 const WORK = { ...READS, ...SAVES };
 
 type WorkName = keyof typeof WORK;
+
+/** Parts of long work, and what the server does by itself: what a person waits for goes before. */
+const PATIENT: ReadonlySet<string> = new Set<WorkName>([
+  "backupPart",
+  "dealsAfter",
+  "dealsToMake",
+  "dropCutOff",
+  "forgetFiguresOfOthers",
+  "insertPart",
+  "keepFigures",
+  "keepLateSigning",
+  "putInStock",
+  "showArrived",
+  "signedWithoutQuotes",
+]);
+
+/** No part is put off for longer. */
+const LONGEST_MS = 200;
 
 /** What is kept, and all that can be asked of it: a database that is here, or one in a thread of its own. */
 export type Store = {
@@ -66,14 +89,16 @@ export type Store = {
  * saved, nor what was read of it.
  */
 export function storeOf(database: Database, sync: SharedSync): Store {
+  const { awaited, patient } = firstThingsFirst(LONGEST_MS);
   const entries = Object.entries(WORK).map(([name, work]) => {
+    const inTurn = PATIENT.has(name) ? patient : awaited;
     const ask = async (...args: unknown[]) =>
       (work as (database: Database, ...args: unknown[]) => unknown)(database, ...args);
     return [
       name,
       async (...args: unknown[]) => {
         try {
-          return await (name in SAVES ? sync.saving(() => ask(...args)) : ask(...args));
+          return await inTurn(() => (name in SAVES ? sync.saving(() => ask(...args)) : ask(...args)));
         } finally {
           await sync.synced();
         }

@@ -102,6 +102,15 @@ export type RegisterPage = {
   skipped: number;
 };
 
+/** How far a file of deals is that is being brought in: all is read, then all is kept, then all is shown. */
+export type ArrivingReply = {
+  step: "reading" | "keeping" | "showing";
+  /** So many deals. */
+  done: number;
+  /** Of so many; null while they are not all read. */
+  of: number | null;
+};
+
 /** What the house has settled. */
 export type SettingsReply = {
   settings: Settings;

@@ -6,8 +6,9 @@ import type { DealDocument } from "@/exchange/deal-document";
 import { tooLargeSentence } from "@/exchange/deal-file/largest";
 import { wholeDealOf } from "@/exchange/whole-deal";
 import { parseDealDocument } from "@/exchange/whole-deal/parse-document";
-import { showArrivals } from "./arrivals";
+import { dropArrival, showArrivals } from "./arrivals";
 import { withSigning } from "./deals";
+import { type Progress, tellArriving } from "./deals-arriving";
 import { wakeFigures } from "./figures";
 import { Refusal } from "./refusal";
 
@@ -26,30 +27,61 @@ export async function* allDeals(store: Store): AsyncGenerator<string> {
   } while (after !== null);
 }
 
+/** What goes with bringing in a file of deals. */
+export type Bringing = {
+  /** Gives a signed deal the quotes that it is signed with. */
+  ready?: (deal: DealDocument) => Promise<NewDeal>;
+  /** Is told how far it is; what it throws ends it. */
+  at?: Progress["at"];
+};
+
 /**
  * Brings in every deal of such a text, each as a new one, or none of them.
  *
- * @param ready gives a signed deal the quotes that it is signed with
  * @returns how many there were
  * @throws Refusal with the line that cannot be read
  */
 export async function bringInDeals(
   store: Store,
   text: string,
-  ready: (deal: DealDocument) => Promise<NewDeal> = withSigning,
+  { ready = withSigning, at = () => {} }: Bringing = {},
 ): Promise<{ deals: number }> {
-  const deals = await readDeals(text);
+  const deals = await readDeals(text, at);
   if (deals.length === 0) throw new Refusal(422, "This file holds no deal.");
   const arrival = randomUUID();
-  for (const part of partsOf(deals)) {
-    const signed = await Promise.all(part.map(({ document }) => ready(document)));
-    await store.insertDeals(signed.map((deal): NewDeal => ({ ...deal, arrival })));
+  try {
+    let kept = 0;
+    for (const part of partsOf(deals)) {
+      at("keeping", kept, deals.length);
+      const signed = await Promise.all(part.map(({ document }) => ready(document)));
+      await store.insertPart(signed.map((deal): NewDeal => ({ ...deal, arrival })));
+      kept += part.length;
+    }
+    at("keeping", kept, deals.length);
+    if (!(await store.completeArrival(arrival, deals.length)))
+      throw new Refusal(409, "Bringing this file in was cut off; bring it in again.");
+  } catch (error) {
+    await dropArrival(store, arrival).catch(() => {});
+    throw error;
   }
-  if (!(await store.completeArrival(arrival, deals.length)))
-    throw new Refusal(409, "Bringing this file in was cut off; bring it in again.");
-  await showArrivals(store);
+  await showArrivals(store, shown => at("showing", Math.min(shown, deals.length), deals.length));
   wakeFigures();
   return { deals: deals.length };
+}
+
+/** The same, told of while it goes on to who knows the id that its sender gave it. */
+export async function bringInToldDeals(
+  store: Store,
+  text: string,
+  id: string | null,
+): Promise<{ deals: number }> {
+  if (id === null) return bringInDeals(store, text);
+  const { at, end } = tellArriving(id);
+  try {
+    return await bringInDeals(store, text, { at });
+  } finally {
+    end();
+  }
 }
 
 type ReadDeal = { document: DealDocument; size: number };
@@ -69,7 +101,7 @@ function partsOf(deals: readonly ReadDeal[]): ReadDeal[][] {
   return parts;
 }
 
-async function readDeals(text: string): Promise<ReadDeal[]> {
+async function readDeals(text: string, at: Progress["at"]): Promise<ReadDeal[]> {
   const rest = takingTurns();
   const deals: ReadDeal[] = [];
   for await (const { number, line } of linesOf(text)) {
@@ -79,6 +111,7 @@ async function readDeals(text: string): Promise<ReadDeal[]> {
     if (!deal.ok) throw new Refusal(422, `Line ${number}: ${deal.sentence}`);
     const { customer = "", ...document } = deal.value;
     deals.push({ document: { ...document, customer }, size: line.length });
+    at("reading", deals.length, null);
     await rest();
   }
   return deals;

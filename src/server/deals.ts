@@ -19,7 +19,7 @@ import type { DealReply, SaveReply } from "./contract";
 import { wakeFigures } from "./figures";
 import { Refusal } from "./refusal";
 import type { ImportRequest, SaveRequest } from "./requests";
-import { signingOf } from "./signing";
+import { type SigningOccasion, signingOf } from "./signing";
 
 /** What is told of a deal: its document where it is there. */
 const reply = <Deal extends SavedDeal>({ id, version, changedAt, deleted, document }: Deal) =>
@@ -47,24 +47,27 @@ export async function openDeal(store: Store, id: string): Promise<DealReply> {
   return deal;
 }
 
-/** A new deal with what it is signed with, where it is. */
-export async function withSigning<Document extends DealDocument & { changedAt?: Date }>(document: Document) {
+/** A new deal with what it is signed with, where it is; one of many does not keep waiting who signs a deal meanwhile. */
+export async function withSigning<Document extends DealDocument & { changedAt?: Date }>(
+  document: Document,
+  occasion: SigningOccasion = "many",
+) {
   if (document.status !== "signed") return document;
-  const signing = await quotesOf(document);
+  const signing = await quotesOf(document, occasion);
   // One of the demo was signed when it was last changed.
   const at = document.changedAt ?? signing.at;
   return { ...document, signing: { ...signing, at } };
 }
 
-async function quotesOf(document: DealDocument): Promise<Signing> {
-  const signing = await signingOf(document);
+async function quotesOf(document: DealDocument, occasion: SigningOccasion = "awaited"): Promise<Signing> {
+  const signing = await signingOf(document, occasion);
   if (signing) return signing;
   throw new Refusal(422, "The quotes of this deal take too much work to be kept; it cannot be signed.");
 }
 
 /** Keeps a new deal. */
 export async function createDeal(store: Store, document: DealDocument): Promise<DealReply> {
-  const [id = ""] = await store.insertDeals([await withSigning(document)]);
+  const [id = ""] = await store.insertDeals([await withSigning(document, "awaited")]);
   wakeFigures();
   const rest = takingTurns();
   const deal = await openDeal(store, id);

@@ -3,6 +3,7 @@ import { DEMO_SETTINGS } from "#demo/settings";
 import type { NewDeal } from "@/data/new-deals";
 import type { Store } from "@/data/store";
 import type { DealDocument } from "@/exchange/deal-document";
+import { putAllInStock } from "./arrivals";
 
 /**
  * Loads the demo scenario into a store that has no deals yet.
@@ -14,7 +15,8 @@ export async function loadDemo(
   ready: (deal: DealDocument) => Promise<NewDeal> = async deal => deal,
 ): Promise<void> {
   if (await store.hasDeals()) return;
-  await store.keepVehicles(DEMO_VEHICLES);
-  await store.insertDeals(await Promise.all(DEMO_DEALS.map(ready)));
+  await store.stockArrives(DEMO_VEHICLES);
+  await putAllInStock(store);
+  await store.insertDeals(await Promise.all(DEMO_DEALS.map(deal => ready(deal))));
   await store.keepSettings(0, DEMO_SETTINGS);
 }

@@ -127,6 +127,14 @@ export function readVersion(request: Request): number {
   return Number(version);
 }
 
+/** The id that the sender of a file has given it, from the address; null where it has given none. */
+export function readArrivalOf(request: Request): string | null {
+  const arrival = new URL(request.url).searchParams.get("arrival");
+  if (arrival !== null && !UUID.test(arrival))
+    throw new Refusal(400, "The address must name the file that arrives by a UUID, or not at all.");
+  return arrival;
+}
+
 const readIdOf =
   (what: string) =>
   async (params: Promise<{ id: string }>): Promise<string> => {
@@ -140,3 +148,6 @@ export const readId = readIdOf("deal");
 
 /** Checks the id of a vehicle's address. */
 export const readVehicleId = readIdOf("vehicle");
+
+/** Checks the id of the address of a file that arrives. */
+export const readArrivalId = readIdOf("file that arrives");

@@ -1,6 +1,7 @@
 import type { KeptVehicle } from "@/data/stock";
 import type { Store } from "@/data/store";
 import type { VehicleFile } from "@/exchange/stock/stock.schema";
+import { putAllInStock } from "./arrivals";
 import type { StockReply } from "./contract";
 import { Refusal } from "./refusal";
 
@@ -11,7 +12,10 @@ export async function openStock(store: Store): Promise<StockReply> {
 
 /** Puts vehicles into stock, all or none; those that are there already get the new figures. */
 export async function addToStock(store: Store, vehicles: VehicleFile[]): Promise<StockReply> {
-  return { vehicles: await store.keepVehicles(vehicles.map(tidied)) };
+  const stock = vehicles.map(tidied);
+  await store.stockArrives(stock);
+  await putAllInStock(store);
+  return { vehicles: await store.stockCalled(stock.map(({ description }) => description)) };
 }
 
 const NOT_THERE = "This vehicle is not in stock any more.";

@@ -8,7 +8,7 @@ import { getDeal, setDeleted, updateDeal } from "@/data/deals";
 import { insertDeals } from "@/data/new-deals";
 import { findLines } from "@/data/register-page";
 import { customers, vehicles } from "@/data/schema";
-import { keepVehicles } from "@/data/stock";
+import { putInStock, stockArrives } from "@/data/stock";
 import { storeOf } from "@/data/store";
 import { customersLike, vehiclesLike } from "@/data/suggestions";
 import { chosenOption, type DealChange, headingOf, optionOf } from "@/exchange/deal-document";
@@ -113,7 +113,8 @@ test("a corrected name leaves nobody behind; two deals of one customer share the
 
 test("a vehicle in stock stays when no deal names it any more, with a price or without one yet", async () => {
   const stock = { description: "Ostrel Quay trailer, stock 1290", priceMinor: null, currency: "USD" };
-  await keepVehicles(open.database, [stock]);
+  await stockArrives(open.database, [{ ...stock, costMinor: null, listPriceMinor: null }]);
+  await putInStock(open.database, 1);
   const id = await keep({ vehicle: stock.description });
   await updateDeal(open.database, id, 1, { heading });
   expect(await vehiclesLike(open.database, "ostrel quay")).toEqual([

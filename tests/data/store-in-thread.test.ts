@@ -1,14 +1,23 @@
 import { Worker } from "node:worker_threads";
 import { DatabaseAway, openStoreInThread } from "@/data/store-in-thread";
 
-const PATIENCE = { call: 150, sign: 150, opening: 2000 };
+const PATIENCE = { call: 150, busy: 1000, hanging: { working: 200, silent: 1000 }, opening: 2000 };
 
 /** A thread that opens, and then does with each call what a script says. */
 const threadThat = (script: string) => () =>
   new Worker(
     `const { parentPort } = require("node:worker_threads");
+     let trace;
+     const busyFor = milliseconds => {
+       for (const end = Date.now() + milliseconds; Date.now() < end; );
+     };
      parentPort.on("message", message => {
-       if (message.open) return parentPort.postMessage("opened");
+       if (message.open) {
+         const task = require("node:fs").readlinkSync("/proc/thread-self").split("/").at(-1);
+         message.trace[1] = Number(task);
+         trace = message.trace;
+         return parentPort.postMessage("opened");
+       }
        if (message === "areYouThere") return parentPort.postMessage("hereIAm");
        if (message === "close") return parentPort.close();
        const answer = value => parentPort.postMessage({ id: message.id, value });
@@ -32,7 +41,7 @@ test("a database that hangs is given up, with all that wait for it, and is said 
     { status: "rejected", reason: expect.any(DatabaseAway) },
     { status: "rejected", reason: expect.any(DatabaseAway) },
   ]);
-  await later(200);
+  await later(600);
   expect(stops).toEqual(["The database hangs."]);
   await expect(store.answers()).rejects.toBeInstanceOf(DatabaseAway);
   await close();
@@ -45,6 +54,26 @@ test("a database that is only slow goes on: the call that took too long is given
   await expect(store.hasDeals()).rejects.toBeInstanceOf(DatabaseAway);
   await later(400);
   expect(await store.answers()).toBe(true);
+  expect(stops).toEqual([]);
+  await close();
+});
+
+test("a database that is at work all the time is waited for, and does not hang", async () => {
+  // Twenty steps of which each keeps the thread: it hears of nothing meanwhile.
+  const { store, close, stops } = await open(
+    "for (let step = 0; step < 20; step++) { busyFor(40); Atomics.add(trace, 0, 1); } answer(true);",
+  );
+  expect(await store.hasDeals()).toBe(true);
+  expect(stops).toEqual([]);
+  await close();
+});
+
+test("a thread that gets no time to work is not taken to hang", async () => {
+  const { store, close, stops } = await open(
+    "Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, 600); answer(true);",
+  );
+  await expect(store.hasDeals()).rejects.toBeInstanceOf(DatabaseAway);
+  await later(600);
   expect(stops).toEqual([]);
   await close();
 });

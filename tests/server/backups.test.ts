@@ -28,8 +28,10 @@ import {
   listCopies,
   writeBackup,
 } from "@/server/backups";
+import { arrivingDeals, cancelArriving, tellArriving } from "@/server/deals-arriving";
 import { allDeals, bringInDeals } from "@/server/deals-file";
 import { loadDemo } from "@/server/demo";
+import { Refusal } from "@/server/refusal";
 import { numberedDeal } from "../data/numbered-deal";
 import { testDatabase } from "../data/test-database";
 
@@ -52,6 +54,7 @@ beforeAll(async () => {
   await data.store.insertDeals([{ ...numberedDeal(4), status: "signed", signing }]);
   // One whose arrival is complete, and not shown yet.
   await data.store.insertDeals([{ ...numberedDeal(5), arrival: ARRIVAL }]);
+  await data.store.stockArrives([]);
   expect(await data.store.completeArrival(ARRIVAL, 2)).toBe(false);
   expect(await data.store.completeArrival(ARRIVAL, 1)).toBe(true);
   await writeBackup(await backupBytes(data.store), backup);
@@ -225,7 +228,7 @@ test("all deals are one text, each a deal file on a line, and come in again as t
   const text = await asText(allDeals(data.store));
   expect(text).not.toContain('"customer":"Customer 3"');
   const count = text.trimEnd().split("\n").length;
-  expect(await bringInDeals(data.store, text, async deal => deal)).toEqual({ deals: count });
+  expect(await bringInDeals(data.store, text, { ready: async deal => deal })).toEqual({ deals: count });
   const twice = (await asText(allDeals(data.store))).trimEnd().split("\n").sort();
   expect(twice).toEqual([...text.trimEnd().split("\n"), ...text.trimEnd().split("\n")].sort());
 });
@@ -250,6 +253,46 @@ test("of a text with a line that is no deal nothing comes in, and the line is na
   expect(await asText(allDeals(data.store))).toBe(before);
 });
 
+test("a text that is left while its deals are kept leaves none of them, and one that is all kept stays", async () => {
+  const before = await asText(allDeals(data.store));
+  const line = before.split("\n")[0]?.replace(/"customer":"[^"]*"/, '"customer":"Left Behind"') ?? "";
+  const text = `${line}\n`.repeat(120);
+  const seen: string[] = [];
+  const leavingAt = (step: string, done: number): Parameters<typeof bringInDeals>[2] => ({
+    ready: async deal => deal,
+    at: (now, count, of) => {
+      seen.push(`${now} ${count} of ${of}`);
+      if (now === step && count >= done) throw new Refusal(409, "left");
+    },
+  });
+  for (const [step, done] of [
+    ["reading", 60],
+    ["keeping", 50],
+    ["keeping", 120],
+  ] as const)
+    await expect(bringInDeals(data.store, text, leavingAt(step, done))).rejects.toThrow("left");
+  expect(await asText(allDeals(data.store))).toBe(before);
+  expect(await data.store.customersLike("Left Behind")).toEqual([]);
+  expect(seen).toEqual(
+    expect.arrayContaining(["reading 60 of null", "keeping 50 of 120", "keeping 120 of 120"]),
+  );
+});
+
+test("who sent a file hears how far it is and may leave it, until all of it is kept", async () => {
+  const id = "99999999-0000-4000-8000-000000000007";
+  expect(() => arrivingDeals(id)).toThrow("No file is being brought in under this id.");
+  const { at, end } = tellArriving(id);
+  at("keeping", 50, 120);
+  expect(arrivingDeals(id)).toEqual({ step: "keeping", done: 50, of: 120 });
+  expect(() => tellArriving(id)).toThrow("under this id already");
+  cancelArriving(id);
+  expect(() => at("keeping", 100, 120)).toThrow("was cancelled; none of its deals was kept");
+  end();
+  expect(() => cancelArriving(id)).toThrow("No file is being brought in under this id.");
+  tellArriving(id).at("showing", 50, 120);
+  expect(() => cancelArriving(id)).toThrow("All deals of this file are kept already.");
+});
+
 test("a text of ends of lines alone is looked through while others are served", async () => {
   let turns = 0;
   const timer = setInterval(() => {
@@ -258,6 +301,29 @@ test("a text of ends of lines alone is looked through while others are served", 
   await expect(bringInDeals(data.store, "\n".repeat(30_000_000))).rejects.toThrow("This file holds no deal.");
   clearInterval(timer);
   expect(turns).toBeGreaterThan(20);
+});
+
+test("vehicles that had arrived when the server stopped come into stock, the later of two of one description", async () => {
+  const vehicle = (k: number, priceMinor: number) => ({
+    description: `Ostrel Arriving trailer, stock ${k}`,
+    priceMinor,
+    costMinor: null,
+    listPriceMinor: null,
+    currency: "USD",
+  });
+  const { store } = data;
+  await store.stockArrives(Array.from({ length: 250 }, (_, k) => vehicle(k, 100 + k)));
+  expect(await store.putInStock(200)).toBe(200);
+  await store.stockArrives([vehicle(249, 77)]);
+  expect(await store.stockCalled([vehicle(249, 0).description])).toEqual([]);
+  await settleArrivals(store);
+  expect((await store.stockList()).filter(each => each.description.includes("Arriving"))).toHaveLength(250);
+  expect(await store.stockCalled([vehicle(3, 0).description, vehicle(249, 0).description])).toEqual(
+    expect.arrayContaining([
+      expect.objectContaining(vehicle(3, 103)),
+      expect.objectContaining(vehicle(249, 77)),
+    ]),
+  );
 });
 
 test("what a stop has cut off is settled: deals that were all there are shown, others go with their names", async () => {

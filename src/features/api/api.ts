@@ -2,6 +2,7 @@ import type { DealDocument } from "@/exchange/deal-document";
 import type { Settings } from "@/exchange/settings";
 import type { VehicleFile } from "@/exchange/stock/stock.schema";
 import type {
+  ArrivingReply,
   DealReply,
   HistoryReply,
   KeptVehicle,
@@ -39,6 +40,8 @@ export const api = {
   settings: () => ask<SettingsReply>("GET", "/api/settings"),
   saveSettings: (version: number, settings: Settings) =>
     ask<SettingsReply>("PUT", "/api/settings", { version, settings }),
+  arriving: (id: string) => ask<ArrivingReply>("GET", `/api/deals/all/${id}`),
+  cancelArriving: (id: string) => ask<{ id: string }>("DELETE", `/api/deals/all/${id}`),
   importFile: (fileName: string, text: string) =>
     ask<DealReply>("POST", "/api/deals/import", { fileName, text }),
 };

@@ -1,13 +1,14 @@
 "use client";
 
 import { FileDown, FileUp, Search } from "lucide-react";
-import { useCallback, useEffect, useMemo } from "react";
+import { useCallback, useEffect, useMemo, useState } from "react";
 import { useDropzone } from "react-dropzone";
 import { notationOf } from "@/exchange/notation";
 import { REGISTER_KINDS } from "@/exchange/option-words";
 import type { NewDeal } from "@/exchange/settings";
 import { STATUS_NAMES } from "@/features/deal/desk/status-names";
 import type { RegisterAsked, RegisterPage, RegisterSort } from "@/server/contract";
+import { type Arriving, ArrivingFile } from "./ArrivingFile";
 import { NewDealButton } from "./NewDealButton";
 import { PeriodFilter } from "./PeriodFilter";
 import { RegisterPager } from "./RegisterPager";
@@ -30,8 +31,9 @@ type Props = {
 /** The app opens here: every deal, the way to a new one, and the way in for deal files. */
 export function Register({ page: initial, asked: opened, houseName, usual }: Props) {
   const { page, asked, show, reload } = useRegisterPage(initial, opened);
+  const [arriving, setArriving] = useState<Arriving | null>(null);
   const { duplicate, remove, bringBack, bringBackLast, bringIn } = useMemo(
-    () => registerActions(reload),
+    () => registerActions(reload, setArriving),
     [reload],
   );
   useEffect(() => {
@@ -102,6 +104,7 @@ export function Register({ page: initial, asked: opened, houseName, usual }: Pro
           Drop deal files here to import them.
         </p>
       )}
+      {arriving && <ArrivingFile key={arriving.id} {...arriving} />}
       <RegisterPager page={page} isSearch={isSearch} onPage={wanted => show({ page: wanted })} />
       <section aria-label="The deals" className="card-paper overflow-x-auto">
         {page.rows.length > 0 ? (

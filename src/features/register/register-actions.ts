@@ -1,3 +1,4 @@
+import { newId } from "@/exchange/deal-document";
 import { tooLargeSentence } from "@/exchange/deal-file/largest";
 import type { NewDeal } from "@/exchange/settings";
 import { api } from "@/features/api/api";
@@ -8,6 +9,7 @@ import { newDealDocument } from "@/features/deal/desk/new-deal";
 import { localToday } from "@/features/figures/today";
 import { notify } from "@/features/notices/notify";
 import type { DealReply, RegisterRow } from "@/server/contract";
+import type { Arriving } from "./ArrivingFile";
 
 const AWAY = "The server is away; nothing was changed. Try again when it is back.";
 
@@ -29,9 +31,17 @@ export async function newDeal(kind?: NewDeal): Promise<void> {
   else sayWhyNot(answer);
 }
 
-/** Brings in one deal, or all of a file that has a deal on each line. */
-async function brought(file: File): Promise<Answer<DealReply | { deals: number }>> {
-  if (/\.(ndjson|jsonl)$/i.test(file.name)) return bringInDeals(file);
+type Tell = (arriving: Arriving | null) => void;
+
+/** Brings in one deal, or all of a file that has a deal on each line, of which it is told how far it is. */
+async function brought(file: File, tell: Tell): Promise<Answer<DealReply | { deals: number }>> {
+  if (/\.(ndjson|jsonl)$/i.test(file.name)) {
+    const arriving = { name: file.name, id: newId() };
+    tell(arriving);
+    const answer = await bringInDeals(file, arriving.id);
+    tell(null);
+    return answer;
+  }
   const tooLarge = tooLargeSentence(file.size);
   const text = tooLarge ? { ok: false as const, sentence: tooLarge } : await readTextFile(file);
   return text.ok
@@ -43,8 +53,9 @@ async function brought(file: File): Promise<Answer<DealReply | { deals: number }
  * What can be done with the register's deals.
  *
  * @param reload shows the list as it then is
+ * @param tell shows how far a file is that is being brought in
  */
-export function registerActions(reload: () => Promise<void>) {
+export function registerActions(reload: () => Promise<void>, tell: Tell) {
   const duplicate = async ({ id, customer }: RegisterRow) => {
     const answer = await api.duplicate(id);
     if (answer.kind !== "done") return sayWhyNot(answer);
@@ -90,7 +101,7 @@ export function registerActions(reload: () => Promise<void>) {
   const bringIn = async (files: readonly File[]) => {
     let kept = 0;
     for (const file of files) {
-      const answer = await brought(file);
+      const answer = await brought(file, tell);
       if (answer.kind === "done") kept += "deals" in answer.value ? answer.value.deals : 1;
       else sayWhyNot(answer, `${file.name}: `);
     }

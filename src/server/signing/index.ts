@@ -1,2 +1,2 @@
 export { keepLateSignings } from "./late-signings";
-export { signingOf } from "./signing-of";
+export { type SigningOccasion, signingOf } from "./signing-of";

@@ -11,7 +11,7 @@ export async function keepLateSignings(store: Store): Promise<void> {
     if (ids.length === 0) return;
     for (const id of ids.slice(0, AT_A_TIME)) {
       const deal = await store.getDeal(id);
-      const signing = deal && (await signingOf(deal.document, true));
+      const signing = deal && (await signingOf(deal.document, "late"));
       if (deal && signing) await store.keepLateSigning(id, deal.version, signing);
       // One that takes too much work is not tried for ever.
       done.add(id);

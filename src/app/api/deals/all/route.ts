@@ -1,6 +1,6 @@
 import { Readable } from "node:stream";
-import { allDeals, bringInDeals } from "@/server/deals-file";
-import { answer, answerFile, readText } from "@/server/door";
+import { allDeals, bringInToldDeals } from "@/server/deals-file";
+import { answer, answerFile, readArrivalOf, readText } from "@/server/door";
 import { Refusal } from "@/server/refusal";
 import { serverStore } from "@/server/store";
 
@@ -18,5 +18,6 @@ export const POST = (request: Request) =>
   answer(async () => {
     if (request.headers.get("content-type") !== "application/x-ndjson")
       throw new Refusal(415, "The deals must be JSON, one on each line, sent as application/x-ndjson.");
-    return bringInDeals(await serverStore(), await readText(request, LARGEST));
+    const arrival = readArrivalOf(request);
+    return bringInToldDeals(await serverStore(), await readText(request, LARGEST), arrival);
   }, 201);
