@@ -12,6 +12,10 @@ import { isAnswering } from "./is-answering";
 /** A program that serves the app. */
 export const START = 'const { serve } = await import("./scripts/serve.mjs"); await serve();';
 
+/** A program that serves it as npm start does, built or not. */
+export const KEEP_RUNNING =
+  'const { keepRunning } = await import("./scripts/kept-running.mjs"); keepRunning();';
+
 export type OwnServer = {
   address: string;
   process: ChildProcess;
@@ -22,8 +26,13 @@ export type OwnServer = {
 };
 
 /** Starts a server on a data folder. It does not answer yet. */
-function spawnServer(folder: string, port: number, env: Record<string, string> = {}): OwnServer {
-  const server = spawn(process.execPath, [COMPILE_ONCE, "--input-type=module", "--eval", START], {
+function spawnServer(
+  folder: string,
+  port: number,
+  env: Record<string, string> = {},
+  program = START,
+): OwnServer {
+  const server = spawn(process.execPath, [COMPILE_ONCE, "--input-type=module", "--eval", program], {
     env: { ...process.env, KELLUX_DATA_DIR: folder, PORT: String(port), ...env },
     stdio: ["ignore", "pipe", "pipe"],
   });
@@ -48,7 +57,7 @@ export type Own = {
   /** Where there is nothing yet. */
   emptyFolder: () => string;
   /** Waits until the server answers. */
-  start: (folder: string, env?: Record<string, string>) => Promise<OwnServer>;
+  start: (folder: string, env?: Record<string, string>, program?: string) => Promise<OwnServer>;
   stop: (signal?: NodeJS.Signals) => Promise<unknown>;
 };
 
@@ -78,8 +87,8 @@ export const test = base.extend<{ own: Own }>({
         return folder;
       },
       emptyFolder,
-      start: async (folder, env) => {
-        const started = spawnServer(folder, port, env);
+      start: async (folder, env, program) => {
+        const started = spawnServer(folder, port, env, program);
         server = started;
         await expect.poll(() => isAnswering(started.address), { timeout: 40_000 }).toBe(true);
         return started;

@@ -1,8 +1,9 @@
-import { mkdirSync, rmdirSync, rmSync } from "node:fs";
+import { existsSync, mkdirSync, readFileSync, rmdirSync, rmSync } from "node:fs";
 import { request as httpRequest, type IncomingMessage } from "node:http";
 import { join } from "node:path";
 import { expect } from "@playwright/test";
-import { bringIn, customersAt, manyDeals, runToItsEnd, START, test } from "./own-server";
+import { isAnswering } from "./is-answering";
+import { bringIn, customersAt, KEEP_RUNNING, manyDeals, runToItsEnd, START, test } from "./own-server";
 
 /** Of no pattern, for what repeats is kept small. */
 const LONG_NOTES = Array.from({ length: 500 }, (_, k) => (k * 7919 + k * k * 31).toString(36)).join(" ");
@@ -93,6 +94,28 @@ for (const signal of ["SIGTERM", "SIGHUP"] as const) {
     expect(await customersAt(again.address)).toHaveLength(20);
   });
 }
+
+test("npm start serves the app again after an end that nobody asked for, and ends when it is told to, or is gone", async ({
+  own,
+}) => {
+  const folder = own.newFolder();
+  const { address, ended, said } = await own.start(folder, {}, KEEP_RUNNING);
+  expect((await bringIn(address, manyDeals(3))).status).toBe(201);
+  const serving = () => JSON.parse(readFileSync(join(folder, "in-use.json"), "utf8")).pid as number;
+  const first = serving();
+  process.kill(first, "SIGKILL");
+  await expect.poll(() => isAnswering(address), { timeout: 40_000 }).toBe(true);
+  expect(serving()).not.toBe(first);
+  expect(await customersAt(address)).toHaveLength(3);
+  expect(said()).toContain("Kellux has ended (SIGKILL) and is started again.");
+  void own.stop("SIGTERM");
+  expect(await ended).toBe(0);
+  expect(existsSync(join(folder, "in-use.json"))).toBe(false);
+  // Where the program that keeps it running is gone, it ends in good order by itself.
+  await own.start(folder, {}, KEEP_RUNNING);
+  await own.stop("SIGKILL");
+  await expect.poll(() => existsSync(join(folder, "in-use.json")), { timeout: 20_000 }).toBe(false);
+});
 
 test("it runs without a shell and with nothing on the path, on a data folder with spaces that is not there yet", async ({
   own,

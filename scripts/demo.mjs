@@ -1,8 +1,8 @@
 // npm run demo: installs and builds what is missing, then serves the app with the demo data.
 import { buildApp } from "./built.mjs";
 import { installPackages } from "./installed.mjs";
-import { serve } from "./serve.mjs";
+import { keepRunning } from "./kept-running.mjs";
 
 installPackages();
 buildApp();
-await serve({ KELLUX_DEMO: "1" });
+keepRunning({ KELLUX_DEMO: "1" });

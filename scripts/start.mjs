@@ -1,8 +1,8 @@
-// npm start: installs and builds what is missing, then serves the app with its own data.
+// npm start: installs and builds what is missing, then serves the app with its own data, and goes on serving it.
 import { buildApp } from "./built.mjs";
 import { installPackages } from "./installed.mjs";
-import { serve } from "./serve.mjs";
+import { keepRunning } from "./kept-running.mjs";
 
 installPackages();
 buildApp();
-await serve();
+keepRunning();
