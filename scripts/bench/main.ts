@@ -13,6 +13,7 @@ import {
   optionsScript,
 } from "./deal-screen";
 import { benchFiles } from "./files";
+import { benchHeaviest } from "./heaviest";
 import { benchHistory } from "./history";
 import { benchMaps } from "./map";
 import { benchMoves } from "./moves";
@@ -98,6 +99,7 @@ async function benchManyDeals(folder: string): Promise<void> {
     await benchRegister(browser, address, MANY_DEALS);
     await browser.close();
     await benchOthersWait(address);
+    await benchHeaviest(address);
   } finally {
     await browser.close();
     stop();

@@ -12,7 +12,7 @@ import { Shell } from "@/features/shell/Shell";
 import { THEME_OF } from "@/features/shell/themes";
 import { WhenAlive } from "@/features/shell/WhenAlive";
 import { dataFolder } from "@/server/data-folder";
-import { lowSpace } from "@/server/space";
+import { serverWarning } from "@/server/warnings";
 import { houseSettings } from "./house";
 
 export const metadata: Metadata = {
@@ -27,7 +27,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   return (
     <html lang="en" data-theme={THEME_OF[settings.appearance]}>
       <body>
-        <Shell warning={await lowSpace(dataFolder())}>
+        <Shell warning={await serverWarning(dataFolder())}>
           <WhenAlive>{children}</WhenAlive>
         </Shell>
         <Notices />

@@ -3,11 +3,20 @@ import { PGlite } from "@electric-sql/pglite";
 import { pg_trgm } from "@electric-sql/pglite/contrib/pg_trgm";
 import type { PgDatabase, PgQueryResultHKT } from "drizzle-orm/pg-core";
 import { drizzle } from "drizzle-orm/pglite";
+import { failureOf } from "./failure";
 import { lockFolder } from "./folder/lock";
 import { keepPrivate, makeFolder } from "./folder/private";
 import { FolderRefused } from "./folder/refused";
-import { damaged, databasePath, isMarkedWhole, markWhole, settleFolder } from "./folder/state";
+import {
+  damaged,
+  databasePath,
+  forgetLastStop,
+  isMarkedWhole,
+  markWhole,
+  settleFolder,
+} from "./folder/state";
 import { syncTree } from "./folder/sync";
+import { noteStop, refuseLoss } from "./last-stop";
 import { migrate, NewerDatabase } from "./migrate";
 import * as schema from "./schema";
 import { type SharedSync, sharedSync } from "./shared-sync";
@@ -52,13 +61,12 @@ export async function openDatabase(
   try {
     const isThere = settleFolder(folder);
     const opened = await openFiles(databasePath(folder), broken, why => damaged(folder, why), step);
-    await migrate(opened.database).catch(async error => {
-      await opened.close();
-      if (!(error instanceof NewerDatabase)) throw error;
-      throw new FolderRefused(
-        `The data folder ${folder} was kept by a newer Kellux than this one. Nothing was changed; start the newer one.`,
-      );
-    });
+    await refuseLoss(opened.database, folder)
+      .then(() => migrate(opened.database))
+      .catch(async error => {
+        await opened.close();
+        throw openingRefusal(folder, error);
+      });
     keepPrivate(databasePath(folder));
     if (!isThere || !isMarkedWhole(folder)) {
       await opened.checkpoint();
@@ -68,6 +76,7 @@ export async function openDatabase(
     return {
       ...opened,
       close: async () => {
+        await noteStop(opened.database, folder).catch(() => forgetLastStop(folder));
         await opened.close();
         unlock();
       },
@@ -76,6 +85,14 @@ export async function openDatabase(
     unlock();
     throw error;
   }
+}
+
+function openingRefusal(folder: string, error: Error): Error {
+  if (error instanceof FolderRefused) return error;
+  if (!(error instanceof NewerDatabase)) return damaged(folder, failureOf(error).message);
+  return new FolderRefused(
+    `The data folder ${folder} was kept by a newer Kellux than this one. Nothing was changed; start the newer one.`,
+  );
 }
 
 /** Opens the files of a database, which are made where there are none. */

@@ -5,6 +5,7 @@ import type { Database } from "./database";
 import { dealsAfter, getDeal, hasDeals, setDeleted, updateDeal } from "./deals";
 import { firstThingsFirst } from "./first-things-first";
 import { changesOf, stateAfter } from "./history";
+import { tableNames, tallyPart } from "./last-stop";
 import { insertDeals } from "./new-deals";
 import { dealsToMake, forgetFiguresOfOthers, keepFigures } from "./register-figures";
 import { findLines } from "./register-page";
@@ -32,6 +33,8 @@ const READS = {
   stateAfter,
   stockCalled,
   stockList,
+  tableNames,
+  tallyPart,
   vehiclesLike,
 };
 
@@ -72,6 +75,7 @@ const PATIENT: ReadonlySet<string> = new Set<WorkName>([
   "putInStock",
   "showArrived",
   "signedWithoutQuotes",
+  "tallyPart",
 ]);
 
 /** No part is put off for longer. */

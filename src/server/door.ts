@@ -1,11 +1,14 @@
 import { Readable } from "node:stream";
+import { failureOf } from "@/data/failure";
 import { isDatabaseAway } from "@/data/store-in-thread";
 import { takingTurns } from "@/data/turns";
 import type { Checked } from "@/exchange/checks";
 import { readJson, sizeText } from "@/exchange/text";
 import { AWAY } from "./away";
 import type { RefusalReply } from "./contract";
+import { dataFolder } from "./data-folder";
 import { Refusal } from "./refusal";
+import { damageSentence } from "./whole";
 
 /** The largest body that is read, in bytes: a deal of the largest deal file, with room to spare. */
 export const LARGEST_BODY = 500_000;
@@ -47,6 +50,11 @@ async function answerWith(work: () => Promise<Response>): Promise<Response> {
         status: 507,
         headers: AS_IT_IS,
       });
+    }
+    const damage = damageSentence(error, dataFolder());
+    if (damage) {
+      console.error(failureOf(error).message);
+      return Response.json({ error: damage } satisfies RefusalReply, { status: 500, headers: AS_IT_IS });
     }
     if (!(error instanceof Refusal)) throw error;
     const reply: RefusalReply = { error: error.message, ...(error.current && { current: error.current }) };

@@ -1,7 +1,8 @@
 import { CORE_VERSION } from "@/core";
 import type { Store } from "@/data/store";
 import { listCopies } from "./backups";
-import { freeSpace, lowSpace } from "./space";
+import { freeSpace } from "./space";
+import { serverWarning } from "./warnings";
 
 /** That the server answers, and its database with it; and what whoever looks after it wants to know. */
 export type Health = {
@@ -18,7 +19,7 @@ export type Health = {
 /** Asks the database; fails where it does not answer. */
 export async function health(store: Store, folder: string): Promise<Health> {
   await store.answers();
-  const warning = await lowSpace(folder);
+  const warning = await serverWarning(folder);
   return {
     database: "answers",
     core: CORE_VERSION,

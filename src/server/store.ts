@@ -1,3 +1,4 @@
+import { lastStop } from "@/data/last-stop";
 import type { Store } from "@/data/store";
 import { type OpenStore, openStoreInThread } from "@/data/store-in-thread";
 import { settleArrivals } from "./arrivals";
@@ -6,6 +7,7 @@ import { withSigning } from "./deals";
 import { loadDemo } from "./demo";
 import { startFigures } from "./figures";
 import { keepLateSignings } from "./signing";
+import { lookAtAll } from "./whole";
 
 // Kept on the process, because bundles of the server each have their own copy of this module.
 const shared = globalThis as typeof globalThis & {
@@ -41,7 +43,9 @@ export async function serverStore(): Promise<Store> {
 }
 
 async function openFilled(): Promise<OpenStore> {
+  const noted = lastStop(dataFolder());
   const filled = await openStoreInThread(dataFolder(), endSoon);
+  void lookAtAll(filled.store, dataFolder(), noted).catch(console.error);
   if (process.env.KELLUX_DEMO) await loadDemo(filled.store, withSigning);
   return filled;
 }

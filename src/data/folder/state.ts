@@ -1,5 +1,6 @@
 import { existsSync, lstatSync, readdirSync, readFileSync, rmSync } from "node:fs";
 import { join } from "node:path";
+import { newestCopy } from "./copies";
 import { FolderRefused } from "./refused";
 import { renameOnDisk, writeWhole } from "./sync";
 
@@ -28,6 +29,12 @@ function readState(folder: string): State | undefined {
 const writeState = (folder: string, database: State) =>
   writeWhole(statePath(folder), `${JSON.stringify({ database })}\n`);
 
+/** Where the last stop has noted what is kept. */
+export const lastStopPath = (folder: string) => join(folder, "last-stop.json");
+
+/** Notes nothing of a database whose place another one takes. */
+export const forgetLastStop = (folder: string): void => rmSync(lastStopPath(folder), { force: true });
+
 const remove = (path: string) => rmSync(path, { recursive: true, force: true });
 
 /** The version of PostgreSQL that reads the database; it writes it into the folder. */
@@ -47,16 +54,23 @@ export function settleFolder(folder: string): boolean {
   remove(restoringPath(folder));
   remove(replacedPath(folder));
   // Nothing was acknowledged before the folder was whole.
-  if (state === "making") remove(database);
+  if (state === "making") {
+    remove(database);
+    forgetLastStop(folder);
+  }
   const isThere = existsSync(database);
   if (!isThere && (state === "whole" || state === "replacing")) {
     throw new FolderRefused(
-      `The data folder ${folder} has lost its database: the folder ${database} is not there. Bring it back, or restore ` +
-        "a backup into an empty folder.",
+      `The data folder ${folder} has lost its database: the folder ${database} is not there. ${wayBack(folder)}`,
     );
   }
   // Versions of before made the folder first, and were perhaps cut off then.
-  if (isThere && lstatSync(database).isDirectory() && readdirSync(database).length === 0) remove(database);
+  const isEmpty = isThere && lstatSync(database).isDirectory() && readdirSync(database).length === 0;
+  if (isEmpty && state === "whole")
+    throw new FolderRefused(
+      `The data folder ${folder} has lost its database: the folder ${database} is empty. ${wayBack(folder)}`,
+    );
+  if (isEmpty) remove(database);
   if (!existsSync(database)) {
     writeState(folder, "making");
     return false;
@@ -81,12 +95,19 @@ function refuseIfNotWhole(folder: string): void {
   }
 }
 
-/** Said of a database that is there and cannot be opened; nothing in it was changed. */
+/** Said of a database that is there and cannot be opened, or has lost something; nothing in it was changed. */
 export const damaged = (folder: string, why: string): FolderRefused =>
   new FolderRefused(
-    `The database in ${databasePath(folder)} is damaged (${why}). Nothing was changed. ` +
-      "Bring the folder back as it was, or restore a backup into an empty folder.",
+    `The database in ${databasePath(folder)} is damaged (${why}). Nothing was changed. ${wayBack(folder)}`,
   );
+
+/** What can be done where a database is damaged or lost. */
+export function wayBack(folder: string): string {
+  const newest = newestCopy(folder);
+  return newest
+    ? `Bring the folder back as it was, or restore its newest copy into an empty folder: set KELLUX_DATA_DIR to that, and run npm run restore -- "${newest}".`
+    : "Bring the folder back as it was, or restore a backup into an empty folder.";
+}
 
 /** Whether all of the database was on the disk once. */
 export const isMarkedWhole = (folder: string): boolean => readState(folder) === "whole";
@@ -108,5 +129,6 @@ function replace(folder: string): void {
     if (existsSync(database)) renameOnDisk(database, replaced);
     renameOnDisk(restored, database);
   }
+  forgetLastStop(folder);
   writeState(folder, "whole");
 }

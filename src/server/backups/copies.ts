@@ -1,23 +1,14 @@
-import { existsSync, mkdirSync, readdirSync, rmSync, statSync } from "node:fs";
+import { existsSync, mkdirSync, rmSync } from "node:fs";
 import { join } from "node:path";
+import { COPY, copiesFolder, type KeptCopy, listCopies } from "@/data/folder/copies";
 
-/** A copy of everything that the server keeps by itself. */
-export type KeptCopy = {
-  name: string;
-  /** ISO 8601 instant. */
-  made: string;
-  bytes: number;
-};
+export { type KeptCopy, listCopies };
 
 /** What is kept, the newest first, and for how many days a copy stays. */
 export type KeptCopies = { copies: readonly KeptCopy[]; days: number };
 
 const DAYS_KEPT = 14;
 const DAY_MS = 24 * 60 * 60 * 1000;
-
-const COPY = /^kellux-\d{4}-\d{2}-\d{2}(-before-restoring-\d{6})?\.ndjson\.gz$/;
-
-const copiesFolder = (dataFolder: string) => join(dataFolder, "backups");
 
 /** Where a copy of such a name is to be; undefined where it is no name of a copy. */
 export function copyPath(dataFolder: string, name: string): string | undefined {
@@ -36,19 +27,6 @@ export function keptCopy(dataFolder: string, name: string): string | undefined {
 export function copyName(at: Date, isBeforeRestoring = false): string {
   const [day = "", time = ""] = at.toISOString().split("T");
   return `kellux-${day}${isBeforeRestoring ? `-before-restoring-${time.slice(0, 8).replaceAll(":", "")}` : ""}.ndjson.gz`;
-}
-
-/** The copies that are there, the newest first. */
-export function listCopies(dataFolder: string): KeptCopy[] {
-  const folder = copiesFolder(dataFolder);
-  if (!existsSync(folder)) return [];
-  return readdirSync(folder)
-    .filter(name => COPY.test(name))
-    .map(name => {
-      const { mtime, size } = statSync(join(folder, name));
-      return { name, made: mtime.toISOString(), bytes: size };
-    })
-    .sort((one, other) => (one.made < other.made ? 1 : -1));
 }
 
 export const keptCopies = (dataFolder: string): KeptCopies => ({
