@@ -1,10 +1,10 @@
-import { resolve } from "node:path";
+import { join, resolve } from "node:path";
 import { PGlite } from "@electric-sql/pglite";
 import { pg_trgm } from "@electric-sql/pglite/contrib/pg_trgm";
 import type { PgDatabase, PgQueryResultHKT } from "drizzle-orm/pg-core";
 import { drizzle } from "drizzle-orm/pglite";
 import { failureOf } from "./failure";
-import { lockFolder } from "./folder/lock";
+import { lockFolder, unlockFolder } from "./folder/lock";
 import { keepPrivate, makeFolder } from "./folder/private";
 import { FolderRefused } from "./folder/refused";
 import {
@@ -60,31 +60,53 @@ export async function openDatabase(
   const unlock = lockFolder(resolve(folder));
   try {
     const isThere = settleFolder(folder);
-    const opened = await openFiles(databasePath(folder), broken, why => damaged(folder, why), step);
+    const path = databasePath(folder);
+    const opened = await openFiles(path, broken, why => damaged(folder, why), step);
     await refuseLoss(opened.database, folder)
       .then(() => migrate(opened.database))
       .catch(async error => {
         await opened.close();
         throw openingRefusal(folder, error);
       });
-    keepPrivate(databasePath(folder));
+    keepPrivate(path);
     if (!isThere || !isMarkedWhole(folder)) {
       await opened.checkpoint();
-      syncTree(databasePath(folder));
+      syncTree(path);
       markWhole(folder);
     }
-    return {
-      ...opened,
-      close: async () => {
-        await noteStop(opened.database, folder).catch(() => forgetLastStop(folder));
-        await opened.close();
-        unlock();
-      },
-    };
+    return { ...opened, close: () => closeAt(folder, path, opened) };
   } catch (error) {
     unlock();
     throw error;
   }
+}
+
+/**
+ * Opens a restored database of a data folder of which this process has the present one open: it is to take its place.
+ *
+ * @param place where in the folder it is
+ */
+export async function openRestored(
+  folder: string,
+  place: string,
+  broken: (why: string) => void = () => {},
+  step: () => void = () => {},
+): Promise<OpenDatabase> {
+  const path = join(folder, place);
+  const opened = await openFiles(path, broken, why => damaged(folder, why), step);
+  return { ...opened, close: () => closeAt(folder, path, opened) };
+}
+
+/** Closes a database. With the one of the folder, as it is by then, the folder is given back. */
+async function closeAt(
+  folder: string,
+  path: string,
+  opened: Awaited<ReturnType<typeof openFiles>>,
+): Promise<void> {
+  const isOfFolder = path === databasePath(folder);
+  if (isOfFolder) await noteStop(opened.database, folder).catch(() => forgetLastStop(folder));
+  await opened.close();
+  if (isOfFolder) unlockFolder(resolve(folder));
 }
 
 function openingRefusal(folder: string, error: Error): Error {

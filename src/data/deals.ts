@@ -1,4 +1,4 @@
-import { and, asc, eq, gt, inArray, isNull } from "drizzle-orm";
+import { and, asc, count, eq, gt, inArray, isNull } from "drizzle-orm";
 import { type DealChange, type DealDocument, isNoChange, isSame, upToDate } from "@/exchange/deal-document";
 import type { Database } from "./database";
 import { guarded, keepMerged } from "./keep-deal";
@@ -82,6 +82,18 @@ export async function getDeal(database: Database, id: string): Promise<DealRecor
   return toRecord(await selectRows(database).where(eq(deals.id, id)).orderBy(asc(options.position)));
 }
 
+/** The version of a deal, and whether it is deleted. */
+export async function versionOf(
+  database: Database,
+  id: string,
+): Promise<{ version: number; deleted: boolean } | undefined> {
+  const [row] = await database
+    .select({ version: deals.version, deletedAt: deals.deletedAt })
+    .from(deals)
+    .where(eq(deals.id, id));
+  return row && { version: row.version, deleted: row.deletedAt !== null };
+}
+
 /** Deals in the order of their ids, deleted ones too, and the id after which the next follow; null after the last. */
 export async function dealsAfter(
   database: Database,
@@ -100,6 +112,12 @@ export async function dealsAfter(
     : [];
   const records = ids.flatMap(id => toRecord(rows.filter(row => row.id === id)) ?? []);
   return { records, last: ids.length === most ? (ids.at(-1) ?? null) : null };
+}
+
+/** How many deals there are, deleted ones and those that arrive counted. */
+export async function dealCount(database: Database): Promise<number> {
+  const [row] = await database.select({ count: count() }).from(deals);
+  return row?.count ?? 0;
 }
 
 /** Whether any deal was ever made here. */

@@ -1,14 +1,13 @@
 import { existsSync, readdirSync, rmSync } from "node:fs";
-import { resolve } from "node:path";
+import { join, resolve } from "node:path";
 import { type BackupFacts, type BackupHead, BackupRefused, readBackup } from "@/exchange/backup";
 import { type Database, openDatabase, openFiles } from "./database";
-import { dealsAfter } from "./deals";
+import { dealCount } from "./deals";
 import { lockFolder } from "./folder/lock";
 import { keepPrivate, makeFolder } from "./folder/private";
 import { FolderRefused } from "./folder/refused";
-import { askReplacing, restoredPath, restoringPath } from "./folder/state";
+import { freePlace, restoringPath, takePlace } from "./folder/state";
 import { renameOnDisk, syncTree } from "./folder/sync";
-import { guarded } from "./keep-deal";
 import { knownMigrations, migrate } from "./migrate";
 import { keepRows, startRows } from "./restore-rows";
 
@@ -17,15 +16,15 @@ import { keepRows, startRows } from "./restore-rows";
  *
  * @throws BackupRefused where the backup is not whole; FolderRefused where the folder is not empty
  */
-export async function restoreIntoEmpty(folder: string, file: string): Promise<BackupFacts> {
+export async function restoreIntoEmpty(folder: string, file: string, look: Look): Promise<BackupFacts> {
   makeFolder(folder);
   if (readdirSync(folder).length > 0) {
     throw new FolderRefused(`The folder ${folder} is not empty; a backup is restored into an empty one.`);
   }
   const unlock = lockFolder(resolve(folder));
   try {
-    const facts = await restoreBeside(folder, file);
-    askReplacing(folder);
+    const { facts, place } = await restoreBeside(folder, file, look);
+    takePlace(folder, place);
     unlock();
     // Opened once, it is in its place, and seen to open.
     await (await openDatabase(folder)).close();
@@ -34,6 +33,12 @@ export async function restoreIntoEmpty(folder: string, file: string): Promise<Ba
     unlock();
   }
 }
+
+/** Looks at what a backup has brought, and says what of it could not have been kept; undefined where all could. */
+export type Look = (database: Database) => Promise<string | undefined>;
+
+/** A backup as it was restored: what is told of it, and where in the data folder its database is. */
+export type RestoredBeside = { facts: BackupFacts; place: string };
 
 /**
  * Restores a backup into a database beside the one of a data folder, which goes on meanwhile: all of it, checked and on
@@ -45,27 +50,29 @@ export async function restoreIntoEmpty(folder: string, file: string): Promise<Ba
 export async function restoreBeside(
   folder: string,
   file: string,
+  look: Look,
   broken?: (why: string) => void,
-): Promise<BackupFacts> {
+): Promise<RestoredBeside> {
   // Before anything is made of it, it is seen to be whole.
   await readBackup(file, refuseNewer, () => {});
   const path = restoringPath(folder);
-  for (const left of [path, restoredPath(folder)]) rmSync(left, { recursive: true, force: true });
+  rmSync(path, { recursive: true, force: true });
   let isWhole = false;
+  const place = freePlace(folder);
   const { database, checkpoint, close } = await openFiles(path, broken);
   try {
     const facts = await fill(database, file);
     await migrate(database);
-    await check(database, facts);
+    await check(database, facts, look);
     await checkpoint();
     isWhole = true;
-    return facts;
+    return { facts, place };
   } finally {
     await close();
     if (isWhole) {
       keepPrivate(path);
       syncTree(path);
-      renameOnDisk(path, restoredPath(folder));
+      renameOnDisk(path, join(folder, place));
     } else if (existsSync(path)) rmSync(path, { recursive: true });
   }
 }
@@ -104,25 +111,10 @@ async function fill(database: Database, file: string): Promise<BackupFacts> {
 
 const TABLE = /^\{"table":"([a-z_]+)","row":\{/;
 
-const DEALS_AT_A_TIME = 100;
-
-/** Sees that every deal of the backup is there, and is one. */
-async function check(database: Database, { deals }: BackupFacts): Promise<void> {
-  let count = 0;
-  let after: string | null = null;
-  do {
-    const { records, last } = await dealsAfter(database, after, DEALS_AT_A_TIME);
-    for (const { document } of records) {
-      try {
-        document.options.forEach(guarded);
-      } catch (error) {
-        throw new BackupRefused(
-          `A deal of “${document.customer}” cannot be read: ${(error as Error).message}`,
-        );
-      }
-    }
-    count += records.length;
-    after = last;
-  } while (after !== null);
+/** Sees that every deal of the backup is there, and that all that it holds could have been kept. */
+async function check(database: Database, { deals }: BackupFacts, look: Look): Promise<void> {
+  const count = await dealCount(database);
   if (count !== deals) throw new BackupRefused(`The backup says it has ${deals} deals, and holds ${count}.`);
+  const sentence = await look(database);
+  if (sentence) throw new BackupRefused(`${sentence} Nothing was restored.`);
 }

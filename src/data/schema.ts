@@ -37,6 +37,8 @@ export const vehicles = pgTable("vehicles", {
   currency: text().notNull().default("USD"),
   /** Whether it can be sold, with a price or without one yet; else it is kept for as long as a deal names it. */
   inStock: boolean().notNull().default(false),
+  /** Goes up by one at each change of what it is in stock; a change names the version in view. */
+  version: integer().notNull().default(1),
 });
 
 export const deals = pgTable(

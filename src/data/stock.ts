@@ -6,7 +6,7 @@ import { dropIfUnused } from "./names";
 import { stockArrivals, vehicles } from "./schema";
 
 /** A vehicle in stock as it is kept. */
-export type KeptVehicle = VehicleFile & { id: string };
+export type KeptVehicle = VehicleFile & { id: string; version: number };
 
 const SHOWN = {
   id: vehicles.id,
@@ -15,6 +15,7 @@ const SHOWN = {
   costMinor: vehicles.costMinor,
   listPriceMinor: vehicles.listPriceMinor,
   currency: vehicles.currency,
+  version: vehicles.version,
 };
 
 /** All vehicles in stock, by their descriptions. */
@@ -53,6 +54,12 @@ export async function putInStock(database: Database, most: number): Promise<numb
   });
 }
 
+/** The vehicles that have arrived and are still to be put into stock. */
+export async function arrivingStock(database: Database): Promise<VehicleFile[]> {
+  const arriving = await database.select({ vehicles: stockArrivals.vehicles }).from(stockArrivals);
+  return arriving.flatMap(each => each.vehicles);
+}
+
 /** The vehicles in stock of some descriptions. */
 export async function stockCalled(
   database: Database,
@@ -74,27 +81,32 @@ async function keepAll(tx: Database, stock: readonly VehicleFile[]): Promise<voi
     [...byDescription.values()],
     sql`on conflict (description) do update set
       price_minor = excluded.price_minor, cost_minor = excluded.cost_minor, list_price_minor = excluded.list_price_minor,
-      currency = excluded.currency, in_stock = true`,
+      currency = excluded.currency, in_stock = true, version = vehicles.version + 1`,
   );
 }
 
-/** What became of a change of a vehicle. */
-export type VehicleChange = KeptVehicle | "gone" | "taken";
+/** What became of a change of a vehicle; where it was changed since the version in view, the vehicle as it is now. */
+export type VehicleChange = KeptVehicle | "gone" | "taken" | { changed: KeptVehicle };
 
 /**
  * Changes a vehicle in stock. Of another description it is another vehicle: deals go on naming the one that they were
  * about.
+ *
+ * @param version the one in view
  */
 export async function changeVehicle(
   database: Database,
   id: string,
+  version: number,
   change: VehicleFile,
 ): Promise<VehicleChange> {
   return database.transaction(async tx => {
     const [now] = await tx.select(SHOWN).from(vehicles).where(isInStock(id)).for("update");
     if (!now) return "gone";
+    if (now.version !== version) return { changed: now };
     if (now.description === change.description) {
-      const [vehicle] = await tx.update(vehicles).set(change).where(isInStock(id)).returning(SHOWN);
+      const changed = { ...change, version: version + 1 };
+      const [vehicle] = await tx.update(vehicles).set(changed).where(isInStock(id)).returning(SHOWN);
       return vehicle ?? "gone";
     }
     const [other] = await tx
@@ -111,15 +123,35 @@ export async function changeVehicle(
 
 const isInStock = (id: string) => and(eq(vehicles.id, id), eq(vehicles.inStock, true));
 
-/** Takes a vehicle out of stock; it is kept for as long as a deal names it. Gives back whether it was there. */
-export async function takeOutOfStock(database: Database, id: string): Promise<boolean> {
-  return database.transaction(tx => takeOut(tx, id));
+/**
+ * Takes a vehicle out of stock; it is kept for as long as a deal names it.
+ *
+ * @param version the one in view
+ * @returns whether it was there; the vehicle as it is now where it was changed since
+ */
+export async function takeOutOfStock(
+  database: Database,
+  id: string,
+  version: number,
+): Promise<boolean | { changed: KeptVehicle }> {
+  return database.transaction(async tx => {
+    const [now] = await tx.select(SHOWN).from(vehicles).where(isInStock(id)).for("update");
+    if (now && now.version !== version) return { changed: now };
+    return takeOut(tx, id);
+  });
+}
+
+/** What tells one state of the stock from another. */
+export async function stockMark(database: Database): Promise<string> {
+  const all = sql<string>`coalesce(sum(hashtextextended(${vehicles.id}::text || ${vehicles.version}, 0)::numeric), 0)::text`;
+  const [row] = await database.select({ all }).from(vehicles).where(eq(vehicles.inStock, true));
+  return row?.all ?? "";
 }
 
 async function takeOut(tx: Database, id: string): Promise<boolean> {
   const gone = await tx
     .update(vehicles)
-    .set({ inStock: false })
+    .set({ inStock: false, version: sql`${vehicles.version} + 1` })
     .where(isInStock(id))
     .returning({ id: vehicles.id });
   await dropIfUnused(tx, { customerId: null, vehicleId: id });

@@ -4,7 +4,12 @@ import { type Hanging, newTrace, stepsOf, watchForHanging } from "./sign-of-life
 import type { Store } from "./store";
 import type { FromThread, ToThread } from "./store-messages";
 
-export type OpenStore = { store: Store; close: () => Promise<void> };
+export type OpenStore = {
+  store: Store;
+  /** Ends once nothing that was asked is under way. */
+  idle: () => Promise<void>;
+  close: () => Promise<void>;
+};
 
 /**
  * The database did not answer: not in time, or it never will. What was asked may have been done. Known by its code, for
@@ -18,6 +23,17 @@ const AWAY_CODE = "DATABASE_AWAY";
 
 export const isDatabaseAway = (error: unknown): error is DatabaseAway =>
   error instanceof Error && (error as NodeJS.ErrnoException).code === AWAY_CODE;
+
+/** What can be said of the opening of a folder. */
+export type Opening = {
+  /** Is told where the database answers no more, which it never will again. */
+  stopped?: (why: string) => void;
+  /** Where in the folder a restored database is, which this process opens beside the present one. */
+  restoredAt?: string;
+  patience?: Patience;
+  /** Begins the thread of the database. */
+  start?: () => Worker;
+};
 
 /** For how long things are waited for, in milliseconds. */
 export type Patience = {
@@ -38,6 +54,8 @@ const PATIENCE: Patience = {
   opening: 180_000,
 };
 
+const A_MOMENT_MS = 2;
+
 type Waiting = { resolve: (value: unknown) => void; reject: (error: Error) => void; limit: NodeJS.Timeout };
 
 /**
@@ -45,20 +63,14 @@ type Waiting = { resolve: (value: unknown) => void; reject: (error: Error) => vo
  * takes, and the one that serves everyone has others to answer meanwhile. After a failed write of its log the database
  * is busy for ever, where no time limit can act: so each call has one here.
  *
- * @param stopped is told where the database answers no more, which it never will again
- * @param start begins the thread of the database
  * @throws FolderRefused where the folder cannot be used; FolderInUse where another process has it open
  */
-export async function openStoreInThread(
-  folder: string,
-  stopped: (why: string) => void = () => {},
-  patience = PATIENCE,
-  start: () => Worker = () => new Worker(new URL("./store-thread.ts", import.meta.url)),
-): Promise<OpenStore> {
+export async function openStoreInThread(folder: string, opening: Opening = {}): Promise<OpenStore> {
+  const { stopped = () => {}, restoredAt, patience = PATIENCE, start = startThread } = opening;
   const thread = start();
   const ended = new Promise<void>(resolve => thread.once("exit", () => resolve()));
   const trace = newTrace();
-  thread.postMessage({ open: folder, trace } satisfies ToThread);
+  thread.postMessage({ open: folder, ...(restoredAt && { restoredAt }), trace } satisfies ToThread);
   await opened(thread, folder, patience.opening);
 
   const waiting = new Map<number, Waiting>();
@@ -121,16 +133,21 @@ export async function openStoreInThread(
     });
   return {
     store: storeAsking(ask),
+    idle: async () => {
+      while (waiting.size > 0) await new Promise(resolve => setTimeout(resolve, A_MOMENT_MS));
+    },
     close: async () => {
       isClosing = true;
       thread.postMessage("close" satisfies ToThread);
       // What was acknowledged is on the disk: a thread that does not close is left to the next start.
-      const limit = setTimeout(() => void thread.terminate(), patience.call);
+      const limit = setTimeout(() => void thread.terminate(), patience.busy);
       await ended;
       clearTimeout(limit);
     },
   };
 }
+
+const startThread = () => new Worker(new URL("./store-thread.ts", import.meta.url));
 
 function opened(thread: Worker, folder: string, longestMs: number): Promise<void> {
   return new Promise((resolve, reject) => {

@@ -3,7 +3,7 @@ import type { Store } from "./store";
 
 /** What the serving thread asks the thread of the database: first which folder to open. */
 export type ToThread =
-  | { open: string; trace: Trace }
+  | { open: string /** Where in it a restored database is. */; restoredAt?: string; trace: Trace }
   | { id: number; name: keyof Store; args: unknown[] }
   | "areYouThere"
   | "close";

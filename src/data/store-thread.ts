@@ -1,6 +1,6 @@
 // The thread of the database: opens the data folder and does for the serving thread what the store can do.
 import { parentPort } from "node:worker_threads";
-import { openDatabase } from "./database";
+import { openDatabase, openRestored } from "./database";
 import { failureOf } from "./failure";
 import { FolderInUse, FolderRefused } from "./folder/refused";
 import { leaveTrace } from "./sign-of-life";
@@ -11,9 +11,13 @@ type Opening = Extract<ToThread, { open: string }>;
 
 const say = (message: FromThread) => parentPort?.postMessage(message);
 
-async function serve({ open, trace }: Opening): Promise<void> {
+async function serve({ open, restoredAt, trace }: Opening): Promise<void> {
   // Said as it happens: after such an error the database keeps this thread busy for ever.
-  const { database, sync, close } = await openDatabase(open, why => say({ broken: why }), leaveTrace(trace));
+  const broken = (why: string) => say({ broken: why });
+  const step = leaveTrace(trace);
+  const { database, sync, close } = await (restoredAt
+    ? openRestored(open, restoredAt, broken, step)
+    : openDatabase(open, broken, step));
   const store = storeOf(database, sync);
   const underWay = new Set<Promise<void>>();
   parentPort?.on("message", async (message: ToThread) => {

@@ -2,7 +2,7 @@ import { sql } from "drizzle-orm";
 import { completeArrival, dropCutOff, showArrived } from "./arrivals";
 import { backupPart, backupStart } from "./backup-rows";
 import type { Database } from "./database";
-import { dealsAfter, getDeal, hasDeals, setDeleted, updateDeal } from "./deals";
+import { dealsAfter, getDeal, hasDeals, setDeleted, updateDeal, versionOf } from "./deals";
 import { firstThingsFirst } from "./first-things-first";
 import { changesOf, stateAfter } from "./history";
 import { tableNames, tallyPart } from "./last-stop";
@@ -12,7 +12,15 @@ import { findLines } from "./register-page";
 import { getSettings, keepSettings } from "./settings";
 import type { SharedSync } from "./shared-sync";
 import { getSigning, keepLateSigning, signedWithoutQuotes } from "./signings";
-import { changeVehicle, putInStock, stockArrives, stockCalled, stockList, takeOutOfStock } from "./stock";
+import {
+  changeVehicle,
+  putInStock,
+  stockArrives,
+  stockCalled,
+  stockList,
+  stockMark,
+  takeOutOfStock,
+} from "./stock";
 import { customersLike, vehiclesLike } from "./suggestions";
 
 /** What is asked of the database, by name. */
@@ -33,9 +41,11 @@ const READS = {
   stateAfter,
   stockCalled,
   stockList,
+  stockMark,
   tableNames,
   tallyPart,
   vehiclesLike,
+  versionOf,
 };
 
 /** What changes something, by name: it is done once it is on the disk. */

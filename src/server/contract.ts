@@ -12,7 +12,10 @@ import type { KeptCopies, KeptCopy } from "./backups/copies";
 export type { KeptCopies, KeptCopy, KeptVehicle, RegisterSort, StockVehicle };
 
 /** Vehicles in stock. */
-export type StockReply = { vehicles: KeptVehicle[] };
+export type StockReply = MarkReply & { vehicles: KeptVehicle[] };
+
+/** What tells one state of the stock from another. */
+export type MarkReply = { mark: string };
 
 /** What can be picked for what was typed so far. */
 export type SuggestedNames = { customers: string[] } | { vehicles: StockVehicle[] };
@@ -32,6 +35,9 @@ export type DealReply = {
 
 /** What a deal was signed with. */
 export type SigningReply = Omit<Signing, "at"> & { /** ISO 8601 instant. */ at: string };
+
+/** How far a deal is: pages that show it ask, to learn of what others save. */
+export type VersionReply = Pick<DealReply, "version" | "deleted">;
 
 /** What was changed of a deal, the latest first. */
 export type HistoryReply = {

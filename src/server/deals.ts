@@ -15,7 +15,7 @@ import {
 import { tooLargeSentence } from "@/exchange/deal-file/largest";
 import { firstCharacters } from "@/exchange/text";
 import { parseDealDocument } from "@/exchange/whole-deal/parse-document";
-import type { DealReply, SaveReply } from "./contract";
+import type { DealReply, SaveReply, VersionReply } from "./contract";
 import { wakeFigures } from "./figures";
 import { Refusal } from "./refusal";
 import type { ImportRequest, SaveRequest } from "./requests";
@@ -45,6 +45,13 @@ export async function openDeal(store: Store, id: string): Promise<DealReply> {
   if (!deal) throw new Refusal(404, "There is no deal at this address.");
   if (deal.deleted) throw new Refusal(410, "This deal was deleted.");
   return deal;
+}
+
+/** The version of a deal, deleted or not. */
+export async function dealVersion(store: Store, id: string): Promise<VersionReply> {
+  const found = await store.versionOf(id);
+  if (!found) throw new Refusal(404, "There is no deal at this address.");
+  return found;
 }
 
 /** A new deal with what it is signed with, where it is; one of many does not keep waiting who signs a deal meanwhile. */

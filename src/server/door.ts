@@ -127,11 +127,11 @@ export function isDealId(id: string): boolean {
   return UUID.test(id);
 }
 
-/** The version of a deal that whoever asks has in view, from the address. */
+/** The version of a deal, or of a vehicle, that whoever asks has in view, from the address. */
 export function readVersion(request: Request): number {
   const version = new URL(request.url).searchParams.get("version") ?? "";
   if (!/^[1-9]\d{0,9}$/.test(version))
-    throw new Refusal(400, "The address must name the version of the deal in view, such as ?version=3.");
+    throw new Refusal(400, "The address must name the version in view, such as ?version=3.");
   return Number(version);
 }
 

@@ -3,14 +3,14 @@ import { join } from "node:path";
 import { Readable } from "node:stream";
 import { pipeline } from "node:stream/promises";
 import { Worker } from "node:worker_threads";
-import { askReplacing } from "@/data/folder/state";
-import type { Restored, ToRestore } from "@/data/restore-thread";
+import type { RestoredBeside } from "@/data/restore";
 import type { BackupFacts } from "@/exchange/backup";
 import { sizeText } from "@/exchange/text";
 import { copyName, keepCopy, keptCopy } from "./backups";
 import { dataFolder } from "./data-folder";
 import { Refusal } from "./refusal";
-import { withClosedStore } from "./store";
+import type { Restored, ToRestore } from "./restore-thread";
+import { replaceStore } from "./store";
 
 /** The largest backup that is taken, in bytes. */
 const LARGEST = 1_000_000_000;
@@ -41,11 +41,9 @@ export async function restoreBackup(
     if (typeof backup !== "string") whole(await receive(backup, received));
     const file = typeof backup === "string" ? keptCopy(dataFolder(), backup) : received;
     if (!file) throw new Refusal(404, "There is no copy of this name.");
-    const facts = await restored({ folder: dataFolder(), file });
-    await withClosedStore(async openAgain => {
-      await openAgain(store => keepCopy(store, dataFolder(), copyName(new Date(), true)));
-      askReplacing(dataFolder());
-    });
+    const { facts, place } = await restored({ folder: dataFolder(), file });
+    const name = copyName(new Date(), true);
+    await replaceStore(place, store => keepCopy(store, dataFolder(), name));
     return facts;
   } finally {
     isRestoring = false;
@@ -69,14 +67,14 @@ async function receive(backup: ReadableStream<Uint8Array>, path: string): Promis
 }
 
 /** Has a thread restore it beside the present database, which is served meanwhile. */
-function restored(asked: ToRestore): Promise<BackupFacts> {
-  const thread = new Worker(new URL("../data/restore-thread.ts", import.meta.url));
+function restored(asked: ToRestore): Promise<RestoredBeside> {
+  const thread = new Worker(new URL("./restore-thread.ts", import.meta.url));
   return new Promise((resolve, reject) => {
     thread.once("error", reject);
     thread.once("exit", () => reject(new Error("The backup was not restored.")));
     thread.once("message", (said: Restored) => {
       if (!("facts" in said)) void thread.terminate();
-      if ("facts" in said) resolve(said.facts);
+      if ("facts" in said) resolve(said);
       else reject("refused" in said ? new Refusal(422, said.refused) : new Error(said.failed));
     });
     thread.postMessage(asked);

@@ -1,28 +1,44 @@
 import type { KeptVehicle } from "@/data/stock";
 import type { Store } from "@/data/store";
+import { isSame } from "@/exchange/deal-document";
 import type { VehicleFile } from "@/exchange/stock/stock.schema";
 import { putAllInStock } from "./arrivals";
-import type { StockReply } from "./contract";
+import type { MarkReply, StockReply } from "./contract";
 import { Refusal } from "./refusal";
 
 /** All vehicles in stock. */
 export async function openStock(store: Store): Promise<StockReply> {
-  return { vehicles: await store.stockList() };
+  const [mark, vehicles] = [await store.stockMark(), await store.stockList()];
+  return { vehicles, mark };
 }
+
+/** What tells this state of the stock from another: pages that show it ask, to learn of what others change. */
+export const stockMark = async (store: Store): Promise<MarkReply> => ({ mark: await store.stockMark() });
 
 /** Puts vehicles into stock, all or none; those that are there already get the new figures. */
 export async function addToStock(store: Store, vehicles: VehicleFile[]): Promise<StockReply> {
   const stock = vehicles.map(tidied);
   await store.stockArrives(stock);
   await putAllInStock(store);
-  return { vehicles: await store.stockCalled(stock.map(({ description }) => description)) };
+  const kept = await store.stockCalled(stock.map(({ description }) => description));
+  return { vehicles: kept, mark: await store.stockMark() };
 }
 
 const NOT_THERE = "This vehicle is not in stock any more.";
 
-/** Changes a vehicle in stock. */
-export async function changeInStock(store: Store, id: string, vehicle: VehicleFile): Promise<KeptVehicle> {
-  const changed = await store.changeVehicle(id, tidied(vehicle));
+/**
+ * Changes a vehicle in stock.
+ *
+ * @param version the one in view; a change that was kept already, whose answer never arrived, is confirmed
+ */
+export async function changeInStock(
+  store: Store,
+  id: string,
+  version: number,
+  vehicle: VehicleFile,
+): Promise<KeptVehicle> {
+  const change = tidied(vehicle);
+  const changed = await store.changeVehicle(id, version, change);
   if (changed === "gone") throw new Refusal(404, NOT_THERE);
   if (changed === "taken") {
     throw new Refusal(
@@ -30,12 +46,23 @@ export async function changeInStock(store: Store, id: string, vehicle: VehicleFi
       `“${vehicle.description}” is in stock already; give this one another description.`,
     );
   }
-  return changed;
+  if (!("changed" in changed)) return changed;
+  const { id: _, version: now, ...kept } = changed.changed;
+  if (now === version + 1 && isSame(kept, change)) return changed.changed;
+  throw new Refusal(409, CHANGED_SINCE);
 }
 
-/** Takes a vehicle out of stock. */
-export async function removeFromStock(store: Store, id: string): Promise<{ id: string }> {
-  if (!(await store.takeOutOfStock(id))) throw new Refusal(404, NOT_THERE);
+const CHANGED_SINCE = "It was changed somewhere else since; look at it again.";
+
+/**
+ * Takes a vehicle out of stock.
+ *
+ * @param version the one in view
+ */
+export async function removeFromStock(store: Store, id: string, version: number): Promise<{ id: string }> {
+  const removed = await store.takeOutOfStock(id, version);
+  if (removed === false) throw new Refusal(404, NOT_THERE);
+  if (removed !== true) throw new Refusal(409, CHANGED_SINCE);
   return { id };
 }
 

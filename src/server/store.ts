@@ -1,3 +1,5 @@
+import { join } from "node:path";
+import { databasePath, removePlace, takePlace } from "@/data/folder/state";
 import { lastStop } from "@/data/last-stop";
 import type { Store } from "@/data/store";
 import { type OpenStore, openStoreInThread } from "@/data/store-in-thread";
@@ -14,7 +16,23 @@ const shared = globalThis as typeof globalThis & {
   kelluxStore?: Promise<OpenStore> | undefined;
   /** Why the database answers no more; the process ends soon. */
   kelluxStopped?: string;
+  /** How many changes were asked for that a backup is made for. */
+  kelluxChanges?: number;
 };
+
+/** What changes something that a backup is made for; what follows from the deals is made again. */
+const CHANGES: ReadonlySet<keyof Store> = new Set([
+  "changeVehicle",
+  "completeArrival",
+  "insertDeals",
+  "keepSettings",
+  "putInStock",
+  "setDeleted",
+  "stockArrives",
+  "takeOutOfStock",
+  "updateDeal",
+]);
+const changes = () => shared.kelluxChanges ?? 0;
 
 /** The store that is open when something is asked of it: a restored backup is another one. */
 const openStore: Store = new Proxy({} as Store, {
@@ -23,6 +41,7 @@ const openStore: Store = new Proxy({} as Store, {
       ? undefined
       : async (...args: unknown[]) => {
           const { store } = await opened();
+          if (CHANGES.has(name as keyof Store)) shared.kelluxChanges = changes() + 1;
           return (store[name as keyof Store] as (...args: unknown[]) => unknown)(...args);
         },
 });
@@ -44,7 +63,7 @@ export async function serverStore(): Promise<Store> {
 
 async function openFilled(): Promise<OpenStore> {
   const noted = lastStop(dataFolder());
-  const filled = await openStoreInThread(dataFolder(), endSoon);
+  const filled = await openStoreInThread(dataFolder(), { stopped: endSoon });
   void lookAtAll(filled.store, dataFolder(), noted).catch(console.error);
   if (process.env.KELLUX_DEMO) await loadDemo(filled.store, withSigning);
   return filled;
@@ -62,35 +81,45 @@ export async function closeServerStore(): Promise<void> {
   await (await shared.kelluxStore)?.close();
 }
 
+/** So often a copy is made anew because somebody has saved something meanwhile; then who saves waits for it. */
+const MOST_COPIES = 5;
+
 /**
- * Closes the store, does some work on its folder, and opens it again. What is asked meanwhile waits.
+ * Puts a restored database into the place of the present one, which is served until then: who asks meanwhile waits for no
+ * longer than it takes to note which it is.
  *
- * @param work may open the store for itself, while nobody else has it
+ * @param place where in the data folder it is
+ * @param copy keeps a copy of all that is kept until then
  */
-export async function withClosedStore(
-  work: (openAgain: (use: (store: Store) => Promise<void>) => Promise<void>) => Promise<void>,
-): Promise<void> {
+export async function replaceStore(place: string, copy: (store: Store) => Promise<void>): Promise<void> {
   const before = await opened();
-  let failure: unknown;
-  const working = async (): Promise<OpenStore> => {
-    await before.close();
-    try {
-      await work(async use => {
-        const alone = await openStoreInThread(dataFolder());
-        await use(alone.store).finally(alone.close);
-      });
-    } catch (error) {
-      failure = error;
-    }
-    return openStoreInThread(dataFolder(), endSoon);
+  const path = databasePath(dataFolder());
+  const next = await openStoreInThread(dataFolder(), { stopped: endSoon, restoredAt: place });
+  let copied = -1;
+  const copyAll = async () => {
+    copied = changes();
+    await copy(before.store);
   };
-  shared.kelluxStore = working();
-  await shared.kelluxStore.catch(error => {
-    endSoon(`The database does not open again: ${error.message}`);
+  let goOn: (store: OpenStore) => void = () => {};
+  try {
+    for (let copies = 0; copies < MOST_COPIES && copied !== changes(); copies++) await copyAll();
+    shared.kelluxStore = new Promise(resolve => {
+      goOn = resolve;
+    });
+    await before.idle();
+    if (copied !== changes()) await copyAll();
+    takePlace(dataFolder(), place);
+  } catch (error) {
+    goOn(before);
+    shared.kelluxStore = Promise.resolve(before);
+    await next.close();
+    await removePlace(dataFolder(), join(dataFolder(), place));
     throw error;
-  });
+  }
+  goOn(next);
   startWork();
-  if (failure) throw failure;
+  await before.close();
+  await removePlace(dataFolder(), path);
 }
 
 /** Until the answers are out that say so. */

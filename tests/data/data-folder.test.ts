@@ -7,7 +7,6 @@ import {
   mkdtempSync,
   readdirSync,
   readFileSync,
-  renameSync,
   rmSync,
   truncateSync,
   writeFileSync,
@@ -17,7 +16,7 @@ import { join } from "node:path";
 import { sql } from "drizzle-orm";
 import { openDatabase } from "@/data/database";
 import { FolderRefused } from "@/data/folder/refused";
-import { askReplacing } from "@/data/folder/state";
+import { freePlace, takePlace } from "@/data/folder/state";
 import { storeOf } from "@/data/store";
 import { copyFreshData } from "../fresh-data.mjs";
 import { numberedDeal } from "./numbered-deal";
@@ -183,25 +182,31 @@ test("a replacement that was cut off anywhere leaves one of the two databases, w
   await close();
   const replacing = (step: (folder: string) => void) =>
     folderWith(folder => {
-      cpSync(join(other, "database"), join(folder, "database.restored"), { recursive: true });
+      cpSync(join(other, "database"), join(folder, "database.1"), { recursive: true });
       step(folder);
     });
-  const [asked, moved, done, notAsked] = [
-    replacing(askReplacing),
+  const [asked, done, notAsked] = [
+    replacing(folder => takePlace(folder, "database.1")),
     replacing(folder => {
-      askReplacing(folder);
-      renameSync(join(folder, "database"), join(folder, "database.replaced"));
-    }),
-    replacing(folder => {
-      askReplacing(folder);
-      renameSync(join(folder, "database"), join(folder, "database.replaced"));
-      renameSync(join(folder, "database.restored"), join(folder, "database"));
+      takePlace(folder, "database.1");
+      rmSync(join(folder, "database"), { recursive: true });
     }),
     replacing(() => {}),
   ];
-  for (const folder of [asked, moved, done]) {
+  for (const folder of [asked, done]) {
     expect(await customersOf(folder)).toEqual(["Customer 2"]);
-    expect(existsSync(join(folder, "database.replaced"))).toBe(false);
+    expect(existsSync(join(folder, "database"))).toBe(false);
+    expect(await customersOf(folder)).toEqual(["Customer 2"]);
+    expect(freePlace(folder)).toBe("database");
   }
   expect(await customersOf(notAsked)).toEqual(["Customer 1"]);
+  expect(existsSync(join(notAsked, "database.1"))).toBe(false);
+  // Where it is not said any more which of them it is, none is made new, and none goes.
+  const unsaid = replacing(folder => {
+    takePlace(folder, "database.1");
+    rmSync(join(folder, "database"), { recursive: true });
+    rmSync(join(folder, "database.json"));
+  });
+  await expect(openDatabase(unsaid)).rejects.toThrow(/has lost its database/);
+  expect(existsSync(join(unsaid, "database.1"))).toBe(true);
 });

@@ -28,7 +28,11 @@ const threadThat = (script: string) => () =>
 
 async function open(script: string) {
   const stops: string[] = [];
-  const opened = await openStoreInThread("any", why => stops.push(why), PATIENCE, threadThat(script));
+  const opened = await openStoreInThread("any", {
+    stopped: why => stops.push(why),
+    patience: PATIENCE,
+    start: threadThat(script),
+  });
   return { ...opened, stops };
 }
 
@@ -100,6 +104,6 @@ test("a thread that breaks has stopped, and one that ends when it is told to has
 
 test("a folder that does not open in time is refused", async () => {
   const never = () => new Worker("setInterval(() => {}, 1000)", { eval: true });
-  const opening = openStoreInThread("any", () => {}, { ...PATIENCE, opening: 100 }, never);
+  const opening = openStoreInThread("any", { patience: { ...PATIENCE, opening: 100 }, start: never });
   await expect(opening).rejects.toThrow("did not open in 0.1 s");
 });

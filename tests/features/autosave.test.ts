@@ -308,3 +308,47 @@ test("what an earlier page had sent is no conflict with oneself, nor with what h
   expect(server.saved).toMatchObject({ customer: "Typed since", vehicle: "Van" });
   expect(sent.length).toBeGreaterThan(1);
 });
+
+describe("what others have saved meanwhile", () => {
+  const theirs = (version: number, customer: string) => async () =>
+    ({ kind: "saved", theirs: reply(version, named(customer)) }) as const;
+
+  test("is put on the screen where nothing is unsaved here, and is what the next change is made from", async () => {
+    const { server, sent, merged, statuses, autosave } = page();
+    server.version = 4;
+    server.saved = named("Theirs");
+    await autosave.learn(theirs(4, "Theirs"));
+    expect(merged).toEqual([{ heading: expect.objectContaining({ customer: "Theirs" }) }]);
+    expect(statuses.at(-1)).toBe("saved");
+    autosave.change(named("Mine"));
+    await jest.runAllTimersAsync();
+    expect(sent).toEqual([[4, "Mine"]]);
+  });
+
+  test("waits where something is unsaved here: the save meets it", async () => {
+    const { merged, autosave } = page();
+    autosave.change(named("Mine"));
+    const ask = jest.fn();
+    await autosave.learn(ask);
+    expect([ask.mock.calls.length, merged]).toEqual([0, []]);
+    await jest.runAllTimersAsync();
+    // And where it was typed while the server was asked.
+    await autosave.learn(async () => {
+      autosave.change(named("Mine again"));
+      return { kind: "saved", theirs: reply(9, named("Theirs")) };
+    });
+    expect(merged).toEqual([]);
+  });
+
+  test("that it was deleted is said once, and that it is back, too; a server that is away says nothing", async () => {
+    const { statuses, autosave } = page();
+    await autosave.learn(async () => ({ kind: "away" }));
+    await autosave.learn(async () => ({ kind: "same" }));
+    expect(statuses).toEqual([]);
+    await autosave.learn(async () => ({ kind: "deleted" }));
+    await autosave.learn(async () => ({ kind: "deleted" }));
+    expect(statuses).toEqual(["deleted"]);
+    await autosave.learn(async () => ({ kind: "same" }));
+    expect(statuses).toEqual(["deleted", "saved"]);
+  });
+});

@@ -31,6 +31,7 @@ import {
 import { arrivingDeals, cancelArriving, tellArriving } from "@/server/deals-arriving";
 import { allDeals, bringInDeals } from "@/server/deals-file";
 import { loadDemo } from "@/server/demo";
+import { lookAtKept } from "@/server/kept-rows";
 import { Refusal } from "@/server/refusal";
 import { numberedDeal } from "../data/numbered-deal";
 import { testDatabase } from "../data/test-database";
@@ -81,7 +82,7 @@ function changed(change: (lines: string[]) => string[], isResealed = false): str
 
 test("a backup holds every row, and a folder that it is restored into holds the same", async () => {
   const folder = emptyFolder();
-  const facts = await restoreIntoEmpty(folder, backup);
+  const facts = await restoreIntoEmpty(folder, backup, lookAtKept);
   expect(facts.deals).toBe(DEMO_DEALS.length + 4);
   const { database, sync, close } = await openDatabase(folder);
   const store = storeOf(database, sync);
@@ -112,7 +113,7 @@ test("a backup is of the version of its rows: one from before a migration is bro
     true,
   );
   const folder = emptyFolder();
-  expect((await restoreIntoEmpty(folder, older)).deals).toBe(DEMO_DEALS.length + 4);
+  expect((await restoreIntoEmpty(folder, older, lookAtKept)).deals).toBe(DEMO_DEALS.length + 4);
 });
 
 const HARMS: [what: string, file: () => string, sentence: RegExp][] = [
@@ -142,6 +143,35 @@ const HARMS: [what: string, file: () => string, sentence: RegExp][] = [
     /cannot be read/,
   ],
   [
+    "holds settings that are none",
+    () => withRows("settings", row => ({ ...row, file: {} })),
+    /The settings cannot be read: .*Nothing was restored/,
+  ],
+  [
+    "holds a vehicle of no currency",
+    () => withRows("vehicles", row => ({ ...row, currency: "QQQ" })),
+    /A vehicle in stock cannot be read: The currency QQQ is not known/,
+  ],
+  [
+    "holds a signing without quotes",
+    () => withRows("signings", row => ({ ...row, quotes: [{ optionId: "x" }] })),
+    /cannot be read: what it was signed with is no quote/,
+  ],
+  [
+    "holds a history that leads nowhere",
+    () =>
+      withRows("deal_changes", row => ({
+        ...row,
+        back: row.number === 1 ? null : [["/options/9/inputs/x/y", 1]],
+      })),
+    /cannot be read: its history does not lead back/,
+  ],
+  [
+    "holds a name of two lines",
+    () => withRows("customers", row => ({ ...row, name: `${row.name}\n2` })),
+    /A deal of [^]* cannot be read/,
+  ],
+  [
     "holds half of a row",
     () => changed(lines => lines.map((line, k) => (k === 3 ? line.slice(0, -4) : line)), true),
     /cannot be kept/,
@@ -161,17 +191,29 @@ const cut = (part: number) => {
 const withHead = (change: object) =>
   changed(([head = "", ...lines]) => [JSON.stringify({ ...JSON.parse(head), ...change }), ...lines], true);
 
+/** The backup with each row of a table changed. */
+const withRows = (table: string, change: (row: Record<string, unknown>) => unknown) =>
+  changed(
+    lines =>
+      lines.map(line =>
+        line.startsWith(`{"table":"${table}"`)
+          ? JSON.stringify({ table, row: change(JSON.parse(line).row) })
+          : line,
+      ),
+    true,
+  );
+
 test.each(HARMS)(
   "a backup that %s is refused in a sentence, and nothing of it is restored",
   async (_, path, sentence) => {
     const folder = emptyFolder();
-    await expect(restoreIntoEmpty(folder, path())).rejects.toThrow(sentence);
+    await expect(restoreIntoEmpty(folder, path(), lookAtKept)).rejects.toThrow(sentence);
     expect(readdirSync(folder)).toEqual([]);
   },
 );
 
 test("a backup is not restored into a folder that holds anything", async () => {
-  await expect(restoreIntoEmpty(scratch, backup)).rejects.toThrow("is not empty");
+  await expect(restoreIntoEmpty(scratch, backup, lookAtKept)).rejects.toThrow("is not empty");
 });
 
 test("a backup that cannot be written whole is not there at all", async () => {
@@ -202,7 +244,7 @@ test("others are served while a backup is made, and each deal in it is whole", a
   await writing;
   await writeBackup(await backupBytes(store), path);
   const folder = emptyFolder();
-  await restoreIntoEmpty(folder, path);
+  await restoreIntoEmpty(folder, path, lookAtKept);
 });
 
 test("a copy a day is made by itself where there is a deal, and kept for 14 days", async () => {

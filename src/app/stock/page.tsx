@@ -7,9 +7,9 @@ import { houseSettings } from "../house";
 export const metadata: Metadata = { title: "Stock" };
 
 export default async function StockPage() {
-  const [{ settings }, { vehicles }] = await Promise.all([
+  const [{ settings }, opened] = await Promise.all([
     houseSettings(),
     serverStore().then(store => openStock(store)),
   ]);
-  return <StockScreen opened={vehicles} house={settings} />;
+  return <StockScreen opened={opened} house={settings} />;
 }

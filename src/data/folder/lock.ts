@@ -18,14 +18,10 @@ export function lockFolder(folder: string): () => void {
   const own = `${path}.${process.pid}`;
   const claim = JSON.stringify(ownClaim());
   writeClaim(folder, own, claim);
-  // Once given back it may be somebody else's.
-  const unlock = () => {
-    if (JSON.stringify(readClaim(folder)) === claim) rmSync(path, { force: true });
-  };
   try {
     for (let attempt = 0; attempt < 2; attempt++) {
       // A link is made whole or not at all, and never over a file that is there.
-      if (tryLink(own, path)) return unlock;
+      if (tryLink(own, path)) return () => unlockFolder(folder);
       const held = readClaim(folder);
       refuseIfHeld(folder, held);
       setAside(folder, held);
@@ -34,6 +30,12 @@ export function lockFolder(folder: string): () => void {
   } finally {
     rmSync(own, { force: true });
   }
+}
+
+/** Gives back a folder that this process has claimed; it may be somebody else's by now. */
+export function unlockFolder(folder: string): void {
+  if (JSON.stringify(readClaim(folder)) === JSON.stringify(ownClaim()))
+    rmSync(claimPath(folder), { force: true });
 }
 
 function writeClaim(folder: string, path: string, claim: string): void {

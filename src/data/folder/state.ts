@@ -1,33 +1,47 @@
 import { existsSync, lstatSync, readdirSync, readFileSync, rmSync } from "node:fs";
-import { join } from "node:path";
+import { rm } from "node:fs/promises";
+import { basename, join } from "node:path";
 import { newestCopy } from "./copies";
 import { FolderRefused } from "./refused";
-import { renameOnDisk, writeWhole } from "./sync";
+import { writeWhole } from "./sync";
 
 /**
- * How far the database of a data folder is: being made for the first time, whole (all of it was on the disk once), or
- * to be replaced by one that was restored beside it.
+ * How far the database of a data folder is: being made for the first time, or whole (all of it was on the disk once); and
+ * which of the folders in it holds the database, for a restored one has a place of its own.
  */
-type State = "making" | "whole" | "replacing";
+type State = { database: "making" | "whole"; at?: string };
 
 const statePath = (folder: string) => join(folder, "database.json");
 
-/** Where the database is; one that is being restored; a restored one before it takes that place; whose place it took. */
-export const databasePath = (folder: string) => join(folder, "database");
+const FIRST_PLACE = "database";
+const PLACE = /^database(\.\d+)?$/;
+
+/** Where the database is, and where one is while it is being restored. */
+export const databasePath = (folder: string) => join(folder, readState(folder)?.at ?? FIRST_PLACE);
 export const restoringPath = (folder: string) => join(folder, "database.restoring");
-export const restoredPath = (folder: string) => join(folder, "database.restored");
-const replacedPath = (folder: string) => join(folder, "database.replaced");
 
 function readState(folder: string): State | undefined {
   try {
-    return (JSON.parse(readFileSync(statePath(folder), "utf8")) as { database: State }).database;
+    const state = JSON.parse(readFileSync(statePath(folder), "utf8")) as State;
+    return PLACE.test(state.at ?? FIRST_PLACE) ? state : undefined;
   } catch {
     return undefined;
   }
 }
 
-const writeState = (folder: string, database: State) =>
-  writeWhole(statePath(folder), `${JSON.stringify({ database })}\n`);
+const writeState = (folder: string, state: State) =>
+  writeWhole(statePath(folder), `${JSON.stringify(state)}\n`);
+
+/** The places that hold something. */
+const usedPlaces = (folder: string) => readdirSync(folder).filter(name => PLACE.test(name));
+
+/** A place in a data folder where no database is. */
+export function freePlace(folder: string): string {
+  const used = new Set(usedPlaces(folder));
+  let place = FIRST_PLACE;
+  for (let number = 1; used.has(place); number++) place = `${FIRST_PLACE}.${number}`;
+  return place;
+}
 
 /** Where the last stop has noted what is kept. */
 export const lastStopPath = (folder: string) => join(folder, "last-stop.json");
@@ -41,8 +55,8 @@ const remove = (path: string) => rmSync(path, { recursive: true, force: true });
 const POSTGRES = "18";
 
 /**
- * Brings the database's folder into order before it is opened: a first start that was cut off begins anew, a
- * replacement is finished. What is whole is left alone.
+ * Brings the database's folder into order before it is opened: a first start that was cut off begins anew, what is left of a
+ * restoring that was cut off goes, and what a restored one has taken the place of. What is whole is left alone.
  *
  * @returns whether the database is there; else it is to be made
  * @throws FolderRefused where it should be there, and is not, or not whole
@@ -50,32 +64,32 @@ const POSTGRES = "18";
 export function settleFolder(folder: string): boolean {
   const state = readState(folder);
   const database = databasePath(folder);
-  if (state === "replacing") replace(folder);
   remove(restoringPath(folder));
-  remove(replacedPath(folder));
   // Nothing was acknowledged before the folder was whole.
-  if (state === "making") {
+  if (state?.database === "making") {
     remove(database);
     forgetLastStop(folder);
   }
+  const others = usedPlaces(folder).filter(place => place !== basename(database));
   const isThere = existsSync(database);
-  if (!isThere && (state === "whole" || state === "replacing")) {
+  if (!isThere && (state?.database === "whole" || others.length > 0)) {
     throw new FolderRefused(
       `The data folder ${folder} has lost its database: the folder ${database} is not there. ${wayBack(folder)}`,
     );
   }
   // Versions of before made the folder first, and were perhaps cut off then.
   const isEmpty = isThere && lstatSync(database).isDirectory() && readdirSync(database).length === 0;
-  if (isEmpty && state === "whole")
+  if (isEmpty && state?.database === "whole")
     throw new FolderRefused(
       `The data folder ${folder} has lost its database: the folder ${database} is empty. ${wayBack(folder)}`,
     );
   if (isEmpty) remove(database);
   if (!existsSync(database)) {
-    writeState(folder, "making");
+    writeState(folder, { database: "making" });
     return false;
   }
   refuseIfNotWhole(folder);
+  if (state?.database === "whole") for (const place of others) remove(join(folder, place));
   return true;
 }
 
@@ -110,25 +124,19 @@ export function wayBack(folder: string): string {
 }
 
 /** Whether all of the database was on the disk once. */
-export const isMarkedWhole = (folder: string): boolean => readState(folder) === "whole";
+export const isMarkedWhole = (folder: string): boolean => readState(folder)?.database === "whole";
 
-export const markWhole = (folder: string): void => writeState(folder, "whole");
+export const markWhole = (folder: string): void =>
+  writeState(folder, { database: "whole", at: basename(databasePath(folder)) });
 
-/**
- * Has the restored database, which must be closed and on the disk, take the place of the present one at the next
- * opening. A cut at any moment leaves one of the two.
- */
-export function askReplacing(folder: string): void {
-  if (!existsSync(restoredPath(folder))) throw new Error("There is no restored database.");
-  writeState(folder, "replacing");
+/** Has the database at a place be the one of the folder, from now on and at once. It must be whole, and on the disk. */
+export function takePlace(folder: string, place: string): void {
+  forgetLastStop(folder);
+  writeState(folder, { database: "whole", at: place });
 }
 
-function replace(folder: string): void {
-  const [database, restored, replaced] = [databasePath(folder), restoredPath(folder), replacedPath(folder)];
-  if (existsSync(restored)) {
-    if (existsSync(database)) renameOnDisk(database, replaced);
-    renameOnDisk(restored, database);
-  }
-  forgetLastStop(folder);
-  writeState(folder, "whole");
+/** Removes the database at a place that is not the folder's own any more. */
+export function removePlace(folder: string, path: string): Promise<void> {
+  if (path === databasePath(folder)) throw new Error("This database is in use.");
+  return rm(path, { recursive: true, force: true });
 }

@@ -6,11 +6,13 @@ import type {
   DealReply,
   HistoryReply,
   KeptVehicle,
+  MarkReply,
   RegisterPage,
   SettingsReply,
   StateReply,
   StockReply,
   StockVehicle,
+  VersionReply,
 } from "@/server/contract";
 import { ask } from "./client";
 
@@ -20,6 +22,7 @@ export const api = {
   register: (query: string) => ask<RegisterPage>("GET", `/api/deals${query}`),
   create: (document: DealDocument) => ask<DealReply>("POST", "/api/deals", { document }),
   deal: (id: string) => ask<DealReply>("GET", dealPath(id)),
+  version: (id: string) => ask<VersionReply>("GET", `${dealPath(id)}/version`),
   duplicate: (id: string) => ask<DealReply>("POST", `${dealPath(id)}/duplicate`),
   /** The version is the one in view: what nobody has seen is neither deleted nor reopened. */
   remove: (id: string, version: number) =>
@@ -35,8 +38,12 @@ export const api = {
     ask<{ vehicles: StockVehicle[] }>("GET", `/api/names?vehicle=${encodeURIComponent(text)}`),
   stock: () => ask<StockReply>("GET", "/api/stock"),
   addToStock: (vehicles: readonly VehicleFile[]) => ask<StockReply>("POST", "/api/stock", { vehicles }, true),
-  changeInStock: (id: string, vehicle: VehicleFile) => ask<KeptVehicle>("PUT", `/api/stock/${id}`, vehicle),
-  removeFromStock: (id: string) => ask<{ id: string }>("DELETE", `/api/stock/${id}`),
+  stockMark: () => ask<MarkReply>("GET", "/api/stock/mark"),
+  /** The version is the one in view, of a vehicle, too. */
+  changeInStock: (id: string, version: number, vehicle: VehicleFile) =>
+    ask<KeptVehicle>("PUT", `/api/stock/${id}?version=${version}`, vehicle),
+  removeFromStock: (id: string, version: number) =>
+    ask<{ id: string }>("DELETE", `/api/stock/${id}?version=${version}`),
   settings: () => ask<SettingsReply>("GET", "/api/settings"),
   saveSettings: (version: number, settings: Settings) =>
     ask<SettingsReply>("PUT", "/api/settings", { version, settings }),

@@ -127,9 +127,12 @@ function Desk({ deal, house }: Props) {
     [],
   );
   const merge = useCallback(
-    (change: DealChange, { mergeInputs }: Merging) =>
-      withRest(change.options, () => dispatch({ type: "merged", change, mergeInputs })),
-    [],
+    (change: DealChange, { mergeInputs }: Merging) => {
+      // One that was signed here is open again elsewhere.
+      if (isFrozen) location.reload();
+      else withRest(change.options, () => dispatch({ type: "merged", change, mergeInputs }));
+    },
+    [isFrozen],
   );
   const document = useMemo(() => deskDocument(state), [state]);
   const saving = useAutosave(deal, document, { show: open, merge, holds: holdsTogether });

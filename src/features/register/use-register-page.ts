@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from "react";
 import { api } from "@/features/api/api";
 import { notify } from "@/features/notices/notify";
+import { useLookAgain } from "@/features/saving/look-again";
 import type { RegisterAsked, RegisterPage } from "@/server/contract";
 import { registerQuery } from "./register-query";
 
@@ -15,7 +16,7 @@ export function useRegisterPage(initial: RegisterPage, opened: RegisterAsked) {
   const isAsking = useRef(false);
 
   /** Asks for what is wanted; what is typed meanwhile is asked for next, and only the last of it. */
-  const load = useCallback(async () => {
+  const load = useCallback(async (isQuiet = false) => {
     if (isAsking.current) return;
     isAsking.current = true;
     for (let isDone = false; !isDone; ) {
@@ -23,7 +24,7 @@ export function useRegisterPage(initial: RegisterPage, opened: RegisterAsked) {
       const answer = await api.register(registerQuery(mine));
       isDone = mine === wanted.current;
       if (answer.kind === "done") setPage(answer.value);
-      else if (isDone) {
+      else if (isDone && !isQuiet) {
         const sentence =
           answer.kind === "away" ? "The server is away; the list is as it was." : answer.sentence;
         notify.error(sentence, { id: "register" });
@@ -55,6 +56,8 @@ export function useRegisterPage(initial: RegisterPage, opened: RegisterAsked) {
     const timer = setInterval(() => void load(), SOON_MS);
     return () => clearInterval(timer);
   }, [isBeingMade, load]);
+
+  useLookAgain(() => load(true));
 
   return { page, asked, show, reload };
 }

@@ -7,6 +7,7 @@ import {
 } from "@/exchange/deal-document";
 import type { Answer } from "@/features/api/client";
 import type { DealReply, SaveReply } from "@/server/contract";
+import type { OthersSaves } from "./others-saves";
 import { type ChangeStorage, dropPending, keepPending } from "./pending-changes";
 
 /** What the screen says about saving. */
@@ -55,6 +56,8 @@ export type Autosave = {
   flush: () => void;
   /** After a conflict or a deletion: goes on from the deal as it is kept now. */
   continueFrom: (kept: DealReply) => void;
+  /** Goes on from what others have saved meanwhile, where nothing is unsaved here; a save learns of it by itself. */
+  learn: (ask: (version: number) => Promise<OthersSaves>) => Promise<void>;
   /** Forgets this page's unsaved change. */
   discard: (reply: DealReply) => void;
   /** Saves what waits once more and then rests; what fails stays kept for the next page. */
@@ -78,6 +81,7 @@ export function createAutosave(setup: AutosaveSetup): Autosave {
   let waiting: DealDocument | undefined;
   let sending = false;
   let halted = false;
+  let isDeleted = false;
   let stopped = false;
   let retryAfter = FIRST_RETRY;
   let timer: ReturnType<typeof setTimeout> | undefined;
@@ -119,10 +123,8 @@ export function createAutosave(setup: AutosaveSetup): Autosave {
     waiting ??= document;
     if (answer.kind === "away" || answer.kind === "failing") tryAgain(answer);
     else if (answer.status === 409 && answer.current) await meet(answer.current);
-    else if (answer.status === 410 || answer.status === 404) {
-      halted = true;
-      onStatus({ kind: "deleted" });
-    } else {
+    else if (answer.status === 410 || answer.status === 404) deleted();
+    else {
       onStatus({ kind: "refused", sentence: answer.sentence });
     }
   }
@@ -217,6 +219,38 @@ export function createAutosave(setup: AutosaveSetup): Autosave {
     return merging;
   }
 
+  const isBusy = () => sending || stopped || waiting !== undefined;
+
+  async function learn(ask: (version: number) => Promise<OthersSaves>): Promise<void> {
+    const isReady = () => !isBusy() && (!halted || isDeleted);
+    if (!isReady()) return;
+    const { version } = kept;
+    const others = await ask(version);
+    if (!isReady() || kept.version !== version || others.kind === "away") return;
+    if (others.kind === "deleted") return deleted();
+    // It was brought back, too.
+    if (isDeleted) halted = isDeleted = false;
+    else if (others.kind === "same") return;
+    if (others.kind === "saved") await takeOver(others.theirs);
+    else rest();
+  }
+
+  function deleted(): void {
+    if (!isDeleted) onStatus({ kind: "deleted" });
+    halted = isDeleted = true;
+  }
+
+  async function takeOver(theirs: DealReply): Promise<void> {
+    const merging = await loaded();
+    // What was typed meanwhile meets it as it is saved.
+    if (waiting) return schedule(0);
+    if (!merging) return;
+    const change = changeBetween(kept.document, theirs.document);
+    kept = theirs;
+    onMerged(change, merging);
+    rest();
+  }
+
   /** Nothing is unsaved. */
   function rest(): void {
     dropPending(storage, { dealId, pageId });
@@ -236,9 +270,10 @@ export function createAutosave(setup: AutosaveSetup): Autosave {
       unanswered.push(leftBehind);
     },
     flush: () => void sendWaiting(),
+    learn,
     continueFrom: reply => {
       kept = reply;
-      halted = false;
+      halted = isDeleted = false;
       if (!waiting) {
         onStatus({ kind: "saved", at: kept.changedAt });
         return;

@@ -17,6 +17,7 @@ import {
   type SaveStatus,
 } from "./autosave";
 import { browserStorage, ofClosedPages, openPage } from "./browser-pages";
+import { useLookAgain } from "./look-again";
 import { dropPending, leavePending, type PendingChange, pendingChanges } from "./pending-changes";
 
 export type Saving = {
@@ -103,6 +104,12 @@ export function useAutosave(
       window.removeEventListener("pagehide", left);
     };
   }, [deal, show, merge, holds]);
+
+  useLookAgain(async () => {
+    // What is asked every few seconds is not among what the screen starts with.
+    const { othersSaves } = await import("./others-saves");
+    await autosave.current?.learn(version => othersSaves(deal.id, version));
+  });
 
   useEffect(() => {
     const before = kept.current;

@@ -34,10 +34,10 @@ export function SettingsScreen({ opened, kept }: { opened: SettingsReply; kept: 
   const [state, dispatch] = useReducer(settingsReducer, opened.settings, openSettingsState);
   const show = useCallback((settings: Settings) => dispatch({ type: "open", settings }), []);
   const settings = useMemo(() => settingsOf(state), [state]);
-  const saving = useSettingsSave(opened, settings, show);
+  const isUnread = isUnreadable(state);
+  const saving = useSettingsSave(opened, settings, isUnread, show);
   const act: Dispatch<OptionAction> = useCallback(action => dispatch({ type: "usual", action }), []);
   const usual = useMemo(() => ({ option: state.usual, act }), [state.usual, act]);
-  const isUnread = isUnreadable(state);
   useAskBeforeLeaving(isUnread);
   const theme = THEME_OF[state.house.appearance];
   useEffect(() => {

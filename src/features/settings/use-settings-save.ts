@@ -4,6 +4,7 @@ import type { Settings } from "@/exchange/settings";
 import { api } from "@/features/api/api";
 import type { Answer } from "@/features/api/client";
 import { notify } from "@/features/notices/notify";
+import { useLookAgain } from "@/features/saving/look-again";
 import type { SettingsReply } from "@/server/contract";
 
 /** What the screen says about saving the settings. */
@@ -22,11 +23,13 @@ const RETRY_AFTER = 2000;
  *
  * @param opened as the server gave them when the page was opened
  * @param settings as they are on the screen
+ * @param isUnread whether something typed cannot be read: it stays, whatever others save
  * @param show puts other settings on the screen
  */
 export function useSettingsSave(
   opened: SettingsReply,
   settings: Settings,
+  isUnread: boolean,
   show: (settings: Settings) => void,
 ) {
   const [status, setStatus] = useState<SettingsStatus>({ kind: "saved", at: opened.changedAt });
@@ -72,6 +75,25 @@ export function useSettingsSave(
     };
   }, [send]);
 
+  const takeTheirs = useCallback(
+    (theirs: SettingsReply) => {
+      kept.current = theirs;
+      show(theirs.settings);
+      setStatus({ kind: "saved", at: theirs.changedAt });
+    },
+    [show],
+  );
+
+  useLookAgain(async () => {
+    const isBusy = () => isUnread || isSending.current || !isSame(wanted.current, kept.current.settings);
+    if (isBusy()) return;
+    const { version } = kept.current;
+    const theirs = await api.settings();
+    // What was typed meanwhile meets it as it is saved.
+    if (theirs.kind !== "done" || isBusy() || kept.current.version !== version) return;
+    if (theirs.value.version !== version) takeTheirs(theirs.value);
+  });
+
   return {
     status,
     /** Saves this page's settings over somebody else's. */
@@ -91,11 +113,7 @@ export function useSettingsSave(
       setStatus({ kind: "saved", at: answer.value.changedAt });
     },
     /** Puts somebody else's on the screen. */
-    takeTheirs: (theirs: SettingsReply) => {
-      kept.current = theirs;
-      show(theirs.settings);
-      setStatus({ kind: "saved", at: theirs.changedAt });
-    },
+    takeTheirs,
   };
 }
 

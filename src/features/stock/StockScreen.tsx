@@ -1,7 +1,7 @@
 "use client";
 
 import { FileDown, FileUp, Plus } from "lucide-react";
-import { useState } from "react";
+import { useRef, useState } from "react";
 import { useDropzone } from "react-dropzone";
 import { notationOf } from "@/exchange/notation";
 import type { Settings } from "@/exchange/settings";
@@ -10,17 +10,18 @@ import { api } from "@/features/api/api";
 import { readTextFile } from "@/features/api/read-text-file";
 import { saveFile } from "@/features/figures/save-file";
 import { notify } from "@/features/notices/notify";
-import type { KeptVehicle } from "@/server/contract";
+import { useLookAgain } from "@/features/saving/look-again";
+import type { KeptVehicle, StockReply } from "@/server/contract";
 import { reasonOf, VehicleRow } from "./VehicleRow";
 
-type Props = { opened: KeptVehicle[]; house: Settings };
+type Props = { opened: StockReply; house: Settings };
 
 const byDescription = (one: KeptVehicle, other: KeptVehicle) =>
   one.description.localeCompare(other.description);
 
 /** The vehicles that can be sold: description, asking price, what each cost the dealer, list price. */
 export function StockScreen({ opened, house }: Props) {
-  const [vehicles, setVehicles] = useState(opened);
+  const [vehicles, setVehicles] = useState(opened.vehicles);
   const [isAdding, setAdding] = useState(false);
   const [search, setSearch] = useState("");
   const [problems, setProblems] = useState<string[]>([]);
@@ -30,6 +31,18 @@ export function StockScreen({ opened, house }: Props) {
       const replaced = new Set([...changed.map(({ id }) => id), without]);
       return [...now.filter(({ id }) => !replaced.has(id)), ...changed].sort(byDescription);
     });
+
+  const mark = useRef(opened.mark);
+  const lookAnew = async () => {
+    const stock = await api.stock();
+    if (stock.kind !== "done") return;
+    mark.current = stock.value.mark;
+    setVehicles(stock.value.vehicles.toSorted(byDescription));
+  };
+  useLookAgain(async () => {
+    const now = await api.stockMark();
+    if (now.kind === "done" && now.value.mark !== mark.current) await lookAnew();
+  });
 
   const bringIn = async (files: readonly File[]) => {
     const [file] = files;
@@ -60,7 +73,7 @@ export function StockScreen({ opened, house }: Props) {
   });
   const save = async (forSpreadsheet: boolean) => {
     const { stockCsv } = await import("@/exchange/stock/stock-csv");
-    const stock = vehicles.map(({ id: _, ...vehicle }): VehicleFile => vehicle);
+    const stock = vehicles.map(({ id: _, version: _version, ...vehicle }): VehicleFile => vehicle);
     saveFile(
       `Stock${forSpreadsheet ? " for a spreadsheet" : ""}.csv`,
       "text/csv;charset=utf-8",
@@ -153,6 +166,7 @@ export function StockScreen({ opened, house }: Props) {
                   setAdding(false);
                 }}
                 onGone={() => setAdding(false)}
+                onChangedElsewhere={() => {}}
               />
             )}
             {shown.map(vehicle => (
@@ -163,6 +177,7 @@ export function StockScreen({ opened, house }: Props) {
                 notation={notation}
                 onKept={kept => put([kept], vehicle.id)}
                 onGone={() => put([], vehicle.id)}
+                onChangedElsewhere={() => void lookAnew()}
               />
             ))}
           </tbody>

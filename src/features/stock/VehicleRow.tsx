@@ -18,6 +18,8 @@ type Props = {
   notation: Notation;
   onKept: (vehicle: KeptVehicle) => void;
   onGone: () => void;
+  /** It is not what is shown here any more. */
+  onChangedElsewhere: () => void;
 };
 
 const AMOUNTS = {
@@ -36,8 +38,10 @@ export function reasonOf(answer: Exclude<Answer<unknown>, { kind: "done" }>): st
   return answer.kind === "away" ? "The server is away; try again when it is back." : answer.sentence;
 }
 
+const isConflict = (answer: Answer<unknown>) => answer.kind === "refused" && answer.status === 409;
+
 /** A vehicle, to be changed where it stands: kept when its line is left. */
-export function VehicleRow({ vehicle, currency, notation, onKept, onGone }: Props) {
+export function VehicleRow({ vehicle, currency, notation, onKept, onGone, onChangedElsewhere }: Props) {
   const shown = textsOf(vehicle, currency, notation);
   const [typed, setTyped] = useState<Partial<Texts>>({});
   const [problem, setProblem] = useState<{ name: keyof Texts | null; sentence: string } | null>(null);
@@ -58,11 +62,14 @@ export function VehicleRow({ vehicle, currency, notation, onKept, onGone }: Prop
       setTyped({});
       return;
     }
-    const answer = vehicle ? await api.changeInStock(vehicle.id, read) : await added(read);
+    const answer = vehicle ? await api.changeInStock(vehicle.id, vehicle.version, read) : await added(read);
     if (answer.kind === "done") {
       setTyped({});
       onKept(answer.value);
-    } else setProblem({ name: null, sentence: `Not kept: ${reasonOf(answer)}` });
+    } else {
+      setProblem({ name: null, sentence: `Not kept: ${reasonOf(answer)}` });
+      if (isConflict(answer)) onChangedElsewhere();
+    }
   };
   // A page that is left does not say that its lines are.
   useEffect(() => {
@@ -73,13 +80,14 @@ export function VehicleRow({ vehicle, currency, notation, onKept, onGone }: Prop
   });
   const remove = async () => {
     if (!vehicle) return onGone();
-    const answer = await api.removeFromStock(vehicle.id);
+    const answer = await api.removeFromStock(vehicle.id, vehicle.version);
     if (answer.kind !== "done" && !(answer.kind === "refused" && answer.status === 404)) {
       setProblem({ name: null, sentence: `Still in stock: ${reasonOf(answer)}` });
+      if (isConflict(answer)) onChangedElsewhere();
       return;
     }
     onGone();
-    const { id: _, ...former } = vehicle;
+    const { id: _, version: _version, ...former } = vehicle;
     notify(`${vehicle.description} is out of stock.`, {
       action: { label: "Undo", onClick: () => void api.addToStock([former]).then(() => location.reload()) },
     });

@@ -1,4 +1,4 @@
-import { answer, readBody, readVehicleId } from "@/server/door";
+import { answer, readBody, readVehicleId, readVersion } from "@/server/door";
 import { checkVehicle } from "@/server/requests";
 import { changeInStock, removeFromStock } from "@/server/stock";
 import { serverStore } from "@/server/store";
@@ -9,8 +9,8 @@ export const PUT = (request: Request, { params }: Context) =>
   answer(async () => {
     const id = await readVehicleId(params);
     const vehicle = await readBody(request, checkVehicle);
-    return changeInStock(await serverStore(), id, vehicle);
+    return changeInStock(await serverStore(), id, readVersion(request), vehicle);
   });
 
-export const DELETE = (_request: Request, { params }: Context) =>
-  answer(async () => removeFromStock(await serverStore(), await readVehicleId(params)));
+export const DELETE = (request: Request, { params }: Context) =>
+  answer(async () => removeFromStock(await serverStore(), await readVehicleId(params), readVersion(request)));

@@ -1,0 +1,1 @@
+ALTER TABLE "vehicles" ADD COLUMN "version" integer DEFAULT 1 NOT NULL;
