@@ -3,7 +3,7 @@ import type { Database } from "./database";
 import { insertRows } from "./insert-rows";
 import { dropIfUnused } from "./names";
 import { newLine } from "./register-lines";
-import { arrivals, customers, deals, registerLines, vehicles } from "./schema";
+import { arrivals, deals, registerLines } from "./schema";
 
 /**
  * Says that all deals of an arrival are kept: from now on they are there, though they are shown part by part. Many deals are
@@ -24,36 +24,34 @@ export async function completeArrival(
   });
 }
 
-/** Shows some of the deals that have arrived. Gives back how many; 0 once all are shown. */
+/** Shows some of the deals of an arrival. Gives back how many, and at least 1; 0 once all of all arrivals are shown. */
 export async function showArrived(database: Database, most: number): Promise<number> {
   return database.transaction(async tx => {
-    const complete = tx.select({ id: arrivals.id }).from(arrivals);
+    const [complete] = await tx.select({ id: arrivals.id }).from(arrivals).limit(1);
+    if (!complete) return 0;
+    // Asked for one by one: joined, the database would read all that there are for a few.
     const some = await tx
       .select({
         dealId: deals.id,
         dealVersion: deals.version,
         changedAt: deals.changedAt,
-        customer: customers.name,
-        vehicle: vehicles.description,
+        customer: sql<string>`coalesce((select name from customers where id = ${deals.customerId}), '')`,
+        vehicle: sql<string>`coalesce((select description from vehicles where id = ${deals.vehicleId}), '')`,
         status: deals.status,
       })
       .from(deals)
-      .leftJoin(customers, eq(customers.id, deals.customerId))
-      .leftJoin(vehicles, eq(vehicles.id, deals.vehicleId))
-      .where(inArray(deals.arrival, complete))
+      .where(eq(deals.arrival, complete.id))
       .limit(most);
     const ids = some.map(({ dealId }) => dealId);
-    if (ids.length === 0) await tx.delete(arrivals);
-    else {
-      await tx.update(deals).set({ deletedAt: null, arrival: null }).where(inArray(deals.id, ids));
-      const lines = some.map(({ customer, vehicle, status, ...deal }) =>
-        newLine({ ...deal, heading: { customer: customer ?? "", vehicle: vehicle ?? "", status } }),
-      );
-      // Versions of before kept a line with each deal as it came.
-      const shows = sql`on conflict (deal_id) do update set deleted = false`;
-      await insertRows(tx, registerLines, lines, shows);
-    }
-    return ids.length;
+    await tx.update(deals).set({ deletedAt: null, arrival: null }).where(inArray(deals.id, ids));
+    const lines = some.map(({ customer, vehicle, status, ...deal }) =>
+      newLine({ ...deal, heading: { customer, vehicle, status } }),
+    );
+    // Versions of before kept a line with each deal as it came.
+    const shows = sql`on conflict (deal_id) do update set deleted = false`;
+    await insertRows(tx, registerLines, lines, shows);
+    if (some.length < most) await tx.delete(arrivals).where(eq(arrivals.id, complete.id));
+    return Math.max(some.length, 1);
   });
 }
 

@@ -29,6 +29,8 @@ export type OpenDatabase = {
   database: Database;
   /** What was saved is on the disk once this has been waited for. */
   sync: SharedSync;
+  /** Puts what the log holds into the tables' own files, so that it can be short again. */
+  checkpoint: () => Promise<void>;
   close: () => Promise<void>;
 };
 
@@ -39,6 +41,8 @@ export type OpenDatabase = {
 const START = [
   ...PGlite.defaultStartParams.filter(parameter => parameter !== "-F"),
   ...["-c", "wal_sync_method=fsync", "-c", "synchronous_commit=off"],
+  // What a checkpoint leaves of the log, which it would else keep for later.
+  ...["-c", "min_wal_size=32MB", "-c", "max_wal_size=64MB"],
 ];
 
 /** Writes nothing that is kept, and has all that was written before it put on the disk. */

@@ -165,22 +165,13 @@ export async function stateAfter(
   return later.reduce(stateBefore, present);
 }
 
-/** Keeps the payment that a change has led to. */
-export async function notePayment(
-  tx: Database,
-  dealId: string,
-  dealVersion: number,
-  payment: number | null,
-): Promise<void> {
-  const latest = sql`(select max(${dealChanges.number}) from ${dealChanges} where ${dealChanges.dealId} = ${dealId})`;
-  await tx
-    .update(dealChanges)
-    .set({ payment })
-    .where(
-      and(
-        eq(dealChanges.dealId, dealId),
-        eq(dealChanges.number, latest),
-        eq(dealChanges.dealVersion, dealVersion),
-      ),
-    );
+/** The payment that a deal has come to at one of its versions, in minor units. */
+export type MadePayment = { dealId: string; dealVersion: number; payment: number | null };
+
+/** Keeps the payments that the last changes of deals have led to. */
+export async function notePayments(tx: Database, made: readonly MadePayment[]): Promise<void> {
+  await tx.execute(sql`update deal_changes change set payment = made.payment
+    from json_to_recordset(${JSON.stringify(made)}::json) as made ("dealId" uuid, "dealVersion" integer, payment bigint)
+    where change.deal_id = made."dealId" and change.deal_version = made."dealVersion"
+      and change.number = (select max(number) from deal_changes last where last.deal_id = made."dealId")`);
 }

@@ -1,7 +1,7 @@
 import { and, desc, eq, inArray, isNotNull, isNull, ne, sql } from "drizzle-orm";
 import type { RegisterKind } from "@/exchange/option-words";
 import type { Database } from "./database";
-import { notePayment } from "./history";
+import { notePayments } from "./history";
 import { deals, options, registerLines } from "./schema";
 
 /** What the register shows of a deal besides its heading. It follows from the chosen option. */
@@ -29,20 +29,26 @@ export type MadeFigures = {
   figuresText: string;
 };
 
-/** Keeps figures in the register; not those of a deal that was changed since. */
+/** Keeps figures in the register; not those of a deal that was changed since. By one statement each, for there can be many. */
 export async function keepFigures(
   database: Database,
   made: readonly MadeFigures[],
   madeBy: string,
 ): Promise<void> {
+  const rows = made.map(({ figures, ...deal }) => ({ ...deal, ...figures }));
   await database.transaction(async tx => {
-    for (const { dealId, dealVersion, optionCount, figures, figuresText } of made) {
-      await tx
-        .update(registerLines)
-        .set({ ...figures, optionCount, figuresText, madeBy })
-        .where(and(eq(registerLines.dealId, dealId), eq(registerLines.dealVersion, dealVersion)));
-      await notePayment(tx, dealId, dealVersion, figures.payment);
-    }
+    await tx.execute(sql`update register_lines line set
+        currency = made.currency, payment = made.payment, amount_financed = made."amountFinanced", paid = made.paid,
+        problem = made.problem, plan_kind = made."planKind", chosen_name = made."chosenName",
+        option_count = made."optionCount", figures_text = made."figuresText", made_by = ${madeBy}
+      from json_to_recordset(${JSON.stringify(rows)}::json) as made ("dealId" uuid, "dealVersion" integer,
+        currency text, payment bigint, "amountFinanced" bigint, paid text, problem text, "planKind" text,
+        "chosenName" text, "optionCount" integer, "figuresText" text)
+      where line.deal_id = made."dealId" and line.deal_version = made."dealVersion"`);
+    await notePayments(
+      tx,
+      made.map(({ dealId, dealVersion, figures: { payment } }) => ({ dealId, dealVersion, payment })),
+    );
   });
 }
 

@@ -1,5 +1,6 @@
 import { sql } from "drizzle-orm";
 import {
+  type AnyPgColumn,
   bigint,
   boolean,
   check,
@@ -20,26 +21,38 @@ import type { RegisterKind } from "@/exchange/option-words";
 import type { Settings } from "@/exchange/settings";
 import type { VehicleFile } from "@/exchange/stock/stock.schema";
 
-export const customers = pgTable("customers", {
-  id: uuid().primaryKey().defaultRandom(),
-  name: text().notNull().unique(),
-});
+/** Finds names by how they begin, whatever their capitals. */
+const beginnings = (name: string, column: AnyPgColumn) =>
+  index(name).using("btree", sql`lower(${column}) text_pattern_ops`);
 
-export const vehicles = pgTable("vehicles", {
-  id: uuid().primaryKey().defaultRandom(),
-  /** Maker, model and stock number, as the officer calls it. */
-  description: text().notNull().unique(),
-  /** The asking price in minor units of the currency, where it is known. */
-  priceMinor: bigint({ mode: "number" }),
-  /** What it cost the dealer, and the maker's list price, in minor units. */
-  costMinor: bigint({ mode: "number" }),
-  listPriceMinor: bigint({ mode: "number" }),
-  currency: text().notNull().default("USD"),
-  /** Whether it can be sold, with a price or without one yet; else it is kept for as long as a deal names it. */
-  inStock: boolean().notNull().default(false),
-  /** Goes up by one at each change of what it is in stock; a change names the version in view. */
-  version: integer().notNull().default(1),
-});
+export const customers = pgTable(
+  "customers",
+  {
+    id: uuid().primaryKey().defaultRandom(),
+    name: text().notNull().unique(),
+  },
+  ({ name }) => [beginnings("customers_beginnings", name)],
+);
+
+export const vehicles = pgTable(
+  "vehicles",
+  {
+    id: uuid().primaryKey().defaultRandom(),
+    /** Maker, model and stock number, as the officer calls it. */
+    description: text().notNull().unique(),
+    /** The asking price in minor units of the currency, where it is known. */
+    priceMinor: bigint({ mode: "number" }),
+    /** What it cost the dealer, and the maker's list price, in minor units. */
+    costMinor: bigint({ mode: "number" }),
+    listPriceMinor: bigint({ mode: "number" }),
+    currency: text().notNull().default("USD"),
+    /** Whether it can be sold, with a price or without one yet; else it is kept for as long as a deal names it. */
+    inStock: boolean().notNull().default(false),
+    /** Goes up by one at each change of what it is in stock; a change names the version in view. */
+    version: integer().notNull().default(1),
+  },
+  ({ description }) => [beginnings("vehicles_beginnings", description)],
+);
 
 export const deals = pgTable(
   "deals",

@@ -15,10 +15,10 @@ async function serve({ open, restoredAt, trace }: Opening): Promise<void> {
   // Said as it happens: after such an error the database keeps this thread busy for ever.
   const broken = (why: string) => say({ broken: why });
   const step = leaveTrace(trace);
-  const { database, sync, close } = await (restoredAt
+  const { database, sync, checkpoint, close } = await (restoredAt
     ? openRestored(open, restoredAt, broken, step)
     : openDatabase(open, broken, step));
-  const store = storeOf(database, sync);
+  const store = storeOf(database, sync, checkpoint);
   const underWay = new Set<Promise<void>>();
   parentPort?.on("message", async (message: ToThread) => {
     if (message === "areYouThere") return say("hereIAm");

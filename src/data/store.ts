@@ -1,6 +1,7 @@
 import { sql } from "drizzle-orm";
 import { completeArrival, dropCutOff, showArrived } from "./arrivals";
 import { backupPart, backupStart } from "./backup-rows";
+import { boundedLog } from "./bounded-log";
 import type { Database } from "./database";
 import { dealsAfter, getDeal, hasDeals, setDeleted, updateDeal, versionOf } from "./deals";
 import { firstThingsFirst } from "./first-things-first";
@@ -88,6 +89,9 @@ const PATIENT: ReadonlySet<string> = new Set<WorkName>([
   "tallyPart",
 ]);
 
+/** The log is looked at after so many saves. */
+const LOOK_AFTER = 20;
+
 /** No part is put off for longer. */
 const LONGEST_MS = 200;
 
@@ -101,9 +105,21 @@ export type Store = {
 /**
  * The store of a database that is here. No answer leaves it that a power cut could take back: neither that something was
  * saved, nor what was read of it.
+ *
+ * @param checkpoint shortens the database's log, where that does not do it by itself
  */
-export function storeOf(database: Database, sync: SharedSync): Store {
+export function storeOf(
+  database: Database,
+  sync: SharedSync,
+  checkpoint: () => Promise<void> = async () => {},
+): Store {
   const { awaited, patient } = firstThingsFirst(LONGEST_MS);
+  const shortenLog = boundedLog(database, checkpoint);
+  let saves = 0;
+  const lookAtLog = () => {
+    // A failure is one of the database, which whoever asks next is told of.
+    if (++saves % LOOK_AFTER === 0) void patient(shortenLog).catch(() => {});
+  };
   const entries = Object.entries(WORK).map(([name, work]) => {
     const inTurn = PATIENT.has(name) ? patient : awaited;
     const ask = async (...args: unknown[]) =>
@@ -114,6 +130,7 @@ export function storeOf(database: Database, sync: SharedSync): Store {
         try {
           return await inTurn(() => (name in SAVES ? sync.saving(() => ask(...args)) : ask(...args)));
         } finally {
+          if (name in SAVES) lookAtLog();
           await sync.synced();
         }
       },

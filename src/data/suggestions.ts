@@ -1,4 +1,4 @@
-import { asc, desc, ilike } from "drizzle-orm";
+import { and, asc, eq, like, not, sql } from "drizzle-orm";
 import type { AnyPgColumn } from "drizzle-orm/pg-core";
 import type { Database } from "./database";
 import { escapedPattern } from "./pattern";
@@ -17,32 +17,46 @@ export type StockVehicle = {
 /** How many are suggested at a time. */
 const MOST_SUGGESTED = 12;
 
-/** A text as a pattern of names that hold it, those that begin with it first. */
-const holding = (column: AnyPgColumn, text: string) => ({
-  where: ilike(column, `%${escapedPattern(text)}%`),
-  order: [desc(ilike(column, `${escapedPattern(text)}%`)), asc(column)],
-});
+/** Those that begin with a text; and those that hold it further on, of which there may be too many to be sorted. */
+const patternsOf = (column: AnyPgColumn, text: string) => {
+  const pattern = escapedPattern(text.toLowerCase());
+  const lower = sql`lower(${column})`;
+  const begins = like(lower, `${pattern}%`);
+  return [begins, and(like(lower, `%${pattern}%`), not(begins))] as const;
+};
 
-/** The names of customers that hold a text. */
+/** The names of customers that hold a text, those that begin with it first. */
 export async function customersLike(database: Database, text: string): Promise<string[]> {
-  const { where, order } = holding(customers.name, text);
-  const rows = await database
-    .select({ name: customers.name })
-    .from(customers)
-    .where(where)
-    .orderBy(...order)
-    .limit(MOST_SUGGESTED);
-  return rows.map(row => row.name);
+  const found: string[] = [];
+  for (const where of patternsOf(customers.name, text)) {
+    const most = MOST_SUGGESTED - found.length;
+    if (most === 0) break;
+    const rows = await database
+      .select({ name: customers.name })
+      .from(customers)
+      .where(where)
+      .orderBy(asc(customers.name))
+      .limit(most);
+    found.push(...rows.map(({ name }) => name));
+  }
+  return found;
 }
 
-/** The vehicles whose description holds a text, those in stock first. */
+/** The vehicles whose description holds a text, those in stock first, and of them those that begin with it. */
 export async function vehiclesLike(database: Database, text: string): Promise<StockVehicle[]> {
   const { description, priceMinor, listPriceMinor, currency, inStock } = vehicles;
-  const { where, order } = holding(description, text);
-  return database
-    .select({ description, priceMinor, listPriceMinor, currency, inStock })
-    .from(vehicles)
-    .where(where)
-    .orderBy(desc(vehicles.inStock), ...order)
-    .limit(MOST_SUGGESTED);
+  const found: StockVehicle[] = [];
+  for (const isInStock of [true, false])
+    for (const where of patternsOf(description, text)) {
+      const most = MOST_SUGGESTED - found.length;
+      if (most === 0) break;
+      const rows = await database
+        .select({ description, priceMinor, listPriceMinor, currency, inStock })
+        .from(vehicles)
+        .where(and(eq(inStock, isInStock), where))
+        .orderBy(asc(description))
+        .limit(most);
+      found.push(...rows);
+    }
+  return found;
 }

@@ -4,8 +4,8 @@ import type { LastStop, TallyPart } from "@/data/last-stop";
 import type { Store } from "@/data/store";
 import { takingTurns } from "@/data/turns";
 
-/** So little at a time that others are served in between: two megabytes. */
-const BLOCKS = 256;
+/** So little at a time that others are served in between: a megabyte. */
+const BLOCKS = 128;
 
 // Kept on the process, because bundles of the server each have their own copy of this module.
 const shared = globalThis as typeof globalThis & { kelluxDamage?: string };

@@ -210,3 +210,26 @@ test("a replacement that was cut off anywhere leaves one of the two databases, w
   await expect(openDatabase(unsaid)).rejects.toThrow(/has lost its database/);
   expect(existsSync(join(unsaid, "database.1"))).toBe(true);
 });
+
+test("the database's log is shortened while it is open, by whoever saves", async () => {
+  const folder = folderWith(() => {});
+  const { database, sync, checkpoint, close } = await openDatabase(folder);
+  const store = storeOf(database, sync, checkpoint);
+  const megabytes = () => {
+    const log = join(folder, "database/pg_wal");
+    return readdirSync(log).reduce((sum, name) => sum + lstatSync(join(log, name)).size, 0) / 1e6;
+  };
+  const save = async (times: number) => {
+    for (let k = 0; k < times; k++) await store.stockArrives([]);
+  };
+  await save(40);
+  // As much as some thousand deals leave.
+  for (let k = 0; k < 20; k++)
+    await database.execute(
+      sql`insert into stock_arrivals (vehicles) select to_json((select string_agg(md5(k::text || j::text), '') from generate_series(1, 250) j)) from generate_series(1, 1500) k`,
+    );
+  expect(megabytes()).toBeGreaterThan(150);
+  await save(40);
+  await close();
+  expect(megabytes()).toBeLessThan(100);
+});

@@ -1,0 +1,2 @@
+CREATE INDEX "customers_beginnings" ON "customers" USING btree (lower("name") text_pattern_ops);--> statement-breakpoint
+CREATE INDEX "vehicles_beginnings" ON "vehicles" USING btree (lower("description") text_pattern_ops);
