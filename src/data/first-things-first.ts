@@ -35,6 +35,8 @@ export function firstThingsFirst(longestMs: number): FirstThingsFirst {
     },
     patient: work => {
       const done = last.then(async () => {
+        // Who has asked meanwhile is heard of first.
+        await new Promise(resolve => setImmediate(resolve));
         if (underWay > 0) await untilFree();
         return work();
       });

@@ -127,6 +127,16 @@ function stateBefore(after: DealDocument, { back, documentVersion }: Row): DealD
   return documentVersion === DOCUMENT_VERSION ? back : (upToDate(back) as DealDocument);
 }
 
+/** The deals that were changed since they were begun, and the number of the oldest change of each. */
+export async function longHistories(database: Database): Promise<{ dealId: string; oldest: number }[]> {
+  const { dealId, number } = dealChanges;
+  return database
+    .select({ dealId, oldest: sql<number>`min(${number})` })
+    .from(dealChanges)
+    .groupBy(dealId)
+    .having(sql`count(*) > 1`);
+}
+
 /** One change of a deal, as it is told. */
 export type ToldChange = Pick<Row, "number" | "kind" | "at" | "who" | "words" | "payment">;
 

@@ -8,14 +8,12 @@ import { customersNamed, vehiclesCalled } from "./names";
 import { newLine } from "./register-lines";
 import { dealChanges, deals, options, registerLines, signings } from "./schema";
 import type { Signing } from "./signings";
-import { takingTurns } from "./turns";
 
 /** A deal to keep; what it is signed with where it is; with which others it arrives, until when it is not seen. */
 export type NewDeal = DealDocument & { changedAt?: Date; signing?: Signing; arrival?: string };
 
 /** Keeps new deals, all or none, and gives back their ids. */
 export async function insertDeals(database: Database, documents: readonly NewDeal[]): Promise<string[]> {
-  const rest = takingTurns();
   const now = new Date();
   const ready = documents.map(({ changedAt = now, signing, arrival, ...document }) => ({
     dealId: randomUUID(),
@@ -24,7 +22,6 @@ export async function insertDeals(database: Database, documents: readonly NewDea
     arrival,
     document: { ...document, options: document.options.map(guarded) },
   }));
-  await rest();
   await database.transaction(async tx => {
     const customers = await customersNamed(
       tx,
@@ -84,7 +81,6 @@ export async function insertDeals(database: Database, documents: readonly NewDea
     const signed = ready.flatMap(({ dealId, signing }) => (signing ? [{ dealId, ...signing }] : []));
     await insertRows(tx, signings, signed);
   });
-  await rest();
   return ready.map(({ dealId }) => dealId);
 }
 

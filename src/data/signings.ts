@@ -17,6 +17,12 @@ export async function getSigning(database: Database, dealId: string): Promise<Si
   return signing;
 }
 
+/** The ids of all deals that were ever signed. */
+export async function signedDeals(database: Database): Promise<string[]> {
+  const rows = await database.select({ id: signings.dealId }).from(signings);
+  return rows.map(({ id }) => id);
+}
+
 /** Keeps what a deal is signed with, over what it was signed with before it was reopened. */
 export async function keepSigning(tx: Database, dealId: string, signing: Signing): Promise<void> {
   await tx

@@ -1,20 +1,22 @@
-/** A step up to here is no wait for anybody. */
+import { performance } from "node:perf_hooks";
+
+/** So much work is no wait for anybody. */
 const SHORT_MS = 3;
 const LONGEST_REST_MS = 30;
 
 /**
  * Takes turns with everybody else on this thread: what is given back is called after each step of a long piece of work,
- * and rests about as long as the step took. One turn of the event loop is not enough, for a request takes several; and
- * what the embedded database answers comes without any.
+ * and rests about as long as this thread has worked since the last rest; what it has waited for others is none of that. One
+ * turn of the event loop is not enough, for a request takes several; and what the embedded database answers comes without
+ * any.
  */
 export function takingTurns(): () => Promise<void> {
-  let began = performance.now();
+  let rested = performance.eventLoopUtilization();
   return async () => {
-    const took = performance.now() - began;
-    if (took > SHORT_MS) {
-      await new Promise(resolve => setTimeout(resolve, Math.min(took, LONGEST_REST_MS)));
-    }
-    began = performance.now();
+    const worked = performance.eventLoopUtilization(rested).active;
+    if (worked <= SHORT_MS) return;
+    await new Promise(resolve => setTimeout(resolve, Math.min(worked, LONGEST_REST_MS)));
+    rested = performance.eventLoopUtilization();
   };
 }
 

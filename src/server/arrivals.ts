@@ -2,8 +2,8 @@ import type { Store } from "@/data/store";
 import { inTurns } from "@/data/turns";
 
 /** So few at a time that others are served in between. */
-const AT_A_TIME = 50;
-const VEHICLES_AT_A_TIME = 200;
+const AT_A_TIME = 20;
+const VEHICLES_AT_A_TIME = 100;
 
 /**
  * Shows all deals that have arrived.

@@ -13,8 +13,8 @@ import { wakeFigures } from "./figures";
 import { Refusal } from "./refusal";
 
 /** So few deals, and so many characters of them, are read or kept at a time that others are served in between. */
-const AT_A_TIME = 50;
-const LARGEST_PART = 1_000_000;
+const AT_A_TIME = 25;
+const LARGEST_PART = 500_000;
 
 /** All deals as one text: each a deal file of version 2, on a line of its own. Deleted ones are left out. */
 export async function* allDeals(store: Store): AsyncGenerator<string> {
@@ -46,27 +46,29 @@ export async function bringInDeals(
   text: string,
   { ready = withSigning, at = () => {} }: Bringing = {},
 ): Promise<{ deals: number }> {
-  const deals = await readDeals(text, at);
-  if (deals.length === 0) throw new Refusal(422, "This file holds no deal.");
+  // Read twice, and never all in memory: the first time it is only seen that each of them is a deal.
+  let deals = 0;
+  for await (const _ of readDeals(text)) at("reading", ++deals, null);
+  if (deals === 0) throw new Refusal(422, "This file holds no deal.");
   const arrival = randomUUID();
   try {
     let kept = 0;
-    for (const part of partsOf(deals)) {
-      at("keeping", kept, deals.length);
+    for await (const part of partsOf(readDeals(text))) {
+      at("keeping", kept, deals);
       const signed = await Promise.all(part.map(({ document }) => ready(document)));
       await store.insertPart(signed.map((deal): NewDeal => ({ ...deal, arrival })));
       kept += part.length;
     }
-    at("keeping", kept, deals.length);
-    if (!(await store.completeArrival(arrival, deals.length)))
+    at("keeping", kept, deals);
+    if (!(await store.completeArrival(arrival, deals)))
       throw new Refusal(409, "Bringing this file in was cut off; bring it in again.");
   } catch (error) {
     await dropArrival(store, arrival).catch(() => {});
     throw error;
   }
-  await showArrivals(store, shown => at("showing", Math.min(shown, deals.length), deals.length));
+  await showArrivals(store, shown => at("showing", Math.min(shown, deals), deals));
   wakeFigures();
-  return { deals: deals.length };
+  return { deals };
 }
 
 /** The same, told of while it goes on to who knows the id that its sender gave it. */
@@ -86,35 +88,31 @@ export async function bringInToldDeals(
 
 type ReadDeal = { document: DealDocument; size: number };
 
-function partsOf(deals: readonly ReadDeal[]): ReadDeal[][] {
-  const parts: ReadDeal[][] = [];
-  let room = 0;
-  for (const deal of deals) {
-    const last = parts.at(-1);
+async function* partsOf(deals: AsyncIterable<ReadDeal>): AsyncGenerator<ReadDeal[]> {
+  let part: ReadDeal[] = [];
+  let room = LARGEST_PART;
+  for await (const deal of deals) {
     room -= deal.size;
-    if (last && room >= 0 && last.length < AT_A_TIME) last.push(deal);
-    else {
-      parts.push([deal]);
-      room = LARGEST_PART - deal.size;
+    if (part.length > 0 && (room < 0 || part.length === AT_A_TIME)) {
+      yield part;
+      [part, room] = [[], LARGEST_PART - deal.size];
     }
+    part.push(deal);
   }
-  return parts;
+  if (part.length > 0) yield part;
 }
 
-async function readDeals(text: string, at: Progress["at"]): Promise<ReadDeal[]> {
+async function* readDeals(text: string): AsyncGenerator<ReadDeal> {
   const rest = takingTurns();
-  const deals: ReadDeal[] = [];
   for await (const { number, line } of linesOf(text)) {
     const tooLarge = tooLargeSentence(Buffer.byteLength(line));
     if (tooLarge) throw new Refusal(413, `Line ${number}: ${tooLarge}`);
     const deal = parseDealDocument(line, randomUUID);
     if (!deal.ok) throw new Refusal(422, `Line ${number}: ${deal.sentence}`);
     const { customer = "", ...document } = deal.value;
-    deals.push({ document: { ...document, customer }, size: line.length });
-    at("reading", deals.length, null);
+    yield { document: { ...document, customer }, size: line.length };
     await rest();
   }
-  return deals;
 }
 
 /** So many lines with nothing in them are passed over at a time. */

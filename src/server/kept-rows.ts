@@ -1,10 +1,10 @@
 import type { Database } from "@/data/database";
-import type { DealRecord } from "@/data/deals";
-import { dealCount, dealsAfter } from "@/data/deals";
-import { changesOf, stateAfter } from "@/data/history";
+import { dealCount, dealsAfter, getDeal } from "@/data/deals";
+import { longHistories, stateAfter } from "@/data/history";
 import { getSettings } from "@/data/settings";
-import { getSigning } from "@/data/signings";
+import { getSigning, signedDeals } from "@/data/signings";
 import { arrivingStock, stockList } from "@/data/stock";
+import type { DealDocument } from "@/exchange/deal-document";
 import { checkNewDealRequest, checkSettingsRequest, checkVehicle } from "./requests";
 
 const DEALS_AT_A_TIME = 100;
@@ -15,7 +15,11 @@ const DEALS_AT_A_TIME = 100;
  * @returns a sentence for the first that it would refuse; undefined where there is none
  */
 export async function lookAtKept(database: Database): Promise<string | undefined> {
-  return (await lookAtSettings(database)) ?? (await lookAtStock(database)) ?? lookAtDeals(database);
+  for (const look of [lookAtSettings, lookAtStock, lookAtDeals, lookAtHistories, lookAtSignings]) {
+    const sentence = await look(database);
+    if (sentence) return sentence;
+  }
+  return undefined;
 }
 
 async function lookAtSettings(database: Database): Promise<string | undefined> {
@@ -40,9 +44,9 @@ async function lookAtDeals(database: Database): Promise<string | undefined> {
   let seen = 0;
   do {
     const { records, last } = await dealsAfter(database, after, DEALS_AT_A_TIME);
-    for (const record of records) {
-      const sentence = await lookAtDeal(database, record);
-      if (sentence) return `A deal of “${record.document.customer}” cannot be read: ${sentence}`;
+    for (const { document } of records) {
+      const checked = checkNewDealRequest({ document });
+      if (!checked.ok) return unreadable(document, checked.sentence);
     }
     seen += records.length;
     after = last;
@@ -50,19 +54,30 @@ async function lookAtDeals(database: Database): Promise<string | undefined> {
   return seen === (await dealCount(database)) ? undefined : "A deal has no option.";
 }
 
-async function lookAtDeal(database: Database, { id, document }: DealRecord): Promise<string | undefined> {
-  const checked = checkNewDealRequest({ document });
-  if (!checked.ok) return checked.sentence;
-  const [, ...earlier] = await changesOf(database, id);
-  const oldest = earlier.at(-1);
-  try {
-    // It is come to through every one that followed.
-    if (oldest) await stateAfter(database, id, document, oldest.number);
-  } catch {
-    return "its history does not lead back to its beginning.";
+const unreadable = ({ customer }: DealDocument, sentence: string) =>
+  `A deal of “${customer}” cannot be read: ${sentence}`;
+
+async function lookAtHistories(database: Database): Promise<string | undefined> {
+  for (const { dealId, oldest } of await longHistories(database)) {
+    const deal = await getDeal(database, dealId);
+    try {
+      // It is come to through every one that followed.
+      if (deal) await stateAfter(database, dealId, deal.document, oldest);
+    } catch {
+      return deal && unreadable(deal.document, "its history does not lead back to its beginning.");
+    }
   }
-  const signing = await getSigning(database, id);
-  return signing && !areQuotes(signing.quotes) ? "what it was signed with is no quote." : undefined;
+  return undefined;
+}
+
+async function lookAtSignings(database: Database): Promise<string | undefined> {
+  for (const dealId of await signedDeals(database)) {
+    const signing = await getSigning(database, dealId);
+    const deal = await getDeal(database, dealId);
+    if (deal && signing && !areQuotes(signing.quotes))
+      return unreadable(deal.document, "what it was signed with is no quote.");
+  }
+  return undefined;
 }
 
 /** Whether what was kept at a signing is a list of quotes, each an answer in figures or the reason why there is none. */

@@ -81,6 +81,17 @@ export async function closeServerStore(): Promise<void> {
   await (await shared.kelluxStore)?.close();
 }
 
+/** Asks what pages ask, before anybody waits for it: a database that was just opened takes long for each first question. */
+async function warmUp(store: Store): Promise<void> {
+  await store.answers();
+  await store.getSettings();
+  await store.findLines({ search: "", sort: "changedAt", descending: true, skip: 0, most: 1 });
+  await store.stockMark();
+  const { records } = await store.dealsAfter(null, 1);
+  for (const { id } of records)
+    await Promise.all([store.getDeal(id), store.versionOf(id), store.getSigning(id)]);
+}
+
 /** So often a copy is made anew because somebody has saved something meanwhile; then who saves waits for it. */
 const MOST_COPIES = 5;
 
@@ -95,6 +106,7 @@ export async function replaceStore(place: string, copy: (store: Store) => Promis
   const before = await opened();
   const path = databasePath(dataFolder());
   const next = await openStoreInThread(dataFolder(), { stopped: endSoon, restoredAt: place });
+  await warmUp(next.store);
   let copied = -1;
   const copyAll = async () => {
     copied = changes();
