@@ -1,24 +1,15 @@
 import { readdirSync } from "node:fs";
-import { Agent, request as httpRequest } from "node:http";
 import { join } from "node:path";
 import { expect, test } from "@playwright/test";
 import { everythingKept, leaveTheLastPage } from "./everything-kept";
+import { answerTo, changedSomewhere, pick, type Random, random, type Sent } from "./random-requests";
 
-/** So many requests; ten times as many were sent before this was first landed. */
+/** So many requests, of which most are turned away at the door; those of valid-requests.spec.ts come further. */
 const REQUESTS = Number(process.env.KELLUX_FUZZ ?? 1000);
 const AT_ONCE = 12;
 const NOBODY = "00000000-0000-4000-8000-000000000000";
 const OPTION = "11111111-1111-4111-8111-111111111111";
 const VERBS = ["GET", "HEAD", "POST", "PUT", "DELETE", "OPTIONS", "PATCH", "TRACE", "PROPFIND"];
-
-/** Random numbers that come in the same order each time, so that a failure can be looked at. */
-function random(seed: number): () => number {
-  let state = seed;
-  return () => {
-    state = (Math.imul(state ^ (state >>> 15), 0x2c1b3c6d) + 0x9e3779b9) | 0;
-    return ((state ^ (state >>> 13)) >>> 0) / 2 ** 32;
-  };
-}
 
 /** Every address that the app answers, as its folders say. */
 function routes(folder = "src/app", path = ""): string[] {
@@ -65,46 +56,6 @@ const BODIES: Record<string, (changed: (value: unknown) => unknown) => unknown> 
   "/api/backups/restore": changed => ({ copy: changed("kellux-2026-01-01.ndjson.gz") }),
 };
 
-const HOSTILE: unknown[] = [
-  null,
-  true,
-  -1,
-  1e308,
-  0.1,
-  "",
-  "\u0000",
-  "\ud83d",
-  "1e999",
-  "1'; drop table deals; --",
-  "x".repeat(20_000),
-  "9".repeat(400),
-  "../../etc/passwd",
-  "{{7*7}}",
-  [],
-  {},
-  [[[[]]]],
-  { $gt: 0 },
-  Array.from({ length: 2000 }, () => ({})),
-];
-
-type Random = ReturnType<typeof random>;
-const pick = <Value>(list: readonly Value[], next: Random): Value =>
-  list[Math.floor(next() * list.length)] as Value;
-
-/** The same data with one of its places changed, at whatever depth. */
-function changedSomewhere(value: unknown, next: Random): unknown {
-  if (typeof value !== "object" || value === null || next() < 0.15) return pick(HOSTILE, next);
-  const copy: Record<string, unknown> | unknown[] = Array.isArray(value) ? [...value] : { ...value };
-  const key = pick(Object.keys(copy), next);
-  if (key === undefined) return pick(HOSTILE, next);
-  const members = copy as Record<string, unknown>;
-  const what = next();
-  if (what < 0.1) delete members[key];
-  else if (what < 0.2) members[pick(["__proto__x", "constructor", "admin", ""], next)] = pick(HOSTILE, next);
-  else members[key] = changedSomewhere(members[key], next);
-  return copy;
-}
-
 const TYPES = [
   "application/json",
   "application/x-ndjson",
@@ -130,8 +81,6 @@ const HEADERS: Record<string, string>[] = [
   { cookie: "=;;=%" },
   { origin: "null" },
 ];
-
-type Sent = { verb: string; path: string; headers: Record<string, string>; body: Buffer | undefined };
 
 function bodyFor(route: string, next: Random): { body: Buffer; type: string } {
   const make = BODIES[route];
@@ -200,20 +149,6 @@ function requestFor(route: string, id: string, next: Random): Sent {
   };
 }
 
-const agent = new Agent({ keepAlive: true, maxSockets: AT_ONCE });
-
-const statusOf = (port: number, { verb, path, headers, body }: Sent): Promise<number> =>
-  new Promise((resolve, reject) => {
-    const asked = httpRequest({ port, host: "127.0.0.1", method: verb, path, headers, agent }, answer => {
-      answer.resume();
-      answer.once("end", () => resolve(answer.statusCode ?? 0));
-      answer.once("error", reject);
-    });
-    asked.setTimeout(20_000, () => asked.destroy(new Error("no answer")));
-    asked.once("error", reject);
-    asked.end(body);
-  });
-
 test(`${REQUESTS} random requests over every route and verb get no 5xx, and change nothing`, async ({
   page,
   request,
@@ -237,7 +172,10 @@ test(`${REQUESTS} random requests over every route and verb get no 5xx, and chan
     while (sent < REQUESTS) {
       const route = all[sent++ % all.length] ?? "/";
       const asked = requestFor(route, id, next);
-      const status = await statusOf(port, asked).catch((error: Error) => error.message);
+      const status = await answerTo(port, asked).then(
+        answer => answer.status,
+        (error: Error) => error.message,
+      );
       if (typeof status === "number") statuses.set(status, (statuses.get(status) ?? 0) + 1);
       if (typeof status === "string" || status >= 500 || status === 201)
         failures.push(

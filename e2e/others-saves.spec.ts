@@ -121,9 +121,11 @@ test("the register, the stock and the settings show what somebody else has saved
   await page.goto("/settings");
   const { version, settings } = await (await page.request.get("/api/settings")).json();
   const save = (from: number, name: string) =>
-    page.request.put("/api/settings", { data: { version: from, settings: { ...settings, name } } });
+    page.request.put("/api/settings", {
+      data: { version: from, settings: { ...settings, houseName: name } },
+    });
   expect((await save(version, "Watched House")).status()).toBe(200);
   await lookAgain(page);
-  await expect(page.getByLabel("Name of the house")).toHaveValue("Watched House");
-  expect((await save(version + 1, settings.name)).status()).toBe(200);
+  await expect(page.getByLabel("Name", { exact: true })).toHaveValue("Watched House");
+  expect((await save(version + 1, settings.houseName)).status()).toBe(200);
 });
