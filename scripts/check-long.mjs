@@ -17,7 +17,7 @@ const LONG_UNIT_TESTS = [
 installPackages();
 scratchInMemory();
 console.log("\n— random cases, kills and power cuts");
-unitTests(LONG_UNIT_TESTS, { KELLUX_TIMES: "5", KELLUX_KILLS: "60", KELLUX_EVERY: "10" });
+unitTests(LONG_UNIT_TESTS, { KELLUX_TIMES: "5", KELLUX_KILLS: "100", KELLUX_EVERY: "10" });
 console.log("\n— build");
 buildApp();
 console.log("\n— real servers");

@@ -10,7 +10,8 @@ import { saverProgram } from "./saver-program";
 const PROGRAM = saverProgram();
 const KILLS = Number(process.env.KELLUX_KILLS ?? 6);
 const LONGEST_KILL_MS = 60_000;
-const MODES = ["save", "import", "backup"] as const;
+/** A restoring takes as long as all the others. */
+const MODES = ["save", "import", "stock", "backup", "save", "import", "stock", "restore"] as const;
 /** So many kills follow one another on the same data; what they leave is looked through by every start that follows. */
 const IN_ONE_FOLDER = 10;
 const LONGEST_START_MS = 5000;
@@ -21,12 +22,20 @@ afterAll(() => {
   rmSync(scratch, { recursive: true });
 });
 
-type Found = { opened: number; customer: string; price: string; batches: number; broken: string[] };
+type Found = {
+  opened: number;
+  customer: string;
+  price: string;
+  batches: number;
+  stocks: number;
+  broken: string[];
+};
 type Run = {
   /** What the kill before had left; undefined where this one came before the data was open. */
   found: Found | undefined;
   acknowledged: number;
   batches: number;
+  stocks: number;
   errors: string;
 };
 
@@ -39,7 +48,7 @@ type Run = {
 async function killed(data: string, mode: string, steps: number | null, milliseconds: number): Promise<Run> {
   const child = spawn(process.execPath, [COMPILE_ONCE, PROGRAM, data, mode]);
   saver = child;
-  const run: Run = { found: undefined, acknowledged: 0, batches: 0, errors: "" };
+  const run: Run = { found: undefined, acknowledged: 0, batches: 0, stocks: 0, errors: "" };
   const kill = () => setTimeout(() => child.kill("SIGKILL"), milliseconds);
   if (steps === null) kill();
   child.stderr.on("data", chunk => {
@@ -52,6 +61,7 @@ async function killed(data: string, mode: string, steps: number | null, millisec
     if (heard.opened) run.found = heard;
     run.acknowledged = heard.opened ?? heard.acknowledged ?? run.acknowledged;
     run.batches = heard.batches ?? run.batches;
+    run.stocks = heard.stocks ?? run.stocks;
     said += 1;
     if (said === steps) kill();
   });
@@ -63,7 +73,7 @@ async function killed(data: string, mode: string, steps: number | null, millisec
 /** What is wrong with what a kill has left, after a run that acknowledged so much. */
 function lossIn({ found, errors }: Run, before: Run): string | undefined {
   if (!found) return `The data did not open: ${errors}`;
-  const { opened, customer, price, batches, broken } = found;
+  const { opened, customer, price, batches, stocks, broken } = found;
   // One save may have been kept whose acknowledgement the kill cut off; none may be missing.
   // The first deal is there as soon as there is anything.
   const acknowledged = Math.max(before.acknowledged, 1);
@@ -72,9 +82,12 @@ function lossIn({ found, errors }: Run, before: Run): string | undefined {
   // The whole of that save is there, heading and inputs alike.
   if (customer !== `Customer ${opened}` || price !== `${opened}.00`)
     return `half a save: ${customer}, ${price}`;
-  // All deals of a file, or none.
-  if (!Number.isInteger(batches) || batches < before.batches || batches > before.batches + 1)
-    return `${before.batches} files brought in, ${batches} there`;
+  // All deals of a file, or none; all vehicles of a list, or none.
+  const files = [batches, before.batches, "files"] as const;
+  const lists = [stocks, before.stocks, "lists of vehicles"] as const;
+  for (const [there, confirmed, what] of [files, lists])
+    if (!Number.isInteger(there) || there < confirmed || there > confirmed + 1)
+      return `${confirmed} ${what} brought in, ${there} there`;
   return broken.length > 0 ? `copies that are not whole: ${broken.join(", ")}` : undefined;
 }
 

@@ -4,22 +4,31 @@
 import { randomUUID } from "node:crypto";
 import { and, count, eq, isNull, like } from "drizzle-orm";
 import { openDatabase } from "@/data/database";
+import { takePlace } from "@/data/folder/state";
+import { restoreBeside } from "@/data/restore";
 import { customers, deals } from "@/data/schema";
 import { storeOf } from "@/data/store";
 import { readBackup } from "@/exchange/backup";
 import { headingOf } from "@/exchange/deal-document";
-import { settleArrivals, showArrivals } from "@/server/arrivals";
+import { putAllInStock, settleArrivals, showArrivals } from "@/server/arrivals";
 import { copyPath, keepCopy, listCopies } from "@/server/backups";
+import { lookAtKept } from "@/server/kept-rows";
 import { numberedDeal } from "./numbered-deal";
 
 const [folder = "", mode = "save"] = process.argv.slice(2);
 const say = (line: object) => process.stdout.write(`${JSON.stringify(line)}\n`);
 const BATCH = 20;
 
-const { database, sync } = await openDatabase(folder);
-const store = storeOf(database, sync);
+const VEHICLES = 150;
+const COPY = "kellux-2019-12-31.ndjson.gz";
 
-/** How many deals of batches are seen, how many there must be at the least, and which copies are not whole. */
+const opening = async () => {
+  const { database, sync, close } = await openDatabase(folder);
+  return { database, store: storeOf(database, sync), close };
+};
+let { database, store, close } = await opening();
+
+/** How many files of deals and of vehicles are seen, as far as they are whole, and which copies are not. */
 async function found() {
   const [seen] = await database
     .select({ count: count() })
@@ -34,7 +43,8 @@ async function found() {
       () => {},
     ).catch(() => broken.push(name));
   }
-  return { batches: (seen?.count ?? 0) / BATCH, broken };
+  const inStock = (await store.stockList()).filter(({ description }) => description.startsWith("Stock"));
+  return { batches: (seen?.count ?? 0) / BATCH, stocks: inStock.length / VEHICLES, broken };
 }
 
 const [listed] = await database
@@ -90,8 +100,30 @@ async function backUp(copy: number): Promise<void> {
   say({ copied: copy });
 }
 
+/** Vehicles that come into stock, which they are as soon as they have arrived. */
+async function stock(list: number): Promise<void> {
+  const figures = { priceMinor: 100, costMinor: null, listPriceMinor: null, currency: "USD" };
+  await store.stockArrives(
+    Array.from({ length: VEHICLES }, (_, k) => ({ description: `Stock ${list} ${k}`, ...figures })),
+  );
+  say({ stocks: list });
+  await putAllInStock(store);
+}
+
+/** All that is kept, copied and restored over itself. */
+async function restore(): Promise<void> {
+  await keepCopy(store, folder, COPY);
+  const { place } = await restoreBeside(folder, copyPath(folder, COPY) ?? "", lookAtKept);
+  takePlace(folder, place);
+  await close();
+  ({ database, store, close } = await opening());
+  say({ restored: place });
+}
+
 for (let step = 0; ; step++) {
   await save(deal.version + step);
   if (mode === "import") await bringIn(state.batches + step + 1);
   if (mode === "backup") await backUp(step);
+  if (mode === "stock") await stock(state.stocks + step + 1);
+  if (mode === "restore") await restore();
 }
