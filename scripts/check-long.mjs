@@ -1,8 +1,10 @@
 // npm run test:long: what takes longer than a change should wait for: random cases by the thousand, processes that are
-// killed and power that is cut at more moments, real servers that are started, stopped, killed and filled.
+// killed and power that is cut at more moments, real servers that are started, stopped, killed and filled, and the later
+// versions of Node.
 import { buildApp } from "./built.mjs";
 import { browserTests, scratchInMemory, unitTests } from "./checks.mjs";
 import { installPackages } from "./installed.mjs";
+import { testOnOtherNodes } from "./other-nodes.mjs";
 
 /** What draws random cases, or kills. */
 const LONG_UNIT_TESTS = [
@@ -22,4 +24,6 @@ console.log("\n— build");
 buildApp();
 console.log("\n— real servers");
 browserTests({ KELLUX_LONG: "1", KELLUX_FUZZ: "3000" });
+console.log("\n— later versions of Node");
+await testOnOtherNodes();
 console.log("\nEvery long check passed.");

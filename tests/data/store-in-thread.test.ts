@@ -45,7 +45,8 @@ test("a database that hangs is given up, with all that wait for it, and is said 
     { status: "rejected", reason: expect.any(DatabaseAway) },
     { status: "rejected", reason: expect.any(DatabaseAway) },
   ]);
-  await later(600);
+  // It is the time that it works which counts: on a busy machine that comes late.
+  for (let waits = 0; waits < 200 && stops.length === 0; waits++) await later(50);
   expect(stops).toEqual(["The database hangs."]);
   await expect(store.answers()).rejects.toBeInstanceOf(DatabaseAway);
   await close();

@@ -38,12 +38,13 @@ export function parseAmount(text: string, decimals: number): number | undefined 
  * @example formatAmount(4185050, 2) // "41850.50"
  */
 export function formatAmount(minor: number, decimals: number): string {
-  const size = Math.abs(minor);
-  const scale = 10 ** decimals;
-  const whole = Math.floor(size / scale);
-  const sign = minor < 0 ? "-" : "";
-  if (decimals === 0) return sign + whole;
-  return `${sign}${whole}.${String(size - whole * scale).padStart(decimals, "0")}`;
+  if (decimals === 0) return String(minor);
+  // Digits are cut, not divided: a program may write hundreds of thousands of amounts a second.
+  const digits = minor < 0 ? String(-minor) : String(minor);
+  const places = digits.length - decimals;
+  const plain =
+    places > 0 ? `${digits.slice(0, places)}.${digits.slice(places)}` : `0.${digits.padStart(decimals, "0")}`;
+  return minor < 0 ? `-${plain}` : plain;
 }
 
 /**

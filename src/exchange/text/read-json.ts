@@ -7,8 +7,8 @@ export type ReadJson = { ok: true; value: unknown } | { ok: false; sentence: str
 const DEEPEST = 64;
 
 const [QUOTE, BACKSLASH] = [0x22, 0x5c];
-const OPENING = new Set([0x5b, 0x7b]);
-const CLOSING = new Set([0x5d, 0x7d]);
+const OPENING = ["[", "{"];
+const CLOSING = ["]", "}"];
 const BYTE_ORDER_MARK = 0xfeff;
 
 /**
@@ -35,15 +35,25 @@ export function readJson(text: string, what = "This"): ReadJson {
 
 /** Whether lists and objects lie so deep; a bracket within quotation marks is text. */
 function liesDeeper(text: string, most: number): boolean {
+  // Most texts have fewer brackets than that, which is sooner seen than how they lie.
+  if (!hasMore(text, OPENING, most)) return false;
   let depth = 0;
   let isQuoted = false;
   for (let place = 0; place < text.length; place++) {
     const unit = text.charCodeAt(place);
     if (unit === QUOTE) isQuoted = !isQuoted;
     else if (isQuoted) place += unit === BACKSLASH ? 1 : 0;
-    else if (OPENING.has(unit)) depth += 1;
-    else if (CLOSING.has(unit)) depth -= 1;
+    else if (OPENING.includes(text[place] as string)) depth += 1;
+    else if (CLOSING.includes(text[place] as string)) depth -= 1;
     if (depth > most) return true;
   }
+  return false;
+}
+
+/** Whether some signs stand in a text more often than that. */
+function hasMore(text: string, signs: readonly string[], most: number): boolean {
+  let left = most;
+  for (const sign of signs)
+    for (let at = text.indexOf(sign); at >= 0; at = text.indexOf(sign, at + 1)) if (left-- === 0) return true;
   return false;
 }
