@@ -1,7 +1,7 @@
 import { Worker } from "node:worker_threads";
 import { DatabaseAway, openStoreInThread } from "@/data/store-in-thread";
 
-const PATIENCE = { call: 150, busy: 1000, hanging: { working: 200, silent: 1000 }, opening: 2000 };
+const PATIENCE = { call: 150, busy: 10_000, hanging: { working: 200, silent: 5000 }, opening: 2000 };
 
 /** A thread that opens, and then does with each call what a script says. */
 const threadThat = (script: string) => () =>
