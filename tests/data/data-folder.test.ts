@@ -37,6 +37,8 @@ let copies = 0;
 function folderWith(harm: (folder: string) => void): string {
   const folder = join(scratch, `copy ${++copies}`);
   cpSync(whole, folder, { recursive: true });
+  // Which later versions of Node do not copy.
+  chmodSync(folder, lstatSync(whole).mode & 0o777);
   harm(folder);
   return folder;
 }

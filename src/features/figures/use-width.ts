@@ -1,4 +1,4 @@
-import { useEffect, useState } from "react";
+import { useLayoutEffect, useState } from "react";
 
 /**
  * How wide a chart is drawn: as wide as its place.
@@ -7,12 +7,14 @@ import { useEffect, useState } from "react";
  */
 export function useWidth(frame: { readonly current: HTMLElement | null }, first: number): number {
   const [width, setWidth] = useState(first);
-  useEffect(() => {
+  // Before it is painted, so that nothing is drawn twice.
+  useLayoutEffect(() => {
     const { current } = frame;
     if (!current) return;
-    const observer = new ResizeObserver(([entry]) => {
-      if (entry) setWidth(Math.max(Math.round(entry.contentRect.width), 280));
-    });
+    const take = (wide: number) => setWidth(Math.max(Math.round(wide), 280));
+    const { paddingLeft, paddingRight } = getComputedStyle(current);
+    take(current.clientWidth - Number.parseFloat(paddingLeft) - Number.parseFloat(paddingRight));
+    const observer = new ResizeObserver(([entry]) => entry && take(entry.contentRect.width));
     observer.observe(current);
     return () => observer.disconnect();
   }, [frame]);

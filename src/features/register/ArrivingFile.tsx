@@ -1,5 +1,5 @@
 import { useEffect, useState } from "react";
-import { api } from "@/features/api/api";
+import { arrivingDeals, cancelArriving } from "@/features/api/files";
 import { notify } from "@/features/notices/notify";
 import type { ArrivingReply } from "@/server/contract";
 
@@ -13,7 +13,7 @@ export function ArrivingFile({ name, id }: Arriving) {
   const [reply, setReply] = useState<ArrivingReply | null>(null);
   useEffect(() => {
     const look = async () => {
-      const answer = await api.arriving(id);
+      const answer = await arrivingDeals(id);
       // While it is still on its way to the server, nothing is known of it there.
       if (answer.kind === "done") setReply(answer.value);
     };
@@ -21,7 +21,7 @@ export function ArrivingFile({ name, id }: Arriving) {
     return () => clearInterval(timer);
   }, [id]);
   const cancel = async () => {
-    const answer = await api.cancelArriving(id);
+    const answer = await cancelArriving(id);
     if (answer.kind === "refused") notify(answer.sentence);
   };
   return (

@@ -5,6 +5,7 @@ import { api } from "@/features/api/api";
 import type { Answer } from "@/features/api/client";
 import { bringInDeals } from "@/features/api/files";
 import { readTextFile } from "@/features/api/read-text-file";
+import { settingsApi } from "@/features/api/settings";
 import { newDealDocument } from "@/features/deal/desk/new-deal";
 import { localToday } from "@/features/figures/today";
 import { notify } from "@/features/notices/notify";
@@ -24,7 +25,7 @@ function sayWhyNot<Value>(answer: Exclude<Answer<Value>, { kind: "done" }>, what
  */
 export async function newDeal(kind?: NewDeal): Promise<void> {
   // As they are now: the register may have been open for long.
-  const house = await api.settings();
+  const house = await settingsApi.read();
   if (house.kind !== "done") return sayWhyNot(house);
   const answer = await api.create(newDealDocument(localToday(), house.value.settings, kind));
   if (answer.kind === "done") location.assign(`/deals/${answer.value.id}`);

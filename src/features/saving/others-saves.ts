@@ -1,5 +1,6 @@
 import { api } from "@/features/api/api";
-import type { DealReply } from "@/server/contract";
+import { ask } from "@/features/api/client";
+import type { DealReply, VersionReply } from "@/server/contract";
 
 /** What has become of a deal elsewhere since a version of it. */
 export type OthersSaves =
@@ -10,7 +11,7 @@ export type OthersSaves =
 
 /** Asks what others have saved of a deal since a version. */
 export async function othersSaves(dealId: string, version: number): Promise<OthersSaves> {
-  const now = await api.version(dealId);
+  const now = await ask<VersionReply>("GET", `/api/deals/${dealId}/version`);
   if (now.kind !== "done") return { kind: "away" };
   if (now.value.deleted) return { kind: "deleted" };
   if (now.value.version === version) return { kind: "same" };

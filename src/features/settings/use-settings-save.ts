@@ -1,8 +1,8 @@
 import { useCallback, useEffect, useRef, useState } from "react";
 import { isSame } from "@/exchange/deal-document";
 import type { Settings } from "@/exchange/settings";
-import { api } from "@/features/api/api";
 import type { Answer } from "@/features/api/client";
+import { settingsApi } from "@/features/api/settings";
 import { notify } from "@/features/notices/notify";
 import { useLookAgain } from "@/features/saving/look-again";
 import type { SettingsReply } from "@/server/contract";
@@ -47,7 +47,7 @@ export function useSettingsSave(
       return;
     }
     isSending.current = true;
-    const answer = await api.saveSettings(kept.current.version, mine);
+    const answer = await settingsApi.save(kept.current.version, mine);
     isSending.current = false;
     if (answer.kind === "done") {
       kept.current = answer.value;
@@ -88,7 +88,7 @@ export function useSettingsSave(
     const isBusy = () => isUnread || isSending.current || !isSame(wanted.current, kept.current.settings);
     if (isBusy()) return;
     const { version } = kept.current;
-    const theirs = await api.settings();
+    const theirs = await settingsApi.read();
     // What was typed meanwhile meets it as it is saved.
     if (theirs.kind !== "done" || isBusy() || kept.current.version !== version) return;
     if (theirs.value.version !== version) takeTheirs(theirs.value);
@@ -103,7 +103,7 @@ export function useSettingsSave(
     },
     /** Saves the settings of a file in place of these, if they are some; says why they are not. */
     replaceBy: async (file: unknown) => {
-      const answer = await api.saveSettings(kept.current.version, file as Settings);
+      const answer = await settingsApi.save(kept.current.version, file as Settings);
       if (answer.kind !== "done") {
         notify.error(answer.kind === "away" ? "The server is away; nothing was changed." : answer.sentence);
         return;
@@ -122,7 +122,7 @@ async function troubleOf(answer: Exclude<Answer<SettingsReply>, { kind: "done" }
   if (answer.kind === "away")
     return { kind: "trouble", sentence: "Not saved: the server is away. Leave this page open." };
   if (answer.kind === "refused" && answer.status === 409) {
-    const theirs = await api.settings();
+    const theirs = await settingsApi.read();
     if (theirs.kind === "done") return { kind: "conflict", theirs: theirs.value };
   }
   return { kind: "trouble", sentence: `Not saved: ${answer.sentence}` };

@@ -6,8 +6,8 @@ import { useDropzone } from "react-dropzone";
 import { notationOf } from "@/exchange/notation";
 import type { Settings } from "@/exchange/settings";
 import type { VehicleFile } from "@/exchange/stock/stock.schema";
-import { api } from "@/features/api/api";
 import { readTextFile } from "@/features/api/read-text-file";
+import { stockApi } from "@/features/api/stock";
 import { saveFile } from "@/features/figures/save-file";
 import { notify } from "@/features/notices/notify";
 import { useLookAgain } from "@/features/saving/look-again";
@@ -34,13 +34,13 @@ export function StockScreen({ opened, house }: Props) {
 
   const mark = useRef(opened.mark);
   const lookAnew = async () => {
-    const stock = await api.stock();
+    const stock = await stockApi.all();
     if (stock.kind !== "done") return;
     mark.current = stock.value.mark;
     setVehicles(stock.value.vehicles.toSorted(byDescription));
   };
   useLookAgain(async () => {
-    const now = await api.stockMark();
+    const now = await stockApi.mark();
     if (now.kind === "done" && now.value.mark !== mark.current) await lookAnew();
   });
 
@@ -57,7 +57,7 @@ export function StockScreen({ opened, house }: Props) {
       return;
     }
     setProblems([]);
-    const answer = await api.addToStock(read.vehicles);
+    const answer = await stockApi.add(read.vehicles);
     if (answer.kind !== "done") {
       notify.error(`${file.name} was not imported. ${reasonOf(answer)}`);
       return;

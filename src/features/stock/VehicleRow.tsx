@@ -4,8 +4,8 @@ import { currencyDecimals, parseAmount } from "@/core";
 import { LONGEST_NAME } from "@/exchange/deal-document";
 import { amountIn, inNotation, type Notation } from "@/exchange/notation";
 import type { VehicleFile } from "@/exchange/stock/stock.schema";
-import { api } from "@/features/api/api";
 import type { Answer } from "@/features/api/client";
+import { stockApi } from "@/features/api/stock";
 import { readTypedAmount } from "@/features/deal/fields/typed-amount";
 import { notify } from "@/features/notices/notify";
 import { useAskBeforeLeaving } from "@/features/typing/ask-before-leaving";
@@ -62,7 +62,7 @@ export function VehicleRow({ vehicle, currency, notation, onKept, onGone, onChan
       setTyped({});
       return;
     }
-    const answer = vehicle ? await api.changeInStock(vehicle.id, vehicle.version, read) : await added(read);
+    const answer = vehicle ? await stockApi.change(vehicle.id, vehicle.version, read) : await added(read);
     if (answer.kind === "done") {
       setTyped({});
       onKept(answer.value);
@@ -80,7 +80,7 @@ export function VehicleRow({ vehicle, currency, notation, onKept, onGone, onChan
   });
   const remove = async () => {
     if (!vehicle) return onGone();
-    const answer = await api.removeFromStock(vehicle.id, vehicle.version);
+    const answer = await stockApi.remove(vehicle.id, vehicle.version);
     if (answer.kind !== "done" && !(answer.kind === "refused" && answer.status === 404)) {
       setProblem({ name: null, sentence: `Still in stock: ${reasonOf(answer)}` });
       if (isConflict(answer)) onChangedElsewhere();
@@ -89,7 +89,7 @@ export function VehicleRow({ vehicle, currency, notation, onKept, onGone, onChan
     onGone();
     const { id: _, version: _version, ...former } = vehicle;
     notify(`${vehicle.description} is out of stock.`, {
-      action: { label: "Undo", onClick: () => void api.addToStock([former]).then(() => location.reload()) },
+      action: { label: "Undo", onClick: () => void stockApi.add([former]).then(() => location.reload()) },
     });
   };
   const field = (name: keyof Texts, label: string, isAmount: boolean) => (
@@ -150,7 +150,7 @@ export function VehicleRow({ vehicle, currency, notation, onKept, onGone, onChan
 }
 
 async function added(vehicle: VehicleFile): Promise<Answer<KeptVehicle>> {
-  const answer = await api.addToStock([vehicle]);
+  const answer = await stockApi.add([vehicle]);
   if (answer.kind !== "done") return answer;
   const [kept] = answer.value.vehicles;
   return kept ? { kind: "done", value: kept } : { kind: "failing", sentence: "The server kept nothing." };

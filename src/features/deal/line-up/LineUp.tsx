@@ -204,41 +204,37 @@ function LineUpRow({
       >
         {capital(name)}
       </th>
-      {cells.map((cell, index) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: a cell's place is its option
-        <td key={index} className="whitespace-nowrap border-base-300 border-t px-3 py-0.5">
-          <CellOf
-            cell={cell}
-            difference={
-              index === base || !areCompared(columns[index], columns[base], cell)
-                ? ""
-                : differenceText(differenceBetween(cell.figure, compared), currency, notation)
-            }
-            text={figureText(cell.figure, currency, notation)}
-            isMain={isMain ?? false}
-          />
-        </td>
-      ))}
+      {cells.map((cell, index) => {
+        const difference =
+          index === base || !areCompared(columns[index], columns[base], cell)
+            ? ""
+            : differenceText(differenceBetween(cell.figure, compared), currency, notation);
+        const text = figureText(cell.figure, currency, notation);
+        return (
+          <td
+            // biome-ignore lint/suspicious/noArrayIndexKey: a cell's place is its option
+            key={index}
+            // Figures stand under each other, with a difference behind them or without one.
+            className={`whitespace-nowrap border-base-300 border-t py-0.5 pl-3 ${difference ? "pr-3" : "pr-25"} ${text === "–" ? "text-faint" : ""} ${isMain ? "font-semibold font-serif text-xl" : ""}`}
+          >
+            {cell.best && (
+              <span className="mr-1.5 font-sans font-semibold text-success text-xs">◂ {cell.best}</span>
+            )}
+            {text}
+            {difference && <Difference text={difference} />}
+          </td>
+        );
+      })}
     </tr>
   );
 }
 
-type CellProps = { cell: Cell; text: string; difference: string; isMain: boolean };
-
-function CellOf({ cell, text, difference, isMain }: CellProps) {
+function Difference({ text }: { text: string }) {
   return (
-    <>
-      <span className={isMain ? "font-semibold font-serif text-xl" : ""}>
-        {cell.best && (
-          <span className="mr-1.5 font-sans font-semibold text-success text-xs">◂ {cell.best}</span>
-        )}
-        <span className={text === "–" ? "text-faint" : ""}>{text}</span>
-      </span>
-      <span className="inline-block w-22 text-faint text-xs">
-        {difference && <span className="sr-only">difference </span>}
-        {difference}
-      </span>
-    </>
+    <span className="inline-block w-22 font-normal font-sans text-faint text-xs">
+      <span className="sr-only">difference </span>
+      {text}
+    </span>
   );
 }
 

@@ -1,5 +1,4 @@
 import { scaleLinear } from "d3-scale";
-import { curveStepAfter, line } from "d3-shape";
 import { useRef, useState } from "react";
 import { type MoneyAt, moneyAfter } from "@/core";
 import { amountIn, type Notation } from "@/exchange/notation";
@@ -25,6 +24,8 @@ type Shown = "paid" | "owed";
 const TITLES: Record<Shown, string> = { paid: "Paid so far", owed: "Still owed" };
 
 const HEIGHT = 260;
+/** Nothing is drawn before it is known how wide. */
+const NOT_YET = 0;
 const MARGIN = { top: 12, right: 190, bottom: 26, left: 72 };
 
 /** A colour and a pattern for each place, so that lines are told apart without colour. */
@@ -44,27 +45,12 @@ const lineAt = (index: number) => LINES[index % LINES.length] as (typeof LINES)[
 export function LineUpChart({ columns, currency, notation, months, longest, onMonths }: Props) {
   const [shown, setShown] = useState<Shown>("paid");
   const [pointed, setPointed] = useState<number | null>(null);
+  const [isTable, setTable] = useState(false);
   const frame = useRef<HTMLElement>(null);
-  const width = useWidth(frame, 1100);
-  const isNarrow = width < 600;
-  const right = width - (isNarrow ? 24 : MARGIN.right);
-  const x = scaleLinear([0, longest], [MARGIN.left, right]);
-  const highest = Math.max(1, ...columns.flatMap(({ money }) => money.map(point => point[shown])));
-  const y = scaleLinear([0, highest], [HEIGHT - MARGIN.bottom, MARGIN.top]).nice(4);
-  const path = line<MoneyAt>(
-    point => x(point.months),
-    point => y(point[shown]),
-  ).curve(curveStepAfter);
+  const width = useWidth(frame, NOT_YET);
   const at = pointed ?? months;
   const amount = (minor: number) => amountIn(minor, currency, notation);
   const followed = columns.flatMap((column, index) => (column.money.length > 0 ? { ...column, index } : []));
-  const labels = placedLabels(
-    followed.map(({ money }) => {
-      const last = money.at(-1) as MoneyAt;
-      return { x: x(last.months), y: y(last[shown]) };
-    }),
-    { top: MARGIN.top, bottom: HEIGHT - MARGIN.bottom },
-  );
   return (
     <figure ref={frame} className="m-0 shrink-0 px-4 pt-1 pb-3">
       <figcaption className="flex flex-wrap items-center gap-x-4 gap-y-1">
@@ -99,76 +85,19 @@ export function LineUpChart({ columns, currency, notation, months, longest, onMo
           <span className="w-8 text-right">{months}</span>
         </label>
       </figcaption>
-      <svg
-        role="img"
-        aria-label={`${TITLES[shown]} over ${longest} months; the table below says the same.`}
-        viewBox={`0 0 ${width} ${HEIGHT}`}
-        height={HEIGHT}
-        className="block w-full text-faint"
-        onPointerMove={event => {
-          const left = frame.current?.querySelector("svg")?.getBoundingClientRect().left ?? 0;
-          setPointed(Math.max(0, Math.min(longest, Math.round(x.invert(event.clientX - left)))));
-        }}
-        onPointerLeave={() => setPointed(null)}
-      >
-        <AmountGrid
-          lines={y.ticks(4).map(tick => ({ y: y(tick), text: wholeAmount(tick, currency, notation) }))}
-          left={MARGIN.left}
-          right={right}
+      {width === NOT_YET ? (
+        <div style={{ height: HEIGHT }} />
+      ) : (
+        <Drawing
+          followed={followed}
+          shown={shown}
+          width={width}
+          longest={longest}
+          at={at}
+          onPoint={setPointed}
+          wholeText={minor => wholeAmount(minor, currency, notation)}
         />
-        {monthTicks(longest).map(tick => (
-          <text
-            key={tick}
-            x={x(tick)}
-            y={HEIGHT - 8}
-            textAnchor={tick === 0 ? "start" : "middle"}
-            className="fill-current text-xs"
-          >
-            {tick === 0 ? "signing" : `${tick} months`}
-          </text>
-        ))}
-        <line
-          x1={x(at)}
-          x2={x(at)}
-          y1={MARGIN.top}
-          y2={HEIGHT - MARGIN.bottom}
-          stroke="var(--found-line)"
-          strokeDasharray="2 3"
-        />
-        {followed.map(({ id, index, money, called }, place) => {
-          const { stroke, dash } = lineAt(index);
-          const last = money.at(-1) as MoneyAt;
-          const reading = moneyAfter(money, at);
-          const label = labels[place];
-          return (
-            <g key={id}>
-              <path
-                d={path(money) ?? ""}
-                fill="none"
-                stroke={stroke}
-                strokeWidth={2}
-                strokeDasharray={dash}
-              />
-              <circle cx={x(last.months)} cy={y(last[shown])} r={3.5} fill={stroke} />
-              {at <= last.months && <circle cx={x(at)} cy={y(reading[shown])} r={3.5} fill={stroke} />}
-              {label && !isNarrow && (
-                <text
-                  x={label.x + 9}
-                  y={label.y}
-                  dominantBaseline="middle"
-                  fill={stroke}
-                  stroke="var(--color-base-100)"
-                  strokeWidth={4}
-                  paintOrder="stroke"
-                  className="font-semibold text-xs"
-                >
-                  {index + 1} · {short(called)}
-                </text>
-              )}
-            </g>
-          );
-        })}
-      </svg>
+      )}
       <ul className="flex flex-wrap gap-x-5 gap-y-0.5 text-sm" aria-live="polite">
         <li className="text-faint">{at === 0 ? "at signing" : `after ${at} months`}</li>
         {followed.map(({ id, index, called, money }) => (
@@ -180,12 +109,120 @@ export function LineUpChart({ columns, currency, notation, months, longest, onMo
           </li>
         ))}
       </ul>
-      <details className="mt-1 text-sm">
+      <details className="mt-1 text-sm" onToggle={event => setTable(event.currentTarget.open)}>
         <summary className="cursor-pointer font-semibold text-primary">The chart as a table</summary>
-        <ChartTable columns={followed} shown={shown} longest={longest} amount={amount} />
+        {isTable && <ChartTable columns={followed} shown={shown} longest={longest} amount={amount} />}
       </details>
     </figure>
   );
+}
+
+type Followed = Column & { index: number };
+
+type DrawingProps = {
+  followed: readonly Followed[];
+  shown: Shown;
+  width: number;
+  longest: number;
+  /** The month that is read. */
+  at: number;
+  onPoint: (month: number | null) => void;
+  /** An amount of the scale, in whole units. */
+  wholeText: (minor: number) => string;
+};
+
+/** The lines of all options, with the cursor. */
+function Drawing({ followed, shown, width, longest, at, onPoint, wholeText }: DrawingProps) {
+  const isNarrow = width < 600;
+  const right = width - (isNarrow ? 24 : MARGIN.right);
+  const x = scaleLinear([0, longest], [MARGIN.left, right]);
+  let highest = 1;
+  for (const { money } of followed) for (const point of money) highest = Math.max(highest, point[shown]);
+  const y = scaleLinear([0, highest], [HEIGHT - MARGIN.bottom, MARGIN.top]).nice(4);
+  const stepsOf = (money: readonly MoneyAt[]) =>
+    steps(money.map(point => [x(point.months), y(point[shown])] as const));
+  const labels = placedLabels(
+    followed.map(({ money }) => {
+      const last = money.at(-1) as MoneyAt;
+      return { x: x(last.months), y: y(last[shown]) };
+    }),
+    { top: MARGIN.top, bottom: HEIGHT - MARGIN.bottom },
+  );
+  return (
+    <svg
+      role="img"
+      aria-label={`${TITLES[shown]} over ${longest} months; the table below says the same.`}
+      viewBox={`0 0 ${width} ${HEIGHT}`}
+      height={HEIGHT}
+      className="block w-full text-faint"
+      onPointerMove={event => {
+        const left = event.currentTarget.getBoundingClientRect().left;
+        onPoint(Math.max(0, Math.min(longest, Math.round(x.invert(event.clientX - left)))));
+      }}
+      onPointerLeave={() => onPoint(null)}
+    >
+      <AmountGrid
+        lines={y.ticks(4).map(tick => ({ y: y(tick), text: wholeText(tick) }))}
+        left={MARGIN.left}
+        right={right}
+      />
+      {monthTicks(longest).map(tick => (
+        <text
+          key={tick}
+          x={x(tick)}
+          y={HEIGHT - 8}
+          textAnchor={tick === 0 ? "start" : "middle"}
+          className="fill-current text-xs"
+        >
+          {tick === 0 ? "signing" : `${tick} months`}
+        </text>
+      ))}
+      <line
+        x1={x(at)}
+        x2={x(at)}
+        y1={MARGIN.top}
+        y2={HEIGHT - MARGIN.bottom}
+        stroke="var(--found-line)"
+        strokeDasharray="2 3"
+      />
+      {followed.map(({ id, index, money, called }, place) => {
+        const { stroke, dash } = lineAt(index);
+        const last = money.at(-1) as MoneyAt;
+        const reading = moneyAfter(money, at);
+        const label = labels[place];
+        return (
+          <g key={id}>
+            <path d={stepsOf(money)} fill="none" stroke={stroke} strokeWidth={2} strokeDasharray={dash} />
+            <circle cx={x(last.months)} cy={y(last[shown])} r={3.5} fill={stroke} />
+            {at <= last.months && <circle cx={x(at)} cy={y(reading[shown])} r={3.5} fill={stroke} />}
+            {label && !isNarrow && (
+              <text
+                x={label.x + 9}
+                y={label.y}
+                dominantBaseline="middle"
+                fill={stroke}
+                stroke="var(--color-base-100)"
+                strokeWidth={4}
+                paintOrder="stroke"
+                className="font-semibold text-xs"
+              >
+                {index + 1} · {short(called)}
+              </text>
+            )}
+          </g>
+        );
+      })}
+    </svg>
+  );
+}
+
+/** A path of steps: along to the next point, then up or down to it; to a tenth of a dot. */
+function steps(points: readonly (readonly [x: number, y: number])[]): string {
+  const tenth = (value: number) => Math.round(value * 10) / 10;
+  const [first = [0, 0], ...others] = points;
+  let path = `M${tenth(first[0])},${tenth(first[1])}`;
+  for (const [x, y] of others) path += `H${tenth(x)}V${tenth(y)}`;
+  return path;
 }
 
 function Swatch({ index }: { index: number }) {

@@ -4,7 +4,7 @@ import { currencyDecimals, FREQUENCY_NAMES, formatAmount } from "@/core";
 import { type Mapped, mappable } from "@/core/map";
 import { paymentAt, type Reached, type ReachTerm, reach } from "@/core/reach";
 import { amountIn, inNotation } from "@/exchange/notation";
-import { api } from "@/features/api/api";
+import { stockApi } from "@/features/api/stock";
 import { readPayments, readYearlyRate } from "@/features/typing/read-term";
 import { TypedFigure } from "@/features/typing/TypedFigure";
 import type { KeptVehicle } from "@/server/contract";
@@ -257,7 +257,7 @@ function useStock(): KeptVehicle[] {
   const [vehicles, setVehicles] = useState<KeptVehicle[]>([]);
   useEffect(() => {
     let isWanted = true;
-    void api.stock().then(answer => {
+    void stockApi.all().then(answer => {
       if (isWanted && answer.kind === "done") setVehicles(answer.value.vehicles);
     });
     return () => {
