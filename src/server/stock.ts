@@ -42,7 +42,7 @@ export async function changeInStock(
   if (changed === "gone") throw new Refusal(404, NOT_THERE);
   if (changed === "taken") {
     throw new Refusal(
-      409,
+      422,
       `“${vehicle.description}” is in stock already; give this one another description.`,
     );
   }

@@ -30,11 +30,17 @@ export function ArrivingFile({ name, id }: Arriving) {
       className="card-paper mb-3 flex flex-wrap items-center gap-x-4 gap-y-2 px-4 py-2"
     >
       <span className="max-w-72 truncate font-semibold">{name}</span>
-      <progress
-        className="h-2 w-48 accent-primary"
+      <span
+        role="progressbar"
         aria-label={`How far the import of ${name} is`}
-        {...(reply?.of && { value: reply.done, max: reply.of })}
-      />
+        {...(reply?.of && { "aria-valuenow": reply.done, "aria-valuemax": reply.of })}
+        className="h-2 w-48 overflow-hidden rounded-full bg-base-300"
+      >
+        <span
+          className="block h-full bg-primary"
+          style={{ width: `${reply?.of ? (100 * reply.done) / reply.of : 0}%` }}
+        />
+      </span>
       <span className="min-w-60 tabular-nums">{words(reply)}</span>
       {reply?.step !== "showing" && (
         <button type="button" className="btn btn-sm ml-auto" onClick={() => void cancel()}>

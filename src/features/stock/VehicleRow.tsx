@@ -38,6 +38,9 @@ export function reasonOf(answer: Exclude<Answer<unknown>, { kind: "done" }>): st
   return answer.kind === "away" ? "The server is away; try again when it is back." : answer.sentence;
 }
 
+const OTHERS_CHANGE =
+  "Somebody else has changed it meanwhile, so this was not done. Escape shows what it is now; Enter keeps what is typed here.";
+
 const isConflict = (answer: Answer<unknown>) => answer.kind === "refused" && answer.status === 409;
 
 /** A vehicle, to be changed where it stands: kept when its line is left. */
@@ -50,6 +53,11 @@ export function VehicleRow({ vehicle, currency, notation, onKept, onGone, onChan
   const isTyped = Object.keys(typed).length > 0;
   const unread = isTyped ? unreadOf(readTexts(texts, currency, notation)) : null;
   useAskBeforeLeaving(unread !== null);
+  const sayWhyNot = (reason: string, answer: Answer<unknown>) => {
+    const isOthers = isConflict(answer);
+    setProblem({ name: null, sentence: isOthers ? OTHERS_CHANGE : reason });
+    if (isOthers) onChangedElsewhere();
+  };
   const keep = async () => {
     const read = readTexts(texts, currency, notation);
     if ("sentence" in read) {
@@ -66,10 +74,7 @@ export function VehicleRow({ vehicle, currency, notation, onKept, onGone, onChan
     if (answer.kind === "done") {
       setTyped({});
       onKept(answer.value);
-    } else {
-      setProblem({ name: null, sentence: `Not kept: ${reasonOf(answer)}` });
-      if (isConflict(answer)) onChangedElsewhere();
-    }
+    } else sayWhyNot(`Not kept: ${reasonOf(answer)}`, answer);
   };
   // A page that is left does not say that its lines are.
   useEffect(() => {
@@ -82,8 +87,7 @@ export function VehicleRow({ vehicle, currency, notation, onKept, onGone, onChan
     if (!vehicle) return onGone();
     const answer = await stockApi.remove(vehicle.id, vehicle.version);
     if (answer.kind !== "done" && !(answer.kind === "refused" && answer.status === 404)) {
-      setProblem({ name: null, sentence: `Still in stock: ${reasonOf(answer)}` });
-      if (isConflict(answer)) onChangedElsewhere();
+      sayWhyNot(`Still in stock: ${reasonOf(answer)}`, answer);
       return;
     }
     onGone();
