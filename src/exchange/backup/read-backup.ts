@@ -73,12 +73,20 @@ async function* linesOf(path: string): AsyncGenerator<string> {
   // Where the file cannot be read or unpacked, reading on from it fails.
   pipeline(createReadStream(path), unpacked, () => {});
   const decoder = new TextDecoder("utf-8", { fatal: true });
-  let rest = "";
+  // What has come of a line so far, in its pieces: put together at each of them, a long one would cost its square.
+  let pieces: string[] = [];
+  let length = 0;
   for await (const chunk of unpacked) {
-    const lines = (rest + decoder.decode(chunk, { stream: true })).split("\n");
-    rest = lines.pop() ?? "";
-    if (rest.length > LONGEST_LINE) throw new BackupRefused(NOT_WHOLE);
-    yield* lines;
+    const [first = "", ...others] = decoder.decode(chunk, { stream: true }).split("\n");
+    pieces.push(first);
+    length += first.length;
+    if (length > LONGEST_LINE) throw new BackupRefused(NOT_WHOLE);
+    if (others.length === 0) continue;
+    yield pieces.join("");
+    const last = others.pop() ?? "";
+    yield* others;
+    pieces = [last];
+    length = last.length;
   }
-  if (rest !== "") yield rest;
+  if (length > 0) yield pieces.join("");
 }
