@@ -1,7 +1,7 @@
 // A data folder as a first start leaves it. Most tests begin with a copy of one: making one takes several seconds.
 import { execFileSync } from "node:child_process";
 import { createHash } from "node:crypto";
-import { cpSync, existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync } from "node:fs";
+import { chmodSync, cpSync, existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync } from "node:fs";
 import { join, resolve } from "node:path";
 
 const CACHE = resolve("node_modules/.cache/kellux");
@@ -35,6 +35,8 @@ export function freshData() {
 /** Makes such a folder under another name. */
 export function copyFreshData(folder) {
   cpSync(freshData(), folder, { recursive: true });
+  // Which later versions of Node do not copy.
+  chmodSync(folder, 0o700);
 }
 
 /** Of all that a fresh folder follows from. */

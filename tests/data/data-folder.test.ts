@@ -38,7 +38,7 @@ function folderWith(harm: (folder: string) => void): string {
   const folder = join(scratch, `copy ${++copies}`);
   cpSync(whole, folder, { recursive: true });
   // Which later versions of Node do not copy.
-  chmodSync(folder, lstatSync(whole).mode & 0o777);
+  chmodSync(folder, 0o700);
   harm(folder);
   return folder;
 }
