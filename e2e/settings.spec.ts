@@ -71,6 +71,7 @@ test("usual fees and a tax profile are taken into a deal, one press each", async
   await deal.type({ ...VAN, Price: "20,000" });
   await page.getByRole("button", { name: "+ fee" }).click();
   await page.getByRole("group", { name: "Usual fees" }).getByRole("button", { name: "Documents" }).click();
+  await expect(page.getByTestId("amount-financed")).toHaveText("20,299.00");
   await page.getByRole("button", { name: "+ extra" }).click();
   await page.getByRole("button", { name: "+ Gap cover" }).click();
   await page.getByRole("button", { name: "+ tax" }).click();
