@@ -1,6 +1,7 @@
 import { join } from "node:path";
 import { databasePath, removePlace, takePlace } from "@/data/folder/state";
 import { lastStop } from "@/data/last-stop";
+import { sayUnlessAway } from "@/data/say-unless-away";
 import type { Store } from "@/data/store";
 import { type OpenStore, openStoreInThread } from "@/data/store-in-thread";
 import { settleArrivals } from "./arrivals";
@@ -64,16 +65,16 @@ export async function serverStore(): Promise<Store> {
 async function openFilled(): Promise<OpenStore> {
   const noted = lastStop(dataFolder());
   const filled = await openStoreInThread(dataFolder(), { stopped: endSoon });
-  void lookAtAll(filled.store, dataFolder(), noted).catch(console.error);
+  void lookAtAll(filled.store, dataFolder(), noted).catch(sayUnlessAway);
   if (process.env.KELLUX_DEMO) await loadDemo(filled.store, withSigning);
   return filled;
 }
 
 /** What is done by itself with what is kept: at the start, and after a backup was restored. */
 function startWork(): void {
-  void settleArrivals(openStore).catch(console.error);
-  void startFigures(openStore).catch(console.error);
-  void keepLateSignings(openStore).catch(console.error);
+  void settleArrivals(openStore).catch(sayUnlessAway);
+  void startFigures(openStore).catch(sayUnlessAway);
+  void keepLateSignings(openStore).catch(sayUnlessAway);
 }
 
 /** Closes the database, if it was opened. */

@@ -1,4 +1,5 @@
 import { CORE_VERSION } from "@/core";
+import { sayUnlessAway } from "@/data/say-unless-away";
 import type { Store } from "@/data/store";
 import { inTurns } from "@/data/turns";
 import { figuresInThread } from "./in-thread";
@@ -27,7 +28,7 @@ function figuresService(store: Store): Service {
     isRunning = true;
     while (isWanted) {
       isWanted = false;
-      await makeFigures(store, make).catch(console.error);
+      await makeFigures(store, make).catch(sayUnlessAway);
     }
     isRunning = false;
   };
