@@ -1,7 +1,16 @@
 // A data folder as a first start leaves it. Most tests begin with a copy of one: making one takes several seconds.
 import { execFileSync } from "node:child_process";
 import { createHash } from "node:crypto";
-import { chmodSync, cpSync, existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync } from "node:fs";
+import {
+  chmodSync,
+  cpSync,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+} from "node:fs";
 import { join, resolve } from "node:path";
 
 const CACHE = resolve("node_modules/.cache/kellux");
