@@ -17,6 +17,8 @@ type Route = {
 
 /** The heaviest request of each route that takes or gives more than a line. */
 const ROUTES: Route[] = [
+  // What the machine itself makes wait.
+  { route: "nothing", ready: async () => () => new Promise(resolve => setTimeout(resolve, 1000)) },
   { route: "GET / (register)", ready: async address => () => get(`${address}/?search=van`) },
   {
     route: "GET /api/deals",
@@ -29,6 +31,14 @@ const ROUTES: Route[] = [
   {
     route: "GET /api/deals/[id]",
     ready: async address => of(await largest(address), id => get(`${address}/api/deals/${id}`)),
+  },
+  {
+    route: "GET /deals/[id], signed with eight heavy options",
+    ready: async address => of(await largestSigned(address), id => get(`${address}/deals/${id}`)),
+  },
+  {
+    route: "GET /api/deals/[id], signed with eight heavy options",
+    ready: async address => of(await largestSigned(address), id => get(`${address}/api/deals/${id}`)),
   },
   {
     route: "POST /api/deals, refused",
@@ -50,7 +60,10 @@ const ROUTES: Route[] = [
         send("POST", `${address}/api/deals/${id}/duplicate`, "{}").then(() => {}),
       ),
   },
-  { route: "PUT /api/deals/[id], signed with eight heavy options", ready: signing },
+  {
+    route: "PUT /api/deals/[id], signed with eight heavy options",
+    ready: async address => () => largestSigned(address).then(() => {}),
+  },
   { route: "GET /api/deals/[id]/history/1", ready: longHistory },
   { route: "GET /api/names", ready: async address => () => get(`${address}/api/names?customer=o`) },
   {
@@ -126,7 +139,8 @@ const importFile = async (address: string, text: string): Promise<Deal> =>
 
 const largest = async (address: string): Promise<string> => (await importFile(address, largestFile())).id;
 
-async function signing(address: string): Promise<() => Promise<void>> {
+/** Signs a deal of eight options, each of which takes as much work as one answer may; gives its id. */
+async function largestSigned(address: string): Promise<string> {
   const { structure, plan, find, from } = JSON.parse(HEAVY_LOAN);
   const text = JSON.stringify({
     format: "kellux-deal",
@@ -134,15 +148,14 @@ async function signing(address: string): Promise<() => Promise<void>> {
     currency: "USD",
     options: Array.from({ length: 8 }, () => ({ structure, plan, find, from })),
   });
-  return async () => {
-    const { id, version } = await importFile(address, text);
-    const heading = { customer: "Heavy", vehicle: "", status: "signed" };
-    await send(
-      "PUT",
-      `${address}/api/deals/${id}`,
-      JSON.stringify({ version, change: { heading }, brief: true }),
-    );
-  };
+  const { id, version } = await importFile(address, text);
+  const heading = { customer: "Heavy", vehicle: "", status: "signed" };
+  await send(
+    "PUT",
+    `${address}/api/deals/${id}`,
+    JSON.stringify({ version, change: { heading }, brief: true }),
+  );
+  return id;
 }
 
 async function longHistory(address: string): Promise<() => Promise<void>> {

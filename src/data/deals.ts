@@ -5,7 +5,7 @@ import { guarded, keepMerged } from "./keep-deal";
 import { type Merged, merge, type VersionedDeal } from "./merge";
 import { dropIfUnused } from "./names";
 import { customers, deals, options, registerLines, vehicles } from "./schema";
-import { keepSigning, type Signing } from "./signings";
+import { getSigning, keepSigning, type Signing } from "./signings";
 import { takingTurns } from "./turns";
 
 /** A deal as it is kept. */
@@ -80,6 +80,31 @@ function toRecord(rows: readonly Row[]): DealRecord | undefined {
 /** One deal, deleted or not. */
 export async function getDeal(database: Database, id: string): Promise<DealRecord | undefined> {
   return toRecord(await selectRows(database).where(eq(deals.id, id)).orderBy(asc(options.position)));
+}
+
+/** A deal for whoever only passes it on: what can be large of it is JSON already. */
+export type DealText = Pick<DealRecord, "id" | "version" | "changedAt" | "deleted"> & {
+  customer: string;
+  document: string;
+  /** What a signed one was signed with. */
+  signing?: string;
+};
+
+/**
+ * The same as JSON. The largest deal has ten thousand values, and the thread that serves everyone would look at each of
+ * them to receive it and again to send it.
+ */
+export async function getDealText(database: Database, dealId: string): Promise<DealText | undefined> {
+  const record = await getDeal(database, dealId);
+  if (!record) return undefined;
+  const { id, version, changedAt, deleted, document } = record;
+  const signing = document.status === "signed" ? await getSigning(database, dealId) : undefined;
+  return {
+    ...{ id, version, changedAt, deleted },
+    customer: document.customer,
+    document: JSON.stringify(document),
+    ...(signing && { signing: JSON.stringify(signing) }),
+  };
 }
 
 /** The version of a deal, and whether it is deleted. */

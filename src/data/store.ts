@@ -3,7 +3,7 @@ import { completeArrival, dropCutOff, showArrived } from "./arrivals";
 import { backupPart, backupStart } from "./backup-rows";
 import { boundedLog } from "./bounded-log";
 import type { Database } from "./database";
-import { dealsAfter, getDeal, hasDeals, setDeleted, updateDeal, versionOf } from "./deals";
+import { dealsAfter, getDeal, getDealText, hasDeals, setDeleted, updateDeal, versionOf } from "./deals";
 import { firstThingsFirst } from "./first-things-first";
 import { changesOf, stateAfter } from "./history";
 import { tableNames, tallyPart } from "./last-stop";
@@ -35,6 +35,7 @@ const READS = {
   dealsToMake,
   findLines,
   getDeal,
+  getDealText,
   getSettings,
   getSigning,
   hasDeals,

@@ -39,9 +39,28 @@ export async function findDeal(store: Store, id: string): Promise<DealReply | un
   return { ...reply(record), ...(signing && { signing: { ...signing, at: signing.at.toISOString() } }) };
 }
 
+/** A {@link DealReply} as JSON, for whoever only passes it on, with what the page around it tells. */
+export type DealJson = { customer: string; deleted: boolean; json: string };
+
+/** The same as JSON. */
+export async function findDealJson(store: Store, dealId: string): Promise<DealJson | undefined> {
+  const found = await store.getDealText(dealId);
+  if (!found) return undefined;
+  const { id, version, changedAt, deleted, customer, document, signing } = found;
+  const others = JSON.stringify({ id, version, changedAt, deleted }).slice(1, -1);
+  const json = `{${others},"document":${document}${signing ? `,"signing":${signing}` : ""}}`;
+  return { customer, deleted, json };
+}
+
 /** One deal, or a refusal where there is none or it is deleted. */
-export async function openDeal(store: Store, id: string): Promise<DealReply> {
-  const deal = await findDeal(store, id);
+export const openDeal = async (store: Store, id: string): Promise<DealReply> =>
+  opened(await findDeal(store, id));
+
+/** The same as JSON. */
+export const openDealJson = async (store: Store, id: string): Promise<string> =>
+  opened(await findDealJson(store, id)).json;
+
+function opened<Deal extends { deleted: boolean }>(deal: Deal | undefined): Deal {
   if (!deal) throw new Refusal(404, "There is no deal at this address.");
   if (deal.deleted) throw new Refusal(410, "This deal was deleted.");
   return deal;

@@ -23,6 +23,12 @@ const AS_IT_IS = { "Cache-Control": "no-store, no-transform" };
 export const answer = (work: () => Promise<unknown>, status = 200): Promise<Response> =>
   answerWith(async () => Response.json(await work(), { status, headers: AS_IT_IS }));
 
+/** The same for what is JSON already. */
+export const answerJson = (work: () => Promise<string>): Promise<Response> =>
+  answerWith(
+    async () => new Response(await work(), { headers: { ...AS_IT_IS, "Content-Type": "application/json" } }),
+  );
+
 /** The same for a route that gives a file to keep. */
 export const answerFile = (name: string, type: string, work: () => Promise<Readable>): Promise<Response> =>
   answerWith(async () => {

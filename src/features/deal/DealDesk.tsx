@@ -57,19 +57,22 @@ const SignedNotice = lazy(() =>
 provideLoaders({ loan: () => import("./loan/LoanDesk"), lease: () => import("./lease/LeaseDesk") });
 type Props = { deal: DealReply /** What the house has settled for its deals. */; house: Settings };
 
+/** A {@link DealReply} as JSON: the server that serves everyone would else write each of its values by itself. */
+type SentProps = Pick<Props, "house"> & { json: string };
+
 /**
  * The deal screen, made in the browser alone: the server that serves everyone computes no deal, and a key before the page
  * is alive would be lost.
  */
-export function DealDesk({ deal, house }: Props) {
+export function DealDesk({ json, house }: SentProps) {
   const isBrowser = useIsAlive();
-  const { options } = deal.document;
-  const opening = useMemo(
-    () => (isBrowser ? options.map(({ inputs }) => inputs) : undefined),
-    [isBrowser, options],
+  const deal = useMemo(
+    (): DealReply | undefined => (isBrowser ? JSON.parse(json) : undefined),
+    [isBrowser, json],
   );
+  const opening = useMemo(() => deal?.document.options.map(({ inputs }) => inputs), [deal]);
   const isReady = useLoaded(opening);
-  return isBrowser && isReady ? (
+  return deal && isReady ? (
     <Desk deal={deal} house={house} />
   ) : (
     <p className="p-6 text-faint">Opening the deal …</p>

@@ -2,7 +2,7 @@ import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { cache } from "react";
 import { DealDesk } from "@/features/deal/DealDesk";
-import { findDeal } from "@/server/deals";
+import { findDealJson } from "@/server/deals";
 import { isDealId } from "@/server/door";
 import { serverStore } from "@/server/store";
 import { houseSettings } from "../../house";
@@ -10,18 +10,20 @@ import { houseSettings } from "../../house";
 type Props = { params: Promise<{ id: string }> };
 
 export async function generateMetadata({ params }: Props): Promise<Metadata> {
-  return { title: (await dealOf((await params).id))?.document.customer || "New deal" };
+  return { title: (await dealOf((await params).id))?.customer || "New deal" };
 }
 
 /**
  * The deal of the page, read once for its title and for itself. A deleted one opens too, so that it can be brought back,
  * and with it a change that was never saved.
  */
-const dealOf = cache(async (id: string) => (isDealId(id) ? findDeal(await serverStore(), id) : undefined));
+const dealOf = cache(async (id: string) =>
+  isDealId(id) ? findDealJson(await serverStore(), id) : undefined,
+);
 
 export default async function DealPage({ params }: Props) {
   const deal = await dealOf((await params).id);
   if (!deal) notFound();
   const { settings } = await houseSettings();
-  return <DealDesk deal={deal} house={settings} />;
+  return <DealDesk json={deal.json} house={settings} />;
 }

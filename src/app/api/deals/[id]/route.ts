@@ -1,12 +1,12 @@
-import { deleteDeal, openDeal, saveDeal } from "@/server/deals";
-import { answer, readBody, readId, readVersion } from "@/server/door";
+import { deleteDeal, openDealJson, saveDeal } from "@/server/deals";
+import { answer, answerJson, readBody, readId, readVersion } from "@/server/door";
 import { checkSaveRequest } from "@/server/requests";
 import { serverStore } from "@/server/store";
 
 type Context = { params: Promise<{ id: string }> };
 
 export const GET = (_request: Request, { params }: Context) =>
-  answer(async () => openDeal(await serverStore(), await readId(params)));
+  answerJson(async () => openDealJson(await serverStore(), await readId(params)));
 
 export const PUT = (request: Request, { params }: Context) =>
   answer(async () => {

@@ -1,0 +1,33 @@
+import { CORE_VERSION } from "@/core";
+import { frozenQuote } from "@/exchange/answers/frozen-quote";
+import { findDealJson, openDeal, openDealJson } from "@/server/deals";
+import { numberedDeal } from "../data/numbered-deal";
+import { testDatabase } from "../data/test-database";
+
+const data = testDatabase();
+const QUOTED = { ...numberedDeal(1), customer: 'Zoë "🚐" O’Hollow\\', notes: "Said </script> later" };
+
+function signed() {
+  const document = numberedDeal(2);
+  const quotes = document.options.map(({ id, inputs }) => frozenQuote(id, inputs));
+  return { ...document, signing: { at: new Date(), coreVersion: CORE_VERSION, isLate: false, quotes } };
+}
+
+test("a deal that is passed on as JSON is the deal, with what it was signed with where it is signed", async () => {
+  const deals = [QUOTED, { ...signed(), status: "signed" as const }];
+  for (const id of await data.store.insertDeals(deals)) {
+    const deal = await openDeal(data.store, id);
+    expect(JSON.parse(await openDealJson(data.store, id))).toEqual(JSON.parse(JSON.stringify(deal)));
+    expect(deal.signing !== undefined).toBe(deal.document.status === "signed");
+  }
+});
+
+test("a deleted one is found, and refused to who wants it to work on; one that never was is not there", async () => {
+  const [id = ""] = await data.store.insertDeals([QUOTED]);
+  await data.store.setDeleted(id, true);
+  expect(await findDealJson(data.store, id)).toMatchObject({ customer: QUOTED.customer, deleted: true });
+  await expect(openDealJson(data.store, id)).rejects.toMatchObject({ status: 410 });
+  const none = "11111111-2222-4333-8444-555555555555";
+  expect(await findDealJson(data.store, none)).toBeUndefined();
+  await expect(openDealJson(data.store, none)).rejects.toMatchObject({ status: 404 });
+});
