@@ -6,6 +6,7 @@ import { build } from "esbuild";
 import { DealFileSchema } from "@/exchange/deal-file/deal-file.schema";
 import { LeaseFileSchema } from "@/exchange/lease-file/lease-file.schema";
 import { QuestionFileSchema } from "@/exchange/questions/questions.schema";
+import { SignedQuoteSchema } from "@/exchange/signed-quote/signed-quote.schema";
 import { VehicleSchema, VehiclesSchema } from "@/exchange/stock/stock.schema";
 import { DealFrameSchema } from "@/exchange/whole-deal/whole-deal.schema";
 import {
@@ -22,6 +23,9 @@ const CHECKS: Record<string, Record<string, object>> = {
     leaseFile: LeaseFileSchema,
     dealFrame: DealFrameSchema,
     questionFile: QuestionFileSchema,
+  },
+  "src/exchange/signed-quote/compiled.js": {
+    signedQuote: SignedQuoteSchema,
   },
   "src/server/requests/compiled.js": {
     saveRequest: SaveRequestSchema,

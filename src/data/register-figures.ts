@@ -2,7 +2,7 @@ import { and, desc, eq, inArray, isNotNull, isNull, ne, sql } from "drizzle-orm"
 import type { RegisterKind } from "@/exchange/option-words";
 import type { Database } from "./database";
 import { notePayments } from "./history";
-import { deals, options, registerLines } from "./schema";
+import { deals, options, registerLines, signings } from "./schema";
 
 /** What the register shows of a deal besides its heading. It follows from the chosen option. */
 export type KeptFigures = {
@@ -52,11 +52,18 @@ export async function keepFigures(
   });
 }
 
-/** A deal whose figures are to be made: the inputs of its chosen option, as JSON, at its version. */
-export type ToMake = {
+/** What the figures of a deal follow from, as JSON. */
+export type FiguresFrom = {
+  /** The inputs of its chosen option. */
+  inputs: string;
+  /** What that was signed with, where the deal is signed. */
+  signed: string | null;
+};
+
+/** A deal whose figures are to be made, at its version. */
+export type ToMake = FiguresFrom & {
   dealId: string;
   dealVersion: number;
-  inputs: string;
   /** Empty where it has no name of its own. */
   name: string;
   optionCount: number;
@@ -75,6 +82,11 @@ export async function dealsToMake(database: Database, most: number): Promise<ToM
       dealId: registerLines.dealId,
       dealVersion: registerLines.dealVersion,
       inputs: sql<string>`${options.inputs}::text`,
+      signed: sql<
+        string | null
+      >`(select quote::text from ${signings}, json_array_elements(${signings.quotes}) quote
+        where ${signings.dealId} = ${deals.id} and ${deals.status} = 'signed'
+          and quote ->> 'optionId' = ${deals.chosen}::text limit 1)`,
       name: options.name,
       optionCount: sql<number>`(select count(*)::int from ${options} other where other.deal_id = ${deals.id})`,
     })

@@ -14,7 +14,6 @@ import {
   timestamp,
   uuid,
 } from "drizzle-orm/pg-core";
-import type { FrozenQuote } from "@/exchange/answers/frozen-quote";
 import { DEAL_STATUSES, type DealDocument, type Difference } from "@/exchange/deal-document";
 import type { DealInputs } from "@/exchange/deal-file";
 import type { RegisterKind } from "@/exchange/option-words";
@@ -161,8 +160,8 @@ export const signings = pgTable("signings", {
   coreVersion: text().notNull(),
   /** Whether it had been signed before quotes were kept. */
   isLate: boolean().notNull().default(false),
-  /** One for each option. */
-  quotes: json().$type<FrozenQuote[]>().notNull(),
+  /** One for each option: a signed quote of the form that there was at the signing. */
+  quotes: json().$type<unknown[]>().notNull(),
 });
 
 /**

@@ -1,13 +1,22 @@
 import { and, eq, isNull } from "drizzle-orm";
-import type { FrozenQuote } from "@/exchange/answers/frozen-quote";
+import { readSignedQuotes, type SignedQuote } from "@/exchange/signed-quote";
 import type { Database } from "./database";
 import { deals, signings } from "./schema";
 
 /** The quotes of a deal as it was signed, with the version of the core that made them. */
-export type Signing = { at: Date; coreVersion: string; isLate: boolean; quotes: FrozenQuote[] };
+export type Signing = { at: Date; coreVersion: string; isLate: boolean; quotes: SignedQuote[] };
 
 /** What a deal was signed with; undefined where it is not signed, or its quotes are still to be kept. */
 export async function getSigning(database: Database, dealId: string): Promise<Signing | undefined> {
+  const signing = await storedSigning(database, dealId);
+  return signing && { ...signing, quotes: readSignedQuotes(signing.quotes) };
+}
+
+/** The same as it is kept, of whatever form. */
+export async function storedSigning(
+  database: Database,
+  dealId: string,
+): Promise<(Omit<Signing, "quotes"> & { quotes: unknown[] }) | undefined> {
   const { at, coreVersion, isLate, quotes } = signings;
   const [signing] = await database
     .select({ at, coreVersion, isLate, quotes })

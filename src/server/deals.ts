@@ -165,8 +165,8 @@ async function savedOrSigned(
 /** A deal is signed with the answer of its chosen option. */
 function refuseUnanswered({ chosen }: DealDocument, { quotes }: Signing): void {
   const quote = quotes.find(({ optionId }) => optionId === chosen);
-  if (quote && "sentence" in quote)
-    throw new Refusal(422, `The chosen option has no answer and cannot be signed. ${quote.sentence}`);
+  if (quote?.kind === "none")
+    throw new Refusal(422, `The chosen option has no answer and cannot be signed. ${quote.words.sentence}`);
 }
 
 /** Said where what is asked for was asked in view of another state of the deal. */

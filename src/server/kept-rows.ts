@@ -2,9 +2,10 @@ import type { Database } from "@/data/database";
 import { dealCount, dealsAfter, getDeal } from "@/data/deals";
 import { longHistories, stateAfter } from "@/data/history";
 import { getSettings } from "@/data/settings";
-import { getSigning, signedDeals } from "@/data/signings";
+import { signedDeals, storedSigning } from "@/data/signings";
 import { arrivingStock, stockList } from "@/data/stock";
 import type { DealDocument } from "@/exchange/deal-document";
+import { readSignedQuote } from "@/exchange/signed-quote";
 import { checkNewDealRequest, checkSettingsRequest, checkVehicle } from "./requests";
 
 const DEALS_AT_A_TIME = 100;
@@ -72,22 +73,20 @@ async function lookAtHistories(database: Database): Promise<string | undefined> 
 
 async function lookAtSignings(database: Database): Promise<string | undefined> {
   for (const dealId of await signedDeals(database)) {
-    const signing = await getSigning(database, dealId);
+    const signing = await storedSigning(database, dealId);
     const deal = await getDeal(database, dealId);
-    if (deal && signing && !areQuotes(signing.quotes))
-      return unreadable(deal.document, "what it was signed with is no quote.");
+    const wrong = signing && wrongQuote(signing.quotes);
+    if (deal && wrong) return unreadable(deal.document, `what it was signed with: ${wrong}`);
   }
   return undefined;
 }
 
-/** Whether what was kept at a signing is a list of quotes, each an answer in figures or the reason why there is none. */
-function areQuotes(quotes: unknown): boolean {
-  return (
-    Array.isArray(quotes) &&
-    quotes.every(
-      each =>
-        typeof each?.optionId === "string" &&
-        (typeof each.sentence === "string" || Number.isSafeInteger(each.quote?.payment)),
-    )
-  );
+/** What is wrong with what was kept at a signing; undefined where every quote of it can be read. */
+function wrongQuote(quotes: unknown): string | undefined {
+  if (!Array.isArray(quotes)) return "the quotes are no list.";
+  for (const quote of quotes) {
+    const read = readSignedQuote(quote);
+    if (!read.ok) return read.sentence;
+  }
+  return undefined;
 }

@@ -14,7 +14,7 @@ import { customersLike, vehiclesLike } from "@/data/suggestions";
 import { chosenOption, type DealChange, headingOf, optionOf } from "@/exchange/deal-document";
 import { isLeaseInputs } from "@/exchange/deal-file";
 import { loadDemo } from "@/server/demo";
-import { figuresOf, makeFigures } from "@/server/figures";
+import { figuresFrom, makeFigures } from "@/server/figures";
 import { copyFreshData } from "../fresh-data.mjs";
 import { loanInputs } from "../loan-inputs";
 import { testDatabase } from "./test-database";
@@ -210,7 +210,7 @@ test("the demo is loaded into an empty folder only", async () => {
   copyFreshData(emptyFolder);
   const empty = await openDatabase(emptyFolder);
   await loadDemo(storeOf(empty.database, empty.sync));
-  await makeFigures(storeOf(empty.database, empty.sync), async typed => figuresOf(JSON.parse(typed)));
+  await makeFigures(storeOf(empty.database, empty.sync), async from => figuresFrom(from));
   const rows = await listed(empty.database);
   expect(rows).toHaveLength(32);
   expect(await empty.database.$count(customers)).toBe(30);
@@ -228,7 +228,7 @@ test("a lease is kept with the loan that it was, comes back as it was, and has i
   const leased = { ...document, chosen: lease.id, options: [{ ...lease, inputs: kept }] };
   const id = await keep(leased);
   expect((await getDeal(open.database, id))?.document).toEqual(leased);
-  await makeFigures(open.store, async typed => figuresOf(JSON.parse(typed)));
+  await makeFigures(open.store, async from => figuresFrom(from));
   expect((await listed()).find(line => line.id === id)).toMatchObject({
     payment: 74_603,
     amountFinanced: 3_889_558,

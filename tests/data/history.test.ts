@@ -5,7 +5,6 @@ import { changesOf, stateAfter } from "@/data/history";
 import { insertDeals } from "@/data/new-deals";
 import { dealChanges } from "@/data/schema";
 import { getSigning, keepLateSigning, type Signing, signedWithoutQuotes } from "@/data/signings";
-import { frozenQuote } from "@/exchange/answers/frozen-quote";
 import {
   type DealDocument,
   type DealOption,
@@ -13,7 +12,8 @@ import {
   withDifference,
 } from "@/exchange/deal-document";
 import type { DealFile } from "@/exchange/deal-file";
-import { figuresOf, makeFigures } from "@/server/figures";
+import { signQuote } from "@/exchange/signed-quote";
+import { figuresFrom, makeFigures } from "@/server/figures";
 import { testDatabase } from "./test-database";
 
 const open = testDatabase();
@@ -61,7 +61,7 @@ async function save(dealId: string, change: Parameters<typeof updateDeal>[3], pa
   return updateDeal(open.database, dealId, kept?.version ?? 0, change);
 }
 
-const make = () => makeFigures(open.store, async typed => figuresOf(JSON.parse(typed)));
+const make = () => makeFigures(open.store, async from => figuresFrom(from));
 const stateOf = async (dealId: string, number: number) => {
   const kept = await getDeal(open.database, dealId);
   if (!kept) throw new Error("There is no such deal.");
@@ -159,7 +159,7 @@ const signingOf = (document: DealDocument, change: Partial<Signing> = {}): Signi
   at: new Date(),
   coreVersion: CORE_VERSION,
   isLate: false,
-  quotes: document.options.map(({ id: optionId, inputs: typed }) => frozenQuote(optionId, typed)),
+  quotes: document.options.map(({ id: optionId, inputs: typed }) => signQuote(optionId, typed)),
   ...change,
 });
 
@@ -176,8 +176,8 @@ test("a deal is signed with the quote of every option, and then changed by reope
   expect(await updateDeal(open.database, dealId, 1, sign, { signing })).toMatchObject({ version: 2 });
   const kept = await getSigning(open.database, dealId);
   expect(kept?.quotes).toMatchObject([
-    { optionId: id(1), quote: { payment: 68_397, keptCost: { apr: expect.any(Number) } } },
-    { optionId: id(2), sentence: expect.stringContaining("price") },
+    { optionId: id(1), figures: { payment: 68_397 }, rates: { credit: { apr: expect.any(Number) } } },
+    { optionId: id(2), kind: "none", words: { sentence: expect.stringContaining("price") } },
   ]);
 
   expect(await updateDeal(open.database, dealId, 2, { options: [withDown(1, "1.00")] })).toBe("signed");

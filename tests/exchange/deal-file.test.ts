@@ -141,7 +141,7 @@ test("the compiled checks are the ones that the schemas give", async () => {
     { maxBuffer: 2 ** 24 },
   );
   const written: [path: string, text: string][] = Object.entries(JSON.parse(stdout));
-  expect(written).toHaveLength(2);
+  expect(written).toHaveLength(3);
   for (const [path, text] of written) expect(readFileSync(path, "utf8") === text).toBe(true);
 });
 

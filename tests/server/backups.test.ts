@@ -37,6 +37,11 @@ import { numberedDeal } from "../data/numbered-deal";
 import { testDatabase } from "../data/test-database";
 
 const data = testDatabase();
+/** As it was kept before it was a record. */
+const SIGNED = [
+  JSON.parse(readFileSync("tests/exchange/signed-quote/before-records.ndjson", "utf8").split("\n")[0] ?? "")
+    .kept,
+];
 const scratch = mkdtempSync(join(tmpdir(), "kellux backups "));
 const backup = join(scratch, "backup.ndjson.gz");
 afterAll(() => rmSync(scratch, { recursive: true }));
@@ -51,7 +56,7 @@ beforeAll(async () => {
   ]);
   await data.store.updateDeal(id, 1, { options: numberedDeal(2).options });
   await data.store.setDeleted((await data.store.insertDeals([numberedDeal(3)]))[0] ?? "", true);
-  const signing = { at: new Date("2027-01-08T09:00:00Z"), coreVersion: "2", isLate: false, quotes: [] };
+  const signing = { at: new Date("2027-01-08T09:00:00Z"), coreVersion: "2", isLate: false, quotes: SIGNED };
   await data.store.insertDeals([{ ...numberedDeal(4), status: "signed", signing }]);
   // One whose arrival is complete, and not shown yet.
   await data.store.insertDeals([{ ...numberedDeal(5), arrival: ARRIVAL }]);
@@ -155,7 +160,15 @@ const HARMS: [what: string, file: () => string, sentence: RegExp][] = [
   [
     "holds a signing without quotes",
     () => withRows("signings", row => ({ ...row, quotes: [{ optionId: "x" }] })),
-    /cannot be read: what it was signed with is no quote/,
+    /cannot be read: what it was signed with: .* must be what was signed/,
+  ],
+  [
+    "holds a signing that lacks a figure",
+    () => {
+      const { loanAmount: _, ...quote } = SIGNED[0].quote;
+      return withRows("signings", row => ({ ...row, quotes: [{ ...SIGNED[0], quote }] }));
+    },
+    /cannot be read: what it was signed with: figures.loanAmount is/,
   ],
   [
     "holds a history that leads nowhere",

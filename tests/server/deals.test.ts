@@ -1,5 +1,5 @@
 import { CORE_VERSION } from "@/core";
-import { frozenQuote } from "@/exchange/answers/frozen-quote";
+import { signQuote } from "@/exchange/signed-quote";
 import { findDealJson, openDeal, openDealJson } from "@/server/deals";
 import { numberedDeal } from "../data/numbered-deal";
 import { testDatabase } from "../data/test-database";
@@ -9,7 +9,7 @@ const QUOTED = { ...numberedDeal(1), customer: 'Zoë "🚐" O’Hollow\\', notes
 
 function signed() {
   const document = numberedDeal(2);
-  const quotes = document.options.map(({ id, inputs }) => frozenQuote(id, inputs));
+  const quotes = document.options.map(({ id, inputs }) => signQuote(id, inputs));
   return { ...document, signing: { at: new Date(), coreVersion: CORE_VERSION, isLate: false, quotes } };
 }
 

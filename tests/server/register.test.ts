@@ -10,8 +10,9 @@ import { findLines } from "@/data/register-page";
 import { registerLines } from "@/data/schema";
 import type { DealDocument } from "@/exchange/deal-document";
 import type { DealFile } from "@/exchange/deal-file";
+import { signQuote } from "@/exchange/signed-quote";
 import type { RegisterRow } from "@/server/contract";
-import { figuresOf, makeFigures } from "@/server/figures";
+import { figuresFrom, figuresOf, makeFigures } from "@/server/figures";
 import { Refusal } from "@/server/refusal";
 import { readRegisterAsked, registerPage } from "@/server/register";
 import { dealsOf, SHAPE_NAMES } from "../core/shapes";
@@ -80,7 +81,7 @@ const shownOf = (figures: KeptFigures | undefined) => {
   return shown;
 };
 
-const make = () => makeFigures(open.store, async typed => figuresOf(JSON.parse(typed)));
+const make = () => makeFigures(open.store, async from => figuresFrom(from));
 
 test("kept figures are what the core says: when they are first made, after a change, and made by another core", async () => {
   const typed = fc.sample(inputs, { numRuns: runs(500), seed: 9 });
@@ -112,10 +113,10 @@ test("kept figures are what the core says: when they are first made, after a cha
   expect(await updateDeal(open.database, first.id, 1, change)).toBeDefined();
   expect((await wrongOnes()).map(({ madeBy }) => madeBy)).toEqual([null]);
   let saves = 0;
-  await makeFigures(open.store, async inputsOfTurn => {
+  await makeFigures(open.store, async from => {
     const renamed = { customer: first.customer, vehicle: `Van ${saves++}`, status: "quoting" as const };
     if (saves === 1) expect(await updateDeal(open.database, first.id, 2, { heading: renamed })).toBeDefined();
-    return figuresOf(JSON.parse(inputsOfTurn));
+    return figuresFrom(from);
   });
   expect(saves).toBe(2);
   expected.set(first.customer, figuresOf(other));
@@ -270,4 +271,18 @@ test("deals are found by the days on which they were changed; deleted ones are l
     "A day is written as 2026-11-24.",
   );
   expect(() => readRegisterAsked(new URLSearchParams("deleted=maybe"))).toThrow(Refusal);
+});
+
+test("of a signed deal the list shows what it was signed with, whatever this core would answer", async () => {
+  const document = { ...documentOf(inputsOf("30000", "0"), "Signed before"), status: "signed" as const };
+  const [option] = document.options;
+  if (!option) throw new Error("A deal has an option.");
+  const signed = signQuote(option.id, option.inputs);
+  if (signed.kind !== "loan") throw new Error("It is a loan.");
+  const other = { ...signed, figures: { ...signed.figures, payment: 12_345, amountFinanced: 67_890 } };
+  const signing = { at: new Date(), coreVersion: "0", isLate: false, quotes: [other] };
+  await insertDeals(open.database, [{ ...document, signing }]);
+  await make();
+  const [row] = await rowsOf("search=Signed before");
+  expect(row).toMatchObject({ payment: 12_345, amountFinanced: 67_890, problem: null });
 });

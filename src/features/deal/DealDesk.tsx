@@ -1,70 +1,31 @@
 "use client";
 
-import {
-  type Dispatch,
-  lazy,
-  Suspense,
-  useCallback,
-  useEffect,
-  useMemo,
-  useReducer,
-  useRef,
-  useState,
-} from "react";
-import type { WantedFigure } from "@/core/moves";
-import type { DealChange, DealDocument, DealOption } from "@/exchange/deal-document";
+import { lazy, Suspense, useMemo } from "react";
 import type { Settings } from "@/exchange/settings";
-import { focusAfterReload, reloadTo } from "@/features/focus/after-reload";
-import type { Merging } from "@/features/saving/autosave";
-import { useAutosave } from "@/features/saving/use-autosave";
 import { useIsAlive } from "@/features/shell/WhenAlive";
-import { useAskBeforeLeaving } from "@/features/typing/ask-before-leaving";
 import type { DealReply } from "@/server/contract";
-import { CUSTOMER_FIELD, DealHeader } from "./DealHeader";
-import { DealTools } from "./DealTools";
-import { DeskContext, type Desk as DeskValue, FrameContext } from "./desk/desk-context";
-import {
-  type DeskAction,
-  type DeskState,
-  deskDocument,
-  deskReducer,
-  openDesk,
-  openedOption,
-  openSigned,
-} from "./desk/desk-state";
-import { holdsTogether } from "./desk/holds-together";
-import { KEPT_STEPS } from "./desk/kept-steps-key";
-import { useWarmUp } from "./desk/use-warm-up";
-import type { View } from "./desk/views";
-import { hasErrors, type OptionAction } from "./option";
-import { onRestLoaded, provideLoaders } from "./option/loaded";
-import { OptionProvider } from "./option/option-context";
-import { useLoaded, whenBothKindsAreLoaded, whenLoaded, whenRestIsLoaded } from "./option/use-loaded";
-import { DeskBars, DeskBody } from "./views/DeskBody";
+import { Desk } from "./Desk";
+import { openDesk } from "./desk/desk-state";
+import { provideLoaders } from "./option/loaded";
+import { useLoaded } from "./option/use-loaded";
 
-// Two people seldom change the same, or delete it: the screen starts without the code for it.
-const DeletedNotice = lazy(() =>
-  import("./DeletedNotice").then(({ DeletedNotice: notice }) => ({ default: notice })),
-);
-const ConflictDialog = lazy(() =>
-  import("./ConflictDialog").then(({ ConflictDialog: dialog }) => ({ default: dialog })),
-);
-const SignedNotice = lazy(() =>
-  import("./SignedNotice").then(({ SignedNotice: notice }) => ({ default: notice })),
-);
+const SignedDesk = lazy(() => import("./SignedDesk").then(({ SignedDesk: desk }) => ({ default: desk })));
 
 // A deal is a loan or a lease: the screen starts with the code for what it is.
 provideLoaders({ loan: () => import("./loan/LoanDesk"), lease: () => import("./lease/LeaseDesk") });
-type Props = { deal: DealReply /** What the house has settled for its deals. */; house: Settings };
 
-/** A {@link DealReply} as JSON: the server that serves everyone would else write each of its values by itself. */
-type SentProps = Pick<Props, "house"> & { json: string };
+type Props = {
+  /** A {@link DealReply} as JSON: the server that serves everyone would else write each of its values by itself. */
+  json: string;
+  /** What the house has settled for its deals. */
+  house: Settings;
+};
 
 /**
  * The deal screen, made in the browser alone: the server that serves everyone computes no deal, and a key before the page
  * is alive would be lost.
  */
-export function DealDesk({ json, house }: SentProps) {
+export function DealDesk({ json, house }: Props) {
   const isBrowser = useIsAlive();
   const deal = useMemo(
     (): DealReply | undefined => (isBrowser ? JSON.parse(json) : undefined),
@@ -72,160 +33,17 @@ export function DealDesk({ json, house }: SentProps) {
   );
   const opening = useMemo(() => deal?.document.options.map(({ inputs }) => inputs), [deal]);
   const isReady = useLoaded(opening);
-  return deal && isReady ? (
-    <Desk deal={deal} house={house} />
-  ) : (
-    <p className="p-6 text-faint">Opening the deal …</p>
-  );
-}
-
-/** What needs no more than what the screen starts with: typing must not wait. */
-const isPlainAction = ({ type }: OptionAction) => type === "typed" || type === "left";
-
-const withRest = (options: readonly DealOption[] | undefined, go: () => void) =>
-  whenLoaded(
-    (options ?? []).map(({ inputs }) => inputs),
-    go,
-  );
-
-/** A signed deal is looked at, and nothing of it changed. */
-const signedReducer: typeof deskReducer = (state, action) =>
-  action.type === "select" ? deskReducer(state, action) : state;
-
-/** The desk as it is at the moment of asking. */
-function useNow(state: DeskState): () => DeskState {
-  const latest = useRef(state);
-  latest.current = state;
-  return useCallback(() => latest.current, []);
-}
-
-/** Changes the deal as a whole, once what its options need is loaded. */
-function useEdit(now: () => DeskState, dispatch: Dispatch<DeskAction>): DeskValue["edit"] {
-  return useCallback(
-    (change, open) =>
-      withRest(change(deskDocument(now())).options, () =>
-        dispatch({ type: "document", change, ...(open !== undefined && { open }) }),
-      ),
-    [now, dispatch],
-  );
-}
-
-/** Whether there was ever something to undo on this page. */
-function useHasSteps({ steps }: DeskState, dealId: string): boolean {
-  const [hadSteps] = useState(() => sessionStorage.getItem(KEPT_STEPS + dealId) !== null);
-  const everHad = useRef(hadSteps);
-  if (steps.past.length > 0) everHad.current = true;
-  return everHad.current;
-}
-
-/** The structure and the plan beside the answer. */
-function Desk({ deal, house }: Props) {
-  const { signing } = deal;
-  const isFrozen = deal.document.status === "signed" && !deal.deleted;
-  const [state, dispatch] = useReducer(isFrozen ? signedReducer : deskReducer, deal.document, document =>
-    signing ? openSigned(document, house.locale, signing.quotes) : openDesk(document, house.locale),
-  );
-  const open = useCallback(
-    (document: DealDocument) => withRest(document.options, () => dispatch({ type: "open", document })),
-    [],
-  );
-  const merge = useCallback(
-    (change: DealChange, { mergeInputs }: Merging) => {
-      // One that was signed here is open again elsewhere.
-      if (isFrozen) location.reload();
-      else withRest(change.options, () => dispatch({ type: "merged", change, mergeInputs }));
-    },
-    [isFrozen],
-  );
-  const document = useMemo(() => deskDocument(state), [state]);
-  const saving = useAutosave(deal, document, { show: open, merge, holds: holdsTogether });
-  const option = openedOption(state);
-  const { kind } = option;
-  const act: Dispatch<OptionAction> = useCallback(
-    action => {
-      const go = () => dispatch({ type: "option", action });
-      if (action.type === "kind") whenBothKindsAreLoaded(go);
-      else if (kind === "lease" || isPlainAction(action)) go();
-      else whenRestIsLoaded(go);
-    },
-    [kind],
-  );
-  const again = useCallback(() => dispatch({ type: "option", action: { type: "again" } }), []);
-  useEffect(() => onRestLoaded(again), [again]);
-  useWarmUp(again, option.inputs.find === "payment" && !isFrozen);
-  const now = useNow(state);
-  const edit = useEdit(now, dispatch);
-  const [view, show] = useState<View>("repayment");
-  const [wished, wish] = useState<WantedFigure>("payment");
-  const [wishSaid, sayWish] = useState<string | null>(null);
-  const ways = useMemo(
-    () => ({ dispatch, edit, house, view, show, wished, wish, wishSaid, sayWish }),
-    [edit, house, view, wished, wishSaid],
-  );
-  const desk = useMemo(() => ({ ...ways, state }), [ways, state]);
-  const { heading } = state;
-  const count = state.options.length;
-  const frame = useMemo(() => ({ ...ways, heading, count, kind, now }), [ways, heading, count, kind, now]);
-  const hasSteps = useHasSteps(state, deal.id) && !isFrozen;
-  const opened = useMemo(() => ({ option, act, isFrozen }), [option, act, isFrozen]);
-  const [isOpen, setOpen] = useState(false);
-  useEffect(focusAfterReload, []);
-  const isNew = deal.document.customer === "";
-  useEffect(() => {
-    if (isNew) window.document.getElementById(CUSTOMER_FIELD)?.focus();
-  }, [isNew]);
-  const { status } = saving;
-  const isUnreadable = state.options.some(each => hasErrors(each.state.errors));
-  useAskBeforeLeaving(isUnreadable);
-  const fileName = document.customer || "New deal";
-  // What it was signed with is what is shown from now on.
-  const isJustSigned = !isFrozen && document.status === "signed" && status.kind === "saved";
-  useEffect(() => {
-    if (isJustSigned) reloadTo("[aria-label=Signed]");
-  }, [isJustSigned]);
-
+  if (!deal || !isReady) return OPENING;
+  const Shown = deal.signing ? SignedDesk : QuotedDesk;
   return (
-    <FrameContext value={frame}>
-      <DeskContext value={desk}>
-        <OptionProvider value={opened}>
-          <div data-testid="desk" className="desk min-h-full p-3 md:px-5 md:py-2.5 lg:h-full">
-            <DealHeader isOpen={isOpen} onOpen={setOpen} />
-            <div className="[grid-area:notices]">
-              {status.kind === "conflict" && (
-                <Suspense fallback={<p className="text-error">This deal was also changed somewhere else.</p>}>
-                  <ConflictDialog
-                    mine={document}
-                    theirs={status.theirs}
-                    onKeepMine={() => saving.continueFrom(status.theirs)}
-                    onTakeTheirs={() => saving.settleOn(status.theirs)}
-                  />
-                </Suspense>
-              )}
-              {status.kind === "deleted" && (
-                <Suspense fallback={<p className="text-error">This deal was deleted.</p>}>
-                  <DeletedNotice id={deal.id} onBack={saving.continueFrom} />
-                </Suspense>
-              )}
-              {isFrozen && (
-                <Suspense fallback={<p className="text-success">This deal is signed.</p>}>
-                  <SignedNotice deal={deal} />
-                </Suspense>
-              )}
-            </div>
-            <DeskBody dealId={deal.id} fileName={fileName} />
-            {/* After the figures, for Tab: an officer goes from the customer to the price. */}
-            <DealTools
-              dealId={deal.id}
-              fileName={fileName}
-              status={status}
-              isUnreadable={isUnreadable}
-              hasSteps={hasSteps}
-              isOpen={isOpen}
-            />
-            <DeskBars isOpen={isOpen} />
-          </div>
-        </OptionProvider>
-      </DeskContext>
-    </FrameContext>
+    <Suspense fallback={OPENING}>
+      <Shown deal={deal} house={house} />
+    </Suspense>
   );
 }
+
+function QuotedDesk({ deal, house }: { deal: DealReply; house: Settings }) {
+  return <Desk deal={deal} house={house} opening={document => openDesk(document, house.locale)} />;
+}
+
+const OPENING = <p className="p-6 text-faint">Opening the deal …</p>;

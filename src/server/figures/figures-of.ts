@@ -1,14 +1,23 @@
-import { evaluateLease, FREQUENCY_NAMES, type Result, summarize } from "@/core";
-import type { KeptFigures } from "@/data/register-figures";
+import { evaluateLease, FREQUENCY_NAMES, failure, type Result, success, summarize } from "@/core";
+import type { FiguresFrom, KeptFigures } from "@/data/register-figures";
 import { type DealInputs, isLeaseInputs, readDeal } from "@/exchange/deal-file";
 import { readLease } from "@/exchange/lease-file";
 import { registerKind, termName } from "@/exchange/option-words";
+import { readSignedQuotes } from "@/exchange/signed-quote";
 
-/** What the register shows of an option, as the core answers it. */
-export function figuresOf(inputs: DealInputs): KeptFigures {
+/** The same as {@link figuresOf}, from JSON. */
+export const figuresFrom = ({ inputs, signed }: FiguresFrom): KeptFigures =>
+  figuresOf(JSON.parse(inputs), signed === null ? undefined : JSON.parse(signed));
+
+/**
+ * What the register shows of an option, as the core answers it.
+ *
+ * @param signed what it was signed with, of any form; its figures are shown, whatever the core would answer
+ */
+export function figuresOf(inputs: DealInputs, signed?: unknown): KeptFigures {
   const { currency, plan } = inputs;
   const paid = paidText(plan);
-  const figures = answered(inputs);
+  const figures = signed === undefined ? answered(inputs) : signedWith(signed);
   const told = { currency, paid, planKind: registerKind(inputs), chosenName: termName(inputs) };
   if (!figures.ok) return { ...told, payment: null, amountFinanced: null, problem: figures.failure.sentence };
   const { payment, amountFinanced } = figures.value;
@@ -22,8 +31,18 @@ function paidText(plan: DealInputs["plan"]): string {
   return plan.inAdvance === plan.payments ? "lease, paid at once" : `${adjective} lease`;
 }
 
-/** The payment, and what is financed: of a lease its adjusted capitalized cost. */
-function answered(inputs: DealInputs): Result<{ payment: number; amountFinanced: number }> {
+/** The payment, and what is financed: of a lease its adjusted capitalized cost. Minor units. */
+type Figures = { payment: number; amountFinanced: number };
+
+function signedWith(stored: unknown): Result<Figures> {
+  const [signed] = readSignedQuotes([stored]);
+  if (signed?.kind === "loan") return success(signed.figures);
+  if (signed?.kind !== "lease") return failure("payment", signed?.words.sentence ?? "");
+  const { payment, adjustedCapitalizedCost } = signed.figures;
+  return success({ payment, amountFinanced: adjustedCapitalizedCost });
+}
+
+function answered(inputs: DealInputs): Result<Figures> {
   if (isLeaseInputs(inputs)) {
     const lease = readLease(inputs);
     const quote = lease.ok ? evaluateLease(lease.value) : lease;

@@ -1,20 +1,20 @@
 import { Worker } from "node:worker_threads";
-import type { KeptFigures } from "@/data/register-figures";
+import type { FiguresFrom, KeptFigures } from "@/data/register-figures";
 import { workInThread } from "../threads/work-in-thread";
 
 /** No deal keeps the others waiting for longer. */
 const LONGEST_MS = 5000;
 
-/** Makes the figures of one deal after another, from its inputs as JSON. */
-export type FiguresMaker = (inputs: string) => Promise<KeptFigures>;
+/** Makes the figures of one deal after another. */
+export type FiguresMaker = (from: FiguresFrom) => Promise<KeptFigures>;
 
 /** Makes figures in a thread of its own. */
 export function figuresInThread(): FiguresMaker {
-  const make = workInThread<string, KeptFigures>(
+  const make = workInThread<FiguresFrom, KeptFigures>(
     () => new Worker(new URL("./thread.ts", import.meta.url)),
     LONGEST_MS,
   );
-  return async inputs => (await make(inputs)) ?? TOO_MUCH_WORK;
+  return async from => (await make(from)) ?? TOO_MUCH_WORK;
 }
 
 const TOO_MUCH_WORK: KeptFigures = {

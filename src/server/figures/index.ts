@@ -1,3 +1,3 @@
-export { figuresOf } from "./figures-of";
+export { figuresFrom, figuresOf } from "./figures-of";
 export { makeFigures } from "./make-figures";
 export { startFigures, wakeFigures } from "./service";

@@ -17,8 +17,8 @@ export async function makeFigures(store: Store, make: FiguresMaker): Promise<voi
     const made: MadeFigures[] = [];
     const began = performance.now();
     const isLate = () => performance.now() - began > LONGEST_TURN_MS;
-    for (const { inputs, name, ...deal } of toMake) {
-      const computed = await make(inputs);
+    for (const { inputs, signed, name, ...deal } of toMake) {
+      const computed = await make({ inputs, signed });
       const figures = name ? { ...computed, chosenName: name } : computed;
       made.push({ ...deal, figures, figuresText: textOf(figures) });
       if (isLate()) break;

@@ -1,7 +1,8 @@
 // A thread that makes figures, so that the one that serves everyone never computes a deal.
 import { parentPort } from "node:worker_threads";
+import type { FiguresFrom } from "@/data/register-figures";
 import { yieldToOthers } from "../threads/yield-to-others";
-import { figuresOf } from "./figures-of";
+import { figuresFrom } from "./figures-of";
 
 yieldToOthers();
-parentPort?.on("message", (inputs: string) => parentPort?.postMessage(figuresOf(JSON.parse(inputs))));
+parentPort?.on("message", (from: FiguresFrom) => parentPort?.postMessage(figuresFrom(from)));

@@ -1,14 +1,14 @@
 import { Worker } from "node:worker_threads";
 import { CORE_VERSION } from "@/core";
 import type { Signing } from "@/data/signings";
-import type { FrozenQuote } from "@/exchange/answers/frozen-quote";
 import type { DealDocument, DealOption } from "@/exchange/deal-document";
+import type { SignedQuote } from "@/exchange/signed-quote";
 import { workInThread } from "../threads/work-in-thread";
 
 /** Eight options of the longest loans take a small part of it. */
 const LONGEST_MS = 8000;
 
-type QuotesMaker = (options: DealOption[]) => Promise<FrozenQuote[] | undefined>;
+type QuotesMaker = (options: DealOption[]) => Promise<SignedQuote[] | undefined>;
 
 // Kept on the process, because bundles of the server each have their own copy of this module.
 const shared = globalThis as typeof globalThis & {

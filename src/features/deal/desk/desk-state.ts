@@ -1,4 +1,3 @@
-import type { FrozenQuote } from "@/exchange/answers/frozen-quote";
 import {
   applyChange,
   type DealChange,
@@ -63,29 +62,6 @@ export type DeskAction =
 /** The desk as it opens on a deal. */
 export function openDesk(document: DealDocument, houseLocale: Locale = DEFAULT_LOCALE): DeskState {
   return deskWith(document, houseLocale, document.chosen, () => undefined);
-}
-
-/** A signed deal as it opens: each option with the answer that was signed, whatever this core would compute. */
-export function openSigned(
-  document: DealDocument,
-  houseLocale: Locale,
-  quotes: readonly FrozenQuote[],
-): DeskState {
-  const desk = openDesk(document, houseLocale);
-  const options = desk.options.map(option => {
-    const frozen = quotes.find(({ optionId }) => optionId === option.id);
-    return frozen ? { ...option, state: withFrozen(option.state, frozen) } : option;
-  });
-  return { ...desk, options };
-}
-
-function withFrozen(state: OptionState, frozen: FrozenQuote): OptionState {
-  if (!("quote" in frozen)) {
-    const { sentence } = frozen;
-    return { ...state, answer: { ok: false, failure: { figure: "payment", sentence } }, lastGood: null };
-  }
-  const { quote } = frozen;
-  return { ...state, answer: { ok: true, value: quote }, lastGood: quote } as OptionState;
 }
 
 /** The desk after something was done on it; what an officer changes can be undone. */

@@ -1,0 +1,22 @@
+import Type from "typebox";
+import { exact, tagged } from "../schema";
+import { type LeaseRecord, LeaseRecordSchema } from "./lease-record.schema";
+import { type LoanRecord, LoanRecordSchema } from "./loan-record.schema";
+import { EVERY_RECORD, Text } from "./parts.schema";
+
+/** An option that had no answer when its deal was signed, with the reason why. */
+const NoAnswerSchema = exact({
+  kind: Type.Literal("none"),
+  ...EVERY_RECORD,
+  words: exact({ sentence: Text }),
+});
+
+/** What an option of a deal was signed with. */
+export const SignedQuoteSchema = tagged(
+  "kind",
+  [LoanRecordSchema, LeaseRecordSchema, NoAnswerSchema],
+  "what was signed: a loan, a lease, or why there was no answer",
+);
+
+export type NoAnswerRecord = Type.Static<typeof NoAnswerSchema>;
+export type SignedQuote = LoanRecord | LeaseRecord | NoAnswerRecord;
