@@ -9,7 +9,18 @@ import { openDesk } from "./desk/desk-state";
 import { provideLoaders } from "./option/loaded";
 import { useLoaded } from "./option/use-loaded";
 
-const SignedDesk = lazy(() => import("./SignedDesk").then(({ SignedDesk: desk }) => ({ default: desk })));
+const SignedDesk = lazy(async () => {
+  const { SignedNotice, withSigned } = await import("./signed-deal");
+  const desk = ({ deal, house }: DeskProps) => (
+    <Desk
+      deal={deal}
+      house={house}
+      opening={document => withSigned(openDesk(document, house.locale), deal.signing?.quotes ?? [])}
+      notice={!deal.deleted && <SignedNotice deal={deal} />}
+    />
+  );
+  return { default: desk };
+});
 
 // A deal is a loan or a lease: the screen starts with the code for what it is.
 provideLoaders({ loan: () => import("./loan/LoanDesk"), lease: () => import("./lease/LeaseDesk") });
@@ -34,7 +45,7 @@ export function DealDesk({ json, house }: Props) {
   const opening = useMemo(() => deal?.document.options.map(({ inputs }) => inputs), [deal]);
   const isReady = useLoaded(opening);
   if (!deal || !isReady) return OPENING;
-  const Shown = deal.signing ? SignedDesk : QuotedDesk;
+  const Shown = deal.document.status === "signed" ? SignedDesk : QuotedDesk;
   return (
     <Suspense fallback={OPENING}>
       <Shown deal={deal} house={house} />
@@ -42,7 +53,9 @@ export function DealDesk({ json, house }: Props) {
   );
 }
 
-function QuotedDesk({ deal, house }: { deal: DealReply; house: Settings }) {
+type DeskProps = { deal: DealReply; house: Settings };
+
+function QuotedDesk({ deal, house }: DeskProps) {
   return <Desk deal={deal} house={house} opening={document => openDesk(document, house.locale)} />;
 }
 

@@ -1,6 +1,7 @@
 import {
   type Dispatch,
   lazy,
+  type ReactNode,
   Suspense,
   useCallback,
   useEffect,
@@ -38,9 +39,6 @@ const DeletedNotice = lazy(() =>
 const ConflictDialog = lazy(() =>
   import("./ConflictDialog").then(({ ConflictDialog: dialog }) => ({ default: dialog })),
 );
-const SignedNotice = lazy(() =>
-  import("./SignedNotice").then(({ SignedNotice: notice }) => ({ default: notice })),
-);
 
 type Props = {
   deal: DealReply;
@@ -48,6 +46,8 @@ type Props = {
   house: Settings;
   /** The deal as it opens. */
   opening: (document: DealDocument) => DeskState;
+  /** What is said above it. */
+  notice?: ReactNode;
 };
 
 /** What needs no more than what the screen starts with: typing must not wait. */
@@ -90,7 +90,7 @@ function useHasSteps({ steps }: DeskState, dealId: string): boolean {
 }
 
 /** The structure and the plan beside the answer. */
-export function Desk({ deal, house, opening }: Props) {
+export function Desk({ deal, house, opening, notice }: Props) {
   const isFrozen = deal.document.status === "signed" && !deal.deleted;
   const [state, dispatch] = useReducer(isFrozen ? signedReducer : deskReducer, deal.document, opening);
   const open = useCallback(
@@ -174,11 +174,7 @@ export function Desk({ deal, house, opening }: Props) {
                   <DeletedNotice id={deal.id} onBack={saving.continueFrom} />
                 </Suspense>
               )}
-              {isFrozen && (
-                <Suspense fallback={<p className="text-success">This deal is signed.</p>}>
-                  <SignedNotice deal={deal} />
-                </Suspense>
-              )}
+              {notice}
             </div>
             <DeskBody dealId={deal.id} fileName={fileName} />
             {/* After the figures, for Tab: an officer goes from the customer to the price. */}

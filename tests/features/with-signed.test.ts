@@ -1,7 +1,8 @@
 import { documentOf } from "@/exchange/deal-document";
 import type { DealInputs } from "@/exchange/deal-file";
 import { type SignedQuote, signQuote } from "@/exchange/signed-quote";
-import { openSigned } from "@/features/deal/desk/open-signed";
+import { openDesk } from "@/features/deal/desk/desk-state";
+import { withSigned } from "@/features/deal/desk/with-signed";
 import { type OptionState, shownQuote } from "@/features/deal/option";
 import { loadDesk } from "./load-desk";
 
@@ -29,7 +30,7 @@ const LEASE: DealInputs = {
 function opened(inputs: DealInputs, quotes: SignedQuote[]): OptionState {
   const heading = { customer: "Maren Oakhollow", vehicle: "", status: "signed" as const };
   const document = documentOf(heading, { id: OPTION, name: "", inputs });
-  const [option] = openSigned(document, "en-US", quotes).options;
+  const [option] = withSigned(openDesk(document), quotes).options;
   if (!option) throw new Error("A deal has an option.");
   return option.state;
 }

@@ -1,27 +1,20 @@
 import { failure, success } from "@/core";
-import type { DealDocument } from "@/exchange/deal-document";
-import type { Locale } from "@/exchange/notation";
 import type { SignedQuote } from "@/exchange/signed-quote";
 import { leaseOfRecord } from "@/exchange/signed-quote/lease-record";
 import { loanOfRecord } from "@/exchange/signed-quote/loan-record";
 import type { OptionState } from "../option";
-import { type DeskState, openDesk } from "./desk-state";
+import type { DeskState } from "./desk-state";
 
-/** A signed deal as it opens: each option with the answer that was signed, whatever this core would compute. */
-export function openSigned(
-  document: DealDocument,
-  houseLocale: Locale,
-  quotes: readonly SignedQuote[],
-): DeskState {
-  const desk = openDesk(document, houseLocale);
+/** The desk of a signed deal: each option with the answer that was signed, whatever this core would compute. */
+export function withSigned(desk: DeskState, quotes: readonly SignedQuote[]): DeskState {
   const options = desk.options.map(option => {
     const signed = quotes.find(({ optionId }) => optionId === option.id);
-    return signed ? { ...option, state: withSigned(option.state, signed) } : option;
+    return signed ? { ...option, state: signedState(option.state, signed) } : option;
   });
   return { ...desk, options };
 }
 
-function withSigned(state: OptionState, signed: SignedQuote): OptionState {
+function signedState(state: OptionState, signed: SignedQuote): OptionState {
   if (signed.kind === "none") return withoutAnswer(state, signed.words.sentence);
   if (!state.deal.ok) return withoutAnswer(state, state.deal.failure.sentence);
   if (state.kind === "loan" && signed.kind === "loan") {
