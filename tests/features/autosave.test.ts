@@ -32,6 +32,7 @@ function page(holds: (both: DealDocument) => boolean = () => true) {
   // As the page knows it: with the deal of somebody else's change the answer gives the deal, else it is brief.
   let known = server.saved;
   const sent: [version: number, customer: string | undefined][] = [];
+  const sentAt: number[] = [];
   const merged: DealChange[] = [];
   const statuses: SaveStatus["kind"][] = [];
   const storage = memoryStorage();
@@ -45,6 +46,7 @@ function page(holds: (both: DealDocument) => boolean = () => true) {
     onStatus: status => statuses.push(status.kind),
     send: async (version, change): Promise<Answer<SaveReply>> => {
       sent.push([version, change.heading?.customer]);
+      sentAt.push(Date.now());
       if (server.away) return { kind: "away" };
       if (server.failing) return { kind: "failing", sentence: server.failing };
       if (version !== server.version) {
@@ -64,7 +66,7 @@ function page(holds: (both: DealDocument) => boolean = () => true) {
     },
   });
   const kept = () => pendingChanges(storage).map(change => change.customer);
-  return { server, sent, merged, statuses, autosave, kept, storage };
+  return { server, sent, sentAt, merged, statuses, autosave, kept, storage };
 }
 
 beforeEach(() => jest.useFakeTimers());
@@ -108,6 +110,33 @@ test("while the server is away the change is kept and tried again until it is ba
   expect(statuses.at(-1)).toBe("saved");
   expect(kept()).toEqual([]);
 });
+
+/** Milliseconds from each time that something was sent to the next. */
+const gapsOf = (sentAt: readonly number[]) =>
+  sentAt.slice(1).map((at, index) => at - (sentAt[index] ?? Number.NaN));
+
+test.each(["away", "failing"] as const)(
+  "while the server is %s it is tried again after 1, 2, 4 and then every 8 s; after an answer from 1 s anew",
+  async how => {
+    const { server, sentAt, autosave } = page();
+    const isOut = (out: boolean) => {
+      server.away = out && how === "away";
+      server.failing = out && how === "failing" ? "The server's disk is full." : "";
+    };
+    isOut(true);
+    autosave.change(named("A"));
+    await jest.advanceTimersByTimeAsync(40_000);
+    expect(gapsOf(sentAt)).toEqual([1000, 2000, 4000, 8000, 8000, 8000, 8000]);
+    isOut(false);
+    await jest.advanceTimersByTimeAsync(8000);
+    expect(server.saved.customer).toBe("A");
+    isOut(true);
+    const before = sentAt.length;
+    autosave.change(named("B"));
+    await jest.advanceTimersByTimeAsync(10_000);
+    expect(gapsOf(sentAt.slice(before))).toEqual([1000, 2000, 4000]);
+  },
+);
 
 test("after a conflict nothing is sent until the officer has chosen, and later typing is kept", async () => {
   const { server, sent, statuses, autosave, kept } = page();

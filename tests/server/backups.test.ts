@@ -1,22 +1,14 @@
 import { createHash } from "node:crypto";
-import {
-  createWriteStream,
-  mkdirSync,
-  mkdtempSync,
-  readdirSync,
-  readFileSync,
-  rmSync,
-  writeFileSync,
-} from "node:fs";
+import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { Readable } from "node:stream";
-import { pipeline } from "node:stream/promises";
-import { createGzip, gunzipSync, gzipSync } from "node:zlib";
+import { gunzipSync, gzipSync } from "node:zlib";
 import { sql } from "drizzle-orm";
 import { DEMO_DEALS } from "#demo/scenario";
 import { DEMO_SETTINGS } from "#demo/settings";
 import { openDatabase } from "@/data/database";
+import { getDeal } from "@/data/deals";
 import { restoreIntoEmpty } from "@/data/restore";
 import { storeOf } from "@/data/store";
 import { settleArrivals, showArrivals } from "@/server/arrivals";
@@ -241,23 +233,37 @@ test("a backup that cannot be written whole is not there at all", async () => {
   expect(readdirSync(scratch).filter(name => name.startsWith("failing"))).toEqual([]);
 });
 
-test("others are served while a backup is made, and each deal in it is whole", async () => {
+test("others save while a backup is made: it holds each deal whole, as it was when its turn came", async () => {
   const path = join(scratch, "while.ndjson.gz");
   const { store } = data;
-  const [id = ""] = await store.insertDeals([numberedDeal(10)]);
-  const writing = pipeline(
-    await backupBytes(store),
-    createGzip(),
-    createWriteStream(join(scratch, "slow.gz")),
-  );
-  for (let version = 1; version <= 20; version++) {
-    const { customer, options } = numberedDeal(10 + version);
-    await store.updateDeal(id, version, { heading: { customer, vehicle: "", status: "quoting" }, options });
-  }
-  await writing;
-  await writeBackup(await backupBytes(store), path);
+  // More than one part holds.
+  const many = Array.from({ length: 110 }, () => numberedDeal(100));
+  const last = (await store.insertDeals(many)).sort().slice(-5);
+  let saves = 0;
+  // After each part the last deals are saved, so that they are other ones by the time of their own.
+  const backupPart: typeof store.backupPart = async (...asked) => {
+    const part = await store.backupPart(...asked);
+    saves++;
+    for (const id of last) {
+      const { customer, options } = numberedDeal(100 + saves);
+      await store.updateDeal(id, saves, { heading: { customer, vehicle: "", status: "quoting" }, options });
+    }
+    return part;
+  };
+  await writeBackup(await backupBytes({ ...store, backupPart }), path);
+  expect(saves).toBeGreaterThan(2);
+
   const folder = emptyFolder();
   await restoreIntoEmpty(folder, path, lookAtKept);
+  const restored = await openDatabase(folder);
+  for (const id of last) {
+    const deal = await getDeal(restored.database, id);
+    const version = deal?.version ?? 0;
+    expect([version > 1, version <= saves]).toEqual([true, true]);
+    const { customer, options } = numberedDeal(100 + version - 1);
+    expect(deal?.document).toMatchObject({ customer, options });
+  }
+  await restored.close();
 });
 
 test("a copy a day is made by itself where there is a deal, and kept for 14 days", async () => {
