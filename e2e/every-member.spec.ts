@@ -39,7 +39,9 @@ async function readable(page: Page): Promise<string> {
 }
 
 for (const kind of ["loan", "personal", "lease"] as const) {
-  test(`a ${kind === "personal" ? "personal loan" : kind} with all that it can have shows every line of it`, async ({ page }) => {
+  test(`a ${kind === "personal" ? "personal loan" : kind} with all that it can have shows every line of it`, async ({
+    page,
+  }) => {
     const members = shownMembers(kind);
     expect(members.length).toBeGreaterThan(8);
     const structure = Object.assign({}, ...members.map(({ sample }) => sample));
