@@ -6,3 +6,4 @@ export { type DateBase, readDate, readMonth } from "./read-date";
 export { readJson } from "./read-json";
 export { searchText } from "./search-text";
 export { sizeText } from "./size-text";
+export { termText, yearsText } from "./term-text";

@@ -6,8 +6,7 @@ import {
   wholeText,
 } from "@/core";
 import type { LeaseFile, LeasePlanFile } from "@/exchange/lease-file";
-import { factorText, rateText } from "@/exchange/text";
-import { termText } from "@/features/figures/format";
+import { factorText, rateText, termText } from "@/exchange/text";
 import { amountReader, foundAmount, readAmount, readPercent, typedAmount } from "./amount-text";
 import { readContractDate } from "./date-text";
 import { bad, good, type LeaseField, type LeaseView, type Reading, withOptional } from "./field";

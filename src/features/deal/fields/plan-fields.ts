@@ -9,8 +9,7 @@ import {
   wholeText,
 } from "@/core";
 import { type DealFile, readDeal } from "@/exchange/deal-file";
-import { longDate } from "@/exchange/text";
-import { termText } from "@/features/figures/format";
+import { longDate, termText } from "@/exchange/text";
 import { amountReader, foundAmount, readPercent, typedAmount } from "./amount-text";
 import { bad, good, type LoanField, type LoanView, type Reading, withOptional } from "./field";
 import { planDates } from "./plan-dates";

@@ -1,6 +1,6 @@
 import { FREQUENCY_NAMES, MOST_PAYMENTS, periodsPerYear, wholeText } from "@/core";
 import type { DealInputs } from "@/exchange/deal-file";
-import { termText } from "@/features/figures/format";
+import { termText } from "@/exchange/text";
 import { bad, good, type Reading } from "./field";
 
 /** Reads a term: "72", "6 y", "5.5 years", "5 y 10 m". A bare number counts payments. */

@@ -1,7 +1,7 @@
 import { lazy, memo, Suspense, useState } from "react";
 import { FREQUENCY_NAMES, parseIsoDate } from "@/core";
 import { planTitle } from "@/exchange/deal-file/plan";
-import { yearsText } from "@/features/figures/format";
+import { yearsText } from "@/exchange/text";
 import { hasRareParts, shownQuote } from "../option";
 import { useIsFrozen, useLoan } from "../option/option-context";
 import { Changeable } from "../parts/Changeable";

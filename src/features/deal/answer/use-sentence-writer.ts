@@ -1,0 +1,14 @@
+import { longDateIn } from "@/exchange/notation";
+import type { SentenceWriter } from "@/exchange/option-words/segment";
+import { moneyText } from "@/features/figures/format";
+import { useNotation } from "../option/option-context";
+
+/** How the deal's place writes what stands in a sentence. */
+export function useSentenceWriter(currency: string): SentenceWriter {
+  const { notation, say } = useNotation();
+  return {
+    money: minor => moneyText(minor, currency, notation),
+    date: day => longDateIn(day, notation),
+    say,
+  };
+}
