@@ -3,7 +3,7 @@ import type { Database } from "./database";
 import { knownMigrations } from "./migrate";
 
 /** Rows as lines of a backup, and where the next part goes on. */
-export type BackupPart = {
+type BackupPart = {
   lines: string[];
   deals: number;
   /** The id after which the next part begins; null after the last. */

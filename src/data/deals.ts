@@ -83,7 +83,7 @@ export async function getDeal(database: Database, id: string): Promise<DealRecor
 }
 
 /** A deal for whoever only passes it on: what can be large of it is JSON already. */
-export type DealText = Pick<DealRecord, "id" | "version" | "changedAt" | "deleted"> & {
+type DealText = Pick<DealRecord, "id" | "version" | "changedAt" | "deleted"> & {
   customer: string;
   document: string;
   /** What a signed one was signed with. */
@@ -155,7 +155,7 @@ export async function hasDeals(database: Database): Promise<boolean> {
 export type SavedDeal = Omit<DealRecord, "document"> & { document?: DealDocument };
 
 /** What a save is refused for: a signed deal is changed by reopening it alone; one that is signed brings its quotes; and it is in one currency. */
-export type SaveRefusal = "signed" | "withoutQuotes" | "currencies";
+type SaveRefusal = "signed" | "withoutQuotes" | "currencies";
 
 /** What goes with a save. */
 export type Saving = {

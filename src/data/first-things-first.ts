@@ -1,5 +1,5 @@
 /** Does pieces of work in the order of who waits for them. */
-export type FirstThingsFirst = {
+type FirstThingsFirst = {
   /** What a person waits for: at once. */
   awaited: <Answer>(work: () => Promise<Answer>) => Promise<Answer>;
   /** What nobody waits for, or for long: one after another, each once nothing that is awaited is under way. */

@@ -11,7 +11,7 @@ import { changePhrase, changesInWords } from "@/exchange/option-words";
 import type { Database } from "./database";
 import { type CHANGE_KINDS, dealChanges } from "./schema";
 
-export type ChangeKind = (typeof CHANGE_KINDS)[number];
+type ChangeKind = (typeof CHANGE_KINDS)[number];
 
 /** Changes of one figure that follow each other so closely are kept as one, until that one has gone on for long. */
 const CLOSE_MS = 60_000;
@@ -176,7 +176,7 @@ export async function stateAfter(
 }
 
 /** The payment that a deal has come to at one of its versions, in minor units. */
-export type MadePayment = { dealId: string; dealVersion: number; payment: number | null };
+type MadePayment = { dealId: string; dealVersion: number; payment: number | null };
 
 /** Keeps the payments that the last changes of deals have led to. */
 export async function notePayments(tx: Database, made: readonly MadePayment[]): Promise<void> {

@@ -61,7 +61,7 @@ export type FiguresFrom = {
 };
 
 /** A deal whose figures are to be made, at its version. */
-export type ToMake = FiguresFrom & {
+type ToMake = FiguresFrom & {
   dealId: string;
   dealVersion: number;
   /** Empty where it has no name of its own. */

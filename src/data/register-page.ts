@@ -21,7 +21,7 @@ export type RegisterSort = keyof typeof SORTS;
 export const REGISTER_SORTS = Object.keys(SORTS) as RegisterSort[];
 
 /** Which lines of the register are asked for. */
-export type RegisterQuery = {
+type RegisterQuery = {
   /** Words that all stand somewhere in the line; none for every line. */
   search: string;
   /** How far they are, and what kind of plan they have; all where it is left out. */

@@ -35,7 +35,7 @@ export async function restoreIntoEmpty(folder: string, file: string, look: Look)
 }
 
 /** Looks at what a backup has brought, and says what of it could not have been kept; undefined where all could. */
-export type Look = (database: Database) => Promise<string | undefined>;
+type Look = (database: Database) => Promise<string | undefined>;
 
 /** A backup as it was restored: what is told of it, and where in the data folder its database is. */
 export type RestoredBeside = { facts: BackupFacts; place: string };

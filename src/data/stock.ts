@@ -86,7 +86,7 @@ async function keepAll(tx: Database, stock: readonly VehicleFile[]): Promise<voi
 }
 
 /** What became of a change of a vehicle; where it was changed since the version in view, the vehicle as it is now. */
-export type VehicleChange = KeptVehicle | "gone" | "taken" | { changed: KeptVehicle };
+type VehicleChange = KeptVehicle | "gone" | "taken" | { changed: KeptVehicle };
 
 /**
  * Changes a vehicle in stock. Of another description it is another vehicle: deals go on naming the one that they were

@@ -36,7 +36,7 @@ export type Opening = {
 };
 
 /** For how long things are waited for, in milliseconds. */
-export type Patience = {
+type Patience = {
   /** A call of the store while the database does nothing, until it is given up. */
   call: number;
   /** The same while it is at work, for others before. */

@@ -34,7 +34,7 @@ export type DealReply = {
 };
 
 /** What a deal was signed with. */
-export type SigningReply = Omit<Signing, "at"> & { /** ISO 8601 instant. */ at: string };
+type SigningReply = Omit<Signing, "at"> & { /** ISO 8601 instant. */ at: string };
 
 /** How far a deal is: pages that show it ask, to learn of what others save. */
 export type VersionReply = Pick<DealReply, "version" | "deleted">;

@@ -32,7 +32,7 @@ const reply = <Deal extends SavedDeal>({ id, version, changedAt, deleted, docume
   }) as Deal extends DealRecord ? DealReply : SaveReply;
 
 /** One deal, deleted or not; undefined where there is none. A signed one comes with what it was signed with. */
-export async function findDeal(store: Store, id: string): Promise<DealReply | undefined> {
+async function findDeal(store: Store, id: string): Promise<DealReply | undefined> {
   const record = await store.getDeal(id);
   if (!record) return undefined;
   const signing = record.document.status === "signed" ? await store.getSigning(id) : undefined;
@@ -40,7 +40,7 @@ export async function findDeal(store: Store, id: string): Promise<DealReply | un
 }
 
 /** A {@link DealReply} as JSON, for whoever only passes it on, with what the page around it tells. */
-export type DealJson = { customer: string; deleted: boolean; json: string };
+type DealJson = { customer: string; deleted: boolean; json: string };
 
 /** The same as JSON. */
 export async function findDealJson(store: Store, dealId: string): Promise<DealJson | undefined> {

@@ -11,7 +11,7 @@ import { Refusal } from "./refusal";
 import { damageSentence } from "./whole";
 
 /** The largest body that is read, in bytes: a deal of the largest deal file, with room to spare. */
-export const LARGEST_BODY = 500_000;
+const LARGEST_BODY = 500_000;
 
 /** The same where a deal file comes as text inside JSON, which escapes every quotation mark of it. */
 export const LARGEST_IMPORT = 2 * LARGEST_BODY;

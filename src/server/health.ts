@@ -5,7 +5,7 @@ import { freeSpace } from "./space";
 import { serverWarning } from "./warnings";
 
 /** That the server answers, and its database with it; and what whoever looks after it wants to know. */
-export type Health = {
+type Health = {
   database: "answers";
   core: string;
   /** Bytes that may still be written where the data is; null where the system does not tell. */

@@ -2,7 +2,7 @@ import { type Remote, wrap } from "comlink";
 import type { MapAnswer, MapQuestion, MapWorker } from "./map-worker";
 
 /** Asks for maps in a thread of their own. */
-export type MapClient = {
+type MapClient = {
   /** A map, or null where a newer one was asked for meanwhile. */
   ask: (question: MapQuestion) => Promise<MapAnswer | null>;
   close: () => void;

@@ -9,7 +9,7 @@ export type MapLabel = {
 };
 
 /** A contour line with the outline of all places at or above it, as an SVG path. */
-export type MapLine = MapLabel & { path: string };
+type MapLine = MapLabel & { path: string };
 
 /** What is drawn of a map. */
 export type MapLines = {

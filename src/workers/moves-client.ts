@@ -2,7 +2,7 @@ import { type Remote, wrap } from "comlink";
 import type { MovesAnswer, MovesQuestion, MovesWorker } from "./moves-worker";
 
 /** Asks for what would have to move, in a thread of its own. */
-export type MovesClient = {
+type MovesClient = {
   /** All candidates, or null where something newer was asked for meanwhile. */
   ask: (question: MovesQuestion) => Promise<MovesAnswer | null>;
   close: () => void;

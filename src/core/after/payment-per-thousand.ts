@@ -23,7 +23,7 @@ export type PerThousand = {
 };
 
 /** Why there is no payment at one rate over one term. */
-export type NonePerThousand = { yearlyRate: string; payments: number; sentence: string };
+type NonePerThousand = { yearlyRate: string; payments: number; sentence: string };
 
 const THOUSAND = 1000;
 

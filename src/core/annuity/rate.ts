@@ -1,7 +1,7 @@
 import { bracketedRoot, rateBracket, simpleGuess } from "../solve";
 
 /** Money lent, level payments at the end of each period, and a last amount some periods on. */
-export type LevelFlow = { lent: number; payment: number; count: number; last: number; lastAfter: number };
+type LevelFlow = { lent: number; payment: number; count: number; last: number; lastAfter: number };
 
 /** Next to no rate at all the annuity formula loses its places; its series does not. */
 const NO_RATE = 1e-9;

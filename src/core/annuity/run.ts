@@ -18,7 +18,7 @@ export type Pay =
   | { kind: "none" };
 
 /** What to do for each way of paying. */
-export type ByPay<Value> = {
+type ByPay<Value> = {
   [Kind in Pay["kind"]]: (pay: Extract<Pay, { kind: Kind }>) => Value;
 };
 

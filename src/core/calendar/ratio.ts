@@ -2,7 +2,7 @@
 export type Ratio = { numerator: number; denominator: number };
 
 /** The largest whole number that divides both. Example: `greatestCommonDivisor(12, 18)` is 6. */
-export function greatestCommonDivisor(a: number, b: number): number {
+function greatestCommonDivisor(a: number, b: number): number {
   return b === 0 ? a : greatestCommonDivisor(b, a % b);
 }
 

@@ -1,7 +1,7 @@
 import { lastWhole } from "./last-whole";
 
 /** A whole number that a function gives back as it is, or the first beyond a jump where there is none. */
-export type FixedPoint = { at: number; isFixed: boolean };
+type FixedPoint = { at: number; isFixed: boolean };
 
 /** What is known of a function whose fixed point is looked for. */
 export type Search = {

@@ -5,7 +5,7 @@ import { type Fixed, over } from "../precise";
 import type { Money } from "./time-value";
 
 /** What payments of 1 and an end of 1 are worth now: by floats, and to 4,096 places where a tie is near. */
-export type TermWorth = { float: Worth<number>; precise: () => Worth<Fixed> };
+type TermWorth = { float: Worth<number>; precise: () => Worth<Fixed> };
 
 /** Above zero where money comes to the customer. */
 export function signed({ amount, direction }: Money): number {

@@ -29,7 +29,7 @@ export function ownClaim(): Claim {
 }
 
 /** What can be said of the process of a claim from here. */
-export type Holder = "alive" | "gone" | "elsewhere";
+type Holder = "alive" | "gone" | "elsewhere";
 
 /** Whether the process of a claim still runs; "elsewhere" where that cannot be seen from here. */
 export function holderOf(claim: Partial<Claim>): Holder {

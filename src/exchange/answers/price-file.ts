@@ -12,7 +12,7 @@ import { answerLeaseQuestion, leaseJson } from "./lease-json";
 import { quoteJson } from "./quote-json";
 
 /** What a file comes to, or one plain sentence. */
-export type PricedFile = { ok: true; answer: object } | { ok: false; sentence: string };
+type PricedFile = { ok: true; answer: object } | { ok: false; sentence: string };
 
 /**
  * Prices the text of a deal file and answers what it asks, or answers a file of questions without a deal.

@@ -11,7 +11,7 @@ import {
 import { rateText } from "../text";
 
 /** A quote as plain JSON for programs: money and rates as decimal strings, dates as ISO 8601. */
-export type QuoteJson = {
+type QuoteJson = {
   /** From the price to the loan amount, in order; a line that comes to nothing is left out. */
   lines: LineJson[];
   taxes: { name: string; base: string; amount: string }[];

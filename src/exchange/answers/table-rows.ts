@@ -2,7 +2,7 @@
 export type TableRows = { headings: readonly string[]; rows: readonly TableRow[] };
 
 /** A row; amounts in minor units. */
-export type TableRow = {
+type TableRow = {
   number: number | string;
   /** A day number. */
   date: number | null;

@@ -1,4 +1,7 @@
-/** What a backup begins with: JSON on a line of its own. */
+/**
+ * What a backup begins with: JSON on a line of its own. Each row of each table follows, `{"table":"deals","row":{…}}`, after
+ * those that it names.
+ */
 export type BackupHead = {
   format: "kellux-backup";
   version: 1;
@@ -16,9 +19,6 @@ export type BackupEnd = {
   /** SHA-256 of all lines before this one, as hexadecimal digits. */
   sha256: string;
 };
-
-/** Between them, each row of each table: `{"table":"deals","row":{…}}`. A row comes after those that it names. */
-export type BackupRow = { table: string; row: Record<string, unknown> };
 
 /** What is told of a backup that is whole. */
 export type BackupFacts = { made: string; rows: number; deals: number };

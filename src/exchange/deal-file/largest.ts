@@ -1,7 +1,7 @@
 import { sizeText } from "../text/size-text";
 
 /** The largest deal file that is brought in, in bytes. */
-export const LARGEST_FILE = 450_000;
+const LARGEST_FILE = 450_000;
 
 /** Why a file of a size is not brought in; undefined where it may be. */
 export function tooLargeSentence(bytes: number): string | undefined {

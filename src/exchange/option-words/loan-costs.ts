@@ -2,7 +2,7 @@ import type { CostOfCredit, Quote, Result } from "@/core";
 import { amountText } from "../text";
 
 /** A loan with its yearly rates; undefined while they are not known yet. */
-export type CostedLoan = { quote: Quote; rates: Result<CostOfCredit> | undefined };
+type CostedLoan = { quote: Quote; rates: Result<CostOfCredit> | undefined };
 
 /** What a loan really costs, in order: each figure by its name, as text, and with what it includes in a few words. */
 export const LOAN_COSTS = [

@@ -22,7 +22,7 @@ const MOST_TERMS = 8;
 const LONGEST_HOUSE_NAME = 120;
 
 /** What a deal can be from the start. */
-export const NEW_DEALS = ["vehicleLoan", "lease", "personalLoan"] as const;
+const NEW_DEALS = ["vehicleLoan", "lease", "personalLoan"] as const;
 export type NewDeal = (typeof NEW_DEALS)[number];
 
 const InEveryDeal = Type.Optional(Type.Boolean({ description: "true or false" }));

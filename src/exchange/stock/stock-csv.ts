@@ -33,7 +33,7 @@ export function stockCsv(stock: readonly VehicleFile[], notation?: Notation): st
 }
 
 /** What a file of vehicles comes to: all of them, or what is wrong with it, line by line. */
-export type ReadStock = { ok: true; vehicles: VehicleFile[] } | { ok: false; sentences: string[] };
+type ReadStock = { ok: true; vehicles: VehicleFile[] } | { ok: false; sentences: string[] };
 
 /**
  * Reads vehicles from CSV: a heading for each column, of which the description alone has to be there. Amounts may be

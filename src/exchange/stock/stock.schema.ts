@@ -4,7 +4,7 @@ import { LONGEST_NAME } from "../deal-document";
 import { Currency, exact } from "../schema";
 
 /** How many vehicles a list can bring in at once. */
-export const MOST_VEHICLES = 2000;
+const MOST_VEHICLES = 2000;
 
 const Minor = Type.Union([Type.Integer({ minimum: 0, maximum: LARGEST_AMOUNT * 100 }), Type.Null()], {
   description: "minor units of the currency, 0 or more, or null",

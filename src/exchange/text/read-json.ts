@@ -1,7 +1,7 @@
 import { HALF_CHARACTER, holdsHalfCharacter } from "./half-character";
 
 /** JSON as it was read, or one sentence on why it is none that is taken. */
-export type ReadJson = { ok: true; value: unknown } | { ok: false; sentence: string };
+type ReadJson = { ok: true; value: unknown } | { ok: false; sentence: string };
 
 /** How many lists and objects may lie one in another; a deal file needs eight. */
 const DEEPEST = 64;

@@ -9,6 +9,6 @@ export function saveFile(name: string, type: string, text: string): void {
 }
 
 /** A name that every file system takes. */
-export function safeName(name: string): string {
+function safeName(name: string): string {
   return name.replace(/[\\/:*?"<>|\p{Cc}]/gu, "-");
 }

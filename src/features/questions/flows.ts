@@ -17,7 +17,7 @@ import { type Place, plainDay, plainTyped } from "./place";
 /** Money on a day: minor units, above zero where the customer receives it. */
 export type Flow = { date: number; minor: number /** Its place in the list, from 0. */; place: number };
 
-export type Flows = {
+type Flows = {
   flows: Flow[];
   transaction: Transaction;
   apr: AnnualPercentageRate;

@@ -6,7 +6,7 @@ import { factorText, rateText } from "@/exchange/text";
 export type RateAsked = { text: string; from: StatedAs; to: StatedAs; payments: string };
 
 /** A way to state a rate, as one word of a list: a kind, with how often where it needs it. */
-export type StatedAs =
+type StatedAs =
   | `nominal ${NominalCompounding}`
   | "effective"
   | `periodic ${Frequency}`

@@ -1,7 +1,7 @@
 import type { RegisterAsked } from "@/server/contract";
 
 /** The register as it opens: the deals that were changed last. */
-export const LAST_CHANGED: RegisterAsked = {
+const LAST_CHANGED: RegisterAsked = {
   search: "",
   status: null,
   planKind: null,

@@ -1,5 +1,5 @@
 /** Why a request is not answered, before anything else looks at it. */
-export type TurnedAway = { status: 400 | 405 | 414; sentence: string };
+type TurnedAway = { status: 400 | 405 | 414; sentence: string };
 
 const METHODS = new Set(["GET", "HEAD", "POST", "PUT", "DELETE", "OPTIONS"]);
 const READING = new Set(["GET", "HEAD"]);

@@ -5,7 +5,7 @@ import { type Calendar, type Loan, type PaymentRow, rateByDays } from "../../pla
 import { machineOf, type Quote } from "../../quote";
 
 /** How interest grows within one period of a loan, in minor units. */
-export type Accrual = {
+type Accrual = {
   from: DayNumber;
   /** Days passed on a date, and the days of the period. */
   share: (date: DayNumber) => Share;

@@ -4,7 +4,7 @@ import { creditedAllowance, creditedRebates } from "../../structure";
 import type { LeaseTax } from "./lease";
 
 /** What of a lease its taxes are reckoned on, in minor units. */
-export type LeaseBases = {
+type LeaseBases = {
   price: number;
   fees: readonly number[];
   extras: readonly number[];

@@ -85,7 +85,7 @@ const stepsOf = (move: Pick<Move, "figure" | "index">, { to, rate }: UsualTerm, 
 ];
 
 /** What a lease by money factor has in place of a rate. */
-export const rateFigureOf = (now: Quote | LeaseQuote): MoveFigure =>
+const rateFigureOf = (now: Quote | LeaseQuote): MoveFigure =>
   now.kind === "lease" && now.filled.plan.reckoning === "moneyFactor" ? "moneyFactor" : "yearlyRate";
 
 /** What the deal then costs to finance, and in all. */

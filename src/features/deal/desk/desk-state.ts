@@ -39,7 +39,7 @@ export type DeskState = {
 };
 
 /** Another option after the open one was changed from one state to another. */
-export type Spread = (before: DealInputs, after: DealInputs, other: DealInputs) => DealInputs;
+type Spread = (before: DealInputs, after: DealInputs, other: DealInputs) => DealInputs;
 
 /** Puts the changes of two in an option together; comes with what puts deals together. */
 type MergeInputs = typeof import("@/exchange/deal-document/merge-figures").mergeInputs;

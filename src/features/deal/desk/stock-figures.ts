@@ -4,7 +4,7 @@ import type { StockVehicle } from "@/server/contract";
 import type { FieldName } from "../fields";
 
 /** A price of a vehicle in stock that is not the deal's, in minor units; how it is called before its amount. */
-export type StockFigure = { field: FieldName; name: string; minor: number; isOpen: boolean };
+type StockFigure = { field: FieldName; name: string; minor: number; isOpen: boolean };
 
 /** What of a vehicle in stock a deal does not have: its asking price, and in a lease its list price. */
 export function stockFigures(

@@ -23,7 +23,7 @@ export function readTypedDate(text: string, file: DealInputs): string | undefine
 }
 
 /** The same for the first payment: a month alone is the contract's day of that month. */
-export function readFirstDate(text: string, file: DealInputs): string | undefined {
+function readFirstDate(text: string, file: DealInputs): string | undefined {
   return dateOf(readFrom(text, startOf(file)) ?? dayOfMonth(text, startOf(file)));
 }
 

@@ -1,9 +1,7 @@
 import { type PaidBy, type StructureFile, tradeInsOf } from "@/exchange/deal-file/structure";
 
 /** The lists of a structure's lines. */
-export type Lists = Required<
-  Pick<StructureFile, "taxes" | "fees" | "extras" | "rebates" | "tradeIns" | "payoffs">
->;
+type Lists = Required<Pick<StructureFile, "taxes" | "fees" | "extras" | "rebates" | "tradeIns" | "payoffs">>;
 export type ListName = keyof Lists;
 export type LineOf<List extends ListName> = Lists[List][number];
 

@@ -13,7 +13,7 @@ import {
 } from "./option-state";
 
 /** What is said beside a field: what was understood of what is typed in it, and what may be meant instead. */
-export type Aside = {
+type Aside = {
   understood: string | undefined;
   slip: Slip | undefined;
   /** What cannot be read, as this place writes it, where it is typed as another place does. */

@@ -10,7 +10,7 @@ type Rest = typeof import("./rest-of-desk");
 type Lease = typeof import("./lease-of-desk");
 
 /** Where they are loaded from: each comes in one piece with what is drawn of it. */
-export type Loaders = {
+type Loaders = {
   loan: () => Promise<Loan & { loadRest: () => Promise<Rest> }>;
   lease: () => Promise<Lease>;
 };
@@ -153,7 +153,7 @@ export function hasRareParts(plan: DealFile["plan"]): boolean {
 }
 
 /** Whether a loan has, or looks for, what not every loan needs. */
-export function needsRest({ structure, plan, ...file }: DealFile): boolean {
+function needsRest({ structure, plan, ...file }: DealFile): boolean {
   return (
     !isPlain(file) ||
     plan.kind !== "loan" ||

@@ -8,7 +8,7 @@ import {
 import type { DealInputs } from "@/exchange/deal-file";
 
 /** Another state of the deal. */
-export type DealChanging = (document: DealDocument) => DealDocument;
+type DealChanging = (document: DealDocument) => DealDocument;
 
 /** How many options more a deal can have. */
 export const roomFor = ({ options }: { options: readonly unknown[] }): number =>

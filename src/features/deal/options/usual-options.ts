@@ -65,7 +65,7 @@ export function withResidual(inputs: DealInputs, percent: string): DealInputs {
 export type Offer = { rebate: string; lowRate: string };
 
 /** The rebates of an option; of a structure without one, the one that is offered. */
-export function offeredRebates({ structure }: DealInputs, rebate: string): StructureFile["rebates"] {
+function offeredRebates({ structure }: DealInputs, rebate: string): StructureFile["rebates"] {
   return structure.rebates?.length ? structure.rebates : [{ name: "Rebate", amount: rebate }];
 }
 

@@ -12,7 +12,7 @@ import {
 } from "../option";
 
 /** What a phrase does to an option: the actions, in words what each changes, and the option after them. */
-export type Phrase = { actions: OptionAction[]; says: string; after: OptionState };
+type Phrase = { actions: OptionAction[]; says: string; after: OptionState };
 
 type Place = {
   loan?: FieldName;

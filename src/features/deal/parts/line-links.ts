@@ -8,7 +8,7 @@ export const BesideFigure = createContext(false);
 export const useLinkOrder = (): { tabIndex?: -1 } => (useContext(BesideFigure) ? { tabIndex: -1 } : {});
 
 /** The key that leads from a figure to the links and choices of its line, and back. */
-export const LINKS_KEY = "F2";
+const LINKS_KEY = "F2";
 
 const STEPS: Record<string, number> = { ArrowLeft: -1, ArrowRight: 1 };
 

@@ -32,7 +32,7 @@ export function useStructure() {
 }
 
 /** Which line is open to be changed. */
-export type OpenLine = { list: ListName; index: number } | null;
+type OpenLine = { list: ListName; index: number } | null;
 
 /** What the groups of the tally share: which line is open, and how another is opened. */
 export type Opening = { open: OpenLine; setOpen: (line: OpenLine) => void };

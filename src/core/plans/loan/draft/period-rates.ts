@@ -6,7 +6,7 @@ import type { Calendar } from "./draft";
 export type RatedPeriods = { count: number; rate: PeriodRate };
 
 /** The rate of one regular period of a calendar that counts periods as equal. */
-export function regularRate({ yearlyRate, frequency, compounding }: Calendar): PeriodRate {
+function regularRate({ yearlyRate, frequency, compounding }: Calendar): PeriodRate {
   return periodRate(yearlyRate, { numerator: 1, denominator: periodsPerYear(frequency) }, compounding);
 }
 
