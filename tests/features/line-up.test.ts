@@ -8,7 +8,6 @@ import {
   lineUpRows,
   owedRow,
 } from "@/features/deal/line-up/line-up";
-import { placedLabels } from "@/features/deal/line-up/placed-labels";
 import { openOption } from "@/features/deal/option";
 import { loadDesk } from "./load-desk";
 
@@ -127,19 +126,4 @@ test("what is owed after some months, and what was typed: what differs, and what
     },
   ]);
   expect(same.map(([name]) => name)).toContain("price");
-});
-
-test("labels keep apart and stay within the chart", () => {
-  const placed = placedLabels(
-    [
-      { x: 0, y: 50 },
-      { x: 0, y: 52 },
-      { x: 400, y: 51 },
-      { x: 0, y: 300 },
-    ],
-    { top: 10, bottom: 200 },
-  );
-  expect(Math.abs((placed[0]?.y ?? 0) - (placed[1]?.y ?? 0))).toBeGreaterThanOrEqual(15);
-  expect(placed[2]?.y).toBe(51);
-  expect(placed[3]?.y).toBeLessThanOrEqual(200);
 });

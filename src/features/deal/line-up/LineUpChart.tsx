@@ -1,13 +1,12 @@
-import { scaleLinear } from "d3-scale";
 import { useRef, useState } from "react";
-import { type MoneyAt, moneyAfter } from "@/core";
+import { moneyAfter } from "@/core";
+import { type LineUpShown, lineUpChart } from "@/exchange/charts/line-up-chart";
 import { amountIn, type Notation } from "@/exchange/notation";
 import { firstCharacters } from "@/exchange/text";
 import { AmountGrid } from "@/features/figures/AmountGrid";
 import { useWidth } from "@/features/figures/use-width";
 import { wholeAmount } from "./figure-text";
 import type { Column } from "./line-up";
-import { placedLabels } from "./placed-labels";
 
 type Props = {
   columns: readonly Column[];
@@ -19,9 +18,7 @@ type Props = {
   onMonths: (months: number) => void;
 };
 
-type Shown = "paid" | "owed";
-
-const TITLES: Record<Shown, string> = { paid: "Paid so far", owed: "Still owed" };
+const TITLES: Record<LineUpShown, string> = { paid: "Paid so far", owed: "Still owed" };
 
 const HEIGHT = 260;
 /** Nothing is drawn before it is known how wide. */
@@ -43,7 +40,7 @@ const lineAt = (index: number) => LINES[index % LINES.length] as (typeof LINES)[
 
 /** What is paid so far, or still owed, of all options over the months; a cursor reads them all at one of them. */
 export function LineUpChart({ columns, currency, notation, months, longest, onMonths }: Props) {
-  const [shown, setShown] = useState<Shown>("paid");
+  const [shown, setShown] = useState<LineUpShown>("paid");
   const [pointed, setPointed] = useState<number | null>(null);
   const [isTable, setTable] = useState(false);
   const frame = useRef<HTMLElement>(null);
@@ -59,7 +56,7 @@ export function LineUpChart({ columns, currency, notation, months, longest, onMo
         </span>
         <fieldset className="flex gap-3 text-sm">
           <legend className="sr-only">What the chart shows</legend>
-          {(Object.keys(TITLES) as Shown[]).map(each => (
+          {(Object.keys(TITLES) as LineUpShown[]).map(each => (
             <label key={each} className="flex cursor-pointer items-center gap-1.5">
               <input
                 type="radio"
@@ -121,7 +118,7 @@ type Followed = Column & { index: number };
 
 type DrawingProps = {
   followed: readonly Followed[];
-  shown: Shown;
+  shown: LineUpShown;
   width: number;
   longest: number;
   /** The month that is read. */
@@ -134,20 +131,14 @@ type DrawingProps = {
 /** The lines of all options, with the cursor. */
 function Drawing({ followed, shown, width, longest, at, onPoint, wholeText }: DrawingProps) {
   const isNarrow = width < 600;
-  const right = width - (isNarrow ? 24 : MARGIN.right);
-  const x = scaleLinear([0, longest], [MARGIN.left, right]);
-  let highest = 1;
-  for (const { money } of followed) for (const point of money) highest = Math.max(highest, point[shown]);
-  const y = scaleLinear([0, highest], [HEIGHT - MARGIN.bottom, MARGIN.top]).nice(4);
-  const stepsOf = (money: readonly MoneyAt[]) =>
-    steps(money.map(point => [x(point.months), y(point[shown])] as const));
-  const labels = placedLabels(
-    followed.map(({ money }) => {
-      const last = money.at(-1) as MoneyAt;
-      return { x: x(last.months), y: y(last[shown]) };
-    }),
-    { top: MARGIN.top, bottom: HEIGHT - MARGIN.bottom },
+  const margin = { ...MARGIN, right: isNarrow ? 24 : MARGIN.right };
+  const chart = lineUpChart(
+    followed.map(({ money }) => money),
+    shown,
+    longest,
+    { width, height: HEIGHT, margin },
   );
+  const cursor = chart.across(at);
   return (
     <svg
       role="img"
@@ -157,45 +148,44 @@ function Drawing({ followed, shown, width, longest, at, onPoint, wholeText }: Dr
       className="block w-full text-faint"
       onPointerMove={event => {
         const left = event.currentTarget.getBoundingClientRect().left;
-        onPoint(Math.max(0, Math.min(longest, Math.round(x.invert(event.clientX - left)))));
+        onPoint(chart.monthAt(event.clientX - left));
       }}
       onPointerLeave={() => onPoint(null)}
     >
       <AmountGrid
-        lines={y.ticks(4).map(tick => ({ y: y(tick), text: wholeText(tick) }))}
+        lines={chart.amounts.map(({ minor, y }) => ({ y, text: wholeText(minor) }))}
         left={MARGIN.left}
-        right={right}
+        right={width - margin.right}
       />
-      {monthTicks(longest).map(tick => (
+      {chart.months.map(({ count, x }) => (
         <text
-          key={tick}
-          x={x(tick)}
+          key={count}
+          x={x}
           y={HEIGHT - 8}
-          textAnchor={tick === 0 ? "start" : "middle"}
+          textAnchor={count === 0 ? "start" : "middle"}
           className="fill-current text-xs"
         >
-          {tick === 0 ? "signing" : `${tick} months`}
+          {count === 0 ? "signing" : `${count} months`}
         </text>
       ))}
       <line
-        x1={x(at)}
-        x2={x(at)}
+        x1={cursor}
+        x2={cursor}
         y1={MARGIN.top}
         y2={HEIGHT - MARGIN.bottom}
         stroke="var(--found-line)"
         strokeDasharray="2 3"
       />
-      {followed.map(({ id, index, money, called }, place) => {
+      {chart.lines.map(({ path, end, label }, place) => {
+        const { id, index, called } = followed[place] as Followed;
         const { stroke, dash } = lineAt(index);
-        const last = money.at(-1) as MoneyAt;
-        const reading = moneyAfter(money, at);
-        const label = labels[place];
+        const reading = chart.spotAt(place, at);
         return (
           <g key={id}>
-            <path d={stepsOf(money)} fill="none" stroke={stroke} strokeWidth={2} strokeDasharray={dash} />
-            <circle cx={x(last.months)} cy={y(last[shown])} r={3.5} fill={stroke} />
-            {at <= last.months && <circle cx={x(at)} cy={y(reading[shown])} r={3.5} fill={stroke} />}
-            {label && !isNarrow && (
+            <path d={path} fill="none" stroke={stroke} strokeWidth={2} strokeDasharray={dash} />
+            <circle cx={end.x} cy={end.y} r={3.5} fill={stroke} />
+            {reading && <circle cx={reading.x} cy={reading.y} r={3.5} fill={stroke} />}
+            {!isNarrow && (
               <text
                 x={label.x + 9}
                 y={label.y}
@@ -216,15 +206,6 @@ function Drawing({ followed, shown, width, longest, at, onPoint, wholeText }: Dr
   );
 }
 
-/** A path of steps: along to the next point, then up or down to it; to a tenth of a dot. */
-function steps(points: readonly (readonly [x: number, y: number])[]): string {
-  const tenth = (value: number) => Math.round(value * 10) / 10;
-  const [first = [0, 0], ...others] = points;
-  let path = `M${tenth(first[0])},${tenth(first[1])}`;
-  for (const [x, y] of others) path += `H${tenth(x)}V${tenth(y)}`;
-  return path;
-}
-
 function Swatch({ index }: { index: number }) {
   const { stroke, dash } = lineAt(index);
   return (
@@ -236,7 +217,7 @@ function Swatch({ index }: { index: number }) {
 
 type TableProps = {
   columns: readonly Column[];
-  shown: Shown;
+  shown: LineUpShown;
   longest: number;
   amount: (minor: number) => string;
 };
@@ -286,11 +267,3 @@ function ChartTable({ columns, shown, longest, amount }: TableProps) {
 const LONGEST_LABEL = 24;
 const short = (called: string) =>
   called.length > LONGEST_LABEL ? `${firstCharacters(called, LONGEST_LABEL - 1)}…` : called;
-
-const STEPS = [1, 2, 3, 6, 12, 24, 36, 60, 120, 240];
-const MOST_TICKS = 8;
-
-function monthTicks(longest: number): number[] {
-  const step = STEPS.find(each => longest / each <= MOST_TICKS) ?? longest;
-  return Array.from({ length: Math.floor(longest / step) + 1 }, (_, index) => index * step);
-}
