@@ -8,7 +8,7 @@ import { testOnOtherNodes } from "./other-nodes.mjs";
 
 /** What draws random cases, or kills. */
 const LONG_UNIT_TESTS = [
-  "tests/core/.*property",
+  "tests/(core|exchange)/.*property",
   "tests/core/(yield|reach|time-value|rates|questions|equal-principal)",
   "tests/features/fields",
   "tests/exchange/hostile-files",
