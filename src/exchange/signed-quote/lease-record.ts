@@ -1,10 +1,10 @@
 import type { Lease, LeaseQuote } from "@/core";
-import { dateText, dayOf } from "./dates";
 import type { LeaseRecord } from "./lease-record.schema";
+import { agreedLines, datesOf, dateText, dayOf, daysOf, dueOf, tallyOf, withAgreedLines } from "./parts";
 
 /** What is kept of a lease that is signed. */
 export function recordOfLease(optionId: string, quote: LeaseQuote): LeaseRecord {
-  const { dueAtSigning: due, keptEffectiveRate, withPayments, parts } = quote;
+  const { keptEffectiveRate, withPayments, parts } = quote;
   return {
     kind: "lease",
     optionId,
@@ -46,23 +46,10 @@ export function recordOfLease(optionId: string, quote: LeaseQuote): LeaseRecord 
     fees: [...quote.fees],
     extras: [...quote.extras],
     taxes: quote.taxes.map(({ name, base, amount, isFinanced }) => ({ name, base, amount, isFinanced })),
-    tally: quote.lines.map(({ figure, name, sign, amount, running }) => ({
-      figure,
-      name,
-      sign,
-      amount,
-      running,
-    })),
-    due: {
-      items: due.items.map(({ figure, name, amount }) => ({ figure, name, amount })),
-      total: due.total,
-    },
+    tally: tallyOf(quote.lines),
+    due: dueOf(quote.dueAtSigning),
     withPayments: { first: withPayments.first, last: withPayments.last, each: withPayments.each },
-    dates: {
-      start: dateText(quote.startDate),
-      first: dateText(quote.firstDate),
-      final: dateText(quote.finalDate),
-    },
+    dates: datesOf(quote),
     rows: quote.schedule.map(
       ({ number, period, kind, date, payment, base, rent, depreciation, tax, balance }) => ({
         number,
@@ -88,7 +75,7 @@ export function recordOfLease(optionId: string, quote: LeaseQuote): LeaseRecord 
  * @param lease what was typed of it, which stays while a deal is signed
  */
 export function leaseOfRecord(record: LeaseRecord, lease: Lease): LeaseQuote {
-  const { figures, rates, dates } = record;
+  const { figures, rates } = record;
   return {
     kind: "lease",
     lease,
@@ -127,9 +114,7 @@ export function leaseOfRecord(record: LeaseRecord, lease: Lease): LeaseQuote {
     totalIfBought: figures.totalIfBought,
     purchaseTax: figures.purchaseTax,
     schedule: record.rows.map(row => ({ ...row, date: dayOf(row.date) })),
-    startDate: dayOf(dates.start),
-    firstDate: dayOf(dates.first),
-    finalDate: dayOf(dates.final),
+    ...daysOf(record.dates),
     ...(rates.effectiveRate !== undefined && { keptEffectiveRate: rates.effectiveRate }),
     note: record.words.note,
   };
@@ -139,9 +124,7 @@ type Agreed = LeaseRecord["agreed"];
 
 function agreedIn({ structure, plan }: Lease): Agreed {
   return {
-    price: structure.price,
-    down: structure.down,
-    allowances: structure.tradeIns.map(({ allowance }) => allowance),
+    ...agreedLines(structure),
     residual: plan.residual,
     moneyFactor: plan.moneyFactor,
     yearlyRate: plan.yearlyRate,
@@ -152,15 +135,11 @@ function agreedIn({ structure, plan }: Lease): Agreed {
 
 /** What was typed with what was agreed put in its place, so that nothing is left to find. */
 function withAgreed({ structure, plan, from: _, ...lease }: Lease, agreed: Agreed): Lease {
-  const { price, down, allowances, ...found } = agreed;
-  const tradeIns = allowances.map((allowance, index) => ({
-    ...(structure.tradeIns[index] ?? { owed: 0 }),
-    allowance,
-  }));
+  const { price: _price, down: _down, allowances: _allowances, ...found } = agreed;
   return {
     ...lease,
     find: "payment",
-    structure: { ...structure, price, down, tradeIns },
+    structure: withAgreedLines(structure, agreed),
     plan: { ...plan, ...found },
   };
 }

@@ -1,11 +1,11 @@
 import type { Deal, Quote } from "@/core";
-import { dateText, dayOf } from "./dates";
+
 import type { LoanRecord } from "./loan-record.schema";
+import { agreedLines, datesOf, dateText, dayOf, daysOf, dueOf, tallyOf, withAgreedLines } from "./parts";
 
 /** What is kept of a loan that is signed. */
 export function recordOfLoan(optionId: string, quote: Quote): LoanRecord {
-  const { reckoned, keptCost, saved, charges } = quote;
-  const { dueAtSigning: due, lines, schedule } = quote;
+  const { reckoned, keptCost, saved, charges, schedule } = quote;
   return {
     kind: "loan",
     optionId,
@@ -49,17 +49,10 @@ export function recordOfLoan(optionId: string, quote: Quote): LoanRecord {
     extras: [...reckoned.extras],
     taxes: reckoned.taxes.map(({ name, base, amount }) => ({ name, base, amount })),
     taxTotal: reckoned.taxTotal,
-    tally: lines.map(({ figure, name, sign, amount, running }) => ({ figure, name, sign, amount, running })),
-    due: {
-      items: due.items.map(({ figure, name, amount }) => ({ figure, name, amount })),
-      total: due.total,
-    },
+    tally: tallyOf(quote.lines),
+    due: dueOf(quote.dueAtSigning),
     ...(charges && { withPayments: charges }),
-    dates: {
-      start: dateText(quote.startDate),
-      first: dateText(quote.firstDate),
-      final: dateText(quote.finalDate),
-    },
+    dates: datesOf(quote),
     oddFirstPeriod: quote.oddFirstPeriod,
     ...(saved && { saved: { ...saved, finalDateWithout: dateText(saved.finalDateWithout) } }),
     rows: schedule.map(({ number, kind, date, payment, interest, principal, balance }) => ({
@@ -82,7 +75,7 @@ export function recordOfLoan(optionId: string, quote: Quote): LoanRecord {
  * @param deal what was typed of it, which stays while a deal is signed
  */
 export function loanOfRecord(record: LoanRecord, deal: Deal): Quote {
-  const { figures, rates, payments, dates, saved } = record;
+  const { figures, rates, payments, saved } = record;
   const { price, down, loanAmount } = figures;
   return {
     kind: record.plan,
@@ -125,9 +118,7 @@ export function loanOfRecord(record: LoanRecord, deal: Deal): Quote {
     totalInterest: figures.totalInterest,
     financeCharge: figures.financeCharge,
     totalCost: figures.totalCost,
-    startDate: dayOf(dates.start),
-    firstDate: dayOf(dates.first),
-    finalDate: dayOf(dates.final),
+    ...daysOf(record.dates),
     oddFirstPeriod: record.oddFirstPeriod,
     ...(saved && { saved: { ...saved, finalDateWithout: dayOf(saved.finalDateWithout) } }),
     ...(record.words.note !== undefined && { note: record.words.note }),
@@ -141,9 +132,7 @@ type Agreed = LoanRecord["agreed"];
 function agreedIn({ structure, plan }: Deal): Agreed {
   const { balloon, extra } = plan;
   return {
-    price: structure.price,
-    down: structure.down,
-    allowances: structure.tradeIns.map(({ allowance }) => allowance),
+    ...agreedLines(structure),
     yearlyRate: plan.yearlyRate,
     payments: plan.payments,
     payment: plan.payment,
@@ -155,21 +144,13 @@ function agreedIn({ structure, plan }: Deal): Agreed {
 
 /** What was typed with what was agreed put in its place, so that nothing is left to find. */
 function withAgreed({ structure, plan, from: _, ...deal }: Deal, agreed: Agreed): Deal {
-  const { price, down, allowances, yearlyRate, payments, payment, balloon, extraEach, extraOnce } = agreed;
+  const { yearlyRate, payments, payment, balloon, extraEach, extraOnce } = agreed;
   const once = plan.extra?.once?.map((each, index) => ({ ...each, amount: extraOnce?.[index] ?? null }));
   const hasExtra = plan.extra !== undefined || extraEach !== undefined;
   return {
     ...deal,
     find: "payment",
-    structure: {
-      ...structure,
-      price,
-      down,
-      tradeIns: allowances.map((allowance, index) => ({
-        ...(structure.tradeIns[index] ?? { owed: 0 }),
-        allowance,
-      })),
-    },
+    structure: withAgreedLines(structure, agreed),
     plan: {
       ...plan,
       yearlyRate,
