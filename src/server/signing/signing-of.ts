@@ -5,8 +5,8 @@ import type { DealDocument, DealOption } from "@/exchange/deal-document";
 import type { SignedQuote } from "@/exchange/signed-quote";
 import { workInThread } from "../threads/work-in-thread";
 
-/** Eight options of the longest loans take a small part of it. */
-const LONGEST_MS = 8000;
+/** By the clock: eight options of the longest loans take a small part of it, on a slow machine that has others to serve, too. */
+const LONGEST_MS = 30_000;
 
 type QuotesMaker = (options: DealOption[]) => Promise<SignedQuote[] | undefined>;
 
