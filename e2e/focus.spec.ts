@@ -117,6 +117,28 @@ test("a press is never lost to what goes as it takes the focus", async ({ page }
   await expect(page.getByText("= 30,500.00")).toBeHidden();
 });
 
+test("changes that wait are said where they move no row away from a press, and one press saves them", async ({
+  page,
+}) => {
+  const deal = await newDeal(page);
+  await deal.type({ Customer: "Wilmot Carrow", ...VAN });
+  await deal.saved();
+  await page.route("**/api/deals/*", route =>
+    route.request().method() === "PUT" ? route.abort() : route.continue(),
+  );
+  await deal.type({ Price: "31,000" });
+  await expect(deal.status).not.toContainText(/^Saved/);
+  await page.goto("/");
+  const waiting = page.getByRole("alert").filter({ hasText: "Changes that could not be saved" });
+  await expect(waiting).toBeInViewport();
+  const [said, list] = [await waiting.boundingBox(), await page.getByRole("table").boundingBox()];
+  expect(said?.y).toBeGreaterThan(list?.y ?? Number.POSITIVE_INFINITY);
+  await page.unroute("**/api/deals/*");
+  await waiting.getByRole("link", { name: "Wilmot Carrow" }).click();
+  await deal.saved();
+  await expect(deal.field("Price")).toHaveValue("31,000.00");
+});
+
 test("Tab goes through structure and plan by their figures; F2 leads to what a line can do", async ({
   page,
 }) => {

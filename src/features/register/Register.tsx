@@ -53,7 +53,6 @@ export function Register({ page: initial, asked: opened, houseName, usual }: Pro
   return (
     <div {...drop.getRootProps({ role: undefined })} className="min-h-full p-4 md:px-6">
       <input {...drop.getInputProps({ "aria-label": "Deal files" })} />
-      <WaitingChanges />
       <div className="mb-3 flex flex-wrap items-center gap-3">
         <h1 className="font-semibold text-2xl">Deals</h1>
         {houseName && <p className="text-faint">{houseName}</p>}
@@ -122,6 +121,7 @@ export function Register({ page: initial, asked: opened, houseName, usual }: Pro
           <NoDeals asked={asked} />
         )}
       </section>
+      <WaitingChanges />
     </div>
   );
 }

@@ -2,7 +2,10 @@ import { useEffect, useState } from "react";
 import { browserStorage, ofClosedPages } from "@/features/saving/browser-pages";
 import { type PendingChange, pendingChanges } from "@/features/saving/pending-changes";
 
-/** Says which deals have changes of a closed page that the server never confirmed; opening one saves them. */
+/**
+ * Says which deals have changes of a closed page that the server never confirmed; opening one saves them. It comes a moment
+ * after the list, and under it: no row moves away from a press.
+ */
 export function WaitingChanges() {
   const [waiting, setWaiting] = useState<PendingChange[]>([]);
   useEffect(() => {
@@ -10,7 +13,10 @@ export function WaitingChanges() {
   }, []);
   if (waiting.length === 0) return null;
   return (
-    <div role="alert" className="mb-3 rounded-box border border-warning px-4 py-2">
+    <div
+      role="alert"
+      className="sticky bottom-4 z-20 mt-3 rounded-box border border-warning bg-base-100 px-4 py-2 shadow-md"
+    >
       Changes that could not be saved are kept here; open the deal to save them:{" "}
       {waiting.map((change, index) => (
         <span key={change.pageId}>
