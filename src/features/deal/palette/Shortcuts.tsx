@@ -1,4 +1,4 @@
-import { useEffect, useRef } from "react";
+import { useLayoutEffect, useRef } from "react";
 import { Panel } from "./Panel";
 
 /** Every key that does something here. */
@@ -29,7 +29,8 @@ const SHORTCUTS: readonly (readonly [keys: string, does: string])[] = [
 /** The keys, in one sheet. */
 export function Shortcuts({ onClose }: { onClose: (isBack: boolean) => void }) {
   const close = useRef<HTMLButtonElement>(null);
-  useEffect(() => close.current?.focus(), []);
+  // Before it is seen: a key that follows at once is the sheet's.
+  useLayoutEffect(() => close.current?.focus(), []);
   return (
     <Panel label="Keys" onClose={onClose}>
       <div className="flex items-center justify-between px-4 pt-3">
