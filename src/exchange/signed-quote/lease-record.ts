@@ -1,10 +1,20 @@
 import type { Lease, LeaseQuote } from "@/core";
 import type { LeaseRecord } from "./lease-record.schema";
-import { agreedLines, datesOf, dateText, dayOf, daysOf, dueOf, tallyOf, withAgreedLines } from "./parts";
+import {
+  agreedLines,
+  datesOf,
+  dateText,
+  dayOf,
+  daysOf,
+  dueOf,
+  tallyOf,
+  withAgreedLines,
+  withPaymentsOf,
+} from "./parts";
 
 /** What is kept of a lease that is signed. */
 export function recordOfLease(optionId: string, quote: LeaseQuote): LeaseRecord {
-  const { keptEffectiveRate, withPayments, parts } = quote;
+  const { keptEffectiveRate, parts } = quote;
   return {
     kind: "lease",
     optionId,
@@ -48,7 +58,7 @@ export function recordOfLease(optionId: string, quote: LeaseQuote): LeaseRecord 
     taxes: quote.taxes.map(({ name, base, amount, isFinanced }) => ({ name, base, amount, isFinanced })),
     tally: tallyOf(quote.lines),
     due: dueOf(quote.dueAtSigning),
-    withPayments: { first: withPayments.first, last: withPayments.last, each: withPayments.each },
+    withPayments: withPaymentsOf(quote.withPayments),
     dates: datesOf(quote),
     rows: quote.schedule.map(
       ({ number, period, kind, date, payment, base, rent, depreciation, tax, balance }) => ({

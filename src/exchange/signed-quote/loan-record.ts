@@ -1,11 +1,20 @@
 import type { Deal, Quote } from "@/core";
-
 import type { LoanRecord } from "./loan-record.schema";
-import { agreedLines, datesOf, dateText, dayOf, daysOf, dueOf, tallyOf, withAgreedLines } from "./parts";
+import {
+  agreedLines,
+  datesOf,
+  dateText,
+  dayOf,
+  daysOf,
+  dueOf,
+  tallyOf,
+  withAgreedLines,
+  withPaymentsOf,
+} from "./parts";
 
 /** What is kept of a loan that is signed. */
 export function recordOfLoan(optionId: string, quote: Quote): LoanRecord {
-  const { reckoned, keptCost, saved, charges, schedule } = quote;
+  const { reckoned, keptCost, saved, charges, schedule, oddFirstPeriod: odd } = quote;
   return {
     kind: "loan",
     optionId,
@@ -51,10 +60,21 @@ export function recordOfLoan(optionId: string, quote: Quote): LoanRecord {
     taxTotal: reckoned.taxTotal,
     tally: tallyOf(quote.lines),
     due: dueOf(quote.dueAtSigning),
-    ...(charges && { withPayments: charges }),
+    ...(charges && {
+      withPayments: {
+        all: withPaymentsOf(charges.all),
+        inFinanceCharge: withPaymentsOf(charges.inFinanceCharge),
+      },
+    }),
     dates: datesOf(quote),
-    oddFirstPeriod: quote.oddFirstPeriod,
-    ...(saved && { saved: { ...saved, finalDateWithout: dateText(saved.finalDateWithout) } }),
+    oddFirstPeriod: odd && { months: odd.months, days: odd.days },
+    ...(saved && {
+      saved: {
+        interest: saved.interest,
+        payments: saved.payments,
+        finalDateWithout: dateText(saved.finalDateWithout),
+      },
+    }),
     rows: schedule.map(({ number, kind, date, payment, interest, principal, balance }) => ({
       number,
       kind,

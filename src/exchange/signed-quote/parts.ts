@@ -40,6 +40,9 @@ export const dueOf = <Figure>({ items, total }: Due<Figure>) => ({
   total,
 });
 
+/** What falls with payments, likewise. */
+export const withPaymentsOf = ({ first, last, each }: LeaseQuote["withPayments"]) => ({ first, last, each });
+
 type Structure = (Quote["filled"] | LeaseQuote["filled"])["structure"];
 type AgreedLines = Pick<Structure, "price" | "down"> & { allowances: (number | null)[] };
 
