@@ -25,8 +25,8 @@ export {
   type YearTotals,
 } from "./after";
 export * from "./calendar";
-export { type Deal, FOUND_FIGURES, type FoundFigure, type Known, type KnownFigure } from "./deal";
-export { dependsOn, isLevel, isPlain, levelAnswer } from "./find";
+export { type Deal, FOUND_FIGURES, type FoundFigure, type Known, type KnownFigure } from "./kinds/loan/deal";
+export { dependsOn, isLevel, isPlain, levelAnswer } from "./kinds/loan/find";
 export { type Decimal, parseDecimal } from "./interest";
 export * from "./limits";
 export {
@@ -58,9 +58,9 @@ export {
   leaseTally,
   PERCENT_OF_FACTOR,
   summarizeLease,
-} from "./plans/lease";
-export { type DatedPlan, firstPaymentDate, type LoanPlan, type PaymentRow, paymentDates } from "./plans/loan";
-export { type Answering, evaluate, type Quote, quoteBy, type Saved, type Summary, summarize } from "./quote";
+} from "./kinds/lease";
+export { type DatedPlan, firstPaymentDate, type LoanPlan, type PaymentRow, paymentDates } from "./kinds/loan/plan";
+export { type Answering, evaluate, type Quote, quoteBy, type Saved, type Summary, summarize } from "./kinds/loan/quote";
 export { convertRate, type NominalCompounding, type RateKind } from "./rates";
 export { type Failure, type Figure, failure, type Result, success } from "./result";
 export {
@@ -99,7 +99,7 @@ export {
   type WorkedLeaseFigure,
   type WorkingStep,
   working,
-} from "./working";
+} from "./kinds/loan/working";
 export {
   type AnnualPercentageRate,
   annualPercentageRate,

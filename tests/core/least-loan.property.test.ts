@@ -1,7 +1,7 @@
 // The least loan that fits its own lines is looked for in leaps; here it is looked for one minor unit after the other.
 import fc from "fast-check";
-import { planCosts } from "@/core/deal/plan-costs";
-import { readTerms } from "@/core/plans/loan";
+import { planCosts } from "@/core/kinds/loan/deal/plan-costs";
+import { readTerms } from "@/core/kinds/loan/plan";
 import { type Charge, type Structure, settle } from "@/core/structure";
 import { runs } from "../runs";
 import { corePlan, drawnPlans, toPlan } from "./random-plans";

@@ -1,13 +1,13 @@
 // What the examples of the core's doc comments take for granted, by the names they use.
 import { rationalWeight } from "@/core/annuity";
 import { addMonths, type DayNumber, parseIsoDate } from "@/core/calendar";
-import { lend } from "@/core/deal";
+import { lend } from "@/core/kinds/loan/deal";
 import { rationalRate } from "@/core/interest";
 import { groupedAmount } from "@/core/money";
-import { evaluateLease, type Lease } from "@/core/plans/lease";
-import { implicitRate } from "@/core/plans/lease/implicit-rate";
-import { leaseTerms } from "@/core/plans/lease/terms";
-import { loanOf, readTerms } from "@/core/plans/loan";
+import { evaluateLease, type Lease } from "@/core/kinds/lease";
+import { implicitRate } from "@/core/kinds/lease/pricing/implicit-rate";
+import { leaseTerms } from "@/core/kinds/lease/pricing/terms";
+import { loanOf, readTerms } from "@/core/kinds/loan/plan";
 import type { Result } from "@/core/result";
 import type { Charge } from "@/core/structure";
 import { dealWith, PLAIN, quoteOf } from "../core/deals";

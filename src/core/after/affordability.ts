@@ -1,7 +1,7 @@
-import type { Deal } from "../deal";
-import { answer } from "../find";
-import type { Lease } from "../plans/lease";
-import { regularPayment } from "../plans/loan";
+import type { Deal } from "../kinds/loan/deal";
+import { answer } from "../kinds/loan/find";
+import type { Lease } from "../kinds/lease";
+import { regularPayment } from "../kinds/loan/plan";
 import { failure, type Result, success } from "../result";
 
 /**

@@ -1,7 +1,7 @@
 import { addMonths, type DayNumber, monthsAndDaysBetween, periodsPerYear } from "../calendar";
-import type { LeaseQuote } from "../plans/lease";
-import type { Quote } from "../quote";
-import { chargeColumn } from "./charge-column";
+import type { LeaseQuote } from "../kinds/lease";
+import type { Quote } from "../kinds/loan/quote";
+import { chargeColumn } from "../structure/charge-column";
 
 /** What a customer has paid and still owes after some line of a table, in minor units. */
 export type MoneyAt = {

@@ -1,4 +1,4 @@
-import { type Deal, lend } from "../deal";
+import { type Deal, lend } from "../kinds/loan/deal";
 import { roundFraction } from "../money";
 import {
   type Loan,
@@ -8,7 +8,7 @@ import {
   solvable,
   type Terms,
   unroundedPayment,
-} from "../plans/loan";
+} from "../kinds/loan/plan";
 import type { Result } from "../result";
 import type { Structure } from "../structure";
 

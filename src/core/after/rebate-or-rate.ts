@@ -1,5 +1,5 @@
-import type { Deal } from "../deal";
-import { summarize } from "../quote";
+import type { Deal } from "../kinds/loan/deal";
+import { summarize } from "../kinds/loan/quote";
 import { failure, type Result, success } from "../result";
 import { lastWhole } from "../solve";
 import type { Rebate } from "../structure";

@@ -1,6 +1,6 @@
 import { civilDate, type DayNumber, isoDate } from "../calendar";
-import type { PaymentRow } from "../plans/loan";
-import type { Quote } from "../quote";
+import type { PaymentRow } from "../kinds/loan/plan";
+import type { Quote } from "../kinds/loan/quote";
 import { failure, type Result, success } from "../result";
 
 /** What some lines of a repayment table come to, in minor units. */

@@ -1,6 +1,6 @@
 import { periodsPerYear } from "../calendar";
-import type { Deal } from "../deal";
-import { type Lease, PERCENT_OF_FACTOR } from "../plans/lease";
+import type { Deal } from "../kinds/loan/deal";
+import { type Lease, PERCENT_OF_FACTOR } from "../kinds/lease";
 
 /** The figures of a deal that a map can vary. */
 export const MAP_AXES = [

@@ -1,9 +1,9 @@
 import { aprOfStream, costOfCredit } from "../after";
-import { type Deal, dueAtSigning } from "../deal";
-import { type Answer, answer } from "../find";
-import { summarizeLease } from "../plans/lease";
-import { regularPayment } from "../plans/loan";
-import { summaryOf } from "../quote";
+import { type Deal, dueAtSigning } from "../kinds/loan/deal";
+import { type Answer, answer } from "../kinds/loan/find";
+import { summarizeLease } from "../kinds/lease";
+import { regularPayment } from "../kinds/loan/plan";
+import { summaryOf } from "../kinds/loan/quote";
 import { isLease, type Mapped } from "./axes";
 
 /** The figures that a map can show. */

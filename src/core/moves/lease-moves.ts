@@ -9,7 +9,7 @@ import {
   type LeaseKnown,
   type LeaseQuote,
   PERCENT_OF_FACTOR,
-} from "../plans/lease";
+} from "../kinds/lease";
 import { lastWhole } from "../solve";
 import { isDownFromDue } from "../structure";
 import {

@@ -1,7 +1,7 @@
-import { type Deal, dueAtSigning, withoutPayment } from "../deal";
-import { type Answer, answer, dependsOn, MEASURES, withFound } from "../find";
+import { type Deal, dueAtSigning, withoutPayment } from "../kinds/loan/deal";
+import { type Answer, answer, dependsOn, MEASURES, withFound } from "../kinds/loan/find";
 import { axesOf, isLease, type Mapped } from "../map";
-import { regularPayment } from "../plans/loan";
+import { regularPayment } from "../kinds/loan/plan";
 import { isDownFromDue, needsPlan, ownCostOf } from "../structure";
 import {
   type CashOver,

@@ -1,6 +1,6 @@
 import type { DayNumber } from "../calendar";
-import type { KnownFigure } from "../deal";
-import type { LeaseKnown } from "../plans/lease";
+import type { KnownFigure } from "../kinds/loan/deal";
+import type { LeaseKnown } from "../kinds/lease";
 
 /** The figures of an answer that a customer can want to be another. */
 export const WANTED_OF_LOAN = [

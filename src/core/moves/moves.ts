@@ -1,4 +1,4 @@
-import type { Deal } from "../deal";
+import type { Deal } from "../kinds/loan/deal";
 import { isLease, type Mapped } from "../map";
 import { leaseMoves } from "./lease-moves";
 import { loanMoves } from "./loan-moves";

@@ -1,8 +1,8 @@
 import { pricedBy } from "../after";
-import type { Deal } from "../deal";
-import { answer } from "../find";
+import type { Deal } from "../kinds/loan/deal";
+import { answer } from "../kinds/loan/find";
 import { factorText, figureOf, isLease, type Mapped, RATE_UNITS } from "../map";
-import { evaluateLease } from "../plans/lease";
+import { evaluateLease } from "../kinds/lease";
 
 /** How long and at what rate: percent a year, as typed. */
 export type ReachTerm = { payments: number; yearlyRate: string };

@@ -1,5 +1,5 @@
 import { groupedAmount } from "../money";
-import type { Summary } from "../quote";
+import type { Summary } from "../kinds/loan/quote";
 
 /** One step of how a figure came about: data, for any screen, page or printout to lay out. */
 export type WorkingStep = {

@@ -1,8 +1,8 @@
 import type { DayNumber } from "../../calendar";
 import { NO_RATE, type PeriodRate, periodInterest, simpleRate } from "../../interest";
 import { roundFraction } from "../../money";
-import { type Calendar, type Loan, type PaymentRow, rateByDays } from "../../plans/loan";
-import { machineOf, type Quote } from "../../quote";
+import { type Calendar, type Loan, type PaymentRow, rateByDays } from "../../kinds/loan/plan";
+import { machineOf, type Quote } from "../../kinds/loan/quote";
 
 /** How interest grows within one period of a loan, in minor units. */
 type Accrual = {

@@ -1,5 +1,5 @@
 import { type DayNumber, isoDate } from "../../calendar";
-import { machineOf, type Quote } from "../../quote";
+import { machineOf, type Quote } from "../../kinds/loan/quote";
 import { failure, type Result, success } from "../../result";
 import { accrualAfter } from "./accrual";
 import { type Refund, refundsAfter } from "./refunds";

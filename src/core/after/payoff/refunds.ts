@@ -1,4 +1,4 @@
-import { type Earning, type Flat, type Loan, type PaymentRow, repayFlatRate } from "../../plans/loan";
+import { type Earning, type Flat, type Loan, type PaymentRow, repayFlatRate } from "../../kinds/loan/plan";
 import { type Share, shareOf } from "./accrual";
 
 /** A flat-rate loan's payoff by one way of earning its charge, in minor units. */

@@ -1,5 +1,5 @@
 import { quoteBy } from "@/core";
-import { answer } from "@/core/find";
+import { answer } from "@/core/kinds/loan/find";
 import { chosenOption, type DealDocument, optionOf } from "@/exchange/deal-document";
 import { type DealFile, type DealInputs, isLeaseInputs, readDeal } from "@/exchange/deal-file";
 import { planTitle, planWords } from "@/exchange/deal-file/plan";

@@ -2,7 +2,7 @@
 // its yearly rates, the fields of lines and of rare parts of a plan, and the way
 // to a lease.
 export { costOfCredit } from "@/core";
-export { answer } from "@/core/find";
+export { answer } from "@/core/kinds/loan/find";
 export { understood } from "@/exchange/typing";
 export { asLease } from "../fields/as-lease";
 export { planDates } from "../fields/date-text";

@@ -1,6 +1,6 @@
 import { useMemo } from "react";
 import type { LeaseQuote, Quote, WorkedFigure, WorkedLeaseFigure, WorkingStep } from "@/core";
-import { leaseWorking, working } from "@/core/working";
+import { leaseWorking, working } from "@/core/kinds/loan/working";
 import { WorkingSteps } from "@/features/figures/WorkingSteps";
 import { useNotation } from "../option/option-context";
 

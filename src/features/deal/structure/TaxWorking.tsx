@@ -1,5 +1,5 @@
 import type { Quote } from "@/core";
-import { taxWorking } from "@/core/working";
+import { taxWorking } from "@/core/kinds/loan/working";
 import { useStructure } from "./use-structure";
 
 /** How a tax came about, line by line. */

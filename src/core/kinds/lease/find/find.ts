@@ -1,0 +1,279 @@
+import { HIGHEST_YEARLY_RATE, LARGEST_AMOUNT, MOST_PAYMENTS } from "../../../limits";
+import { currencyDecimals } from "../../../money";
+import { type Failure, type Result, success } from "../../../result";
+import { lastNearby, lastWhole, roundest } from "../../../solve";
+import { isDownFromDue, type TradeIn } from "../../../structure";
+import { dueFallsWithCash } from "../pricing/capitalize";
+import type { Lease, LeaseFigure, LeaseKnown } from "../pricing/lease";
+import { dueBesidesCash } from "../pricing/due";
+import { purchaseTax } from "../pricing/taxes";
+import { noLeaseAnswer, notDepending } from "./no-answer";
+import { type PricedLease, priceLease } from "../pricing/price";
+import { leaseTerms } from "../pricing/terms";
+
+type Searched = Exclude<LeaseFigure, "payment" | "payments">;
+
+/** Places of a rate, or a money factor, that is found. */
+const PLACES = 8;
+const SCALE = 10 ** PLACES;
+const HIGHEST_FACTOR = Math.floor((HIGHEST_YEARLY_RATE / 2400) * SCALE);
+const HUNDREDTHS = 100;
+/** A residual of more than ten times the price is a slip. */
+const HIGHEST_RESIDUAL_PERCENT = 1000 * HUNDREDTHS;
+
+/** The lease with a whole number for the figure that is searched for: minor units, or places of a percent or a factor. */
+const FILL: Record<Searched, (lease: Lease, whole: number) => Lease> = {
+  price: (lease, price) => ({ ...lease, structure: { ...lease.structure, price } }),
+  down: (lease, amount) => ({ ...lease, structure: { ...lease.structure, down: { amount } } }),
+  allowance: (lease, allowance) => ({
+    ...lease,
+    structure: { ...lease.structure, tradeIns: withAllowance(lease.structure.tradeIns, allowance) },
+  }),
+  residual: (lease, amount) => withPlan(lease, { residual: { amount } }),
+  residualPercent: (lease, hundredths) =>
+    withPlan(lease, { residual: { percent: decimalText(hundredths, 2), of: percentOfWhat(lease) } }),
+  moneyFactor: (lease, whole) => withPlan(lease, { moneyFactor: decimalText(whole, PLACES) }),
+  yearlyRate: (lease, whole) => withPlan(lease, { yearlyRate: decimalText(whole, PLACES) }),
+};
+
+function withPlan(lease: Lease, change: Partial<Lease["plan"]>): Lease {
+  return { ...lease, plan: { ...lease.plan, ...change } };
+}
+
+/** A percent that is found is of the list price where there is one. */
+const percentOfWhat = ({ listPrice }: Lease) => (listPrice === null ? "price" : "listPrice");
+
+function withAllowance(tradeIns: readonly TradeIn[], allowance: number): readonly TradeIn[] {
+  if (tradeIns.length === 0) return [{ allowance, owed: 0 }];
+  const open = Math.max(
+    tradeIns.findIndex(each => each.allowance === null),
+    0,
+  );
+  return tradeIns.map((each, index) => (index === open ? { ...each, allowance } : each));
+}
+
+function decimalText(whole: number, places: number): string {
+  return (whole / 10 ** places).toFixed(places).replace(/\.?0+$/, "");
+}
+
+const MEASURES: Record<LeaseKnown, (lease: Lease, priced: PricedLease) => number> = {
+  payment: (_, { base, found }) => base + found.tax,
+  basePayment: (_, { base }) => base,
+  dueAtSigning: (lease, { terms, found }) => dueBesidesCash(lease, terms, found) + found.cash,
+  totalIfReturned: (lease, priced) => totalOf(lease, priced) + lease.plan.dispositionFee,
+  totalIfBought: (lease, priced) => {
+    const { plan } = lease;
+    const price = priced.found.residual + plan.purchaseFee;
+    return totalOf(lease, priced) + price + purchaseTax(plan.taxes, price);
+  },
+};
+
+/** What leaves the customer's pocket, whatever becomes of the vehicle. */
+function totalOf(lease: Lease, priced: PricedLease): number {
+  return priced.spent(lease) + priced.found.equity;
+}
+
+/**
+ * A lease with its figure filled in, from its payment or from a figure of the result.
+ *
+ * Amounts are whole, and the last on the right side of the figure that they are found from; a rate and a factor are the
+ * roundest that give the same; a number of payments is the fewest at or under a payment, the most that a total allows.
+ *
+ * @param lease nothing else of it is missing
+ * @returns the lease that asks for its payment, or a failure with the reason
+ */
+export function findLease(lease: Lease): Result<Lease> {
+  const { find, from, plan } = lease;
+  if (find === "payment") return success(lease);
+  const known = from?.figure ?? "payment";
+  const asked = from?.value ?? plan.payment ?? 0;
+  const contradicted = contradiction(lease);
+  if (contradicted) return { ok: false, failure: contradicted };
+  const measure = (candidate: Lease) => {
+    const priced = priceLease({ ...candidate, find: "payment" });
+    return priced.ok ? MEASURES[known](candidate, priced.value) : undefined;
+  };
+  const found =
+    find === "payments" ? findTerm(lease, known, asked, measure) : search(lease, find, known, asked, measure);
+  if (!found.ok) return found;
+  const { from: _, ...rest } = found.value;
+  return success({ ...rest, find: "payment" });
+}
+
+type Measure = (candidate: Lease) => number | undefined;
+
+function contradiction({ find, structure, from, plan }: Lease): Failure | undefined {
+  if (from && plan.payment !== null)
+    return {
+      figure: "payment",
+      sentence: "The payment is given, and so is another figure to find from; leave one out.",
+    };
+  if (find === "down" && isDownFromDue(structure.down))
+    return { figure: "down", sentence: "The cash follows from the sum due at signing; find another figure." };
+  return undefined;
+}
+
+/** Every number of payments is looked at: a payment can rise with the term where the residual is above the cost. */
+function findTerm(lease: Lease, known: LeaseKnown, asked: number, measure: Measure): Result<Lease> {
+  const isTotal = known === "totalIfReturned" || known === "totalIfBought";
+  let best: Lease | undefined;
+  let nearest = Number.POSITIVE_INFINITY;
+  for (let payments = Math.max(lease.plan.inAdvance, 1); payments <= MOST_PAYMENTS; payments++) {
+    const candidate = withPlan(lease, { payments });
+    const at = measure(candidate);
+    if (at === undefined) continue;
+    nearest = Math.min(nearest, at);
+    if (at > asked) continue;
+    best = candidate;
+    if (!isTotal) break;
+  }
+  return best ? success(best) : noLeaseAnswer(lease, known, asked, nearest);
+}
+
+/** What is looked for rises with the figure, or falls; within a payment that stays the same a total goes its own way. */
+function search(
+  lease: Lease,
+  find: Searched,
+  known: LeaseKnown,
+  asked: number,
+  measure: Measure,
+): Result<Lease> {
+  const high = highest(find, lease);
+  const sign = risesWith(find, known, lease, measure) ? 1 : -1;
+  const [from, to] = sign > 0 ? [0, high] : [-high, 0];
+  const at = (x: number) => measure(FILL[find](lease, sign * x));
+  // What cannot be is before the range where more would be needed, and beyond it where less.
+  const outside = sign > 0 && CANNOT_BE_MORE.has(find) ? Number.POSITIVE_INFINITY : Number.NEGATIVE_INFINITY;
+  // The payment as it rises with x.
+  const paymentRises = sign > 0 === risesWith(find, "payment", lease, measure) ? 1 : -1;
+  const paymentAt = (x: number) => {
+    const priced = priceLease({ ...FILL[find](lease, sign * x), find: "payment" });
+    return priced.ok ? paymentRises * (priced.value.base + priced.value.found.tax) : outside;
+  };
+  const difference = (x: number) => (at(x) ?? outside) - asked;
+  const first = lastWhole(difference, from, to, 0);
+  const width = lease.plan.payments ?? 1;
+  const nearest = hasTeeth(find, known)
+    ? lastOfTeeth(paymentAt, at, { first, from, to, width, asked, outside })
+    : first;
+  const isRight = (x: number) => (at(x) ?? Number.POSITIVE_INFINITY) <= asked;
+  if (nearest < from || !isRight(nearest)) {
+    const valid = 1 + lastWhole(x => (at(x) === undefined ? -1 : 1), from, to, nearest + 1);
+    return noLeaseAnswer(lease, known, asked, valid > to ? Number.POSITIVE_INFINITY : (at(valid) ?? 0));
+  }
+  const last = IS_RATE.has(find) ? nearest : lastNearby(isRight, nearest, to);
+  if (sign > 0 && (last === to || at(last + 1) === undefined)) return notDepending(lease, known);
+  const whole = IS_RATE.has(find) ? roundest(last, PLACES, x => at(x) ?? -1) : sign * last;
+  return success(FILL[find](lease, whole));
+}
+
+const IS_RATE: ReadonlySet<Searched> = new Set(["moneyFactor", "yearlyRate"]);
+
+/** The figures of which too much leaves no lease; of the others it is too little. */
+const CANNOT_BE_MORE: ReadonlySet<Searched> = new Set(["down", "allowance", "residual", "residualPercent"]);
+
+function highest(find: Searched, { currency }: Lease): number {
+  switch (find) {
+    case "moneyFactor":
+      return HIGHEST_FACTOR;
+    case "yearlyRate":
+      return HIGHEST_YEARLY_RATE * SCALE;
+    case "residualPercent":
+      return HIGHEST_RESIDUAL_PERCENT;
+    default:
+      return LARGEST_AMOUNT * 10 ** (currencyDecimals(currency) ?? 2);
+  }
+}
+
+/** A residual between these shares of the price is seldom impossible. */
+const SHARES = [1000, 4000];
+
+/** A higher residual costs more to buy; where what is taxed of the payments is not taxed at the purchase, it may cost less. */
+function boughtRisesWith(find: "residual" | "residualPercent", lease: Lease, measure: Measure): boolean {
+  const price = lease.structure.price ?? 0;
+  const [low, high] = SHARES.map(hundredths =>
+    measure(FILL[find](lease, find === "residual" ? Math.round((price * hundredths) / 10_000) : hundredths)),
+  );
+  return low === undefined || high === undefined || high >= low;
+}
+
+/** Whether a known figure rises with the one that is found. */
+function risesWith(find: Searched, known: LeaseKnown, lease: Lease, measure: Measure): boolean {
+  const { plan } = lease;
+  switch (find) {
+    case "price":
+    case "moneyFactor":
+    case "yearlyRate":
+      return true;
+    case "down":
+      return known === "dueAtSigning" && !dueFallsWithCash(lease, leaseTerms(lease.plan));
+    case "allowance":
+      return false;
+    case "residual":
+    case "residualPercent": {
+      if (known === "totalIfBought") return boughtRisesWith(find, lease, measure);
+      if (plan.reckoning === "levelYield") return false;
+      // A residual lowers the depreciation of a payment, and raises its rent.
+      return Number(plan.moneyFactor) * (plan.payments ?? 0) > 1;
+    }
+  }
+}
+
+/** Where a figure counts besides the payments, which move against it by their step. */
+function hasTeeth(find: Searched, known: LeaseKnown): boolean {
+  if (find === "down" && known === "dueAtSigning") return true;
+  if (find === "down" || find === "allowance")
+    return known === "totalIfReturned" || known === "totalIfBought";
+  return (find === "residual" || find === "residualPercent") && known === "totalIfBought";
+}
+
+/** Roundings of taxes and fees can put the lowest of some stretches out of order: so many are looked at past the last. */
+const STRETCHES_LOOKED_PAST = 8;
+const NUMBERS_LOOKED_PAST = 64;
+const MOST_STRETCHES = 256;
+
+/**
+ * The last number on the right side of a total that goes up and down as the payment moves by its step: of each stretch of
+ * numbers with the same payment the lowest end is looked at.
+ */
+function lastOfTeeth(
+  paymentAt: (x: number) => number,
+  at: (x: number) => number | undefined,
+  {
+    first,
+    from,
+    to,
+    width,
+    asked,
+    outside,
+  }: { first: number; from: number; to: number; width: number; asked: number; outside: number },
+): number {
+  const endsOf = (x: number) => {
+    const payment = paymentAt(x);
+    const start = 1 + lastWhole(each => (paymentAt(each) < payment ? -1 : 1), from, x, x - width);
+    const end = lastWhole(each => (paymentAt(each) <= payment ? -1 : 1), x, to, x + width);
+    return { start, end };
+  };
+  const isRight = (x: number) => (at(x) ?? outside) <= asked;
+  const lowestIsRight = (x: number) => {
+    if (at(x) === undefined) return outside < 0;
+    const { start, end } = endsOf(x);
+    return isRight(start) || isRight(end);
+  };
+  let x = lastWhole(each => (lowestIsRight(each) ? -1 : 1), from, to, first);
+  // Of its stretch the lowest is right; it may not be.
+  let held = isRight(x) ? x : from - 1;
+  let past = 0;
+  const isNear = () => past <= STRETCHES_LOOKED_PAST || x - held <= NUMBERS_LOOKED_PAST;
+  for (let stretch = 0; stretch < MOST_STRETCHES && x >= from && x <= to && isNear(); stretch++) {
+    const { start, end } = endsOf(x);
+    past += 1;
+    if (isRight(end)) [held, past] = [end, 0];
+    else if (isRight(start)) {
+      const last = lastWhole(each => (isRight(each) ? -1 : 1), start, end, start);
+      if (last > held) [held, past] = [last, 0];
+    }
+    x = end + 1;
+  }
+  return held;
+}

@@ -1,0 +1,40 @@
+import { isDownFromDue } from "../../../structure";
+import { capitalize } from "./capitalize";
+import type { Capitalized } from "./capitalized";
+import type { Lease } from "./lease";
+import { leaseLines } from "./lines";
+import type { LeaseLine } from "./quote";
+import { leaseTerms } from "./terms";
+
+/** The tally of a lease that has no answer yet, in minor units. */
+export type LeaseTally = { lines: readonly LeaseLine[]; found: Capitalized };
+
+/**
+ * The tally down to the adjusted capitalized cost of a lease whose plan is not complete, where no line of it hangs on the
+ * payments.
+ *
+ * @param lease as given
+ * @returns the lines and what they come to; undefined where the price or a line is missing, or hangs on the payments
+ * @example leaseTally({ ...vanLease, plan: { ...vanLease.plan, residual: null } }).found.cost // 4000000
+ */
+export function leaseTally(lease: Lease): LeaseTally | undefined {
+  const { structure, plan, find } = lease;
+  const isOpen = structure.price === null || structure.down === null || find === "allowance";
+  if (isOpen || hangsOnPayments(lease)) return undefined;
+  // Any plan will do: nothing that is asked for follows from it.
+  const drafted: Lease = {
+    ...lease,
+    plan: { ...plan, reckoning: "moneyFactor", moneyFactor: "0", payments: plan.payments ?? 1, inAdvance: 0 },
+  };
+  const found = capitalize(drafted, leaseTerms(drafted.plan));
+  return { lines: leaseLines(structure, plan, found), found };
+}
+
+function hangsOnPayments({ structure, plan }: Lease): boolean {
+  const { down, fees = [], extras = [] } = structure;
+  return (
+    isDownFromDue(down) ||
+    plan.taxes.some(({ on }) => on.includes("sumOfPayments")) ||
+    [...fees, ...extras].some(({ amount }) => "percent" in amount && amount.of === "totalOfPayments")
+  );
+}

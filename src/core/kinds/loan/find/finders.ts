@@ -1,0 +1,175 @@
+import type { Deal, FoundFigure } from "../deal";
+import { HIGHEST_YEARLY_RATE, LARGEST_AMOUNT, MOST_PAYMENTS, wholeText } from "../../../limits";
+import { groupedAmount } from "../../../money";
+import type { Figure } from "../../../result";
+import { type CashDown, cashFor, type TradeIn } from "../../../structure";
+import type { MeasureName } from "./measure";
+
+/** A figure that can be found by trying whole numbers for it. */
+export type Finder = {
+  figure: Figure;
+  name: string;
+  /** Where it can lie: whole minor units, payments, hundredths or hundred-millionths of a percent. */
+  range: (deal: Deal, decimals: number) => { low: number; high: number };
+  /** The deal with the figure filled in. */
+  fill: (deal: Deal, whole: number) => Deal;
+  /** What rises as it rises, and what falls; what is not named does not depend on it. */
+  rising: readonly MeasureName[];
+  falling: readonly MeasureName[];
+  text: (whole: number, decimals: number) => string;
+  /** Whether the plan has to be read again for every try. */
+  changesPlan: boolean;
+  /** Said where the least of it is already enough, and a payment or cost below the one asked for is no harm. */
+  noneNeeded?: string;
+};
+
+const LARGEST = (_: Deal, decimals: number) => ({ low: 0, high: LARGEST_AMOUNT * 10 ** decimals });
+const STRUCTURE: readonly MeasureName[] = [
+  "payment",
+  "lastPayment",
+  "totalCost",
+  "financeCharge",
+  "loanAmount",
+  "amountFinanced",
+];
+const AT_SIGNING: readonly MeasureName[] = ["dueAtSigning"];
+const COSTS: readonly MeasureName[] = ["totalCost", "financeCharge"];
+
+const withDown = (deal: Deal, down: CashDown): Deal => ({ ...deal, structure: { ...deal.structure, down } });
+/** Fills in the allowance that is missing; where none is, that of the first trade-in. */
+function withAllowance(tradeIns: readonly TradeIn[], allowance: number): TradeIn[] {
+  const open = Math.max(
+    tradeIns.findIndex(each => each.allowance === null),
+    0,
+  );
+  const given = tradeIns.length === 0 ? [{ allowance: null, owed: 0 }] : tradeIns;
+  return given.map((each, index) => (index === open ? { ...each, allowance } : each));
+}
+const withPlan = (deal: Deal, plan: Partial<Deal["plan"]>): Deal => ({
+  ...deal,
+  plan: { ...deal.plan, ...plan },
+});
+
+/** A percent with a number of decimals from a whole number. Example: `percentText(649, 2)` is "6.49". */
+export function percentText(whole: number, decimals: number): string {
+  const digits = String(whole).padStart(decimals + 1, "0");
+  const cut = digits.length - decimals;
+  return `${digits.slice(0, cut)}.${digits.slice(cut)}`.replace(/\.?0+$/, "");
+}
+
+export const RATE_DECIMALS = 8;
+
+/** Every figure that can be found from another; the payment itself has its closed form. */
+export const FINDERS: Record<Exclude<FoundFigure, "payment">, Finder> = {
+  price: {
+    figure: "price",
+    name: "price",
+    range: LARGEST,
+    fill: (deal, price) => ({ ...deal, structure: { ...deal.structure, price } }),
+    rising: [...STRUCTURE, ...AT_SIGNING, "cashReceived"],
+    falling: [],
+    text: groupedAmount,
+    changesPlan: false,
+  },
+  down: {
+    figure: "down",
+    name: "cash down",
+    range: ({ structure }) => ({ low: 0, high: Math.max(cashFor(structure, 0), 0) }),
+    fill: (deal, amount) => withDown(deal, { amount }),
+    rising: AT_SIGNING,
+    falling: [...STRUCTURE, "cashReceived"],
+    text: groupedAmount,
+    changesPlan: false,
+    noneNeeded: "No cash down is needed: without any",
+  },
+  downPercent: {
+    figure: "down",
+    name: "percent down",
+    range: () => ({ low: 0, high: 10_000 }),
+    fill: (deal, hundredths) => withDown(deal, { percent: percentText(hundredths, 2) }),
+    rising: AT_SIGNING,
+    falling: [...STRUCTURE, "cashReceived"],
+    text: hundredths => `${percentText(hundredths, 2)} %`,
+    changesPlan: false,
+    noneNeeded: "No cash down is needed: without any",
+  },
+  allowance: {
+    figure: "allowance",
+    name: "trade-in allowance",
+    range: LARGEST,
+    fill: (deal, allowance) => ({
+      ...deal,
+      structure: { ...deal.structure, tradeIns: withAllowance(deal.structure.tradeIns, allowance) },
+    }),
+    rising: [],
+    falling: [...STRUCTURE, ...AT_SIGNING],
+    text: groupedAmount,
+    changesPlan: false,
+    noneNeeded: "No allowance is needed: without any",
+  },
+  yearlyRate: {
+    figure: "yearlyRate",
+    name: "yearly rate",
+    range: () => ({ low: 0, high: HIGHEST_YEARLY_RATE * 10 ** RATE_DECIMALS }),
+    fill: (deal, whole) => withPlan(deal, { yearlyRate: percentText(whole, RATE_DECIMALS) }),
+    rising: ["payment", "lastPayment", ...COSTS],
+    falling: [],
+    text: whole => `${percentText(whole, RATE_DECIMALS)} %`,
+    changesPlan: true,
+  },
+  payments: {
+    figure: "payments",
+    name: "number of payments",
+    range: ({ plan }) => ({ low: fewestPayments(plan), high: MOST_PAYMENTS }),
+    fill: (deal, payments) => withPlan(deal, { payments }),
+    rising: COSTS,
+    falling: ["payment"],
+    text: wholeText,
+    changesPlan: true,
+  },
+  balloon: {
+    figure: "balloon",
+    name: "balloon",
+    range: LARGEST,
+    fill: (deal, amount) => withPlan(deal, { balloon: { amount } }),
+    rising: COSTS,
+    falling: ["payment"],
+    text: groupedAmount,
+    changesPlan: true,
+    noneNeeded: "No balloon is needed: without any",
+  },
+  extra: {
+    figure: "extra",
+    name: "extra with every payment",
+    range: ({ structure }) => ({ low: 0, high: Math.max(cashFor(structure, 0), 1) }),
+    fill: (deal, each) => withPlan(deal, { extra: { ...deal.plan.extra, each } }),
+    rising: [],
+    falling: [...COSTS, "endDate", "payments"],
+    text: groupedAmount,
+    changesPlan: true,
+    noneNeeded: "No extra is needed: without any",
+  },
+  lump: {
+    figure: "extra",
+    name: "extra payment",
+    range: ({ structure }) => ({ low: 0, high: Math.max(cashFor(structure, 0), 1) }),
+    fill: (deal, amount) =>
+      withPlan(deal, {
+        extra: {
+          ...deal.plan.extra,
+          once: deal.plan.extra?.once?.map(each => (each.amount === null ? { ...each, amount } : each)) ?? [],
+        },
+      }),
+    rising: [],
+    falling: [...COSTS, "endDate", "payments"],
+    text: groupedAmount,
+    changesPlan: true,
+    noneNeeded: "No extra payment is needed: without any",
+  },
+};
+
+/** The fewest payments that a plan's start and its steps leave room for. */
+function fewestPayments({ interestOnly = 0, deferred, steps = [] }: Deal["plan"]): number {
+  const lastStep = Math.max(0, ...steps.map(({ from }) => from));
+  return Math.max(1, interestOnly + (deferred?.payments ?? 0) + 1, lastStep);
+}

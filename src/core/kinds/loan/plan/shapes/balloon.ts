@@ -1,0 +1,17 @@
+import { success } from "../../../../result";
+import { rateBefore } from "../draft";
+import type { Shape } from "./shape";
+
+/** What is left to pay at the end: minor units, or a percent of the price as typed. */
+export type Balloon = { amount: number } | { percent: string };
+
+/**
+ * A last amount at the end of the term: together with the last payment, or one period after it where
+ * payments are in advance.
+ */
+export const balloon: Shape<{ balloon?: Balloon | null }> = (draft, { balloon: asked }) => {
+  if (!asked) return success(draft);
+  const { calendar, payments } = draft;
+  if (calendar.timing === "arrears") return success(draft);
+  return success({ ...draft, balloonRate: rateBefore(calendar, payments + 1) });
+};

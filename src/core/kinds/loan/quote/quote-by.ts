@@ -1,0 +1,103 @@
+import { areLevel } from "../../../annuity";
+import { periodsPerYear } from "../../../calendar";
+import { type Deal, dueAtSigning } from "../deal";
+import type { Answer } from "../find";
+import { isFault, type PaymentRow, regularPayment, repay } from "../plan";
+import { type Result, success } from "../../../result";
+import { cashReceived, chargesOf, chargesWithPayments, fallsWithPayments, tally } from "../../../structure";
+import { rememberMachine } from "./kept-machine";
+import { notesOf } from "./notes";
+import type { Quote, Saved, Summary } from "./quote";
+
+/** Answers a deal, with the repayment table. */
+export type Answering = (deal: Deal, rows?: PaymentRow[]) => Result<Answer>;
+
+/**
+ * Answers a deal with its repayment table, with the search for figures handed in: a screen that starts with a deal that asks for its
+ * payment needs no more than what answers that.
+ */
+export function quoteBy(answering: Answering, deal: Deal): Result<Quote> {
+  const schedule: PaymentRow[] = [];
+  const found = answering(deal, schedule);
+  if (!found.ok) return found;
+  const quote: Quote = Object.assign(summaryOf(deal, found.value), { schedule });
+  const { terms, priced } = found.value;
+  rememberMachine(quote, { terms, loan: priced.loan });
+  return success(quote);
+}
+
+/** The figures and facts of an answer. */
+export function summaryOf(deal: Deal, found: Answer): Summary {
+  const { filled, terms, priced } = found;
+  const { structure, reckoned, loanAmount, amountFinanced, loan, repayment } = priced;
+  const { draft, firstSpan } = terms;
+  const saved = savedByExtra(found);
+  const summary: Summary = {
+    kind: filled.plan.kind,
+    deal,
+    filled,
+    decimals: terms.decimals,
+    price: reckoned.price,
+    down: reckoned.down,
+    allowance: allowanceOf(found, deal),
+    lines: tally(structure, reckoned),
+    reckoned,
+    dueAtSigning: dueAtSigning(priced),
+    loanAmount,
+    amountFinanced,
+    yearlyRate: filled.plan.yearlyRate ?? "0",
+    payment: regularPayment(loan),
+    solved: loan.solved,
+    isLevel: areLevel(draft.runs),
+    isListed: terms.isListed,
+    plannedPayments: terms.payments,
+    payments: repayment.payments,
+    paymentsMade: repayment.paid,
+    finalPayment: repayment.finalPayment,
+    balloon: repayment.balloonPaid,
+    agreedBalloon: loan.balloon,
+    extraEach: loan.extraEach,
+    totalOfPayments: priced.totalOfPayments,
+    totalInterest: repayment.totalInterest,
+    financeCharge: priced.financeCharge,
+    totalCost: priced.totalCost,
+    startDate: draft.calendar.start,
+    firstDate: draft.calendar.dateOf(1),
+    finalDate: repayment.finalDate,
+    oddFirstPeriod: firstSpan && { months: firstSpan.months, days: firstSpan.days },
+  };
+  if (structure.personal) summary.cashReceived = cashReceived(structure, reckoned);
+  if (chargesOf(structure).some(fallsWithPayments)) {
+    summary.charges = {
+      all: chargesWithPayments(structure, reckoned),
+      inFinanceCharge: chargesWithPayments(structure, reckoned, ({ isFinanceCharge }) => isFinanceCharge),
+    };
+  }
+  if (draft.flat) {
+    const { value } = draft.flat.trueRate(loan.amount);
+    summary.trueYearlyRate = 100 * value * periodsPerYear(draft.calendar.frequency);
+  }
+  if (saved) summary.saved = saved;
+  const notes = notesOf(found);
+  if (notes.length > 0) summary.note = notes.join(" ");
+  return summary;
+}
+
+/** The allowance that was found, else the sum of all. */
+function allowanceOf({ filled }: Answer, { structure: { tradeIns } }: Deal): number {
+  const open = tradeIns.findIndex(({ allowance }) => allowance === null);
+  const counted = open < 0 ? filled.structure.tradeIns : filled.structure.tradeIns.slice(open, open + 1);
+  return counted.reduce((sum, { allowance }) => sum + (allowance ?? 0), 0);
+}
+
+/** What the extras of an answer save against the same loan without them. */
+function savedByExtra({ priced: { loan, repayment } }: Answer): Saved | undefined {
+  if (loan.extraEach === 0 && loan.extras.length === 0) return undefined;
+  const without = repay({ ...loan, extraEach: 0, extras: [] });
+  if (isFault(without)) return undefined;
+  return {
+    interest: without.totalInterest - repayment.totalInterest,
+    payments: without.payments - repayment.payments,
+    finalDateWithout: without.finalDate,
+  };
+}
