@@ -7,10 +7,10 @@ const lookAgain = (page: Page) => page.evaluate(() => void window.dispatchEvent(
 
 const TEN_SECONDS = 10_000;
 
-type Deal = { version: number; document: { options: { id: string; name: string; inputs: Inputs }[] } };
+type LoanDeal = { version: number; document: { options: { id: string; name: string; inputs: Inputs }[] } };
 type Inputs = { structure: Record<string, unknown> };
 
-async function dealOf(page: Page): Promise<{ path: string; deal: Deal }> {
+async function dealOf(page: Page): Promise<{ path: string; deal: LoanDeal }> {
   const path = `/api/deals/${page.url().split("/").at(-1)}`;
   return { path, deal: await (await page.request.get(path)).json() };
 }

@@ -130,9 +130,9 @@ async function refused(method: string, path: string, body: string): Promise<void
   if (answer.status < 400 || answer.status > 499) throw new Error(`${path}: ${answer.status}`);
 }
 
-type Deal = { id: string; version: number; document: { options: { id: string; inputs: unknown }[] } };
+type LoanDeal = { id: string; version: number; document: { options: { id: string; inputs: unknown }[] } };
 
-const importFile = async (address: string, text: string): Promise<Deal> =>
+const importFile = async (address: string, text: string): Promise<LoanDeal> =>
   JSON.parse(
     await send("POST", `${address}/api/deals/import`, JSON.stringify({ fileName: "Largest.json", text })),
   );

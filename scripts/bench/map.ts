@@ -1,14 +1,5 @@
-import { evaluate, evaluateLease, parseIsoDate } from "@/core";
-import {
-  FEWEST_STEPS,
-  figuresOn,
-  isLease,
-  type MapAsked,
-  type Mapped,
-  usualRange,
-  valuesOf,
-  walkMap,
-} from "@/core/map";
+import { type Deal, evaluate, parseIsoDate } from "@/core";
+import { FEWEST_STEPS, figuresOn, type MapAsked, usualRange, valuesOf, walkMap } from "@/core/map";
 import { median } from "./by-turns";
 import { ratio, say } from "./say";
 
@@ -35,7 +26,7 @@ const structure = {
   ],
 };
 
-const loan = (payments: number): Mapped => ({
+const loan = (payments: number): Deal => ({
   currency: "USD",
   structure,
   plan: {
@@ -51,7 +42,7 @@ const loan = (payments: number): Mapped => ({
   find: "payment",
 });
 
-const LEASE: Mapped = {
+const LEASE: Deal = {
   currency: "USD",
   structure: { ...structure, taxes: [] },
   listPrice: null,
@@ -125,8 +116,7 @@ function mapCosts(asked: MapAsked): [slowest: number, payment: number] {
   return [Math.max(...costs), costs[0] ?? 0];
 }
 
-function wholeQuote(deal: Mapped, payments: number, amount: number): void {
+function wholeQuote(deal: Deal, payments: number, amount: number): void {
   const moved = { structure: { ...deal.structure, down: { amount } } };
-  if (isLease(deal)) evaluateLease({ ...deal, ...moved, plan: { ...deal.plan, payments } });
-  else evaluate({ ...deal, ...moved, plan: { ...deal.plan, payments } });
+  evaluate({ ...deal, ...moved, plan: { ...deal.plan, payments } } as Deal);
 }

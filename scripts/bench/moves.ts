@@ -1,6 +1,5 @@
-import { parseIsoDate } from "@/core";
-import type { Mapped } from "@/core/map";
-import { WANTED_OF_LOAN, type Wanted, walkMoves } from "@/core/moves";
+import { type Deal, parseIsoDate } from "@/core";
+import { type Wanted, type WantedFigure, walkMoves, wantedOf } from "@/core/moves";
 import { median } from "./by-turns";
 import { say } from "./say";
 
@@ -9,7 +8,7 @@ const WARM_UP = 3;
 const DAYS_SOONER = 720;
 
 /** A loan of 360 payments with a tax and three extras. */
-const LOAN: Mapped = {
+const LOAN: Deal = {
   currency: "USD",
   structure: {
     price: 4_185_000,
@@ -50,19 +49,19 @@ const LOAN: Mapped = {
 /** How long all candidates of a long loan take, for each figure that can be wanted, as the worker makes them. */
 export function benchMoves(): void {
   const end = (parseIsoDate("2056-11-24") ?? 0) - DAYS_SOONER;
-  const wanted: Record<(typeof WANTED_OF_LOAN)[number], number> = {
+  const wanted: { [Figure in WantedFigure]?: number } = {
     payment: 25_000,
     totalCost: 8_000_000,
     financeCharge: 4_000_000,
     dueAtSigning: 200_000,
     endDate: end,
   };
-  for (const figure of WANTED_OF_LOAN) {
+  for (const figure of wantedOf(LOAN)) {
     const times: number[] = [];
     for (let run = 0; run < WARM_UP + RUNS; run++) {
       const began = performance.now();
       // Another wish each time, as keys make them.
-      const asked: Wanted = { figure, value: wanted[figure] + run };
+      const asked: Wanted = { figure, value: (wanted[figure] ?? 0) + run };
       if ([...walkMoves(LOAN, asked)].length === 0) throw new Error("Nothing could move.");
       if (run >= WARM_UP) times.push(performance.now() - began);
     }

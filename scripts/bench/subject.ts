@@ -1,11 +1,11 @@
 // The work that is measured, bundled with the sources of one tree: of this one, or of a commit it is compared with.
 
-import type { Deal, Lease, Quote } from "@/core";
+import type { LeaseDeal, LoanDeal, LoanQuote } from "@/core";
 import * as core from "@/core";
 import * as annuity from "@/core/annuity";
 import { floatPayment, floatTable } from "./float-loop";
 
-function loan(payments: number): Deal {
+function loan(payments: number): LoanDeal {
   return {
     currency: "USD",
     structure: { price: 4_070_000, tradeIns: [], down: { amount: 0 } },
@@ -23,32 +23,32 @@ function loan(payments: number): Deal {
   };
 }
 
-const WANTED_PRICE: Deal = {
+const WANTED_PRICE: LoanDeal = {
   ...loan(72),
   structure: { ...loan(72).structure, price: null },
   plan: { ...loan(72).plan, payment: 55_000 },
   find: "price",
 };
 
-const WANTED_RATE: Deal = {
+const WANTED_RATE: LoanDeal = {
   ...loan(72),
   plan: { ...loan(72).plan, yearlyRate: null, payment: 68_397 },
   find: "yearlyRate",
 };
 
-const WANTED_COST: Deal = {
+const WANTED_COST: LoanDeal = {
   ...loan(72),
   structure: { ...loan(72).structure, price: null },
   find: "price",
   from: { figure: "financeCharge", value: 800_000 },
 };
 
-const DAILY: Deal = {
+const DAILY: LoanDeal = {
   ...loan(360),
   plan: { ...loan(360).plan, dayCount: "actual/365", compounding: "yearly" },
 };
 
-function lease(change: Partial<Lease["plan"]> = {}, rest: Partial<Lease> = {}): Lease {
+function lease(change: Partial<LeaseDeal["plan"]> = {}, rest: Partial<LeaseDeal> = {}): LeaseDeal {
   return {
     currency: "USD",
     structure: loan(360).structure,
@@ -86,7 +86,7 @@ const WANTED_CASH = lease(
   { structure: { ...loan(36).structure, down: { dueAtSigning: 300_000 } } },
 );
 
-function answered(deal: Deal): Quote {
+function answered(deal: LoanDeal): LoanQuote {
   const quote = core.evaluate(deal);
   if (!quote.ok) throw new Error(quote.failure.sentence);
   return quote.value;

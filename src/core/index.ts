@@ -1,14 +1,6 @@
 export {
   type Affordable,
   affordability,
-  type CostOfCredit,
-  chargeColumn,
-  costOfCredit,
-  costOfLevel,
-  leaseEffectiveRate,
-  type MoneyAt,
-  moneyAfter,
-  moneyOverTime,
   type Payoff,
   type PerThousand,
   paymentPerThousand,
@@ -25,18 +17,10 @@ export {
   type YearTotals,
 } from "./after";
 export * from "./calendar";
-export { type Deal, FOUND_FIGURES, type FoundFigure, type Known, type KnownFigure } from "./kinds/loan/deal";
-export { dependsOn, isLevel, isPlain, levelAnswer } from "./kinds/loan/find";
-export { type Decimal, parseDecimal } from "./interest";
-export * from "./limits";
-export {
-  currencyDecimals,
-  formatAmount,
-  groupedAmount,
-  parseAmount,
-  type Rounding,
-  readCurrency,
-} from "./money";
+export { evaluate, moneyOverTime, summarize, working } from "./deal";
+export { type Decimal, factorOf, PERCENT_OF_FACTOR, parseDecimal } from "./interest";
+export { type Deal, KINDS, kindOf, type Quote, type QuoteOf } from "./kinds";
+export { askingPayment, type MoneyAt, moneyAfter } from "./kinds/kind";
 export {
   endLeaseEarly,
   evaluateLease,
@@ -45,7 +29,7 @@ export {
   LEASE_KNOWN,
   LEASE_NAMES,
   LEASE_RATE_NOTICE,
-  type Lease,
+  type LeaseDeal,
   type LeaseDueItem,
   type LeaseFigure,
   type LeaseKnown,
@@ -55,12 +39,51 @@ export {
   type LeaseRow,
   type LeaseSummary,
   type LeaseTax,
+  leaseEffectiveRate,
   leaseTally,
-  PERCENT_OF_FACTOR,
+  leaseWorking,
   summarizeLease,
+  WORKED_LEASE_FIGURES,
+  type WorkedLeaseFigure,
 } from "./kinds/lease";
-export { type DatedPlan, firstPaymentDate, type LoanPlan, type PaymentRow, paymentDates } from "./kinds/loan/plan";
-export { type Answering, evaluate, type Quote, quoteBy, type Saved, type Summary, summarize } from "./kinds/loan/quote";
+export {
+  type Answering,
+  type CostOfCredit,
+  costOfCredit,
+  costOfLevel,
+  type DatedPlan,
+  dependsOn,
+  evaluateLoan,
+  FOUND_FIGURES,
+  type FoundFigure,
+  firstPaymentDate,
+  isLevel,
+  isPlain,
+  type Known,
+  type KnownFigure,
+  type LoanDeal,
+  type LoanPlan,
+  type LoanQuote,
+  type LoanSummary,
+  levelAnswer,
+  loanWorking,
+  type PaymentRow,
+  paymentDates,
+  quoteBy,
+  type Saved,
+  summarizeLoan,
+  WORKED_FIGURES,
+  type WorkedFigure,
+} from "./kinds/loan";
+export * from "./limits";
+export {
+  currencyDecimals,
+  formatAmount,
+  groupedAmount,
+  parseAmount,
+  type Rounding,
+  readCurrency,
+} from "./money";
 export { convertRate, type NominalCompounding, type RateKind } from "./rates";
 export { type Failure, type Figure, failure, type Result, success } from "./result";
 export {
@@ -68,6 +91,7 @@ export {
   type Charge,
   type ChargeAmount,
   type ChargePaid,
+  chargeColumn,
   type DueItem,
   isDownFromDue,
   type LineNames,
@@ -91,15 +115,7 @@ export {
   type TimeValueAnswer,
 } from "./time-value";
 export { CORE_VERSION } from "./version";
-export {
-  leaseWorking,
-  WORKED_FIGURES,
-  WORKED_LEASE_FIGURES,
-  type WorkedFigure,
-  type WorkedLeaseFigure,
-  type WorkingStep,
-  working,
-} from "./kinds/loan/working";
+export type { WorkingStep } from "./working";
 export {
   type AnnualPercentageRate,
   annualPercentageRate,

@@ -1,6 +1,6 @@
 // Finds what would have to move beside the page, so that typing never waits for it.
 import { expose } from "comlink";
-import type { Mapped } from "@/core/map";
+import type { Deal } from "@/core";
 import {
   type CashOver,
   cashOverTerms,
@@ -13,7 +13,7 @@ import { newestWalk } from "./slices";
 
 /** What is wanted of a deal that asks for its payment. */
 export type MovesQuestion = {
-  deal: Mapped;
+  deal: Deal;
   wanted: Wanted;
   /** Over which numbers of payments the rest as cash is asked for, too. */
   terms?: readonly number[] | undefined;

@@ -1,12 +1,12 @@
-import { type Deal, evaluate, type LoanPlan } from "@/core";
+import { evaluate, type LoanDeal, type LoanPlan } from "@/core";
 import { date, dealWith } from "./deals";
 
 const SIGNED = date("2027-01-15");
-const plan = (change: Partial<LoanPlan>, find: Deal["find"] = "payment") => dealWith({}, change, find);
-const from = (deal: Deal, known: NonNullable<Deal["from"]>): Deal => ({ ...deal, from: known });
+const plan = (change: Partial<LoanPlan>, find: LoanDeal["find"] = "payment") => dealWith({}, change, find);
+const from = (deal: LoanDeal, known: NonNullable<LoanDeal["from"]>): LoanDeal => ({ ...deal, from: known });
 
 // 10,000.00 at 6 % over 12 months, each with one thing that cannot be.
-test.each<[figure: string, sentence: string, deal: Deal]>([
+test.each<[figure: string, sentence: string, deal: LoanDeal]>([
   [
     "firstPayment",
     "The first payment, 2027-01-10, must come after the contract date, 2027-01-15.",

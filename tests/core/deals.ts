@@ -1,8 +1,8 @@
 import fc from "fast-check";
-import { type Deal, evaluate, parseIsoDate, type Quote } from "@/core";
+import { evaluate, type LoanDeal, type LoanQuote, parseIsoDate } from "@/core";
 
 /** A plain monthly loan of 10,000.00 at 6 % over 12 payments, to change from. */
-export const PLAIN: Deal = {
+export const PLAIN: LoanDeal = {
   currency: "USD",
   structure: { price: 1_000_000, tradeIns: [], down: { amount: 0 } },
   plan: {
@@ -20,10 +20,10 @@ export const PLAIN: Deal = {
 
 /** The plain deal with other structure and plan figures. */
 export function dealWith(
-  structure: Partial<Deal["structure"]>,
-  plan: Partial<Deal["plan"]> = {},
-  find: Deal["find"] = "payment",
-): Deal {
+  structure: Partial<LoanDeal["structure"]>,
+  plan: Partial<LoanDeal["plan"]> = {},
+  find: LoanDeal["find"] = "payment",
+): LoanDeal {
   return {
     ...PLAIN,
     structure: { ...PLAIN.structure, ...structure },
@@ -33,29 +33,29 @@ export function dealWith(
 }
 
 /** A deal with some figures of its structure changed. */
-export const withStructure = (deal: Deal, change: Partial<Deal["structure"]>): Deal => ({
+export const withStructure = (deal: LoanDeal, change: Partial<LoanDeal["structure"]>): LoanDeal => ({
   ...deal,
   structure: { ...deal.structure, ...change },
 });
 
 /** What is owed on the trade-in of a deal. */
-export const owedOf = ({ structure }: Deal): number => structure.tradeIns[0]?.owed ?? 0;
+export const owedOf = ({ structure }: LoanDeal): number => structure.tradeIns[0]?.owed ?? 0;
 
 /** A deal with some figures of its plan changed. */
-export const withPlan = (deal: Deal, change: Partial<Deal["plan"]>): Deal => ({
+export const withPlan = (deal: LoanDeal, change: Partial<LoanDeal["plan"]>): LoanDeal => ({
   ...deal,
   plan: { ...deal.plan, ...change },
 });
 
 /** The quote of a deal that must have one. */
-export function quoteOf(deal: Deal): Quote {
+export function quoteOf(deal: LoanDeal): LoanQuote {
   const quote = evaluate(deal);
   if (!quote.ok) throw new Error(quote.failure.sentence);
   return quote.value;
 }
 
 /** The sentence of a deal that must have no answer. */
-export function sentenceOf(deal: Deal): string {
+export function sentenceOf(deal: LoanDeal): string {
   const quote = evaluate(deal);
   if (quote.ok) throw new Error("There is an answer.");
   return quote.failure.sentence;

@@ -1,9 +1,9 @@
 import fc from "fast-check";
-import { costOfCredit, type Deal, evaluate, paymentPerThousand, payoffAfter, working } from "@/core";
+import { costOfCredit, evaluate, type LoanDeal, paymentPerThousand, payoffAfter, working } from "@/core";
 import { date, dealWith, quoteOf, sentenceOf } from "./deals";
 
 const TWELVE = dealWith({ price: 1_200_000 }, { kind: "equalPrincipal" });
-const plan = (deal: Deal, change: Partial<Deal["plan"]>): Deal => ({
+const plan = (deal: LoanDeal, change: Partial<LoanDeal["plan"]>): LoanDeal => ({
   ...deal,
   plan: { ...deal.plan, ...change },
 });
@@ -75,7 +75,7 @@ test("the payment for each 1,000 of a plan whose payments are all given is refus
 /** What is taken out of a deal, and how a deal takes a figure in its place. */
 const FOUND: Record<
   string,
-  { find: Deal["find"]; put: (deal: Deal, figure: number | null) => Deal; next: 1 | -1 }
+  { find: LoanDeal["find"]; put: (deal: LoanDeal, figure: number | null) => LoanDeal; next: 1 | -1 }
 > = {
   price: {
     find: "price",

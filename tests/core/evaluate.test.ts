@@ -1,7 +1,15 @@
-import { costOfCredit, type Deal, evaluate, payoffOn, type Quote, WORKED_FIGURES, working } from "@/core";
+import {
+  costOfCredit,
+  evaluate,
+  type LoanDeal,
+  type LoanQuote,
+  payoffOn,
+  WORKED_FIGURES,
+  working,
+} from "@/core";
 import { date, dealWith, PLAIN, quoteOf, sentenceOf } from "./deals";
 
-const EXAMPLE: Deal = {
+const EXAMPLE: LoanDeal = {
   currency: "USD",
   structure: {
     price: 4_185_000,
@@ -76,7 +84,7 @@ test("an odd first period is charged simple interest by thirtieths of a month", 
 
 test("an answer is plain data: copied or written as JSON it is whole, and answers what is asked about it", () => {
   const signed = date("2026-11-24");
-  const shapes: Partial<Deal["plan"]>[] = [
+  const shapes: Partial<LoanDeal["plan"]>[] = [
     {},
     { kind: "flatRate" },
     { kind: "equalPrincipal" },
@@ -85,7 +93,7 @@ test("an answer is plain data: copied or written as JSON it is whole, and answer
   ];
   for (const shape of shapes) {
     const quote = quoteOf(dealWith({ down: { percent: "10" } }, { signed, ...shape }));
-    for (const copy of [structuredClone(quote), JSON.parse(JSON.stringify(quote)) as Quote]) {
+    for (const copy of [structuredClone(quote), JSON.parse(JSON.stringify(quote)) as LoanQuote]) {
       expect(copy).toEqual(quote);
       expect(costOfCredit(copy)).toEqual(costOfCredit(quote));
       expect(payoffOn(copy, date("2027-03-10"))).toEqual(payoffOn(quote, date("2027-03-10")));
@@ -151,7 +159,7 @@ describe("no answer", () => {
     expect(quote.note).toContain("No cash down is needed: without any the payment is 860.66");
   });
 
-  test.each<[string, Deal]>([
+  test.each<[string, LoanDeal]>([
     ["XQZ is not a known currency; use a code of ISO 4217 such as USD.", { ...PLAIN, currency: "XQZ" }],
     [
       "The number of payments is 0; it must be a whole number from 1 to 1,200.",

@@ -1,12 +1,12 @@
 import fc from "fast-check";
 import {
-  type Deal,
   evaluate,
   type FoundFigure,
   FREQUENCIES,
   type KnownFigure,
+  type LoanDeal,
+  type LoanQuote,
   periodsPerYear,
-  type Quote,
 } from "@/core";
 import { runs } from "../runs";
 import { date, dealWith, owedOf, quoteOf, withPlan, withStructure } from "./deals";
@@ -14,9 +14,9 @@ import { date, dealWith, owedOf, quoteOf, withPlan, withStructure } from "./deal
 /** How each figure is written into a deal, read from an answer, and which way the known figures go with it. */
 type Figure = {
   find: FoundFigure;
-  put: (deal: Deal, whole: number) => Deal;
-  leaveOut: (deal: Deal) => Deal;
-  of: (quote: Quote) => number;
+  put: (deal: LoanDeal, whole: number) => LoanDeal;
+  leaveOut: (deal: LoanDeal) => LoanDeal;
+  of: (quote: LoanQuote) => number;
   rising: KnownFigure[];
   falling: KnownFigure[];
 };
@@ -66,7 +66,7 @@ const FIGURES: Figure[] = [
   },
 ];
 
-function knownOf(quote: Quote, known: KnownFigure): number {
+function knownOf(quote: LoanQuote, known: KnownFigure): number {
   return {
     payment: quote.payment,
     totalCost: quote.totalCost,
@@ -118,26 +118,26 @@ const LOOKED_PAST = 25;
  * Whether rounding a payment by half a cent comes to little by the end. In fifty years at 20 % it grows to many
  * payments, and costs go up and down with the price as far as one looks.
  */
-function growsLittle({ plan: { yearlyRate, payments, frequency } }: Deal): boolean {
+function growsLittle({ plan: { yearlyRate, payments, frequency } }: LoanDeal): boolean {
   return (Number(yearlyRate) * (payments ?? 0)) / periodsPerYear(frequency) <= 300;
 }
 
 /** The deal with a balloon or an extra, where that is to be found. */
-function withPart(figure: Figure, deal: Deal, balloon: number, each: number): Deal {
+function withPart(figure: Figure, deal: LoanDeal, balloon: number, each: number): LoanDeal {
   if (figure.find === "balloon") return figure.put(deal, balloon);
   return figure.find === "extra" ? figure.put(deal, each) : deal;
 }
 
 /** The deal with a figure left open, to be found from a known one. */
-function opened(figure: Figure, known: KnownFigure, deal: Deal, asked: number): Deal {
-  const open: Deal = { ...figure.leaveOut(deal), find: figure.find };
+function opened(figure: Figure, known: KnownFigure, deal: LoanDeal, asked: number): LoanDeal {
+  const open: LoanDeal = { ...figure.leaveOut(deal), find: figure.find };
   return known === "payment"
     ? withPlan(open, { payment: asked })
     : { ...open, from: { figure: known, value: asked } };
 }
 
 /** The known figure at a tried number; without end where there is no such deal. */
-function measure(deal: Deal, figure: Figure, known: KnownFigure, whole: number): number {
+function measure(deal: LoanDeal, figure: Figure, known: KnownFigure, whole: number): number {
   const { from: _from, ...rest } = figure.put(deal, whole);
   const quote = evaluate({ ...rest, find: "payment" });
   return quote.ok ? knownOf(quote.value, known) : Number.POSITIVE_INFINITY;
@@ -199,7 +199,7 @@ test("a rate and a number of payments are found back from payment, cost and end 
 });
 
 test("a number of payments is found for plans that start or step, from the payment and from the cost", () => {
-  const shapes: Partial<Deal["plan"]>[] = [
+  const shapes: Partial<LoanDeal["plan"]>[] = [
     { interestOnly: 6 },
     { deferred: { payments: 4, interest: "accrues" } },
     { steps: [{ from: 13, percent: "5" }] },

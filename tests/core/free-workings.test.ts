@@ -1,5 +1,5 @@
 import { convertRate, solveTimeValue, type TimeValue } from "@/core";
-import { rateWorking, timeValueWorking } from "@/core/kinds/loan/working";
+import { rateWorking, timeValueWorking } from "@/core/working";
 
 const LOAN: TimeValue = {
   find: "payment",

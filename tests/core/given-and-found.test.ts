@@ -1,13 +1,16 @@
 // What is given stays, and what is found is found at the edges too: numbers worked out apart from the core.
-import { type Deal, evaluate, type LoanPlan, type Quote } from "@/core";
+import { evaluate, type LoanDeal, type LoanPlan, type LoanQuote } from "@/core";
 import { priceFile } from "@/exchange/answers/price-file";
 import { quoteJson } from "@/exchange/answers/quote-json";
 import { date, dealWith, quoteOf, sentenceOf } from "./deals";
 
 const SIGNED = date("2027-01-01");
-const payments = (quote: Quote) => quote.schedule.map(({ payment }) => payment);
-const open = (find: Deal["find"], structure: Partial<Deal["structure"]>, plan: Partial<LoanPlan>): Deal =>
-  dealWith(structure, plan, find);
+const payments = (quote: LoanQuote) => quote.schedule.map(({ payment }) => payment);
+const open = (
+  find: LoanDeal["find"],
+  structure: Partial<LoanDeal["structure"]>,
+  plan: Partial<LoanPlan>,
+): LoanDeal => dealWith(structure, plan, find);
 
 describe("a cost and a balloon, and money being found", () => {
   const plan = { payments: 24, balloon: { amount: 800_000 } };
@@ -52,7 +55,7 @@ describe("a given payment stays", () => {
     ).toBe(true);
   });
 
-  test.each<[string, Deal]>([
+  test.each<[string, LoanDeal]>([
     ["The number of payments is given, 12, and so is the finance charge, 500.00", dealWith({})],
     ["The number of payments is given, 12, and so is the total cost, 500.00", dealWith({})],
     [
@@ -76,7 +79,7 @@ describe("a given payment stays", () => {
 describe("what is found is in the answer under its own name", () => {
   const extra = { payments: 24, signed: SIGNED };
 
-  test.each<[string, Deal, object]>([
+  test.each<[string, LoanDeal, object]>([
     [
       "extra",
       { ...open("extra", {}, { ...extra, extra: { each: null } }), from: { figure: "payments", value: 12 } },
@@ -108,7 +111,7 @@ describe("what is found is in the answer under its own name", () => {
 });
 
 test("a lump that cannot end the loan in time is told the earliest end", () => {
-  const deal: Deal = {
+  const deal: LoanDeal = {
     ...open(
       "lump",
       {},

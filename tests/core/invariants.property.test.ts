@@ -1,13 +1,13 @@
 // What holds in every table, whatever the shape of the loan.
 import fc from "fast-check";
-import { evaluate, type Quote } from "@/core";
+import { evaluate, type LoanQuote } from "@/core";
 import { runs } from "../runs";
 import { dealsOf, SHAPE_NAMES } from "./shapes";
 
 const RUNS = runs(800);
 
 /** What is wrong with a table row by row: it splits, it counts on, nothing is below zero. */
-function rowProblems({ schedule, loanAmount }: Quote): string[] {
+function rowProblems({ schedule, loanAmount }: LoanQuote): string[] {
   const problems: string[] = [];
   let balance = loanAmount;
   for (const [index, row] of schedule.entries()) {
@@ -23,7 +23,7 @@ function rowProblems({ schedule, loanAmount }: Quote): string[] {
 }
 
 /** Amounts agreed by steps, by payment number. */
-function agreedAmounts({ filled: { plan }, plannedPayments }: Quote): Map<number, number> {
+function agreedAmounts({ filled: { plan }, plannedPayments }: LoanQuote): Map<number, number> {
   const { steps = [] } = plan;
   return new Map(
     steps.flatMap((step, index) => {
@@ -39,7 +39,7 @@ function agreedAmounts({ filled: { plan }, plannedPayments }: Quote): Map<number
 }
 
 /** What was agreed or said, and is not paid, before the last payment. */
-function agreementProblems(quote: Quote): string[] {
+function agreementProblems(quote: LoanQuote): string[] {
   const { schedule, isLevel, extraEach, agreedBalloon, payment } = quote;
   const agreed = agreedAmounts(quote);
   const early = schedule.filter(({ kind }) => kind === "payment").slice(0, -1);
@@ -50,7 +50,7 @@ function agreementProblems(quote: Quote): string[] {
 }
 
 /** A balloon is paid as agreed, unless extras take from it; they never make more of it. */
-function balloonProblems({ schedule, agreedBalloon, balloon, deal }: Quote): string[] {
+function balloonProblems({ schedule, agreedBalloon, balloon, deal }: LoanQuote): string[] {
   const paid = schedule.findLast(({ kind }) => kind === "balloon")?.payment ?? 0;
   const isRight = deal.plan.extra ? paid <= agreedBalloon : paid === agreedBalloon;
   return isRight && paid === balloon ? [] : [`a balloon of ${paid} for ${agreedBalloon}`];

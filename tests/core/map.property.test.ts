@@ -1,15 +1,6 @@
 import fc from "fast-check";
-import { costOfCredit, evaluate, evaluateLease } from "@/core";
-import {
-  axesOf,
-  figuresOn,
-  type MapAxis,
-  type MapFigure,
-  mappable,
-  usualRange,
-  valuesOf,
-  walkMap,
-} from "@/core/map";
+import { askingPayment, costOfCredit, evaluate, evaluateLease } from "@/core";
+import { axesOf, figuresOn, type MapAxis, type MapFigure, usualRange, valuesOf, walkMap } from "@/core/map";
 import { type DealInputs, isLeaseInputs, readInputs } from "@/exchange/deal-file";
 import { readDeal } from "@/exchange/deal-file/read-deal";
 import { readLease } from "@/exchange/lease-file";
@@ -66,7 +57,7 @@ test(`${MAPS * PLACES_A_MAP} random places of maps are the whole answer of the d
   const maps = deals.chain(inputs => {
     const read = readInputs(inputs);
     if (!read.ok) throw new Error(read.failure.sentence);
-    const deal = mappable(read.value);
+    const deal = askingPayment(read.value);
     return fc
       .tuple(
         fc.shuffledSubarray(axesOf(deal), { minLength: 2, maxLength: 2 }),

@@ -1,14 +1,6 @@
 import fc from "fast-check";
-import { evaluate, evaluateLease, type LeaseQuote, type Quote } from "@/core";
-import {
-  type Move,
-  type MoveValue,
-  WANTED_OF_LEASE,
-  WANTED_OF_LOAN,
-  type Wanted,
-  type WantedFigure,
-  walkMoves,
-} from "@/core/moves";
+import { evaluate, evaluateLease, type LeaseQuote, type LoanQuote } from "@/core";
+import { type Move, type MoveValue, type Wanted, type WantedFigure, walkMoves, wantedOf } from "@/core/moves";
 import { type DealInputs, isLeaseInputs, readInputs } from "@/exchange/deal-file";
 import { readDeal } from "@/exchange/deal-file/read-deal";
 import { readLease } from "@/exchange/lease-file";
@@ -21,7 +13,7 @@ import { structures } from "./random-structures";
 const DEALS = runs(30);
 const SIGNED = "2026-11-24";
 
-type Answered = { kind: "loan"; quote: Quote } | { kind: "lease"; quote: LeaseQuote };
+type Answered = { kind: "loan"; quote: LoanQuote } | { kind: "lease"; quote: LeaseQuote };
 
 /** The whole answer of what would be typed; null where there is none. */
 function wholeAnswer(inputs: DealInputs): Answered | null {
@@ -58,7 +50,7 @@ const leased = leases
 const asked = fc.oneof({ weight: 3, arbitrary: loans }, { weight: 2, arbitrary: leased }).chain(inputs =>
   fc.record({
     inputs: fc.constant(inputs),
-    figure: fc.constantFrom<WantedFigure>(...(isLeaseInputs(inputs) ? WANTED_OF_LEASE : WANTED_OF_LOAN)),
+    figure: fc.constantFrom<WantedFigure>(...wantedOf(inputs)),
     share: fc.integer({ min: 500, max: 1150 }),
   }),
 );

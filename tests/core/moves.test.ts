@@ -1,5 +1,4 @@
-import { evaluate } from "@/core";
-import { mappable } from "@/core/map";
+import { askingPayment, evaluate } from "@/core";
 import { cashOverTerms, isMoving, isSensible, type Move, walkMoves } from "@/core/moves";
 import { type DealFile, readDeal } from "@/exchange/deal-file";
 
@@ -17,7 +16,7 @@ function deal(file: DealFile) {
   const read = readDeal(file);
   const quote = read.ok ? evaluate(read.value) : read;
   if (!quote.ok) throw new Error(quote.failure.sentence);
-  return mappable(quote.value.filled);
+  return askingPayment(quote.value.filled);
 }
 
 const WANTED = { figure: "payment", value: 46_500 } as const;

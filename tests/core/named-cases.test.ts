@@ -4,8 +4,8 @@ import {
   evaluate,
   evaluateLease,
   type LeaseQuote,
+  type LoanQuote,
   leaseEffectiveRate,
-  type Quote,
 } from "@/core";
 import { type DealFile, readDeal } from "@/exchange/deal-file";
 import { type LeaseFile, readLease } from "@/exchange/lease-file";
@@ -15,7 +15,7 @@ import { type LeaseFile, readLease } from "@/exchange/lease-file";
 type Part<File> = Partial<Record<keyof File, unknown>>;
 const base = { format: "kellux-deal", version: 1, currency: "USD", find: "payment" };
 
-function loan(structure: object, plan: object, more: Part<DealFile> = {}): Quote {
+function loan(structure: object, plan: object, more: Part<DealFile> = {}): LoanQuote {
   const file = { ...base, structure, plan: { kind: "loan", frequency: "monthly", ...plan }, ...more };
   const deal = readDeal(file as unknown as DealFile);
   if (!deal.ok) throw new Error(deal.failure.sentence);

@@ -5,21 +5,21 @@ import {
   FREQUENCIES,
   type Frequency,
   type LoanPlan,
+  type LoanQuote,
   periodsPerYear,
-  type Quote,
 } from "@/core";
 import { date, dealWith, quoteOf } from "./deals";
 
 const COUNTS = [1, 2, 3, 24];
 
-const aprOf = (quote: Quote): number => {
+const aprOf = (quote: LoanQuote): number => {
   const cost = costOfCredit(quote);
   if (!cost.ok) throw new Error(cost.failure.sentence);
   return cost.value.apr;
 };
 
 /** What is left of the amount financed when the table's payments are taken off it at a rate of one of its periods. */
-function leftAt(quote: Quote, periodic: number, advance: boolean): number {
+function leftAt(quote: LoanQuote, periodic: number, advance: boolean): number {
   return quote.schedule.reduce((left, { number, payment }) => {
     return left - payment / (1 + periodic) ** (advance ? number - 1 : number);
   }, quote.amountFinanced);
@@ -98,7 +98,7 @@ const isWeeks = (frequency: Frequency) => frequency === "weekly" || frequency ==
 const TERM_IN_DAYS: Partial<Record<Frequency, number>> = { weekly: 7, everyTwoWeeks: 14, twiceAMonth: 15 };
 
 /** A regular first period; a term of one half month counts by its days, of which a regular one has 15. */
-const isRegular = ({ oddFirstPeriod, startDate, finalDate, filled }: Quote, payments: number) =>
+const isRegular = ({ oddFirstPeriod, startDate, finalDate, filled }: LoanQuote, payments: number) =>
   oddFirstPeriod === null &&
   (filled.plan.frequency !== "twiceAMonth" || payments > 1 || (finalDate ?? 0) - (startDate ?? 0) === 15);
 

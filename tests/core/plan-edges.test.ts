@@ -1,11 +1,14 @@
 // Plans at the edges, with numbers worked out apart from the core.
-import type { Deal, LoanPlan, Quote } from "@/core";
+import type { LoanDeal, LoanPlan, LoanQuote } from "@/core";
 import { date, dealWith, quoteOf } from "./deals";
 
 const SIGNED = date("2027-01-01");
-const open = (find: Deal["find"], structure: Partial<Deal["structure"]>, plan: Partial<LoanPlan>): Deal =>
-  dealWith(structure, plan, find);
-const payments = (quote: Quote) => quote.schedule.map(({ payment }) => payment);
+const open = (
+  find: LoanDeal["find"],
+  structure: Partial<LoanDeal["structure"]>,
+  plan: Partial<LoanPlan>,
+): LoanDeal => dealWith(structure, plan, find);
+const payments = (quote: LoanQuote) => quote.schedule.map(({ payment }) => payment);
 
 test("a percent step after an amount is of that amount", () => {
   const steps = [

@@ -1,6 +1,6 @@
 // Random leases of every kind, as deal files.
 import fc from "fast-check";
-import type { Lease } from "@/core";
+import type { LeaseDeal } from "@/core";
 import { checkDealInputs } from "@/exchange/deal-file/parse";
 import { type LeaseFile, readLease } from "@/exchange/lease-file";
 import { leaseInputs } from "../loan-inputs";
@@ -99,7 +99,7 @@ export const leases: fc.Arbitrary<LeaseFile> = fc
   });
 
 /** The lease that a file comes to. */
-export function leaseOf(file: LeaseFile): Lease {
+export function leaseOf(file: LeaseFile): LeaseDeal {
   const checked = checkDealInputs(JSON.parse(JSON.stringify(file)));
   if (!checked.ok) throw new Error(checked.sentence);
   const lease = readLease(leaseInputs(checked.value));

@@ -1,6 +1,6 @@
 // Random structures of every kind of line, as deal files.
 import fc from "fast-check";
-import type { Deal } from "@/core";
+import type { LoanDeal } from "@/core";
 import { type DealFile, readDeal } from "@/exchange/deal-file";
 import { checkDealInputs } from "@/exchange/deal-file/parse";
 import { loanInputs } from "../loan-inputs";
@@ -134,7 +134,7 @@ export const structures: fc.Arbitrary<DealFile> = fc
   );
 
 /** The deal that a file comes to. */
-export function dealOf(file: DealFile): Deal {
+export function dealOf(file: DealFile): LoanDeal {
   const checked = checkDealInputs(file);
   if (!checked.ok) throw new Error(checked.sentence);
   const deal = readDeal(loanInputs(checked.value));

@@ -1,6 +1,13 @@
 // Finding: what was left out is found again, the last on the right side; and what is refused has no answer.
 import fc from "fast-check";
-import { type Deal, evaluate, type FoundFigure, formatAmount, type KnownFigure, type Quote } from "@/core";
+import {
+  evaluate,
+  type FoundFigure,
+  formatAmount,
+  type KnownFigure,
+  type LoanDeal,
+  type LoanQuote,
+} from "@/core";
 import { quoteJson } from "@/exchange/answers/quote-json";
 import { runs } from "../runs";
 import { owedOf, withPlan, withStructure } from "./deals";
@@ -8,12 +15,12 @@ import { dealsOf, SHAPE_NAMES } from "./shapes";
 
 type Finding = {
   /** The deal without the figure. */
-  without: (deal: Deal) => Deal;
+  without: (deal: LoanDeal) => LoanDeal;
   /** The deal with the figure put back. */
-  put: (deal: Deal, whole: number) => Deal;
+  put: (deal: LoanDeal, whole: number) => LoanDeal;
   /** What was found, and how the answer writes it. */
-  of: (quote: Quote) => number;
-  written: (quote: Quote) => unknown;
+  of: (quote: LoanQuote) => number;
+  written: (quote: LoanQuote) => unknown;
   /** Whether the known figures rise with it. */
   rises: (known: KnownFigure) => boolean;
   from: KnownFigure[];
@@ -87,33 +94,33 @@ function hasFigure(find: string, shape: string): boolean {
   return true;
 }
 
-const knownOf = (quote: Quote, known: KnownFigure): number => {
+const knownOf = (quote: LoanQuote, known: KnownFigure): number => {
   if (known === "endDate") return quote.finalDate ?? 0;
   const figure = quote[known];
   return typeof figure === "number" ? figure : (figure?.total ?? 0);
 };
 
 /** The deal with another figure in its place, at the payment that this takes; undefined where there is none. */
-function quoteWith(deal: Deal, { put }: Finding, whole: number): Quote | undefined {
+function quoteWith(deal: LoanDeal, { put }: Finding, whole: number): LoanQuote | undefined {
   const { from: _from, ...rest } = put(withPlan(deal, { payment: null }), whole);
   const quote = evaluate({ ...rest, find: "payment" });
   return quote.ok ? quote.value : undefined;
 }
 
 /** What the known figure is then. */
-function measured(deal: Deal, finding: Finding, known: KnownFigure, whole: number): number | undefined {
+function measured(deal: LoanDeal, finding: Finding, known: KnownFigure, whole: number): number | undefined {
   const quote = quoteWith(deal, finding, whole);
   return quote && knownOf(quote, known);
 }
 
 function asking(
-  deal: Deal,
+  deal: LoanDeal,
   find: FoundFigure,
   { without }: Finding,
   known: KnownFigure,
   asked: number,
-): Deal {
-  const open: Deal = { ...without(deal), find };
+): LoanDeal {
+  const open: LoanDeal = { ...without(deal), find };
   return known === "payment"
     ? withPlan(open, { payment: asked })
     : { ...open, from: { figure: known, value: asked } };
@@ -129,7 +136,7 @@ const dealOfAny = (find: FoundFigure) =>
 const RUNS = runs(30);
 
 /** The deal with a figure left out that is found from what it came to; undefined where it comes to nothing. */
-function askedAgain(deal: Deal, find: FoundFigure, finding: Finding, known: KnownFigure, share: number) {
+function askedAgain(deal: LoanDeal, find: FoundFigure, finding: Finding, known: KnownFigure, share: number) {
   const base = evaluate(deal);
   const asked = base.ok ? Math.ceil(knownOf(base.value, known) * share) : 0;
   if (!base.ok || asked <= 0) return undefined;
@@ -160,14 +167,14 @@ test.each(CASES)("%s is found again from the %s", (find, known, finding) => {
 });
 
 /** The known figure at the next number; without end where there is none. */
-function nextOne(deal: Deal, finding: Finding, known: KnownFigure, found: number): number {
+function nextOne(deal: LoanDeal, finding: Finding, known: KnownFigure, found: number): number {
   const next = found + (finding.rises(known) ? 1 : -1);
   const isOne = next >= 0 && next <= finding.largest;
   return (isOne ? measured(deal, finding, known, next) : undefined) ?? Number.POSITIVE_INFINITY;
 }
 
 /** Where the least of a figure is already enough, the payment is below the one asked for, and a note says so. */
-const keepsPayment = ({ note }: Quote) => !note?.includes("needed");
+const keepsPayment = ({ note }: LoanQuote) => !note?.includes("needed");
 
 /** Numbers all over a range, close together at its start. */
 function samples(largest: number): number[] {
@@ -203,7 +210,7 @@ test.each(CASES)(
   },
 );
 
-const isOverBeforeExtras = ({ plan }: Deal, { finalDate }: Quote) =>
+const isOverBeforeExtras = ({ plan }: LoanDeal, { finalDate }: LoanQuote) =>
   plan.extra?.once?.some(({ date }) => date > (finalDate ?? date)) ?? false;
 
 /** "The smallest finance charge that works is 902.50." */

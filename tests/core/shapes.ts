@@ -1,6 +1,6 @@
 // Random deals of every shape, for tests of what holds in all of them.
 import fc from "fast-check";
-import { type Deal, FREQUENCIES, type LoanPlan, monthsAfter } from "@/core";
+import { FREQUENCIES, type LoanDeal, type LoanPlan, monthsAfter } from "@/core";
 import { date, dealWith } from "./deals";
 
 const SIGNED = date("2027-01-15");
@@ -65,7 +65,7 @@ const SHAPES: Record<string, (drawn: Drawn) => Partial<LoanPlan>> = {
 export const SHAPE_NAMES = Object.keys(SHAPES);
 
 /** Random deals of a shape, as they are asked for their payment. */
-export function dealsOf(shape: string): fc.Arbitrary<Deal> {
+export function dealsOf(shape: string): fc.Arbitrary<LoanDeal> {
   return fc
     .record({
       price: fc.integer({ min: 200_000, max: 6_000_000 }),

@@ -1,6 +1,6 @@
 // Every find through random structures of every kind of line.
 import fc from "fast-check";
-import { type KnownFigure, type Quote, summarize } from "@/core";
+import { type KnownFigure, type LoanQuote, summarize } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
 import { runs } from "../runs";
 import { dealOf, structures } from "./random-structures";
@@ -15,7 +15,7 @@ type Finding = {
   /** The file without the figure, and with it. */
   leaveOut: (file: DealFile) => DealFile;
   put: (file: DealFile, whole: number) => DealFile;
-  of: (quote: Quote) => number;
+  of: (quote: LoanQuote) => number;
   /** What it is found from: figures that rise with it, and those that fall. */
   rising: readonly KnownFigure[];
   falling: readonly KnownFigure[];
@@ -126,14 +126,14 @@ test.each(FINDINGS)("the $find found through a structure is the last on the righ
         if (!canBeFound(drawn, find, known)) return;
         const file = withDown(drawn, find);
         const start = summarize(dealOf(file));
-        const asked = start.ok ? measureOf(start.value as Quote, known) + cents : 0;
+        const asked = start.ok ? measureOf(start.value as LoanQuote, known) + cents : 0;
         if (asked <= 0) return;
         const answer = summarize(
           dealOf({ ...leaveOut(file), ...askedFrom(leaveOut(file), known, asked), find }),
         );
         if (!answer.ok) return;
         found += 1;
-        expectLast(finding, file, known, asked, of(answer.value as Quote));
+        expectLast(finding, file, known, asked, of(answer.value as LoanQuote));
       },
     ),
     { numRuns: FINDS },
@@ -160,7 +160,7 @@ function expectLast(
   const at = (whole: number) => {
     if (whole < 0 || (whole === 0 && find === "payments")) return undefined;
     const quote = summarize(dealOf({ ...put(file, whole), find: "payment" }));
-    return quote.ok ? measureOf(quote.value as Quote, known) : undefined;
+    return quote.ok ? measureOf(quote.value as LoanQuote, known) : undefined;
   };
   const own = at(value);
   if (known !== "payment" || own !== undefined)
@@ -197,7 +197,7 @@ function withDown(file: DealFile, find: Finding["find"]): DealFile {
     : file;
 }
 
-function measureOf(quote: Quote, known: KnownFigure): number {
+function measureOf(quote: LoanQuote, known: KnownFigure): number {
   const figure = quote[known as "payment" | "dueAtSigning" | "cashReceived"];
   return typeof figure === "number" ? figure : (figure?.total ?? 0);
 }

@@ -1,6 +1,6 @@
 // Random structures against whole-number arithmetic written apart.
 import fc from "fast-check";
-import { evaluate, type Quote } from "@/core";
+import { evaluate, type LoanQuote } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
 import { runs } from "../runs";
 import { exactPayment, exactTable } from "./exact-loan";
@@ -108,7 +108,7 @@ function partsOf({ structure }: DealFile): string[] {
   return PARTS.filter(part => text.includes(`"${part}"`));
 }
 
-function figuresOf(quote: Quote) {
+function figuresOf(quote: LoanQuote) {
   return {
     taxes: quote.reckoned.taxes.map(({ amount }) => BigInt(amount)),
     down: BigInt(quote.down),

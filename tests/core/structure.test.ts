@@ -1,5 +1,5 @@
 // Structures worked out by hand, what contradicts itself, and what a long structure is found through.
-import { chargeColumn, evaluate, type Quote, working } from "@/core";
+import { chargeColumn, evaluate, type LoanQuote, working } from "@/core";
 import { priceFile } from "@/exchange/answers/price-file";
 import { type DealFile, readDeal } from "@/exchange/deal-file";
 import { checkDealInputs } from "@/exchange/deal-file/parse";
@@ -16,7 +16,7 @@ const fileOf = (structure: Structure, change: Partial<DealFile> = {}): DealFile 
   ...change,
 });
 
-function answerOf(file: DealFile): Quote {
+function answerOf(file: DealFile): LoanQuote {
   const deal = readDeal(file);
   const quote = deal.ok ? evaluate(deal.value) : deal;
   if (!quote.ok) throw new Error(quote.failure.sentence);

@@ -1,12 +1,12 @@
 // However much work a question is: it ends, says so where it had to, and what it found is on the right side.
 import fc from "fast-check";
-import { type Deal, type FoundFigure, type KnownFigure, summarize } from "@/core";
+import { type FoundFigure, type KnownFigure, type LoanDeal, summarize } from "@/core";
 import { withinBudget } from "@/core/solve";
 import { date, dealWith, withPlan, withStructure } from "./deals";
 
 const MOST_ROWS = 500_000;
 
-const DEFERRED: Deal["plan"]["deferred"][] = [
+const DEFERRED: LoanDeal["plan"]["deferred"][] = [
   undefined,
   { payments: 6, interest: "accrues" },
   { payments: 6, interest: "waived" },

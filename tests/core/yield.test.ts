@@ -9,7 +9,7 @@ import {
   stepPeriods,
   type Transaction,
 } from "@/core";
-import { transactionOf } from "@/core/after";
+import { transactionOf } from "@/core/kinds/loan/credit";
 import { runs } from "../runs";
 import { date, dealWith, quoteOf } from "./deals";
 

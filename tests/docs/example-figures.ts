@@ -1,13 +1,13 @@
 // What the examples of the core's doc comments take for granted, by the names they use.
 import { rationalWeight } from "@/core/annuity";
 import { addMonths, type DayNumber, parseIsoDate } from "@/core/calendar";
-import { lend } from "@/core/kinds/loan/deal";
 import { rationalRate } from "@/core/interest";
-import { groupedAmount } from "@/core/money";
-import { evaluateLease, type Lease } from "@/core/kinds/lease";
+import { evaluateLease, type LeaseDeal } from "@/core/kinds/lease";
 import { implicitRate } from "@/core/kinds/lease/pricing/implicit-rate";
 import { leaseTerms } from "@/core/kinds/lease/pricing/terms";
+import { lend } from "@/core/kinds/loan/deal";
 import { loanOf, readTerms } from "@/core/kinds/loan/plan";
+import { groupedAmount } from "@/core/money";
 import type { Result } from "@/core/result";
 import type { Charge } from "@/core/structure";
 import { dealWith, PLAIN, quoteOf } from "../core/deals";
@@ -45,7 +45,7 @@ const origination: Charge = {
 };
 
 /** A van leased over 36 months, one payment at signing, down to 18,240.00 at the end. */
-const vanLease: Lease = {
+const vanLease: LeaseDeal = {
   currency: "USD",
   structure: { price: 4_000_000, tradeIns: [], down: { amount: 0 } },
   listPrice: null,

@@ -1,5 +1,5 @@
 // Each member that a structure can have, in every place that tells of it or counts it: one that is forgotten is seen here.
-import type { Deal, Lease } from "@/core";
+import type { LeaseDeal, LoanDeal } from "@/core";
 import { evaluate, evaluateLease } from "@/core";
 import { type DealInputs, readInputs } from "@/exchange/deal-file";
 import type { StructureFile } from "@/exchange/deal-file/structure";
@@ -41,11 +41,11 @@ function talliedOf(inputs: DealInputs) {
   const deal = readInputs(inputs);
   if (!deal.ok) return { sentence: deal.failure.sentence };
   if (inputs.plan.kind === "lease") {
-    const quote = evaluateLease(deal.value as Lease);
+    const quote = evaluateLease(deal.value as LeaseDeal);
     if (!quote.ok) return { sentence: quote.failure.sentence };
     return { lines: quote.value.lines, sum: quote.value.cost, received: undefined };
   }
-  const quote = evaluate(deal.value as Deal);
+  const quote = evaluate(deal.value as LoanDeal);
   if (!quote.ok) return { sentence: quote.failure.sentence };
   return { lines: quote.value.lines, sum: quote.value.loanAmount, received: quote.value.cashReceived };
 }

@@ -1,5 +1,5 @@
 // The answers in words, as an officer reads them aloud. Without interest each figure can be seen in one's head.
-import { type CostOfCredit, evaluate, evaluateLease, type LeaseQuote, type Quote, success } from "@/core";
+import { type CostOfCredit, evaluate, evaluateLease, type LeaseQuote, type LoanQuote, success } from "@/core";
 import { type DealFile, readDeal } from "@/exchange/deal-file";
 import { type LeaseFile, readLease } from "@/exchange/lease-file";
 import { longDateIn, notationOf } from "@/exchange/notation";
@@ -17,7 +17,7 @@ const write: SentenceWriter = {
   say: text => text,
 };
 
-function loan(structure: DealFile["structure"], plan: Partial<DealFile["plan"]> = {}): Quote {
+function loan(structure: DealFile["structure"], plan: Partial<DealFile["plan"]> = {}): LoanQuote {
   const deal = readDeal({
     format: "kellux-deal",
     version: 1,
@@ -31,14 +31,14 @@ function loan(structure: DealFile["structure"], plan: Partial<DealFile["plan"]> 
   return quote.value;
 }
 
-function said(quote: Quote): string {
+function said(quote: LoanQuote): string {
   const ending = loanEnding(quote, write);
   return plainSentence(loanSentence(quote, write)) + (ending && ` ${ending}`);
 }
 
 const VAN = { price: "12000.00" };
 
-test.each<[string, Quote, string]>([
+test.each<[string, LoanQuote, string]>([
   [
     "without more",
     loan({ ...VAN, down: { amount: "2400.00" } }),
@@ -182,7 +182,7 @@ test.each<[string, LeaseQuote, string]>([
 });
 
 const NO_RATES = success<CostOfCredit>({ apr: 6.4912, effectiveRate: 6.69 } as CostOfCredit);
-const costsOf = (quote: Quote, rates: typeof NO_RATES | undefined) =>
+const costsOf = (quote: LoanQuote, rates: typeof NO_RATES | undefined) =>
   LOAN_COSTS.map(
     ({ name, text, includes }) => `${name}: ${text({ quote, rates })}, ${includes({ quote, rates })}`,
   );

@@ -1,4 +1,4 @@
-import { FOUND_FIGURES, type FoundFigure, type Quote } from "@/core";
+import { FOUND_FIGURES, type FoundFigure, type LoanQuote } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
 import { checkDealInputs } from "@/exchange/deal-file/parse";
 import { isKnownFor, LOAN_KNOWN_NAMES, type LoanKnownName } from "@/features/deal/fields/loan-known";
@@ -31,7 +31,7 @@ const LOAN: DealFile = {
 const find = (state: LoanState, figure: FoundFigure) => optionReducer(state, { type: "find", figure });
 
 /** What a figure is in an answer. */
-function figureIn(quote: Quote, figure: FoundFigure): number | string | undefined {
+function figureIn(quote: LoanQuote, figure: FoundFigure): number | string | undefined {
   switch (figure) {
     case "payments":
       return quote.plannedPayments;

@@ -1,19 +1,8 @@
-import type { Deal } from "../kinds/loan/deal";
+import { askingPrice } from "../kinds/kind";
+import type { LoanDeal } from "../kinds/loan/deal";
 import { answer } from "../kinds/loan/find";
-import type { Lease } from "../kinds/lease";
 import { regularPayment } from "../kinds/loan/plan";
 import { failure, type Result, success } from "../result";
-
-/**
- * A loan or a lease that asks for the price which a payment buys, whatever its own price was.
- *
- * @param payment minor units
- * @example answer(pricedBy(deal, 60_000)).value.priced.structure.price // 3685359
- */
-export function pricedBy<Of extends Deal | Lease>({ from: _, ...deal }: Of, payment: number): Of {
-  const structure = { ...deal.structure, price: null, down: deal.structure.down ?? { amount: 0 } };
-  return { ...deal, structure, plan: { ...deal.plan, payment }, find: "price" } as unknown as Of;
-}
 
 /** What a budget buys over one term, in minor units. */
 export type Affordable = {
@@ -38,7 +27,7 @@ export type Unaffordable = { payments: number; sentence: string };
  * @example affordability(deal, 55_000, [72]).value[0].loanAmount // 3272832
  */
 export function affordability(
-  deal: Deal,
+  deal: LoanDeal,
   budget: number,
   terms: readonly number[],
 ): Result<(Affordable | Unaffordable)[]> {
@@ -46,7 +35,7 @@ export function affordability(
   if (terms.length === 0) return failure("payments", "There is no term to look at; give one.");
   return success(
     terms.map(payments => {
-      const found = answer(pricedBy({ ...deal, plan: { ...deal.plan, payments } }, budget));
+      const found = answer(askingPrice({ ...deal, plan: { ...deal.plan, payments } }, budget));
       if (!found.ok) return { payments, sentence: found.failure.sentence };
       const { structure, loanAmount, amountFinanced, loan } = found.value.priced;
       return {

@@ -1,5 +1,4 @@
-import { type Deal, lend } from "../kinds/loan/deal";
-import { roundFraction } from "../money";
+import { type LoanDeal, lend } from "../kinds/loan/deal";
 import {
   type Loan,
   type LoanPlan,
@@ -9,6 +8,7 @@ import {
   type Terms,
   unroundedPayment,
 } from "../kinds/loan/plan";
+import { roundFraction } from "../money";
 import type { Result } from "../result";
 import type { Structure } from "../structure";
 
@@ -40,7 +40,7 @@ const THOUSAND = 1000;
  * @example paymentPerThousand(plainDeal, ["6"], [60])[0].unrounded // 1933.28…
  */
 export function paymentPerThousand(
-  deal: Deal,
+  deal: LoanDeal,
   rates: readonly string[],
   terms: readonly number[],
 ): (PerThousand | NonePerThousand)[] {
@@ -56,7 +56,7 @@ export function paymentPerThousand(
 
 type Payment = Pick<PerThousand, "payment" | "unrounded">;
 
-function solvedLoan(deal: Deal, yearlyRate: string, payments: number): Result<Payment> {
+function solvedLoan(deal: LoanDeal, yearlyRate: string, payments: number): Result<Payment> {
   const { extra: _extra, prepaidCharge: _charge, ...shape } = deal.plan;
   const plan = { ...shape, yearlyRate, payments, payment: null };
   const read = readTerms({ ...deal, plan });

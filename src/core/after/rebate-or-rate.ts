@@ -1,5 +1,5 @@
-import type { Deal } from "../kinds/loan/deal";
-import { summarize } from "../kinds/loan/quote";
+import type { LoanDeal } from "../kinds/loan/deal";
+import { summarizeLoan } from "../kinds/loan/quote";
 import { failure, type Result, success } from "../result";
 import { lastWhole } from "../solve";
 import type { Rebate } from "../structure";
@@ -27,18 +27,18 @@ export type RebateOrRate = {
  * const offer = rebateOrRate(rebated, "1.9");
  * offer.ok && offer.value.tieRebate // 508254
  */
-export function rebateOrRate(deal: Deal, lowRate: string): Result<RebateOrRate> {
+export function rebateOrRate(deal: LoanDeal, lowRate: string): Result<RebateOrRate> {
   const { rebates = [] } = deal.structure;
   if (deal.find !== "payment")
     return failure("payment", "To compare them, the payment must be what is found.");
   if (rebates.length === 0) return failure("rebates", "There is no rebate to compare with; give one.");
-  const withRebate = summarize(deal);
+  const withRebate = summarizeLoan(deal);
   if (!withRebate.ok) return withRebate;
   const plain = withRebates(deal, rebates.slice(0, -1));
-  const atLowRate = summarize({ ...plain, plan: { ...plain.plan, yearlyRate: lowRate } });
+  const atLowRate = summarizeLoan({ ...plain, plan: { ...plain.plan, yearlyRate: lowRate } });
   if (!atLowRate.ok) return atLowRate;
   const [costWithRebate, costAtLowRate] = [withRebate.value.totalCost, atLowRate.value.totalCost];
-  const tie = summarize({
+  const tie = summarizeLoan({
     ...plain,
     plan: { ...plain.plan, yearlyRate: null },
     find: "yearlyRate",
@@ -56,12 +56,12 @@ export function rebateOrRate(deal: Deal, lowRate: string): Result<RebateOrRate> 
 const HALF = 0.5;
 
 /** The least amount of the last rebate with which the deal costs no more than so much. */
-function leastRebate(deal: Deal, most: number): number | null {
+function leastRebate(deal: LoanDeal, most: number): number | null {
   const { rebates = [], price } = deal.structure;
   const last = rebates.at(-1) as Rebate;
   const others = rebates.slice(0, -1);
   const costWith = (amount: number) => {
-    const quote = summarize(withRebates(deal, [...others, { ...last, amount }]));
+    const quote = summarizeLoan(withRebates(deal, [...others, { ...last, amount }]));
     // Where a rebate takes away all that would be lent, no deal is left that could cost too much.
     return quote.ok ? quote.value.totalCost : Number.NEGATIVE_INFINITY;
   };
@@ -70,6 +70,6 @@ function leastRebate(deal: Deal, most: number): number | null {
   return least <= highest && Number.isFinite(costWith(least)) ? least : null;
 }
 
-function withRebates(deal: Deal, rebates: readonly Rebate[]): Deal {
+function withRebates(deal: LoanDeal, rebates: readonly Rebate[]): LoanDeal {
   return { ...deal, structure: { ...deal.structure, rebates } };
 }

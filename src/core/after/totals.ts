@@ -1,6 +1,6 @@
 import { civilDate, type DayNumber, isoDate } from "../calendar";
 import type { PaymentRow } from "../kinds/loan/plan";
-import type { Quote } from "../kinds/loan/quote";
+import type { LoanQuote } from "../kinds/loan/quote";
 import { failure, type Result, success } from "../result";
 
 /** What some lines of a repayment table come to, in minor units. */
@@ -28,7 +28,7 @@ export type YearTotals = Totals & { year: number };
  * // the first year of monthly payments
  * totalsBetweenPayments(quote, 1, 12) // { ok: true, value: { interest: 247284, … } }
  */
-export function totalsBetweenPayments(quote: Quote, from: number, to: number): Result<Totals> {
+export function totalsBetweenPayments(quote: LoanQuote, from: number, to: number): Result<Totals> {
   const last = quote.schedule.at(-1)?.number ?? 1;
   if (!Number.isInteger(from) || !Number.isInteger(to) || from < 1 || to < from || to > last) {
     return failure(
@@ -45,7 +45,7 @@ export function totalsBetweenPayments(quote: Quote, from: number, to: number): R
  * @param from day number
  * @param to day number
  */
-export function totalsBetweenDates(quote: Quote, from: DayNumber, to: DayNumber): Result<Totals> {
+export function totalsBetweenDates(quote: LoanQuote, from: DayNumber, to: DayNumber): Result<Totals> {
   if (quote.firstDate === null) return withoutDates();
   if (to < from) {
     return failure(
@@ -57,7 +57,7 @@ export function totalsBetweenDates(quote: Quote, from: DayNumber, to: DayNumber)
 }
 
 /** What is paid in each calendar year, in order. */
-export function totalsByYear(quote: Quote): Result<YearTotals[]> {
+export function totalsByYear(quote: LoanQuote): Result<YearTotals[]> {
   if (quote.firstDate === null) return withoutDates();
   const years = new Map<number, PaymentRow[]>();
   for (const row of quote.schedule) {
@@ -73,7 +73,7 @@ function withoutDates(): Result<never> {
   return failure("totals", "Totals by date need the contract date; give it.");
 }
 
-function totalsOf(quote: Quote, counts: (row: PaymentRow) => boolean): Totals {
+function totalsOf(quote: LoanQuote, counts: (row: PaymentRow) => boolean): Totals {
   const { schedule, loanAmount } = quote;
   const first = schedule.findIndex(counts);
   const before = first < 1 ? loanAmount : (schedule[first - 1]?.balance ?? 0);

@@ -1,5 +1,6 @@
 export { type Compounding, compoundingsPerYear } from "./compounding";
 export { type Decimal, parseDecimal, readPercent } from "./decimal";
+export { factorOf, PERCENT_OF_FACTOR } from "./money-factor";
 export { nominalRate } from "./nominal-rate";
 export { percentOf } from "./percent-of";
 export { periodInterest } from "./period-interest";

@@ -1,11 +1,13 @@
-import { atValue, type MapAxis, type Mapped } from "./axes";
-import { figureOf, type MapFigure } from "./figures";
+import type { Deal } from "../kinds";
+import type { MapAxis, MapFigure } from "../kinds/kind";
+import { atValue } from "./axes";
+import { figureOf } from "./figures";
 
 /** One side of a map: the figure that is varied, and its places in order, in its units. */
 export type MapSide = { axis: MapAxis; values: readonly number[] };
 
 /** What a map is made of. */
-export type MapAsked = { deal: Mapped; across: MapSide; up: MapSide; figure: MapFigure };
+export type MapAsked = { deal: Deal; across: MapSide; up: MapSide; figure: MapFigure };
 
 /**
  * The figure at each place of a map, each the exact answer of the deal there: nothing is interpolated.
@@ -19,14 +21,4 @@ export function* walkMap(asked: MapAsked): Generator<number | null, void, void> 
     const row = atValue(deal, up.axis, height);
     for (const value of across.values) yield figureOf(atValue(row, across.axis, value), figure);
   }
-}
-
-/**
- * The deal that a map is made of: with the figure filled in that was found, asking for its payment.
- *
- * @param answered a quote's filled deal
- */
-export function mappable<Of extends Mapped>(answered: Of): Of {
-  const { from: _from, ...deal } = answered;
-  return { ...deal, plan: { ...deal.plan, payment: null }, find: "payment" } as Of;
 }

@@ -1,5 +1,7 @@
+import type { Deal } from "../kinds";
+import { type MapAxis, RATE_UNITS } from "../kinds/kind";
 import { MOST_PAYMENTS } from "../limits";
-import { type MapAxis, type Mapped, perYearOf, RATE_UNITS, valueOn } from "./axes";
+import { perYearOf, valueOn } from "./axes";
 
 /** From one value of an axis to another, by steps, all in its units. */
 export type MapRange = { from: number; to: number; step: number };
@@ -26,7 +28,7 @@ type Wanted = { from: number; to: number; steps: readonly number[] };
  * @param share what of the price the axis may reach to, where the deal says nothing of it
  * @example usualRange(deal, "payments", 100, 40) // { from: 36, to: 84, step: 1 }
  */
-export function usualRange(deal: Mapped, axis: MapAxis, unit: number, fewest: number): MapRange {
+export function usualRange(deal: Deal, axis: MapAxis, unit: number, fewest: number): MapRange {
   const { from, to, steps } = wantedRange(deal, axis, unit);
   const step = steps.findLast(each => (to - from) / each >= fewest) ?? steps[0] ?? 1;
   const low = Math.floor(from / step) * step;
@@ -38,7 +40,7 @@ export function usualRange(deal: Mapped, axis: MapAxis, unit: number, fewest: nu
   };
 }
 
-function wantedRange(deal: Mapped, axis: MapAxis, unit: number): Wanted {
+function wantedRange(deal: Deal, axis: MapAxis, unit: number): Wanted {
   const price = deal.structure.price ?? 30_000 * unit;
   const now = valueOn(deal, axis);
   switch (axis) {

@@ -1,4 +1,3 @@
-export { cashOverTerms } from "./loan-moves";
 export {
   type CashOver,
   type Move,
@@ -8,11 +7,9 @@ export {
   type RatesOfTerms,
   type Standing,
   type UsualTerm,
-  WANTED_OF_LEASE,
-  WANTED_OF_LOAN,
   type Wanted,
   type WantedFigure,
-} from "./move";
-export { walkMoves } from "./moves";
+} from "../kinds/kind";
+export { cashOverTerms, walkMoves, wantedOf } from "./moves";
 export { isMoving, isSensible } from "./sensible";
 export { usualTerms } from "./usual-terms";

@@ -1,4 +1,4 @@
-import type { Move } from "./move";
+import type { Move } from "../kinds/kind";
 
 /** How a deal stands, as far as it says what is beyond what would ever be agreed; money in minor units. */
 export type Now = { price: number; payment: number; payments: number; perYear: number };

@@ -1,5 +1,5 @@
 import { type Frequency, periodsPerYear } from "../calendar";
-import type { RatesOfTerms } from "./move";
+import type { RatesOfTerms } from "../kinds/kind";
 
 /** The months over which lenders and lessors usually pay. */
 const USUAL_MONTHS = [12, 24, 36, 48, 60, 72, 84, 96, 108, 120, 144, 180, 240, 300, 360];

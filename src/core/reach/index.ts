@@ -1,1 +1,2 @@
-export { overTerm, paymentAt, type Reached, type ReachTerm, reach } from "./reach";
+export type { ReachTerm } from "../kinds/kind";
+export { overTerm, paymentAt, type Reached, reach } from "./reach";

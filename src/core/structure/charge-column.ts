@@ -1,4 +1,4 @@
-import type { ChargesWithPayments } from ".";
+import type { ChargesWithPayments } from "./due-at-signing";
 
 /** A line of a loan's or a lease's table. */
 type PaidLine = { kind: string; payment: number; base?: number };

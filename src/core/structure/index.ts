@@ -1,4 +1,5 @@
 export { cashDown, isDownFromDue } from "./cash-down";
+export { chargeColumn } from "./charge-column";
 export {
   chargeAmounts,
   chargesOf,

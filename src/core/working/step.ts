@@ -1,5 +1,4 @@
 import { groupedAmount } from "../money";
-import type { Summary } from "../kinds/loan/quote";
 
 /** One step of how a figure came about: data, for any screen, page or printout to lay out. */
 export type WorkingStep = {
@@ -32,6 +31,6 @@ export function counted(count: number, unit: string): string {
 }
 
 /** Writes the amounts of a quote for people, in its currency's decimals. */
-export function moneyWriter({ decimals }: Pick<Summary, "decimals">): (minor: number) => string {
+export function moneyWriter({ decimals }: { decimals: number }): (minor: number) => string {
   return minor => groupedAmount(minor, decimals);
 }

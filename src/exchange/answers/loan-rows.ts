@@ -1,4 +1,4 @@
-import { chargeColumn, type PaymentRow, type Quote } from "@/core";
+import { chargeColumn, type LoanQuote, type PaymentRow } from "@/core";
 import { type TableRows, withCharges } from "./table-rows";
 
 const KINDS: Record<PaymentRow["kind"], string> = {
@@ -10,7 +10,7 @@ const KINDS: Record<PaymentRow["kind"], string> = {
 };
 
 /** A loan's repayment table, as it is filed. */
-export function loanRows({ schedule, charges, startDate, loanAmount, totalInterest }: Quote): TableRows {
+export function loanRows({ schedule, charges, startDate, loanAmount, totalInterest }: LoanQuote): TableRows {
   const rows = [
     { number: 0, date: startDate, amounts: [0, 0, 0, loanAmount], kind: "start" },
     ...schedule.map(({ number, date, payment, interest, principal, balance, kind }) => ({

@@ -4,9 +4,9 @@ import {
   type DayNumber,
   formatAmount,
   isoDate,
+  type LoanQuote,
+  type LoanSummary,
   type PaymentRow,
-  type Quote,
-  type Summary,
 } from "@/core";
 import { rateText } from "../text";
 
@@ -75,7 +75,7 @@ type RowJson = {
 };
 
 /** Writes a quote for programs, with every payment where it has them. What it does not have is undefined. */
-export function quoteJson(quote: Summary | Quote): QuoteJson {
+export function quoteJson(quote: LoanSummary | LoanQuote): QuoteJson {
   const { decimals, saved, trueYearlyRate } = quote;
   const money = (minor: number) => formatAmount(minor, decimals);
   const cost = costOfCredit(quote);
@@ -130,7 +130,7 @@ export function quoteJson(quote: Summary | Quote): QuoteJson {
   };
 }
 
-function linesJson({ lines }: Summary, money: (minor: number) => string): LineJson[] {
+function linesJson({ lines }: LoanSummary, money: (minor: number) => string): LineJson[] {
   const json: LineJson[] = [];
   for (const { figure, name, sign, amount, running } of lines)
     if (amount > 0 || figure === "price")
@@ -138,7 +138,7 @@ function linesJson({ lines }: Summary, money: (minor: number) => string): LineJs
   return json;
 }
 
-function scheduleJson({ schedule, charges, decimals }: Quote): RowJson[] {
+function scheduleJson({ schedule, charges, decimals }: LoanQuote): RowJson[] {
   if (charges === undefined) return schedule.map(row => rowJson(row, decimals));
   const column = chargeColumn(schedule, charges.all);
   return schedule.map((row, index) => ({
@@ -147,13 +147,13 @@ function scheduleJson({ schedule, charges, decimals }: Quote): RowJson[] {
   }));
 }
 
-function foundPercentDown({ deal, filled }: Summary): string | undefined {
+function foundPercentDown({ deal, filled }: LoanSummary): string | undefined {
   const { down } = filled.structure;
   return deal.find === "downPercent" && down && "percent" in down ? down.percent : undefined;
 }
 
 /** The extra on a date that was left open, in minor units. */
-function foundLump({ deal, filled }: Summary): number {
+function foundLump({ deal, filled }: LoanSummary): number {
   const open = deal.plan.extra?.once?.findIndex(({ amount }) => amount === null) ?? -1;
   return filled.plan.extra?.once?.[open]?.amount ?? 0;
 }

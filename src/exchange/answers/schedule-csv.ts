@@ -1,4 +1,4 @@
-import { formatAmount, isoDate, type LeaseQuote, type Quote } from "@/core";
+import { formatAmount, isoDate, type LeaseQuote, type LoanQuote } from "@/core";
 import { type Notation, spreadsheetAmount, spreadsheetDate } from "../notation";
 import { csvText } from "../notation/csv";
 import { leaseRows } from "./lease-rows";
@@ -9,7 +9,7 @@ import { loanRows } from "./loan-rows";
  *
  * @returns the text, lines ending in CR LF
  */
-export function scheduleCsv(quote: Quote | LeaseQuote): string {
+export function scheduleCsv(quote: LoanQuote | LeaseQuote): string {
   const data = tableOf(quote, minor => formatAmount(minor, quote.decimals), isoDate);
   return csvText(data);
 }
@@ -18,7 +18,7 @@ export function scheduleCsv(quote: Quote | LeaseQuote): string {
  * The same table as a spreadsheet of a place reads it: its dates and decimal signs, and columns parted by semicolons
  * where the comma is the decimal sign.
  */
-export function spreadsheetCsv(quote: Quote | LeaseQuote, notation: Notation): string {
+export function spreadsheetCsv(quote: LoanQuote | LeaseQuote, notation: Notation): string {
   const data = tableOf(
     quote,
     minor => spreadsheetAmount(minor, quote.decimals, notation),
@@ -28,7 +28,7 @@ export function spreadsheetCsv(quote: Quote | LeaseQuote, notation: Notation): s
 }
 
 function tableOf(
-  quote: Quote | LeaseQuote,
+  quote: LoanQuote | LeaseQuote,
   money: (minor: number) => string,
   written: (day: number) => string,
 ) {

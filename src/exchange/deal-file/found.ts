@@ -1,4 +1,4 @@
-import type { Deal, Figure } from "@/core";
+import type { Figure, LoanDeal } from "@/core";
 import type { Reader } from "../reading";
 import type { DealFile } from "./deal-file.schema";
 import { tradeInsOf } from "./structure";
@@ -51,7 +51,7 @@ export function refuseFound(file: DealFile, read: Reader): void {
 }
 
 /** An extra on a date has no amount only where it is the one being found. */
-export function refuseOpenExtras({ plan, find }: Deal, read: Reader): void {
+export function refuseOpenExtras({ plan, find }: LoanDeal, read: Reader): void {
   const open = plan.extra?.once?.filter(({ amount }) => amount === null).length ?? 0;
   if (find === "lump" && open !== 1) {
     read.refuse("extra", "To find an extra on a date, list it in extra.once with its date and no amount.");

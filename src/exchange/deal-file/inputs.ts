@@ -1,4 +1,4 @@
-import type { Deal, Lease, Result } from "@/core";
+import type { LeaseDeal, LoanDeal, Result } from "@/core";
 import { type LeaseFile, readLease } from "../lease-file";
 import type { DealFile } from "./deal-file.schema";
 import { readDeal } from "./read-deal";
@@ -12,6 +12,6 @@ export function isLeaseInputs(inputs: DealInputs): inputs is LeaseFile {
 }
 
 /** Turns what was typed, once it passed its schema, into the loan or the lease that the core computes with. */
-export function readInputs(inputs: DealInputs): Result<Deal | Lease> {
+export function readInputs(inputs: DealInputs): Result<LoanDeal | LeaseDeal> {
   return isLeaseInputs(inputs) ? readLease(inputs) : readDeal(inputs);
 }

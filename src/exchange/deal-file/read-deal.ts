@@ -1,4 +1,4 @@
-import { type Deal, type Result, readCurrency, success } from "@/core";
+import { type LoanDeal, type Result, readCurrency, success } from "@/core";
 import { fileReader } from "../reading";
 import type { DealFile } from "./deal-file.schema";
 import { refuseFound, refuseOpenExtras } from "./found";
@@ -11,12 +11,12 @@ import { readStructure } from "./structure";
  *
  * @returns the deal, or a failure naming the figure that cannot be read or contradicts `find`
  */
-export function readDeal(file: DealFile): Result<Deal> {
+export function readDeal(file: DealFile): Result<LoanDeal> {
   const decimals = readCurrency(file.currency);
   if (!decimals.ok) return decimals;
   const read = fileReader(file.currency);
   refuseFound(file, read);
-  const deal: Deal = {
+  const deal: LoanDeal = {
     currency: file.currency,
     structure: readStructure(file.structure, file.find, read),
     plan: readPlan(file.plan, read),

@@ -1,4 +1,4 @@
-import { LEASE_NAMES, type Lease, type LeasePlan, type Result, readCurrency, success } from "@/core";
+import { LEASE_NAMES, type LeaseDeal, type LeasePlan, type Result, readCurrency, success } from "@/core";
 import { readStructure, readTax, tradeInsOf } from "../deal-file/structure";
 import { fileReader, type Reader } from "../reading";
 import type { LeaseFile } from "./lease-file.schema";
@@ -10,7 +10,7 @@ type PlanFile = LeaseFile["plan"];
  *
  * @returns the lease, or a failure naming the figure that cannot be read or contradicts `find`
  */
-export function readLease(file: LeaseFile): Result<Lease> {
+export function readLease(file: LeaseFile): Result<LeaseDeal> {
   const decimals = readCurrency(file.currency);
   if (!decimals.ok) return decimals;
   const read = fileReader(file.currency);
@@ -19,7 +19,7 @@ export function readLease(file: LeaseFile): Result<Lease> {
   // Taxes of a structure are those of a loan: they stay in the file, and are not used.
   const { taxes: _taxes, taxIncluded: _included, listPrice, ...lines } = structure;
   const found = find === "down" || find === "allowance" ? find : "payment";
-  const lease: Lease = {
+  const lease: LeaseDeal = {
     currency,
     structure: readStructure(lines, found, read),
     listPrice: read.amount("listPrice", "list price", listPrice),
@@ -125,8 +125,12 @@ function readSecurity(deposit: NonNullable<PlanFile["securityDeposit"]>, read: R
       };
 }
 
-function readKnown(from: NonNullable<LeaseFile["from"]>, read: Reader): NonNullable<Lease["from"]> {
-  const amount = (figure: NonNullable<Lease["from"]>["figure"], name: string, typed: string | number) => ({
+function readKnown(from: NonNullable<LeaseFile["from"]>, read: Reader): NonNullable<LeaseDeal["from"]> {
+  const amount = (
+    figure: NonNullable<LeaseDeal["from"]>["figure"],
+    name: string,
+    typed: string | number,
+  ) => ({
     figure,
     value: read.amount(figure, name, typed) ?? 0,
   });

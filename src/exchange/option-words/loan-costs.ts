@@ -1,8 +1,8 @@
-import type { CostOfCredit, Quote, Result } from "@/core";
+import type { CostOfCredit, LoanQuote, Result } from "@/core";
 import { amountText } from "../text";
 
 /** A loan with its yearly rates; undefined while they are not known yet. */
-type CostedLoan = { quote: Quote; rates: Result<CostOfCredit> | undefined };
+type CostedLoan = { quote: LoanQuote; rates: Result<CostOfCredit> | undefined };
 
 /** What a loan really costs, in order: each figure by its name, as text, and with what it includes in a few words. */
 export const LOAN_COSTS = [
@@ -40,7 +40,7 @@ export const LOAN_COSTS = [
   },
 ] as const;
 
-function includedInFinanceCharge({ totalInterest, financeCharge, deal }: Quote): string {
+function includedInFinanceCharge({ totalInterest, financeCharge, deal }: LoanQuote): string {
   const others = financeCharge - totalInterest;
   if (others === 0) return "all interest; no fees";
   const money = (minor: number) => amountText(minor, deal.currency);
@@ -62,13 +62,13 @@ function includedInApr({ quote, rates }: CostedLoan): string {
 }
 
 /** The first of what is due at signing; its working lists all of it. */
-function includedAtSigning({ dueAtSigning: { items } }: Quote): string {
+function includedAtSigning({ dueAtSigning: { items } }: LoanQuote): string {
   if (items.length === 0) return "nothing";
   const [first, ...others] = items;
   return others.length === 0 ? (first?.name ?? "") : `${first?.name} and ${others.length} more`;
 }
 
-function includedInTotalCost({ filled: { structure }, charges, dueAtSigning, down }: Quote): string {
+function includedInTotalCost({ filled: { structure }, charges, dueAtSigning, down }: LoanQuote): string {
   const { tradeIns, deposit = 0 } = structure;
   const isTraded = tradeIns.some(({ allowance }) => (allowance ?? 0) > 0);
   const isAtSigning = dueAtSigning.items.some(({ figure }) => figure !== "down" && figure !== "payment");

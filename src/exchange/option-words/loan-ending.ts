@@ -1,8 +1,8 @@
-import type { Quote } from "@/core";
+import type { LoanQuote } from "@/core";
 import type { SentenceWriter } from "./segment";
 
 /** What a loan's sentence ends with where payments are left out, change, or end before their time; empty elsewhere. */
-export function loanEnding(quote: Quote, { money }: Pick<SentenceWriter, "money">): string {
+export function loanEnding(quote: LoanQuote, { money }: Pick<SentenceWriter, "money">): string {
   const { plannedPayments, payments, paymentsMade, saved } = quote;
   const without = payments - paymentsMade;
   const early = plannedPayments - payments;
@@ -17,7 +17,7 @@ export function loanEnding(quote: Quote, { money }: Pick<SentenceWriter, "money"
 }
 
 /** When the payment changes. */
-function stepsText({ filled: { plan } }: Quote): string {
+function stepsText({ filled: { plan } }: LoanQuote): string {
   const steps = plan.steps ?? [];
   if (steps.length === 0) return "";
   if (steps.length > MOST_STEPS_SAID) return `The payment changes ${steps.length} times.`;
@@ -33,7 +33,7 @@ function times(count: number): string {
 }
 
 function savedText(
-  { interest, payments }: NonNullable<Quote["saved"]>,
+  { interest, payments }: NonNullable<LoanQuote["saved"]>,
   money: SentenceWriter["money"],
 ): string {
   return `${money(interest)}${payments > 0 ? ` and ${times(payments)}` : ""}`;

@@ -1,4 +1,4 @@
-import { FREQUENCY_NAMES, type Quote } from "@/core";
+import { FREQUENCY_NAMES, type LoanQuote } from "@/core";
 import type { Segment, SentenceWriter } from "./segment";
 
 /** The figures of a loan's sentence that an officer can pick. */
@@ -17,7 +17,7 @@ type Segments = Segment<LoanSentenceFigure>[];
  * The answer of a loan in one plain sentence, and what it costs in another. What it ends with where payments are left out,
  * change, or end before their time is said by `loanEnding`, which few loans need.
  */
-export function loanSentence(quote: Quote, write: SentenceWriter): Segments {
+export function loanSentence(quote: LoanQuote, write: SentenceWriter): Segments {
   const { money, date, say } = write;
   const { payments, firstDate, finalPayment, balloon } = quote;
   const isSingle = payments === 1;
@@ -55,7 +55,7 @@ export function loanSentence(quote: Quote, write: SentenceWriter): Segments {
 }
 
 /** What the money is for: a vehicle at a price, or the purpose of a personal loan. */
-function purchase({ price, down, filled }: Quote, money: SentenceWriter["money"]): Segments {
+function purchase({ price, down, filled }: LoanQuote, money: SentenceWriter["money"]): Segments {
   const { personal } = filled.structure;
   const [forPrice, withDown] = [
     { figure: "price", text: money(price) },
@@ -73,7 +73,7 @@ function purchase({ price, down, filled }: Quote, money: SentenceWriter["money"]
 }
 
 /** Over how many payments: none where an extra ends the loan before the first. */
-function term(quote: Quote): Segments {
+function term(quote: LoanQuote): Segments {
   const { payments, isListed, filled } = quote;
   if (payments === 0) return ["repaid before the first payment of"];
   if (payments === 1) return ["with ", { figure: "payments", text: "one" }, " payment of"];
@@ -82,7 +82,7 @@ function term(quote: Quote): Segments {
 }
 
 /** What leads from the number of payments to the payment, as each plan is said aloud. */
-function leadText(quote: Quote): string {
+function leadText(quote: LoanQuote): string {
   const { interestOnly = 0, deferred, kind } = quote.filled.plan;
   if (quote.isListed) return ", one of them";
   if (interestOnly > 0) return `, the first ${interestOnly} just interest, then`;
@@ -92,11 +92,11 @@ function leadText(quote: Quote): string {
 }
 
 /** Whether every payment date but the last asks for the same payment. */
-const staysLevel = ({ isLevel, paymentsMade, payments }: Quote): boolean =>
+const staysLevel = ({ isLevel, paymentsMade, payments }: LoanQuote): boolean =>
   isLevel && paymentsMade === payments;
 
 /** What is paid with each payment, where anything is. */
-function besideText({ charges, extraEach }: Quote, money: SentenceWriter["money"]): string {
+function besideText({ charges, extraEach }: LoanQuote, money: SentenceWriter["money"]): string {
   const each = charges?.all.each ?? 0;
   const parts = [
     each > 0 ? ` with charges of ${money(each)}` : "",
@@ -105,7 +105,7 @@ function besideText({ charges, extraEach }: Quote, money: SentenceWriter["money"
   return parts && `${parts},`;
 }
 
-function rate({ yearlyRate, trueYearlyRate }: Quote, say: SentenceWriter["say"]): Segments {
+function rate({ yearlyRate, trueYearlyRate }: LoanQuote, say: SentenceWriter["say"]): Segments {
   const text = say(`${yearlyRate} %`);
   if (trueYearlyRate === undefined) return [{ figure: "yearlyRate", text, after: "." }];
   const flat = say(` flat, a true yearly rate of ${trueYearlyRate.toFixed(2)} %.`);

@@ -3,11 +3,11 @@ import {
   failure,
   formatAmount,
   isoDate,
+  type LoanQuote,
   type Payoff,
   paymentPerThousand,
   payoffAfter,
   payoffOn,
-  type Quote,
   type Result,
   success,
   type Totals,
@@ -23,7 +23,7 @@ import type { DealQuestion } from "./questions.schema";
 type Asked<Word extends DealQuestion["ask"]> = Extract<DealQuestion, { ask: Word }>;
 
 /** Answers a question about an answered deal, as plain JSON: amounts as decimal strings, dates as ISO 8601. */
-export function answerDealQuestion(question: DealQuestion, quote: Quote): Result<object> {
+export function answerDealQuestion(question: DealQuestion, quote: LoanQuote): Result<object> {
   const money = (minor: number) => formatAmount(minor, quote.decimals);
   switch (question.ask) {
     case "payoff":
@@ -47,7 +47,7 @@ function mapped<Value>(result: Result<Value>, map: (value: Value) => object): Re
   return result.ok ? success(map(result.value)) : result;
 }
 
-function askPayoff({ after, on }: Asked<"payoff">, quote: Quote): Result<Payoff> {
+function askPayoff({ after, on }: Asked<"payoff">, quote: LoanQuote): Result<Payoff> {
   if ((after === undefined) === (on === undefined)) {
     return failure("payoff", "A payoff is after a payment or on a date; give one of after and on.");
   }
@@ -58,7 +58,7 @@ function askPayoff({ after, on }: Asked<"payoff">, quote: Quote): Result<Payoff>
   return wrong ? { ok: false, failure: wrong } : payoffOn(quote, date ?? 0);
 }
 
-function payoffJson(payoff: Payoff, { decimals }: Quote): object {
+function payoffJson(payoff: Payoff, { decimals }: LoanQuote): object {
   const money = (minor: number) => formatAmount(minor, decimals);
   const { afterPayment, date, balance, interest, perDay, refunds } = payoff;
   return {
@@ -78,7 +78,7 @@ function payoffJson(payoff: Payoff, { decimals }: Quote): object {
   };
 }
 
-function askTotals({ payments, dates }: Asked<"totals">, quote: Quote): Result<Totals> {
+function askTotals({ payments, dates }: Asked<"totals">, quote: LoanQuote): Result<Totals> {
   if ((payments === undefined) === (dates === undefined)) {
     return failure("totals", "Totals are between two payments or two dates; give one of payments and dates.");
   }
@@ -103,7 +103,7 @@ function totalsJson(totals: Totals, money: (minor: number) => string): object {
 
 function askAffordability(
   { budget, terms }: Asked<"affordability">,
-  quote: Quote,
+  quote: LoanQuote,
   money: (minor: number) => string,
 ): Result<object> {
   const read = fileReader(quote.deal.currency);
@@ -127,7 +127,7 @@ function askAffordability(
 
 function askPerThousand(
   { rates, terms }: Asked<"perThousand">,
-  quote: Quote,
+  quote: LoanQuote,
   money: (minor: number) => string,
 ): object {
   const rows = paymentPerThousand(quote.filled, rates.map(String), terms.map(Number));

@@ -1,4 +1,4 @@
-import { type Quote, type Result, success } from "@/core";
+import { type LoanQuote, type Result, success } from "@/core";
 import { answerDealQuestion } from "./deal-questions";
 import { answerFreeQuestion } from "./free-questions";
 import type { DealQuestion, FreeQuestion } from "./questions.schema";
@@ -25,7 +25,7 @@ function answerAll<Question>(
 /** Answers the questions that a deal file asks. */
 export function answerQuestions(
   questions: readonly (DealQuestion | FreeQuestion)[],
-  quote: Quote,
+  quote: LoanQuote,
 ): Result<object[]> {
   return answerAll(questions, question => {
     const { ask } = question;

@@ -1,4 +1,4 @@
-import type { Lease, LeaseQuote } from "@/core";
+import type { LeaseDeal, LeaseQuote } from "@/core";
 import type { LeaseRecord } from "./lease-record.schema";
 import {
   agreedLines,
@@ -84,7 +84,7 @@ export function recordOfLease(optionId: string, quote: LeaseQuote): LeaseRecord 
  * @param record as it was kept
  * @param lease what was typed of it, which stays while a deal is signed
  */
-export function leaseOfRecord(record: LeaseRecord, lease: Lease): LeaseQuote {
+export function leaseOfRecord(record: LeaseRecord, lease: LeaseDeal): LeaseQuote {
   const { figures, rates } = record;
   return {
     kind: "lease",
@@ -132,7 +132,7 @@ export function leaseOfRecord(record: LeaseRecord, lease: Lease): LeaseQuote {
 
 type Agreed = LeaseRecord["agreed"];
 
-function agreedIn({ structure, plan }: Lease): Agreed {
+function agreedIn({ structure, plan }: LeaseDeal): Agreed {
   return {
     ...agreedLines(structure),
     residual: plan.residual,
@@ -144,7 +144,7 @@ function agreedIn({ structure, plan }: Lease): Agreed {
 }
 
 /** What was typed with what was agreed put in its place, so that nothing is left to find. */
-function withAgreed({ structure, plan, from: _, ...lease }: Lease, agreed: Agreed): Lease {
+function withAgreed({ structure, plan, from: _, ...lease }: LeaseDeal, agreed: Agreed): LeaseDeal {
   const { price: _price, down: _down, allowances: _allowances, ...found } = agreed;
   return {
     ...lease,

@@ -1,4 +1,4 @@
-import type { Deal, Quote } from "@/core";
+import type { LoanDeal, LoanQuote } from "@/core";
 import type { LoanRecord } from "./loan-record.schema";
 import {
   agreedLines,
@@ -13,7 +13,7 @@ import {
 } from "./parts";
 
 /** What is kept of a loan that is signed. */
-export function recordOfLoan(optionId: string, quote: Quote): LoanRecord {
+export function recordOfLoan(optionId: string, quote: LoanQuote): LoanRecord {
   const { reckoned, keptCost, saved, charges, schedule, oddFirstPeriod: odd } = quote;
   return {
     kind: "loan",
@@ -94,7 +94,7 @@ export function recordOfLoan(optionId: string, quote: Quote): LoanRecord {
  * @param record as it was kept
  * @param deal what was typed of it, which stays while a deal is signed
  */
-export function loanOfRecord(record: LoanRecord, deal: Deal): Quote {
+export function loanOfRecord(record: LoanRecord, deal: LoanDeal): LoanQuote {
   const { figures, rates, payments, saved } = record;
   const { price, down, loanAmount } = figures;
   return {
@@ -149,7 +149,7 @@ export function loanOfRecord(record: LoanRecord, deal: Deal): Quote {
 
 type Agreed = LoanRecord["agreed"];
 
-function agreedIn({ structure, plan }: Deal): Agreed {
+function agreedIn({ structure, plan }: LoanDeal): Agreed {
   const { balloon, extra } = plan;
   return {
     ...agreedLines(structure),
@@ -163,7 +163,7 @@ function agreedIn({ structure, plan }: Deal): Agreed {
 }
 
 /** What was typed with what was agreed put in its place, so that nothing is left to find. */
-function withAgreed({ structure, plan, from: _, ...deal }: Deal, agreed: Agreed): Deal {
+function withAgreed({ structure, plan, from: _, ...deal }: LoanDeal, agreed: Agreed): LoanDeal {
   const { yearlyRate, payments, payment, balloon, extraEach, extraOnce } = agreed;
   const once = plan.extra?.once?.map((each, index) => ({ ...each, amount: extraOnce?.[index] ?? null }));
   const hasExtra = plan.extra !== undefined || extraEach !== undefined;

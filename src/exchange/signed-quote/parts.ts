@@ -1,5 +1,5 @@
 // What a loan's record and a lease's have alike: how each part is written, and read again.
-import { type DayNumber, dayNumber, isoDate, type LeaseQuote, type Quote } from "@/core";
+import { type DayNumber, dayNumber, isoDate, type LeaseQuote, type LoanQuote } from "@/core";
 
 /** A day as a record holds it. */
 export const dateText = (day: DayNumber | null): string | null => (day === null ? null : isoDate(day));
@@ -11,7 +11,7 @@ export function dayOf(date: string | null): DayNumber | null {
   return dayNumber(year, month, day);
 }
 
-type Days = Pick<Quote, "startDate" | "firstDate" | "finalDate">;
+type Days = Pick<LoanQuote, "startDate" | "firstDate" | "finalDate">;
 type Dates = { start: string | null; first: string | null; final: string | null };
 
 export const datesOf = ({ startDate, firstDate, finalDate }: Days): Dates => ({
@@ -43,7 +43,7 @@ export const dueOf = <Figure>({ items, total }: Due<Figure>) => ({
 /** What falls with payments, likewise. */
 export const withPaymentsOf = ({ first, last, each }: LeaseQuote["withPayments"]) => ({ first, last, each });
 
-type Structure = (Quote["filled"] | LeaseQuote["filled"])["structure"];
+type Structure = (LoanQuote["filled"] | LeaseQuote["filled"])["structure"];
 type AgreedLines = Pick<Structure, "price" | "down"> & { allowances: (number | null)[] };
 
 /** The lines of a structure that can be found, as they were agreed. */

@@ -1,4 +1,4 @@
-import type { LeaseQuote, Quote } from "@/core";
+import type { LeaseQuote, LoanQuote } from "@/core";
 import { type Checked, checked } from "../checks";
 import { signedQuote } from "./compiled";
 import { recordOfLease } from "./lease-record";
@@ -23,7 +23,7 @@ function upToDate(stored: unknown): unknown {
   return quote.kind === "lease" ? recordOfLease(optionId, quote) : recordOfLoan(optionId, quote);
 }
 
-type BeforeRecords = { optionId: string; sentence: string; quote: Quote | LeaseQuote };
+type BeforeRecords = { optionId: string; sentence: string; quote: LoanQuote | LeaseQuote };
 
 /** What an option was signed with, of any form that was ever kept; or in one sentence why it cannot be read. */
 export function readSignedQuote(stored: unknown): Checked<SignedQuote> {

@@ -1,5 +1,5 @@
 import { useId } from "react";
-import { flowsWorking } from "@/core/kinds/loan/working";
+import { flowsWorking } from "@/core/working";
 import { FlowsTimeline } from "./FlowsTimeline";
 import { answerFlows, readFlows } from "./flows";
 import { usePlace } from "./place";

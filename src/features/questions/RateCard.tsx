@@ -1,5 +1,5 @@
 import { convertRate, type Result } from "@/core";
-import { rateWorking } from "@/core/kinds/loan/working";
+import { rateWorking } from "@/core/working";
 import type { FreeQuestion } from "@/exchange/questions/questions.schema";
 import { ChoiceInWords } from "@/features/deal/parts/ChoiceInWords";
 import { Blank } from "./Blank";

@@ -6,7 +6,7 @@ import {
   groupedAmount,
   type TimeValueAnswer,
 } from "@/core";
-import { timeValueWorking } from "@/core/kinds/loan/working";
+import { timeValueWorking } from "@/core/working";
 import { ChoiceInWords } from "@/features/deal/parts/ChoiceInWords";
 import { Blank } from "./Blank";
 import { amountText, usePlace } from "./place";

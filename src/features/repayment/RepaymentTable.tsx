@@ -1,5 +1,5 @@
 import { memo, useMemo } from "react";
-import { chargeColumn, type PaymentRow, type Quote } from "@/core";
+import { chargeColumn, type LoanQuote, type PaymentRow } from "@/core";
 import { amountIn, dateIn, type Notation } from "@/exchange/notation";
 import { CELL, ClosingProof, type ScheduleProps, ScheduleTable } from "./ScheduleTable";
 import { saveSchedule } from "./save-schedule";
@@ -9,7 +9,7 @@ const COLUMNS = ["Payment", "Interest", "Principal", "Balance"];
 const CHARGES = "Charges";
 
 /** Every payment split into interest and principal, with the balance after it. */
-export const RepaymentTable = memo(function RepaymentTable(props: ScheduleProps<Quote>) {
+export const RepaymentTable = memo(function RepaymentTable(props: ScheduleProps<LoanQuote>) {
   const { quote, notation, stale, fileName } = props;
   const rows = quote.schedule;
   const money = (minor: number) => amountIn(minor, quote.deal.currency, notation);
@@ -67,7 +67,7 @@ export const RepaymentTable = memo(function RepaymentTable(props: ScheduleProps<
   );
 });
 
-type OpeningProps = Pick<ScheduleProps<Quote>, "quote" | "notation"> & {
+type OpeningProps = Pick<ScheduleProps<LoanQuote>, "quote" | "notation"> & {
   money: (minor: number) => string;
   hasCharges: boolean;
 };
@@ -128,7 +128,7 @@ const KINDS: Record<PaymentRow["kind"], string> = {
 };
 
 /** What is special about a line: the last payment, or one of another kind. */
-function remarkOn(quote: Quote, index: number): string {
+function remarkOn(quote: LoanQuote, index: number): string {
   const { schedule, payments, finalPayment, payment, isListed, filled, oddFirstPeriod } = quote;
   const row = schedule[index];
   if (!row) return "";

@@ -1,4 +1,4 @@
-import type { LeaseQuote, Quote } from "@/core";
+import type { LeaseQuote, LoanQuote } from "@/core";
 import type { Notation } from "@/exchange/notation";
 import { saveFile } from "@/features/figures/save-file";
 
@@ -7,7 +7,7 @@ import { saveFile } from "@/features/figures/save-file";
  * it where a notation is given.
  */
 export async function saveSchedule(
-  quote: Quote | LeaseQuote,
+  quote: LoanQuote | LeaseQuote,
   fileName: string,
   notation?: Notation,
 ): Promise<void> {

@@ -2,13 +2,13 @@
 import fc from "fast-check";
 import {
   costOfCredit,
-  type Deal,
   evaluate,
   evaluateLease,
-  type Lease,
+  type LeaseDeal,
   type LeaseQuote,
+  type LoanDeal,
+  type LoanQuote,
   leaseEffectiveRate,
-  type Quote,
 } from "@/core";
 import { readSignedQuote } from "@/exchange/signed-quote";
 import { leaseOfRecord, recordOfLease } from "@/exchange/signed-quote/lease-record";
@@ -24,20 +24,20 @@ const OPTION = "11111111-1111-4111-8111-111111111111";
 /** As it comes back from the disk. */
 const kept = <Value>(value: Value): Value => JSON.parse(JSON.stringify(value));
 
-function signedLoan(deal: Deal, quote: Quote): Quote {
+function signedLoan(deal: LoanDeal, quote: LoanQuote): LoanQuote {
   const read = readSignedQuote(kept(recordOfLoan(OPTION, quote)));
   if (!read.ok || read.value.kind !== "loan") throw new Error(read.ok ? read.value.kind : read.sentence);
   return loanOfRecord(read.value, deal);
 }
 
-function signedLease(lease: Lease, quote: LeaseQuote): LeaseQuote {
+function signedLease(lease: LeaseDeal, quote: LeaseQuote): LeaseQuote {
   const read = readSignedQuote(kept(recordOfLease(OPTION, quote)));
   if (!read.ok || read.value.kind !== "lease") throw new Error(read.ok ? read.value.kind : read.sentence);
   return leaseOfRecord(read.value, lease);
 }
 
 /** The same deal, asking for another figure, from the payment that it comes to. */
-const ASKING: Record<string, (deal: Deal, payment: number) => Deal> = {
+const ASKING: Record<string, (deal: LoanDeal, payment: number) => LoanDeal> = {
   payment: deal => deal,
   price: ({ structure, plan, ...deal }, payment) => ({
     ...deal,
@@ -114,7 +114,7 @@ test(`${RUNS} loans, given and found, come back from what was kept of them as th
     expect([find, (seen.get(find) ?? 0) > RUNS / 60]).toEqual([find, true]);
 });
 
-const ASKING_LEASE: Record<string, (lease: Lease, quote: LeaseQuote) => Lease> = {
+const ASKING_LEASE: Record<string, (lease: LeaseDeal, quote: LeaseQuote) => LeaseDeal> = {
   payment: lease => lease,
   price: ({ structure, plan, ...lease }, { payment }) => ({
     ...lease,

@@ -1,5 +1,5 @@
 import { readFileSync } from "node:fs";
-import type { Deal, Lease } from "@/core";
+import type { LeaseDeal, LoanDeal } from "@/core";
 import { type DealInputs, readInputs } from "@/exchange/deal-file";
 import { readSignedQuote, readSignedQuotes, type SignedQuote, signQuote } from "@/exchange/signed-quote";
 import { leaseOfRecord } from "@/exchange/signed-quote/lease-record";
@@ -19,8 +19,8 @@ function shownOf(record: SignedQuote, inputs: DealInputs): unknown {
   if (!deal.ok) throw new Error(deal.failure.sentence);
   if (record.kind === "none") return record.words.sentence;
   return record.kind === "lease"
-    ? leaseOfRecord(record, deal.value as Lease)
-    : loanOfRecord(record, deal.value as Deal);
+    ? leaseOfRecord(record, deal.value as LeaseDeal)
+    : loanOfRecord(record, deal.value as LoanDeal);
 }
 
 test.each(BEFORE.map(each => [`${each.inputs.plan.kind}, finding ${each.inputs.find}`, each] as const))(

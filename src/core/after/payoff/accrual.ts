@@ -1,8 +1,8 @@
 import type { DayNumber } from "../../calendar";
 import { NO_RATE, type PeriodRate, periodInterest, simpleRate } from "../../interest";
-import { roundFraction } from "../../money";
 import { type Calendar, type Loan, type PaymentRow, rateByDays } from "../../kinds/loan/plan";
-import { machineOf, type Quote } from "../../kinds/loan/quote";
+import { type LoanQuote, machineOf } from "../../kinds/loan/quote";
+import { roundFraction } from "../../money";
 
 /** How interest grows within one period of a loan, in minor units. */
 type Accrual = {
@@ -18,7 +18,7 @@ type Accrual = {
 export type Share = { days: number; of: number };
 
 /** How interest grows between one payment date and the next. */
-export function accrualAfter(quote: Quote, after: number): Accrual {
+export function accrualAfter(quote: LoanQuote, after: number): Accrual {
   const { draft } = machineOf(quote).loan;
   const { calendar, flat } = draft;
   const from = (after === 0 ? calendar.start : calendar.dateOf(after)) ?? 0;
@@ -60,7 +60,7 @@ function dailyAccrual(calendar: Calendar, rate: PeriodRate, from: DayNumber, of:
 }
 
 /** A flat-rate loan earns its row's part of the charge day by day. */
-function flatAccrual({ schedule }: Quote, after: number, share: Accrual["share"]): Growth {
+function flatAccrual({ schedule }: LoanQuote, after: number, share: Accrual["share"]): Growth {
   const interest = schedule[after]?.interest ?? 0;
   return {
     interest: (_, date) => shareOf(interest, share(date)),

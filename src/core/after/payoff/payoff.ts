@@ -1,5 +1,5 @@
 import { type DayNumber, isoDate } from "../../calendar";
-import { machineOf, type Quote } from "../../kinds/loan/quote";
+import { type LoanQuote, machineOf } from "../../kinds/loan/quote";
 import { failure, type Result, success } from "../../result";
 import { accrualAfter } from "./accrual";
 import { type Refund, refundsAfter } from "./refunds";
@@ -32,7 +32,7 @@ export type Payoff = {
  * @returns amounts in minor units, or a failure for a payment that is not the loan's
  * @example payoffAfter(quote, 36) // { ok: true, value: { payoff: 2231957, … } }
  */
-export function payoffAfter(quote: Quote, after: number): Result<Payoff> {
+export function payoffAfter(quote: LoanQuote, after: number): Result<Payoff> {
   const { payments } = quote;
   if (!Number.isInteger(after) || after < 0 || after > payments) {
     return failure(
@@ -54,7 +54,7 @@ export function payoffAfter(quote: Quote, after: number): Result<Payoff> {
  * @param date day number, from the start of the loan to its end
  * @returns amounts in minor units, or a failure for a date outside the loan
  */
-export function payoffOn(quote: Quote, date: DayNumber): Result<Payoff> {
+export function payoffOn(quote: LoanQuote, date: DayNumber): Result<Payoff> {
   const { start, dateOf } = machineOf(quote).loan.draft.calendar;
   const end = quote.finalDate;
   if (start === null || end === null) {
@@ -71,7 +71,7 @@ export function payoffOn(quote: Quote, date: DayNumber): Result<Payoff> {
   return success(payoffAt(quote, after, date));
 }
 
-function payoffAt(quote: Quote, after: number, date: DayNumber | null): Payoff {
+function payoffAt(quote: LoanQuote, after: number, date: DayNumber | null): Payoff {
   const { schedule } = quote;
   const { loan } = machineOf(quote);
   const { flat } = loan.draft;
@@ -95,7 +95,7 @@ function payoffAt(quote: Quote, after: number, date: DayNumber | null): Payoff {
 }
 
 /** What is owed after a payment date, extras of that day included, a balloon still to pay. */
-function owedAfter({ loanAmount, schedule }: Quote, after: number): number {
+function owedAfter({ loanAmount, schedule }: LoanQuote, after: number): number {
   const row = schedule.findLast(({ number, kind }) => number <= after && kind !== "balloon");
   return row?.balance ?? loanAmount;
 }

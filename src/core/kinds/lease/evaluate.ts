@@ -1,19 +1,20 @@
+import { PERCENT_OF_FACTOR } from "../../interest";
 import { groupedAmount, readCurrency } from "../../money";
 import { failure, type Result, success } from "../../result";
 import { isDownFromDue } from "../../structure";
+import { findLease } from "./find/find";
 import { paymentParts } from "./pricing/base-payment";
 import { dueFallsWithCash } from "./pricing/capitalize";
 import type { Capitalized } from "./pricing/capitalized";
-import { findLease } from "./find/find";
-import { bearsRent, implicitRate } from "./pricing/implicit-rate";
-import { type Lease, PERCENT_OF_FACTOR } from "./pricing/lease";
 import { leaseDueItems } from "./pricing/due";
+import { bearsRent, implicitRate } from "./pricing/implicit-rate";
+import type { LeaseDeal } from "./pricing/lease";
 import { leaseLines } from "./pricing/lines";
-import type { LeaseQuote } from "./pricing/quote";
-import { paymentTax, purchaseTax } from "./pricing/taxes";
 import { type PricedLease, priceLease } from "./pricing/price";
 import { missingLeaseFigures } from "./pricing/problems";
+import type { LeaseQuote } from "./pricing/quote";
 import { leaseTable } from "./pricing/table";
+import { paymentTax, purchaseTax } from "./pricing/taxes";
 import type { LeaseTerms } from "./pricing/terms";
 
 /**
@@ -23,7 +24,7 @@ import type { LeaseTerms } from "./pricing/terms";
  * @returns the quote, or a failure with the figure to blame and a plain sentence
  * @example evaluateLease(vanLease).value.basePayment // 73548
  */
-export function evaluateLease(lease: Lease): Result<LeaseQuote> {
+export function evaluateLease(lease: LeaseDeal): Result<LeaseQuote> {
   const decimals = readCurrency(lease.currency);
   if (!decimals.ok) return decimals;
   const priced = pricedOf(lease);
@@ -31,7 +32,7 @@ export function evaluateLease(lease: Lease): Result<LeaseQuote> {
   return quoteOf(lease, priced.value.filled, priced.value.priced, decimals.value);
 }
 
-function pricedOf(lease: Lease): Result<{ filled: Lease; priced: PricedLease }> {
+function pricedOf(lease: LeaseDeal): Result<{ filled: LeaseDeal; priced: PricedLease }> {
   const missing = missingLeaseFigures(lease);
   if (missing) return { ok: false, failure: missing };
   const filled = findLease(lease);
@@ -48,7 +49,7 @@ export type LeaseSummary = Pick<LeaseQuote, "payment" | "rentCharge" | "dueAtSig
  *
  * @example summarizeLease(vanLease).value.payment // 73548
  */
-export function summarizeLease(lease: Lease): Result<LeaseSummary> {
+export function summarizeLease(lease: LeaseDeal): Result<LeaseSummary> {
   const decimals = readCurrency(lease.currency);
   if (!decimals.ok) return decimals;
   const answer = pricedOf(lease);
@@ -60,7 +61,7 @@ export function summarizeLease(lease: Lease): Result<LeaseSummary> {
     : nothingBearsRent(terms, found, base, decimals.value);
 }
 
-function summaryOf(filled: Lease, { terms, found, base, spent: spentOf }: PricedLease) {
+function summaryOf(filled: LeaseDeal, { terms, found, base, spent: spentOf }: PricedLease) {
   const { cost, residual, tax, equity } = found;
   const items = leaseDueItems(filled, terms, found);
   const depreciation = cost - residual;
@@ -75,7 +76,12 @@ function summaryOf(filled: Lease, { terms, found, base, spent: spentOf }: Priced
   };
 }
 
-function quoteOf(lease: Lease, filled: Lease, priced: PricedLease, decimals: number): Result<LeaseQuote> {
+function quoteOf(
+  lease: LeaseDeal,
+  filled: LeaseDeal,
+  priced: PricedLease,
+  decimals: number,
+): Result<LeaseQuote> {
   const { structure, plan } = filled;
   const { terms, found, base } = priced;
   const { cost, residual, tax, cash } = found;
@@ -140,7 +146,7 @@ function quoteOf(lease: Lease, filled: Lease, priced: PricedLease, decimals: num
 }
 
 /** The allowance for the first trade-in, or for the one that was found, in minor units. */
-function allowanceOf(lease: Lease, filled: Lease): number {
+function allowanceOf(lease: LeaseDeal, filled: LeaseDeal): number {
   const open = lease.structure.tradeIns.findIndex(({ allowance }) => allowance === null);
   return filled.structure.tradeIns[Math.max(open, 0)]?.allowance ?? 0;
 }
@@ -149,7 +155,7 @@ const FACTOR_SCALE = 10 ** 8;
 
 /** What is said of cash that follows from what is due at signing. */
 function noteOf(
-  lease: Lease,
+  lease: LeaseDeal,
   terms: LeaseTerms,
   { cash }: Capitalized,
   decimals: number,

@@ -1,22 +1,27 @@
 export { type EarlyEnd, endLeaseEarly, excessDistance } from "./after/early-end";
+export { leaseEffectiveRate } from "./after/effective-rate";
 export { evaluateLease, type LeaseSummary, summarizeLease } from "./evaluate";
+export { LEASE_NAMES } from "./find";
+export { LEASE } from "./kind";
 export {
   type Distance,
   LEASE_FIGURES,
   LEASE_KNOWN,
   LEASE_RATE_NOTICE,
-  type Lease,
+  type LeaseDeal,
+  type LeaseDueItem,
   type LeaseFigure,
   type LeaseKnown,
+  type LeaseLine,
   type LeasePlan,
+  type LeaseQuote,
+  type LeaseRow,
+  type LeaseTally,
   type LeaseTax,
   type LeaseTaxed,
-  PERCENT_OF_FACTOR,
+  leaseTally,
   type Residual,
   type ResidualDue,
   type SecurityDeposit,
-} from "./pricing/lease";
-export type { LeaseDueItem, LeaseLine, LeaseQuote } from "./pricing/quote";
-export { type LeaseTally, leaseTally } from "./pricing/tally";
-export { LEASE_NAMES } from "./find/no-answer";
-export type { LeaseRow } from "./pricing/table";
+} from "./pricing";
+export { leaseWorking, WORKED_LEASE_FIGURES, type WorkedLeaseFigure } from "./working/working";

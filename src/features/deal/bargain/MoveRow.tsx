@@ -1,4 +1,4 @@
-import type { LeaseQuote, Quote } from "@/core";
+import type { LeaseQuote, LoanQuote } from "@/core";
 import type { Move, MoveFigure, MoveValue, Standing, UsualTerm, Wanted } from "@/core/moves";
 import type { MoveWriter } from "./move-words";
 
@@ -12,7 +12,7 @@ export type Taking = (taken: {
 export type RowsOf = {
   wanted: Wanted;
   /** The deal as it is. */
-  now: Quote | LeaseQuote;
+  now: LoanQuote | LeaseQuote;
   write: MoveWriter;
   onTake: Taking;
 };
@@ -85,7 +85,7 @@ const stepsOf = (move: Pick<Move, "figure" | "index">, { to, rate }: UsualTerm, 
 ];
 
 /** What a lease by money factor has in place of a rate. */
-const rateFigureOf = (now: Quote | LeaseQuote): MoveFigure =>
+const rateFigureOf = (now: LoanQuote | LeaseQuote): MoveFigure =>
   now.kind === "lease" && now.filled.plan.reckoning === "moneyFactor" ? "moneyFactor" : "yearlyRate";
 
 /** What the deal then costs to finance, and in all. */

@@ -1,6 +1,5 @@
 import { type Ref, useEffect, useImperativeHandle, useMemo, useState } from "react";
-import { type LeaseQuote, periodsPerYear, type Quote } from "@/core";
-import { type Mapped, mappable } from "@/core/map";
+import { askingPayment, type Deal, periodsPerYear, type Quote } from "@/core";
 import {
   isMoving,
   isSensible,
@@ -70,14 +69,14 @@ type CandidatesProps = Pick<Props, "ref" | "onTaken"> & { wanted: Wanted };
 function Candidates({ ref, wanted, onTaken }: CandidatesProps) {
   const { option } = useOption();
   const { notation } = useNotation();
-  const quote = shownQuote(option) as Quote | LeaseQuote;
+  const quote = shownQuote(option) as Quote;
   const { state, edit, house } = useDesk();
   const { frequency } = option.inputs.plan;
   const rates = useMemo(() => houseRates(house, frequency), [house, frequency]);
   const [isOverTerms, setOverTerms] = useState(false);
   const { figure, value } = wanted;
   const question = useMemo(() => {
-    const deal = mappable<Mapped>(quote.filled);
+    const deal = askingPayment<Deal>(quote.filled);
     return {
       deal,
       wanted: { figure, value },
@@ -191,7 +190,7 @@ function Candidates({ ref, wanted, onTaken }: CandidatesProps) {
 }
 
 /** What of a deal says which candidates are sensible. */
-const nowOf = (quote: Quote | LeaseQuote) => ({
+const nowOf = (quote: Quote) => ({
   price: quote.price,
   payment: quote.payment,
   payments: quote.kind === "lease" ? quote.payments : quote.plannedPayments,
@@ -206,7 +205,7 @@ function Sentence({ text }: { text: string }) {
 const MOST_TERMS = 6;
 
 /** Usual numbers of payments around a loan's own, which is not among them. */
-function termsAround(quote: Quote | LeaseQuote): number[] {
+function termsAround(quote: Quote): number[] {
   const now = quote.kind === "lease" ? quote.payments : quote.plannedPayments;
   return usualTerms(quote.filled.plan.frequency)
     .filter(term => term !== now)

@@ -1,4 +1,4 @@
-import type { Quote } from "@/core";
+import type { LoanQuote } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
 import type { LeaseFile, LeasePlanFile } from "@/exchange/lease-file";
 import { comingBack, type Kept, openFigure, paymentOf, turned, typedOnly } from "./change-kind";
@@ -11,7 +11,7 @@ import { giveFound } from "./give-found";
  * @param file the loan as it was typed
  * @param quote its answer
  */
-export function asLease(file: DealFile, quote: Quote | null): LeaseFile {
+export function asLease(file: DealFile, quote: LoanQuote | null): LeaseFile {
   const open = openFigure(file.find);
   const given = giveFound(file, quote);
   const kept: Kept<LeaseFile> = file.kept
@@ -23,7 +23,7 @@ export function asLease(file: DealFile, quote: Quote | null): LeaseFile {
 /** A loan's rate is that of a lease reckoned by level yield, and a balloon in its end is the residual. */
 function firstLeasePlan(
   { plan, structure }: DealFile,
-  quote: Quote | null,
+  quote: LoanQuote | null,
   isFoundFromPayment: boolean,
 ): LeasePlanFile {
   const { yearlyRate, payments, frequency, rounding, roundingStep, signed, balloon } = plan;

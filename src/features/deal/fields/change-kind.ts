@@ -1,4 +1,4 @@
-import { formatAmount, type LeaseQuote, type Quote } from "@/core";
+import { formatAmount, type LeaseQuote, type LoanQuote } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
 import type { LeaseFile } from "@/exchange/lease-file";
 import { withOptional } from "./field";
@@ -67,6 +67,6 @@ export function typedOnly<Plan extends object>(
 }
 
 /** The payment that is shown, as it would be typed. */
-export function paymentOf(quote: Quote | LeaseQuote | null): string | undefined {
+export function paymentOf(quote: LoanQuote | LeaseQuote | null): string | undefined {
   return quote ? formatAmount(quote.payment, quote.decimals) : undefined;
 }

@@ -1,4 +1,13 @@
-import type { Deal, Figure, FoundFigure, Lease, LeaseFigure, LeaseQuote, Quote, Result } from "@/core";
+import type {
+  Figure,
+  FoundFigure,
+  LeaseDeal,
+  LeaseFigure,
+  LeaseQuote,
+  LoanDeal,
+  LoanQuote,
+  Result,
+} from "@/core";
 import type { DealFile, DealInputs } from "@/exchange/deal-file";
 import type { LeaseFile } from "@/exchange/lease-file";
 import type { TypedKind } from "@/exchange/typing";
@@ -14,8 +23,8 @@ type ViewOf<Kind, File, Read, Answer> = {
   /** The present answer, or the last that held. */
   quote: Answer | null;
 };
-export type LoanView = ViewOf<"loan", DealFile, Deal, Quote>;
-export type LeaseView = ViewOf<"lease", LeaseFile, Lease, LeaseQuote>;
+export type LoanView = ViewOf<"loan", DealFile, LoanDeal, LoanQuote>;
+export type LeaseView = ViewOf<"lease", LeaseFile, LeaseDeal, LeaseQuote>;
 export type FieldView = LoanView | LeaseView;
 
 /** What can be found of a loan. */

@@ -1,4 +1,4 @@
-import type { Quote } from "@/core";
+import type { LoanQuote } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
 import { type LoanFind, withOptional } from "./field";
 import { giveFound } from "./give-found";
@@ -16,7 +16,7 @@ import { withOpenAllowance } from "./structure-lines";
  */
 export function findInLoan(
   inputs: DealFile,
-  quote: Quote | null,
+  quote: LoanQuote | null,
   figure: LoanFind,
   payment?: string,
 ): DealFile {
@@ -39,7 +39,7 @@ function withOpenExtra(plan: DealFile["plan"]): DealFile["plan"] {
   return { ...plan, extra: { ...plan.extra, once: [open, ...others] } };
 }
 
-const shownPayment = (quote: Quote | null) =>
+const shownPayment = (quote: LoanQuote | null) =>
   quote ? String(knownOfQuote(quote, "payment").payment) : undefined;
 
 /** The loan with a figure left out, to be found. */

@@ -1,4 +1,4 @@
-import { currencyDecimals, formatAmount, isoDate, type Quote } from "@/core";
+import { currencyDecimals, formatAmount, isoDate, type LoanQuote } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
 
 /**
@@ -8,7 +8,7 @@ import type { DealFile } from "@/exchange/deal-file";
  * @param inputs the deal as it was typed
  * @param quote its answer
  */
-export function giveFound(inputs: DealFile, quote: Quote | null): DealFile {
+export function giveFound(inputs: DealFile, quote: LoanQuote | null): DealFile {
   const { from: _from, ...file } = inputs;
   if (!quote) return { ...file, find: "payment" };
   const money = (minor: number) => formatAmount(minor, currencyDecimals(inputs.currency) ?? 2);
@@ -53,12 +53,16 @@ export function giveFound(inputs: DealFile, quote: Quote | null): DealFile {
 }
 
 /** To hundredths of a percent, which is how finely a percent is found. */
-function foundPercent({ price, down }: Quote): string {
+function foundPercent({ price, down }: LoanQuote): string {
   return String(price > 0 ? Math.round((down / price) * 10_000) / 100 : 0);
 }
 
 /** The extra on a date that has no amount, with the one that was found for it. */
-function foundLump(extra: DealFile["plan"]["extra"], { filled }: Quote, money: (minor: number) => string) {
+function foundLump(
+  extra: DealFile["plan"]["extra"],
+  { filled }: LoanQuote,
+  money: (minor: number) => string,
+) {
   const dated = extra?.once?.map(each => {
     if (each.amount !== undefined) return each;
     const found = filled.plan.extra?.once?.find(({ date }) => isoDate(date) === each.date);

@@ -1,4 +1,4 @@
-import { dependsOn, formatAmount, isoDate, type Quote } from "@/core";
+import { dependsOn, formatAmount, isoDate, type LoanQuote } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
 import { amountReader, typedAmount } from "./amount-text";
 import { readEndDate } from "./date-text";
@@ -51,7 +51,7 @@ export function withKnown(file: DealFile, known: Known): DealFile {
 
 /** A figure of an answer, as something is found from it; the payment where there is no such figure. */
 export function knownOfQuote(
-  quote: Quote | null,
+  quote: LoanQuote | null,
   figure: LoanKnownName,
 ): Record<string, string | number> & Known {
   if (!quote) return (figure === "payment" ? { payment: undefined } : { [figure]: "0" }) as never;
@@ -71,7 +71,7 @@ export function knownOfQuote(
 }
 
 /** The same loan, found from another figure of its answer, which stands there as it is. */
-export function fromLoanKnown(inputs: DealFile, quote: Quote | null, figure: LoanKnownName): DealFile {
+export function fromLoanKnown(inputs: DealFile, quote: LoanQuote | null, figure: LoanKnownName): DealFile {
   return withKnown(inputs, knownOfQuote(quote, figure));
 }
 

@@ -1,8 +1,8 @@
 import {
-  type Deal,
   firstPaymentDate,
   HIGHEST_YEARLY_RATE,
   isoDate,
+  type LoanDeal,
   parseIsoDate,
   periodsPerYear,
   type Result,
@@ -85,7 +85,7 @@ export type PlanFieldName = keyof typeof PLAN_FIELDS;
 export const PLAN_FIELD_NAMES = Object.keys(PLAN_FIELDS) as PlanFieldName[];
 
 /** The first payment date where none is typed, as ISO 8601; undefined without a contract date. */
-function followingDate(deal: Result<Deal>): string | undefined {
+function followingDate(deal: Result<LoanDeal>): string | undefined {
   const date = deal.ok ? firstPaymentDate(deal.value.plan) : null;
   return date === null ? undefined : isoDate(date);
 }

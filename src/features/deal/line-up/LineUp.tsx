@@ -1,6 +1,6 @@
 import { ClipboardCopy, Star } from "lucide-react";
 import { useEffect, useState } from "react";
-import { type LeaseQuote, type MoneyAt, moneyOverTime, type Quote } from "@/core";
+import { type LeaseQuote, type LoanQuote, type MoneyAt, moneyOverTime } from "@/core";
 import { harmlessText } from "@/exchange/notation";
 import { copyText } from "@/features/figures/copy-text";
 import { TypedFigure } from "@/features/typing/TypedFigure";
@@ -22,8 +22,8 @@ import {
 } from "./line-up";
 
 /** One answer is followed once, however often it is drawn. */
-const followed = new WeakMap<Quote | LeaseQuote, MoneyAt[]>();
-function moneyOf(quote: Quote | LeaseQuote): MoneyAt[] {
+const followed = new WeakMap<LoanQuote | LeaseQuote, MoneyAt[]>();
+function moneyOf(quote: LoanQuote | LeaseQuote): MoneyAt[] {
   const known = followed.get(quote) ?? moneyOverTime(quote);
   followed.set(quote, known);
   return known;

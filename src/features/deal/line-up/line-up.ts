@@ -55,7 +55,7 @@ const answered =
     state.answer.ok ? pick(state.answer.value as Answered<State>) : null;
 
 type Loan = Extract<OptionState, { kind: "loan" }>;
-type Lease = Extract<OptionState, { kind: "lease" }>;
+type LeaseDeal = Extract<OptionState, { kind: "lease" }>;
 
 /** What tells whether the least of a row may be called the best, and among which options. */
 type Best = "all" | "owned" | "sameTerms";
@@ -75,12 +75,12 @@ const FIGURES: readonly Described[] = [
     pick: ({ state }) =>
       state.kind === "loan"
         ? answered<Loan>(({ yearlyRate }) => percent(yearlyRate))(state)
-        : answered<Lease>(({ yearlyRate }) => percent(rateText(yearlyRate)))(state),
+        : answered<LeaseDeal>(({ yearlyRate }) => percent(rateText(yearlyRate)))(state),
   },
   { name: "APR", pick: ofLoan(answered<Loan>(aprOf)), best: "owned" },
   { name: "Loan amount", pick: ofLoan(answered<Loan>(({ loanAmount }) => money(loanAmount))) },
   { name: "Amount financed", pick: ofLoan(answered<Loan>(({ amountFinanced }) => money(amountFinanced))) },
-  { name: "Adjusted capitalized cost", pick: ofLease(answered<Lease>(({ cost }) => money(cost))) },
+  { name: "Adjusted capitalized cost", pick: ofLease(answered<LeaseDeal>(({ cost }) => money(cost))) },
   {
     name: "Due at signing",
     pick: ({ state }) => answered(({ dueAtSigning }) => money(dueAtSigning.total))(state),
@@ -91,21 +91,21 @@ const FIGURES: readonly Described[] = [
     pick: ofLoan(answered<Loan>(({ financeCharge }) => money(financeCharge))),
     best: "owned",
   },
-  { name: "Rent charge", pick: ofLease(answered<Lease>(({ rentCharge }) => money(rentCharge))) },
+  { name: "Rent charge", pick: ofLease(answered<LeaseDeal>(({ rentCharge }) => money(rentCharge))) },
   {
     name: "Implicit rate",
     pick: ofLease(
-      answered<Lease>(({ implicitYearlyRate }) => percent(implicitYearlyRate.toFixed(APR_PLACES))),
+      answered<LeaseDeal>(({ implicitYearlyRate }) => percent(implicitYearlyRate.toFixed(APR_PLACES))),
     ),
   },
   { name: "Total cost", pick: ofLoan(answered<Loan>(({ totalCost }) => money(totalCost))), best: "owned" },
   {
     name: "Total cost, handed back",
-    pick: ofLease(answered<Lease>(({ totalIfReturned }) => money(totalIfReturned))),
+    pick: ofLease(answered<LeaseDeal>(({ totalIfReturned }) => money(totalIfReturned))),
   },
   {
     name: "Total cost, bought at the end",
-    pick: ofLease(answered<Lease>(({ totalIfBought }) => money(totalIfBought))),
+    pick: ofLease(answered<LeaseDeal>(({ totalIfBought }) => money(totalIfBought))),
   },
   { name: "Owned at the end", pick: ({ state }) => words(ownedText(state)) },
   {

@@ -1,7 +1,7 @@
-import type { Quote } from "@/core";
+import type { LoanQuote } from "@/core";
 import { loanEnding } from "@/exchange/option-words/loan-ending";
 import type { SentenceWriter } from "@/exchange/option-words/segment";
 
 /** What a sentence ends with where payments are left out, change, or end before their time. */
-export const EndText = ({ quote, write }: { quote: Quote; write: SentenceWriter }) =>
+export const EndText = ({ quote, write }: { quote: LoanQuote; write: SentenceWriter }) =>
   loanEnding(quote, write);

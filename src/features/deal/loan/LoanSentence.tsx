@@ -1,5 +1,5 @@
 import { lazy, memo, Suspense } from "react";
-import type { Quote } from "@/core";
+import type { LoanQuote } from "@/core";
 import { type LoanSentenceFigure, loanSentence } from "@/exchange/option-words/loan-sentence";
 import { Sentence, type Way } from "../answer/Sentence";
 import { SentenceCard } from "../answer/SentenceCard";
@@ -36,13 +36,13 @@ const WAYS: Record<LoanSentenceFigure, Way> = {
 // Few loans skip dates, change their payment, or end before their time.
 const EndText = lazy(() => import("./EndText").then(({ EndText: text }) => ({ default: text })));
 
-const endsOtherwise = ({ payments, paymentsMade, plannedPayments, filled: { plan } }: Quote) =>
+const endsOtherwise = ({ payments, paymentsMade, plannedPayments, filled: { plan } }: LoanQuote) =>
   payments !== paymentsMade ||
   payments !== plannedPayments ||
   plan.steps !== undefined ||
   plan.extra !== undefined;
 
-function Words({ quote }: { quote: Quote }) {
+function Words({ quote }: { quote: LoanQuote }) {
   const write = useSentenceWriter(quote.deal.currency);
   return (
     <>

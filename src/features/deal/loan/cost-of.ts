@@ -1,11 +1,11 @@
-import { type CostOfCredit, costOfLevel, type Quote, type Result, success } from "@/core";
+import { type CostOfCredit, costOfLevel, type LoanQuote, type Result, success } from "@/core";
 import { isRestLoaded, loadedRest } from "../option/loaded";
 
 /** Several texts say it, of one answer. */
-const costs = new WeakMap<Quote, Result<CostOfCredit>>();
+const costs = new WeakMap<LoanQuote, Result<CostOfCredit>>();
 
 /** The yearly rates of an answer; undefined while what only some loans need is still being loaded. */
-export function costOf(quote: Quote): Result<CostOfCredit> | undefined {
+export function costOf(quote: LoanQuote): Result<CostOfCredit> | undefined {
   const known = quote.keptCost ? success(quote.keptCost) : costs.get(quote);
   if (known) return known;
   const ofLevel = costOfLevel(quote);

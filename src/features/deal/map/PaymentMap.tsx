@@ -1,15 +1,6 @@
 import { useCallback, useMemo, useRef } from "react";
-import { currencyDecimals } from "@/core";
-import {
-  axesOf,
-  figureOf,
-  figuresOn,
-  type Mapped,
-  type MapRange,
-  mappable,
-  valueOn,
-  valuesOf,
-} from "@/core/map";
+import { askingPayment, currencyDecimals, type Deal } from "@/core";
+import { axesOf, figureOf, figuresOn, type MapRange, valueOn, valuesOf } from "@/core/map";
 import { useBudget } from "../desk/BudgetField";
 import { useDesk } from "../desk/desk-context";
 import { isStale, shownQuote } from "../option";
@@ -35,7 +26,7 @@ type Props = {
 export function PaymentMap({ choice, onChoice }: Props) {
   const { option } = useOption();
   const quote = shownQuote(option);
-  const deal = useMemo(() => (quote ? mappable<Mapped>(quote.filled) : null), [quote]);
+  const deal = useMemo(() => (quote ? askingPayment<Deal>(quote.filled) : null), [quote]);
   return (
     <section aria-label="Map" className="card-paper flex shrink-0 flex-col px-4 py-2 max-lg:order-[-2]">
       {deal ? (
@@ -52,7 +43,7 @@ function MapOf({
   asked,
   onChoice,
 }: {
-  deal: Mapped;
+  deal: Deal;
   asked: MapChoice;
   onChoice: (choice: MapChoice) => void;
 }) {
@@ -137,7 +128,7 @@ function MapOf({
 }
 
 /** The ranges stay while the deal lies on them, so that the map does not move under it with every key. */
-function useSteadyRanges(deal: Mapped, choice: MapChoice, unit: number): { across: MapRange; up: MapRange } {
+function useSteadyRanges(deal: Deal, choice: MapChoice, unit: number): { across: MapRange; up: MapRange } {
   const last = useRef<{ key: string; across: MapRange; up: MapRange }>(undefined);
   const key = JSON.stringify([choice.across, choice.up, choice.ranges, deal.plan.frequency]);
   const now = last.current;

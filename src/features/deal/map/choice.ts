@@ -1,12 +1,5 @@
-import {
-  FEWEST_STEPS,
-  type MapAxis,
-  type MapFigure,
-  type Mapped,
-  type MapRange,
-  usualRange,
-  valueOn,
-} from "@/core/map";
+import type { Deal } from "@/core";
+import { FEWEST_STEPS, type MapAxis, type MapFigure, type MapRange, usualRange, valueOn } from "@/core/map";
 
 /** What a map shows: a figure over two others, each over a range of its own or the usual one. */
 export type MapChoice = {
@@ -40,7 +33,7 @@ export function choiceFor({ axes, figures }: Offered, choice: MapChoice): MapCho
 
 /** The ranges of both axes: as typed, or as usual. */
 export function rangesOf(
-  deal: Mapped,
+  deal: Deal,
   { across, up, ranges }: MapChoice,
   unit: number,
 ): { across: MapRange; up: MapRange } {
@@ -51,7 +44,7 @@ export function rangesOf(
 }
 
 /** Whether the deal still lies on a range: while it does, a map does not move under it. */
-export function isOn(deal: Mapped, axis: MapAxis, { from, to }: MapRange): boolean {
+export function isOn(deal: Deal, axis: MapAxis, { from, to }: MapRange): boolean {
   const value = valueOn(deal, axis);
   return value === null || (value >= from && value <= to);
 }

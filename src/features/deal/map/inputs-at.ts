@@ -1,5 +1,5 @@
-import { currencyDecimals, formatAmount } from "@/core";
-import { factorText, type MapAxis, rateText } from "@/core/map";
+import { currencyDecimals, factorOf, formatAmount } from "@/core";
+import { type MapAxis, RATE_UNITS, rateText } from "@/core/map";
 import { type DealFile, type DealInputs, isLeaseInputs } from "@/exchange/deal-file";
 import type { LeaseFile } from "@/exchange/lease-file";
 
@@ -24,7 +24,7 @@ export function inputsAt(inputs: DealInputs, axis: MapAxis, value: number): Deal
       return withPlan(
         inputs,
         isLeaseInputs(inputs) && inputs.plan.reckoning === "moneyFactor"
-          ? { moneyFactor: factorText(value) }
+          ? { moneyFactor: factorOf(value / RATE_UNITS) }
           : { yearlyRate: rateText(value) },
       );
     case "balloon":

@@ -1,5 +1,5 @@
 // What leases need: their computation, their tally and fields, the ways to change one, and the way to a loan.
-import { evaluateLease, type Lease, type LeaseQuote, type Result } from "@/core";
+import { evaluateLease, type LeaseDeal, type LeaseQuote, type Result } from "@/core";
 import { type LeaseFile, readLease } from "@/exchange/lease-file";
 
 export { understood } from "@/exchange/typing";
@@ -10,7 +10,7 @@ export { leaseField } from "../fields/lease-field";
 export { tallyOfLease, tallyOfLeaseDraft } from "./lease-tally";
 
 /** A lease as it was typed, read and answered. */
-export function answerLease(inputs: LeaseFile): { deal: Result<Lease>; answer: Result<LeaseQuote> } {
+export function answerLease(inputs: LeaseFile): { deal: Result<LeaseDeal>; answer: Result<LeaseQuote> } {
   const deal = readLease(inputs);
   return { deal, answer: deal.ok ? evaluateLease(deal.value) : deal };
 }

@@ -1,4 +1,4 @@
-import { type Lease, type LeaseQuote, leaseTally } from "@/core";
+import { type LeaseDeal, type LeaseQuote, leaseTally } from "@/core";
 import type { Tally } from "./shown-tally";
 
 type ShownTally = Omit<Tally, "stale">;
@@ -9,7 +9,7 @@ export function tallyOfLease(quote: LeaseQuote): ShownTally {
 }
 
 /** The same before there is an answer, where no line hangs on one. */
-export function tallyOfLeaseDraft(lease: Lease): ShownTally | undefined {
+export function tallyOfLeaseDraft(lease: LeaseDeal): ShownTally | undefined {
   const tally = leaseTally(lease);
   return tally && { ...shown(tally.lines, tally.found), due: undefined };
 }

@@ -1,5 +1,13 @@
 // What every loan needs: its computation, its tally and the fields of its plan.
-import { type Answering, type Deal, isLevel, levelAnswer, type Quote, quoteBy, type Result } from "@/core";
+import {
+  type Answering,
+  isLevel,
+  type LoanDeal,
+  type LoanQuote,
+  levelAnswer,
+  quoteBy,
+  type Result,
+} from "@/core";
 import { type DealFile, readDeal } from "@/exchange/deal-file";
 
 export { loanField } from "../fields/loan-fields";
@@ -13,7 +21,7 @@ export { tallyOfLoan, tallyOfLoanDraft } from "./loan-tally";
 export function answerLoan(
   inputs: DealFile,
   search: () => Answering,
-): { deal: Result<Deal>; answer: Result<Quote> } {
+): { deal: Result<LoanDeal>; answer: Result<LoanQuote> } {
   const deal = readDeal(inputs);
   if (!deal.ok) return { deal, answer: deal };
   return { deal, answer: quoteBy(isLevel(deal.value) ? levelAnswer : search(), deal.value) };

@@ -1,4 +1,4 @@
-import { type Deal, prepaidCharges, type Quote, settle, tally } from "@/core";
+import { type LoanDeal, type LoanQuote, prepaidCharges, settle, tally } from "@/core";
 import type { Tally } from "./shown-tally";
 
 type ShownTally = Omit<Tally, "stale">;
@@ -10,12 +10,12 @@ export function tallyOfLoan({
   loanAmount,
   amountFinanced,
   dueAtSigning,
-}: Quote): ShownTally {
+}: LoanQuote): ShownTally {
   return { lines, reckoned, loanAmount, amountFinanced, due: dueAtSigning.total };
 }
 
 /** The same before there is an answer: it needs no plan, unless a line of it is being found. */
-export function tallyOfLoanDraft({ structure, find, plan }: Deal): ShownTally | undefined {
+export function tallyOfLoanDraft({ structure, find, plan }: LoanDeal): ShownTally | undefined {
   if (structure.price === null || structure.down === null || find === "allowance") return undefined;
   const reckoned = settle(structure);
   const { loanAmount } = reckoned;

@@ -1,10 +1,10 @@
 import {
   currencyDecimals,
-  type Deal,
-  type Lease,
+  type LeaseDeal,
   type LeaseQuote,
+  type LoanDeal,
+  type LoanQuote,
   periodsPerYear,
-  type Quote,
   type Result,
 } from "@/core";
 import { type DealFile, type DealInputs, isLeaseInputs } from "@/exchange/deal-file";
@@ -62,8 +62,8 @@ type Answered<Kind, File, Read, Answer> = Typing & {
   /** The newest answer that held, shown greyed while there is none. */
   lastGood: Answer | null;
 };
-export type LoanState = Answered<"loan", DealFile, Deal, Quote>;
-export type LeaseState = Answered<"lease", LeaseFile, Lease, LeaseQuote>;
+export type LoanState = Answered<"loan", DealFile, LoanDeal, LoanQuote>;
+export type LeaseState = Answered<"lease", LeaseFile, LeaseDeal, LeaseQuote>;
 
 /** One option on the screen: all that is shown of it follows from this. */
 export type OptionState = LoanState | LeaseState;
@@ -119,7 +119,7 @@ export function readTyped(state: OptionState, field: FieldName, text: string, ba
 
 const same = (text: string) => text;
 
-type Shown = Omit<Typing, "edit"> & { lastGood: Quote | LeaseQuote | null };
+type Shown = Omit<Typing, "edit"> & { lastGood: LoanQuote | LeaseQuote | null };
 
 /** An option with other inputs, read and answered; what was being typed in is not any more. */
 export function withInputs(state: Shown, inputs: DealFile): LoanState;
@@ -137,10 +137,10 @@ export function withInputs({ typed, errors, houseLocale, lastGood }: Shown, inpu
 }
 
 /** The answer that is shown: the present one, or the last that held. */
-export function shownQuote(state: LoanState): Quote | null;
+export function shownQuote(state: LoanState): LoanQuote | null;
 export function shownQuote(state: LeaseState): LeaseQuote | null;
-export function shownQuote(state: OptionState): Quote | LeaseQuote | null;
-export function shownQuote({ answer, lastGood }: OptionState): Quote | LeaseQuote | null {
+export function shownQuote(state: OptionState): LoanQuote | LeaseQuote | null;
+export function shownQuote({ answer, lastGood }: OptionState): LoanQuote | LeaseQuote | null {
   return answer.ok ? answer.value : lastGood;
 }
 

@@ -1,18 +1,11 @@
 import { useMemo } from "react";
-import type { LeaseQuote, Quote, WorkedFigure, WorkedLeaseFigure, WorkingStep } from "@/core";
-import { leaseWorking, working } from "@/core/kinds/loan/working";
+import type { Quote, WorkedFigure, WorkedLeaseFigure } from "@/core";
+import { working } from "@/core/deal";
 import { WorkingSteps } from "@/features/figures/WorkingSteps";
 import { useNotation } from "../option/option-context";
 
-/** The working of a figure of an answer. */
-function workingOf(quote: Quote | LeaseQuote, figure: WorkedFigure | WorkedLeaseFigure): WorkingStep {
-  return quote.kind === "lease"
-    ? leaseWorking(quote, figure as WorkedLeaseFigure)
-    : working(quote, figure as WorkedFigure);
-}
-
 export type WorkingProps = {
-  quote: Quote | LeaseQuote;
+  quote: Quote;
   figure: WorkedFigure | WorkedLeaseFigure;
   name: string;
   onClose: () => void;
@@ -21,7 +14,7 @@ export type WorkingProps = {
 /** How a figure came about, with its numbers filled in; it follows the deal while it is open. */
 export function Working({ quote, figure, name, onClose }: WorkingProps) {
   const { say } = useNotation();
-  const step = useMemo(() => workingOf(quote, figure), [quote, figure]);
+  const step = useMemo(() => working(quote, figure), [quote, figure]);
   return (
     <section
       aria-label={`Working of the ${name}`}

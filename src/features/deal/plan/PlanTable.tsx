@@ -1,5 +1,5 @@
 import { useEffect, useRef } from "react";
-import { addMonths, isoDate, parseIsoDate, type Quote } from "@/core";
+import { addMonths, isoDate, type LoanQuote, parseIsoDate } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
 import { amountIn, dateIn, type Notation } from "@/exchange/notation";
 import { type FieldName, type PlanListName, planRows, withPlanRows } from "../fields";
@@ -154,7 +154,7 @@ export function PlanTable({ list }: { list: PlanListName }) {
 type Step = NonNullable<PlanFile["steps"]>[number];
 
 /** What is paid from a step on, and from when. */
-function stepText(quote: Quote | null, { from }: Step, notation: Notation): string {
+function stepText(quote: LoanQuote | null, { from }: Step, notation: Notation): string {
   const row = quote?.schedule.find(({ number, kind }) => number === from && kind !== "extra");
   if (!quote || !row) return "–";
   const date = row.date === null ? "" : `${dateIn(row.date, notation)}: `;

@@ -1,7 +1,6 @@
 import { Printer } from "lucide-react";
 import { lazy, Suspense, useEffect, useMemo, useState } from "react";
-import { currencyDecimals, FREQUENCY_NAMES, formatAmount } from "@/core";
-import { type Mapped, mappable } from "@/core/map";
+import { askingPayment, currencyDecimals, type Deal, FREQUENCY_NAMES, formatAmount } from "@/core";
 import { paymentAt, type Reached, type ReachTerm, reach } from "@/core/reach";
 import { amountIn, inNotation } from "@/exchange/notation";
 import { stockApi } from "@/features/api/stock";
@@ -38,7 +37,7 @@ export function Reach({ terms, onTerms }: Props) {
   // A budget is enough: the terms and their rates are reach's own, the price is what it looks for.
   const deal = useMemo(() => {
     const answered = quote?.filled ?? (option.deal.ok ? option.deal.value : undefined);
-    return answered ? mappable<Mapped>(answered as Mapped) : null;
+    return answered ? askingPayment<Deal>(answered) : null;
   }, [quote, option.deal]);
   const rate = quote ? String(quote.yearlyRate) : String(house.plan.yearlyRate ?? 0);
   const usual = useMemo(() => {
@@ -87,7 +86,7 @@ function Terms({
   terms,
   onTerms,
 }: {
-  deal: Mapped;
+  deal: Deal;
   terms: readonly ReachTerm[];
   onTerms: Props["onTerms"];
 }) {

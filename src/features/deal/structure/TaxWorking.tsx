@@ -1,9 +1,9 @@
-import type { Quote } from "@/core";
+import type { LoanQuote } from "@/core";
 import { taxWorking } from "@/core/kinds/loan/working";
 import { useStructure } from "./use-structure";
 
 /** How a tax came about, line by line. */
-export function TaxWorking({ quote, index }: { quote: Quote; index: number }) {
+export function TaxWorking({ quote, index }: { quote: LoanQuote; index: number }) {
   const { tally, money, say } = useStructure();
   const working = taxWorking(quote, index);
   if (!working) return null;

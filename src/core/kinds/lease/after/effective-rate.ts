@@ -1,9 +1,8 @@
 import { periodStepper, periodsPerYear } from "../../../calendar";
-import type { LeaseQuote } from "..";
 import type { Result } from "../../../result";
-import { type Charge, chargesWithPayments, sumOfCharges } from "../../../structure";
+import { type Charge, chargeColumn, chargesWithPayments, sumOfCharges } from "../../../structure";
 import { effectiveAnnualRate, effectiveRateOfFlows } from "../../../yield";
-import { chargeColumn } from "../../../structure/charge-column";
+import type { LeaseQuote } from "../pricing";
 
 /**
  * The effective yearly rate of a lease whose vehicle is bought at its end, as credit is compared in the European Union:

@@ -4,12 +4,12 @@ import { type Failure, type Result, success } from "../../../result";
 import { lastNearby, lastWhole, roundest } from "../../../solve";
 import { isDownFromDue, type TradeIn } from "../../../structure";
 import { dueFallsWithCash } from "../pricing/capitalize";
-import type { Lease, LeaseFigure, LeaseKnown } from "../pricing/lease";
 import { dueBesidesCash } from "../pricing/due";
-import { purchaseTax } from "../pricing/taxes";
-import { noLeaseAnswer, notDepending } from "./no-answer";
+import type { LeaseDeal, LeaseFigure, LeaseKnown } from "../pricing/lease";
 import { type PricedLease, priceLease } from "../pricing/price";
+import { purchaseTax } from "../pricing/taxes";
 import { leaseTerms } from "../pricing/terms";
+import { noLeaseAnswer, notDepending } from "./no-answer";
 
 type Searched = Exclude<LeaseFigure, "payment" | "payments">;
 
@@ -22,7 +22,7 @@ const HUNDREDTHS = 100;
 const HIGHEST_RESIDUAL_PERCENT = 1000 * HUNDREDTHS;
 
 /** The lease with a whole number for the figure that is searched for: minor units, or places of a percent or a factor. */
-const FILL: Record<Searched, (lease: Lease, whole: number) => Lease> = {
+const FILL: Record<Searched, (lease: LeaseDeal, whole: number) => LeaseDeal> = {
   price: (lease, price) => ({ ...lease, structure: { ...lease.structure, price } }),
   down: (lease, amount) => ({ ...lease, structure: { ...lease.structure, down: { amount } } }),
   allowance: (lease, allowance) => ({
@@ -36,12 +36,12 @@ const FILL: Record<Searched, (lease: Lease, whole: number) => Lease> = {
   yearlyRate: (lease, whole) => withPlan(lease, { yearlyRate: decimalText(whole, PLACES) }),
 };
 
-function withPlan(lease: Lease, change: Partial<Lease["plan"]>): Lease {
+function withPlan(lease: LeaseDeal, change: Partial<LeaseDeal["plan"]>): LeaseDeal {
   return { ...lease, plan: { ...lease.plan, ...change } };
 }
 
 /** A percent that is found is of the list price where there is one. */
-const percentOfWhat = ({ listPrice }: Lease) => (listPrice === null ? "price" : "listPrice");
+const percentOfWhat = ({ listPrice }: LeaseDeal) => (listPrice === null ? "price" : "listPrice");
 
 function withAllowance(tradeIns: readonly TradeIn[], allowance: number): readonly TradeIn[] {
   if (tradeIns.length === 0) return [{ allowance, owed: 0 }];
@@ -56,7 +56,7 @@ function decimalText(whole: number, places: number): string {
   return (whole / 10 ** places).toFixed(places).replace(/\.?0+$/, "");
 }
 
-const MEASURES: Record<LeaseKnown, (lease: Lease, priced: PricedLease) => number> = {
+const MEASURES: Record<LeaseKnown, (lease: LeaseDeal, priced: PricedLease) => number> = {
   payment: (_, { base, found }) => base + found.tax,
   basePayment: (_, { base }) => base,
   dueAtSigning: (lease, { terms, found }) => dueBesidesCash(lease, terms, found) + found.cash,
@@ -69,7 +69,7 @@ const MEASURES: Record<LeaseKnown, (lease: Lease, priced: PricedLease) => number
 };
 
 /** What leaves the customer's pocket, whatever becomes of the vehicle. */
-function totalOf(lease: Lease, priced: PricedLease): number {
+function totalOf(lease: LeaseDeal, priced: PricedLease): number {
   return priced.spent(lease) + priced.found.equity;
 }
 
@@ -82,14 +82,14 @@ function totalOf(lease: Lease, priced: PricedLease): number {
  * @param lease nothing else of it is missing
  * @returns the lease that asks for its payment, or a failure with the reason
  */
-export function findLease(lease: Lease): Result<Lease> {
+export function findLease(lease: LeaseDeal): Result<LeaseDeal> {
   const { find, from, plan } = lease;
   if (find === "payment") return success(lease);
   const known = from?.figure ?? "payment";
   const asked = from?.value ?? plan.payment ?? 0;
   const contradicted = contradiction(lease);
   if (contradicted) return { ok: false, failure: contradicted };
-  const measure = (candidate: Lease) => {
+  const measure = (candidate: LeaseDeal) => {
     const priced = priceLease({ ...candidate, find: "payment" });
     return priced.ok ? MEASURES[known](candidate, priced.value) : undefined;
   };
@@ -100,9 +100,9 @@ export function findLease(lease: Lease): Result<Lease> {
   return success({ ...rest, find: "payment" });
 }
 
-type Measure = (candidate: Lease) => number | undefined;
+type Measure = (candidate: LeaseDeal) => number | undefined;
 
-function contradiction({ find, structure, from, plan }: Lease): Failure | undefined {
+function contradiction({ find, structure, from, plan }: LeaseDeal): Failure | undefined {
   if (from && plan.payment !== null)
     return {
       figure: "payment",
@@ -114,9 +114,9 @@ function contradiction({ find, structure, from, plan }: Lease): Failure | undefi
 }
 
 /** Every number of payments is looked at: a payment can rise with the term where the residual is above the cost. */
-function findTerm(lease: Lease, known: LeaseKnown, asked: number, measure: Measure): Result<Lease> {
+function findTerm(lease: LeaseDeal, known: LeaseKnown, asked: number, measure: Measure): Result<LeaseDeal> {
   const isTotal = known === "totalIfReturned" || known === "totalIfBought";
-  let best: Lease | undefined;
+  let best: LeaseDeal | undefined;
   let nearest = Number.POSITIVE_INFINITY;
   for (let payments = Math.max(lease.plan.inAdvance, 1); payments <= MOST_PAYMENTS; payments++) {
     const candidate = withPlan(lease, { payments });
@@ -132,12 +132,12 @@ function findTerm(lease: Lease, known: LeaseKnown, asked: number, measure: Measu
 
 /** What is looked for rises with the figure, or falls; within a payment that stays the same a total goes its own way. */
 function search(
-  lease: Lease,
+  lease: LeaseDeal,
   find: Searched,
   known: LeaseKnown,
   asked: number,
   measure: Measure,
-): Result<Lease> {
+): Result<LeaseDeal> {
   const high = highest(find, lease);
   const sign = risesWith(find, known, lease, measure) ? 1 : -1;
   const [from, to] = sign > 0 ? [0, high] : [-high, 0];
@@ -172,7 +172,7 @@ const IS_RATE: ReadonlySet<Searched> = new Set(["moneyFactor", "yearlyRate"]);
 /** The figures of which too much leaves no lease; of the others it is too little. */
 const CANNOT_BE_MORE: ReadonlySet<Searched> = new Set(["down", "allowance", "residual", "residualPercent"]);
 
-function highest(find: Searched, { currency }: Lease): number {
+function highest(find: Searched, { currency }: LeaseDeal): number {
   switch (find) {
     case "moneyFactor":
       return HIGHEST_FACTOR;
@@ -189,7 +189,7 @@ function highest(find: Searched, { currency }: Lease): number {
 const SHARES = [1000, 4000];
 
 /** A higher residual costs more to buy; where what is taxed of the payments is not taxed at the purchase, it may cost less. */
-function boughtRisesWith(find: "residual" | "residualPercent", lease: Lease, measure: Measure): boolean {
+function boughtRisesWith(find: "residual" | "residualPercent", lease: LeaseDeal, measure: Measure): boolean {
   const price = lease.structure.price ?? 0;
   const [low, high] = SHARES.map(hundredths =>
     measure(FILL[find](lease, find === "residual" ? Math.round((price * hundredths) / 10_000) : hundredths)),
@@ -198,7 +198,7 @@ function boughtRisesWith(find: "residual" | "residualPercent", lease: Lease, mea
 }
 
 /** Whether a known figure rises with the one that is found. */
-function risesWith(find: Searched, known: LeaseKnown, lease: Lease, measure: Measure): boolean {
+function risesWith(find: Searched, known: LeaseKnown, lease: LeaseDeal, measure: Measure): boolean {
   const { plan } = lease;
   switch (find) {
     case "price":

@@ -1,6 +1,6 @@
 import { currencyDecimals, groupedAmount } from "../../../money";
 import { failure, type Result } from "../../../result";
-import type { Lease, LeaseFigure, LeaseKnown } from "../pricing/lease";
+import type { LeaseDeal, LeaseFigure, LeaseKnown } from "../pricing/lease";
 
 /** What each figure is called in a sentence. */
 export const LEASE_NAMES: Record<LeaseFigure | LeaseKnown, string> = {
@@ -25,7 +25,7 @@ export const LEASE_NAMES: Record<LeaseFigure | LeaseKnown, string> = {
  * @param nearest the least that the known figure can be; infinite where nothing has an answer
  */
 export function noLeaseAnswer(
-  { find, currency }: Lease,
+  { find, currency }: LeaseDeal,
   known: LeaseKnown,
   asked: number,
   nearest: number,
@@ -39,7 +39,7 @@ export function noLeaseAnswer(
 }
 
 /** Where even the largest figure comes to no more than is asked for. */
-export function notDepending({ find }: Lease, known: LeaseKnown): Result<never> {
+export function notDepending({ find }: LeaseDeal, known: LeaseKnown): Result<never> {
   return failure(
     known,
     `Even the largest ${LEASE_NAMES[find]} comes to no more than the ${LEASE_NAMES[known]} asked for.`,

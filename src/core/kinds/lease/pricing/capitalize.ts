@@ -12,8 +12,8 @@ import {
 } from "../../../structure";
 import { basePayment } from "./base-payment";
 import type { Capitalized } from "./capitalized";
-import type { Lease, LeasePlan } from "./lease";
 import { dueBesidesCash } from "./due";
+import type { LeaseDeal, LeasePlan } from "./lease";
 import { linesTax, onceTaxes, paymentTax } from "./taxes";
 import type { LeaseTerms } from "./terms";
 
@@ -29,14 +29,14 @@ const MOST_TIMES = 20;
  * @param terms its plan, read
  * @returns the amounts; an infinite cost where what is reckoned from it comes to almost all of it, or more
  */
-export function capitalize(lease: Lease, terms: LeaseTerms): Capitalized {
+export function capitalize(lease: LeaseDeal, terms: LeaseTerms): Capitalized {
   const { down } = lease.structure;
   if (!isDownFromDue(down)) return settled(lease, terms, null);
   return fromDueAtSigning(lease, terms, down.dueAtSigning);
 }
 
 /** Every line rises with what the cost is held to be: from below, each step leads up to the least that fits. */
-function settled(lease: Lease, terms: LeaseTerms, cash: number | null): Capitalized {
+function settled(lease: LeaseDeal, terms: LeaseTerms, cash: number | null): Capitalized {
   let found = reckon(lease, terms, 0, cash);
   const most = MOST_TIMES * (Math.abs(found.cost) + 100);
   for (let step = 0; step < STEPS_TO_SETTLE; step++) {
@@ -49,7 +49,7 @@ function settled(lease: Lease, terms: LeaseTerms, cash: number | null): Capitali
 }
 
 /** What the lines come to where those that are reckoned from the cost are reckoned from an assumed one. */
-function reckon(lease: Lease, terms: LeaseTerms, assumed: number, givenCash: number | null): Capitalized {
+function reckon(lease: LeaseDeal, terms: LeaseTerms, assumed: number, givenCash: number | null): Capitalized {
   const { structure, plan, listPrice } = lease;
   const price = structure.price ?? 0;
   const residual = residualOf(plan, price, listPrice);
@@ -137,7 +137,7 @@ const PROBE = 100_000;
  * Whether less is due at signing where more cash is paid: the payments of that day, with their taxes, then fall by more
  * than the cash that is added.
  */
-export function dueFallsWithCash(lease: Lease, terms: LeaseTerms): boolean {
+export function dueFallsWithCash(lease: LeaseDeal, terms: LeaseTerms): boolean {
   if (terms.atSigning === 0) return false;
   const none = settled(lease, terms, 0);
   const some = Math.round(none.cost / 4);
@@ -150,7 +150,7 @@ export function dueFallsWithCash(lease: Lease, terms: LeaseTerms): boolean {
  * The lease with the largest cash with which no more is due at signing than is given; below zero, it is capitalized. Where
  * more cash leaves less due, the smallest.
  */
-function fromDueAtSigning(lease: Lease, terms: LeaseTerms, due: number): Capitalized {
+function fromDueAtSigning(lease: LeaseDeal, terms: LeaseTerms, due: number): Capitalized {
   const withCash = (cash: number) => settled(lease, terms, cash);
   const besides = (cash: number) => dueBesidesCash(lease, terms, withCash(cash));
   const over = (cash: number) => cash + besides(cash) - due;

@@ -1,6 +1,6 @@
 import { eachCharge } from "../../../structure";
 import type { Capitalized } from "./capitalized";
-import type { Lease } from "./lease";
+import type { LeaseDeal } from "./lease";
 import type { LeaseDueItem } from "./quote";
 import type { LeaseTerms } from "./terms";
 
@@ -8,7 +8,7 @@ const isAtSigning = ({ paid }: { paid: string }) => paid === "atSigning";
 
 /** What is paid on the day of signing (12 CFR 1013.4(b)), less trade-ins and rebates, which are no money of that day. */
 export function leaseDueItems(
-  { structure, plan }: Lease,
+  { structure, plan }: LeaseDeal,
   terms: LeaseTerms,
   found: Capitalized,
 ): LeaseDueItem[] {
@@ -36,7 +36,7 @@ function nameOfPayments({ isAtOnce }: LeaseTerms, count: number): string {
 }
 
 /** What is due at signing besides the cash, in minor units. */
-export function dueBesidesCash(lease: Lease, terms: LeaseTerms, found: Capitalized): number {
+export function dueBesidesCash(lease: LeaseDeal, terms: LeaseTerms, found: Capitalized): number {
   let due = 0;
   for (const { figure, amount } of leaseDueItems(lease, terms, found)) if (figure !== "down") due += amount;
   return due;

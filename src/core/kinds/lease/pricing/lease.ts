@@ -5,9 +5,6 @@ import type { Structure, Tax } from "../../../structure";
 /** What has to stand wherever a percent of a lease is shown to a customer: 12 CFR 1013.4(s). */
 export const LEASE_RATE_NOTICE = "This percentage may not measure the overall cost of financing this lease.";
 
-/** A yearly percent is so many times a monthly factor: 12 months, of half the sum of cost and residual, in percent. */
-export const PERCENT_OF_FACTOR = 2400;
-
 /** The figures that a lease can ask for. */
 export const LEASE_FIGURES = [
   "payment",
@@ -89,7 +86,7 @@ export type LeasePlan = {
 };
 
 /** A lease as it was given. */
-export type Lease = {
+export type LeaseDeal = {
   /** ISO 4217 code. */
   currency: string;
   /** The price is the agreed one; taxes of the structure are those of a loan, and not used. */

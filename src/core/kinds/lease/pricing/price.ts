@@ -3,8 +3,8 @@ import { type Result, success } from "../../../result";
 import { totalWithPayments } from "../../../structure";
 import { capitalize } from "./capitalize";
 import type { Capitalized } from "./capitalized";
-import type { Lease } from "./lease";
 import { dueBesidesCash, paidAtSigning } from "./due";
+import type { LeaseDeal } from "./lease";
 import { capitalizedProblem, leaseProblem } from "./problems";
 import { type LeaseTerms, leaseTerms } from "./terms";
 
@@ -18,7 +18,7 @@ export type PricedLease = {
    * All payments with tax, what is paid at signing beside them but for the refundable deposit, a deposit paid before; less
    * what of them is capitalized.
    */
-  spent: (lease: Lease) => number;
+  spent: (lease: LeaseDeal) => number;
 };
 
 /**
@@ -27,7 +27,7 @@ export type PricedLease = {
  * @param lease nothing of it is missing
  * @returns what it comes to, or why it cannot be
  */
-export function priceLease(lease: Lease): Result<PricedLease> {
+export function priceLease(lease: LeaseDeal): Result<PricedLease> {
   const problem = leaseProblem(lease);
   if (problem) return { ok: false, failure: problem };
   const terms = leaseTerms(lease.plan);
@@ -38,7 +38,7 @@ export function priceLease(lease: Lease): Result<PricedLease> {
   return success({ terms, found, base, spent: of => spentOn(of, terms, found, base) });
 }
 
-function spentOn(lease: Lease, terms: LeaseTerms, found: Capitalized, base: number): number {
+function spentOn(lease: LeaseDeal, terms: LeaseTerms, found: Capitalized, base: number): number {
   const rows = terms.isAtOnce ? 1 : terms.payments;
   const paid = rows * (base + found.tax) + totalWithPayments(found.withPayments, rows);
   const besides = dueBesidesCash(lease, terms, found) - paidAtSigning(terms, found) - found.securityDeposit;

@@ -2,10 +2,16 @@ import { groupedAmount } from "../../../money";
 import { type Failure, failure, missing, type Result, type Wanted } from "../../../result";
 import { isDownFromDue, percentProblem } from "../../../structure";
 import type { Capitalized } from "./capitalized";
-import type { Lease, LeaseFigure } from "./lease";
+import type { LeaseDeal, LeaseFigure } from "./lease";
 
 /** What was not given yet, in one sentence that names it all. */
-export function missingLeaseFigures({ structure, listPrice, plan, find, from }: Lease): Failure | undefined {
+export function missingLeaseFigures({
+  structure,
+  listPrice,
+  plan,
+  find,
+  from,
+}: LeaseDeal): Failure | undefined {
   const isFound = (...figures: LeaseFigure[]) => figures.includes(find);
   const needsList = plan.residual && "percent" in plan.residual && plan.residual.of === "listPrice";
   const byFactor = plan.reckoning === "moneyFactor";
@@ -23,7 +29,7 @@ export function missingLeaseFigures({ structure, listPrice, plan, find, from }: 
 }
 
 /** Why a lease cannot be as it was given; undefined where it can. */
-export function leaseProblem({ structure, plan }: Lease): Failure | undefined {
+export function leaseProblem({ structure, plan }: LeaseDeal): Failure | undefined {
   const percent = percentProblem(structure);
   if (percent) return percent;
   const { payments, inAdvance, residualDue } = plan;
@@ -54,7 +60,7 @@ export function leaseProblem({ structure, plan }: Lease): Failure | undefined {
 
 /** Why what a lease comes to cannot be; undefined where it can. */
 export function capitalizedProblem(
-  { structure }: Lease,
+  { structure }: LeaseDeal,
   { cost, base, residual, gross, reduction }: Capitalized,
   decimals: number,
 ): Result<never> | undefined {

@@ -1,6 +1,6 @@
 import type { DayNumber } from "../../../calendar";
 import type { Capitalized } from "./capitalized";
-import type { Lease } from "./lease";
+import type { LeaseDeal } from "./lease";
 import type { LeaseRow } from "./table";
 
 /** Something that is paid on the day of signing, in minor units. */
@@ -22,9 +22,9 @@ export type LeaseLine = {
 /** The answer of a lease. Money in minor units, rates in percent a year. */
 export type LeaseQuote = Omit<Capitalized, "base" | "cash"> & {
   kind: "lease";
-  lease: Lease;
+  lease: LeaseDeal;
   /** With the figure filled in. */
-  filled: Lease;
+  filled: LeaseDeal;
   decimals: number;
   lines: readonly LeaseLine[];
   /** The cash, and the allowance for the first trade-in, or for the one that was found. */

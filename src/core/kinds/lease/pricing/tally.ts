@@ -1,7 +1,7 @@
 import { isDownFromDue } from "../../../structure";
 import { capitalize } from "./capitalize";
 import type { Capitalized } from "./capitalized";
-import type { Lease } from "./lease";
+import type { LeaseDeal } from "./lease";
 import { leaseLines } from "./lines";
 import type { LeaseLine } from "./quote";
 import { leaseTerms } from "./terms";
@@ -17,12 +17,12 @@ export type LeaseTally = { lines: readonly LeaseLine[]; found: Capitalized };
  * @returns the lines and what they come to; undefined where the price or a line is missing, or hangs on the payments
  * @example leaseTally({ ...vanLease, plan: { ...vanLease.plan, residual: null } }).found.cost // 4000000
  */
-export function leaseTally(lease: Lease): LeaseTally | undefined {
+export function leaseTally(lease: LeaseDeal): LeaseTally | undefined {
   const { structure, plan, find } = lease;
   const isOpen = structure.price === null || structure.down === null || find === "allowance";
   if (isOpen || hangsOnPayments(lease)) return undefined;
   // Any plan will do: nothing that is asked for follows from it.
-  const drafted: Lease = {
+  const drafted: LeaseDeal = {
     ...lease,
     plan: { ...plan, reckoning: "moneyFactor", moneyFactor: "0", payments: plan.payments ?? 1, inAdvance: 0 },
   };
@@ -30,7 +30,7 @@ export function leaseTally(lease: Lease): LeaseTally | undefined {
   return { lines: leaseLines(structure, plan, found), found };
 }
 
-function hangsOnPayments({ structure, plan }: Lease): boolean {
+function hangsOnPayments({ structure, plan }: LeaseDeal): boolean {
   const { down, fees = [], extras = [] } = structure;
   return (
     isDownFromDue(down) ||

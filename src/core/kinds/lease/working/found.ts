@@ -1,5 +1,6 @@
-import { LEASE_NAMES, LEASE_RATE_NOTICE, type LeaseQuote } from "..";
-import { moneyWriter, type WorkingStep } from "../../../working/step";
+import { moneyWriter, type WorkingStep } from "../../../working";
+import { LEASE_NAMES } from "../find";
+import { LEASE_RATE_NOTICE, type LeaseQuote } from "../pricing";
 
 /** How a figure was found, by itself: the payment that it leads to has it among its own parts. */
 export function foundStep(quote: LeaseQuote): WorkingStep {

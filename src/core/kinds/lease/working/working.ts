@@ -1,9 +1,9 @@
-import { leaseCreditCosts, leaseEffectiveRate } from "../../../after";
 import { FREQUENCY_NAMES, periodsPerYear } from "../../../calendar";
-import { LEASE_RATE_NOTICE, type LeaseQuote } from "..";
 import { sumText, type Term, totalWithPayments } from "../../../structure";
+import { asGiven, moneyWriter, type WorkingStep } from "../../../working";
+import { leaseCreditCosts, leaseEffectiveRate } from "../after/effective-rate";
+import { LEASE_RATE_NOTICE, type LeaseQuote } from "../pricing";
 import { foundStep } from "./found";
-import { asGiven, moneyWriter, type WorkingStep } from "../../../working/step";
 
 /** A figure of a lease's quote that can show its working. */
 export type WorkedLeaseFigure = keyof typeof EXPLAIN;

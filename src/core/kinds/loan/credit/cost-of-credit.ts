@@ -1,5 +1,4 @@
 import { type DayNumber, dayNumber, periodStepper, periodsPerYear } from "../../../calendar";
-import type { Summary } from "../quote";
 import { type Result, success } from "../../../result";
 import {
   annualPercentageRate,
@@ -8,6 +7,7 @@ import {
   type Transaction,
   type YearFlow,
 } from "../../../yield";
+import type { LoanSummary } from "../quote";
 import { costOfStream, scheduleOf } from "./cost-of-stream";
 import type { CostOfCredit } from "./cost-of-stretches";
 
@@ -22,7 +22,7 @@ import type { CostOfCredit } from "./cost-of-stretches";
  * // 10,000.00 over 12 months at 6 %
  * costOfCredit(plainQuote).value.apr.toFixed(2) // "6.00"
  */
-export function costOfCredit(quote: Summary): Result<CostOfCredit> {
+export function costOfCredit(quote: LoanSummary): Result<CostOfCredit> {
   const cost = costOfStream(quote);
   return cost ? success(cost) : ratesOf(quote);
 }
@@ -31,7 +31,7 @@ export function costOfCredit(quote: Summary): Result<CostOfCredit> {
 const SOME_START: DayNumber = dayNumber(2003, 1, 1);
 
 /** The general equations, amount by amount. */
-function ratesOf(quote: Summary): Result<CostOfCredit> {
+function ratesOf(quote: LoanSummary): Result<CostOfCredit> {
   const transaction = transactionOf(quote);
   const apr = annualPercentageRate(transaction);
   if (!apr.ok) return apr;
@@ -42,7 +42,7 @@ function ratesOf(quote: Summary): Result<CostOfCredit> {
 }
 
 /** The same as {@link transactionOf} in parts of a year, which each period without dates is one of. */
-function flowsOf(quote: Summary): YearFlow[] {
+function flowsOf(quote: LoanSummary): YearFlow[] {
   const { frequency, timing } = quote.filled.plan;
   const perYear = periodsPerYear(frequency);
   const payments = scheduleOf(quote).map(({ number, payment }) => ({
@@ -57,7 +57,7 @@ function flowsOf(quote: Summary): YearFlow[] {
  *
  * Without dates its periods are regular ones from a first of January on.
  */
-export function transactionOf(quote: Summary): Transaction {
+export function transactionOf(quote: LoanSummary): Transaction {
   const { frequency, timing } = quote.filled.plan;
   const start = quote.startDate ?? SOME_START;
   const dateOf = periodStepper(frequency, start);

@@ -1,6 +1,6 @@
 import { FEWEST_IN_STREAM } from "../../../limits";
-import type { Summary } from "../quote";
 import type { Stretch } from "../../../yield";
+import type { LoanSummary } from "../quote";
 import { type CostOfCredit, costOfStretches } from "./cost-of-stretches";
 
 /**
@@ -10,27 +10,27 @@ import { type CostOfCredit, costOfStretches } from "./cost-of-stretches";
  * @returns percent a year
  * @example costOfLevel(plainQuote).apr.toFixed(2) // "6.00"
  */
-export function costOfLevel(quote: Summary): CostOfCredit | undefined {
+export function costOfLevel(quote: LoanSummary): CostOfCredit | undefined {
   return hasLevelStream(quote) && quote.payments >= FEWEST_IN_STREAM
     ? costOfStretches(quote, levelStretches(quote))
     : undefined;
 }
 
 /** Whether the totals say what the table holds, and nothing comes between its payments. */
-export function hasLevelStream(quote: Summary): boolean {
+export function hasLevelStream(quote: LoanSummary): boolean {
   const { yearly, once = [] } = quote.filled.plan.extra ?? {};
   const isByPeriods = !quote.isListed && yearly === undefined && once.length === 0;
   return isByPeriods && quote.charges === undefined && paysLevel(quote) && quote.payment > 0;
 }
 
 /** Whether every payment but the last is the level one, so that the totals say what the table holds. */
-function paysLevel(quote: Summary): boolean {
+function paysLevel(quote: LoanSummary): boolean {
   const { isLevel, extraEach, payments, payment, finalPayment, balloon, totalOfPayments } = quote;
   return isLevel && extraEach === 0 && (payments - 1) * payment + finalPayment + balloon === totalOfPayments;
 }
 
 /** A balloon falls together with the last payment, or one period after it where payments are in advance. */
-export function levelStretches({ payment, payments, finalPayment, balloon, filled }: Summary): Stretch[] {
+export function levelStretches({ payment, payments, finalPayment, balloon, filled }: LoanSummary): Stretch[] {
   const withLast = filled.plan.timing === "advance" ? 0 : balloon;
   const stretches = [
     { amount: payment, count: payments - 1 },

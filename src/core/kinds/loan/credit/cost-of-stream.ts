@@ -1,8 +1,8 @@
 import { FEWEST_IN_STREAM } from "../../../limits";
-import { type PaymentRow, repay } from "../plan";
-import { machineOf, type Summary } from "../quote";
+import { chargeColumn } from "../../../structure";
 import type { Stretch } from "../../../yield";
-import { chargeColumn } from "../../../structure/charge-column";
+import { type PaymentRow, repay } from "../plan";
+import { type LoanSummary, machineOf } from "../quote";
 import { hasLevelStream, levelStretches } from "./cost-of-level";
 import { aprOfStretches, type CostOfCredit, costOfStretches } from "./cost-of-stretches";
 
@@ -14,7 +14,7 @@ import { aprOfStretches, type CostOfCredit, costOfStretches } from "./cost-of-st
  * @returns percent a year
  * @example costOfStream(plainQuote).apr.toFixed(2) // "6.00"
  */
-export function costOfStream(quote: Summary): CostOfCredit | undefined {
+export function costOfStream(quote: LoanSummary): CostOfCredit | undefined {
   const payments = stretchesOf(quote);
   return payments && costOfStretches(quote, payments);
 }
@@ -25,7 +25,7 @@ export function costOfStream(quote: Summary): CostOfCredit | undefined {
  * @returns percent a year
  * @example aprOfStream(plainQuote).toFixed(2) // "6.00"
  */
-export function aprOfStream(quote: Summary): number | undefined {
+export function aprOfStream(quote: LoanSummary): number | undefined {
   const payments = stretchesOf(quote);
   return payments && aprOfStretches(quote, payments);
 }
@@ -34,14 +34,14 @@ export function aprOfStream(quote: Summary): number | undefined {
  * A deal's payments in stretches, where they are one period of the plan apart and this is the unit period;
  * undefined where extras or listed dates come between, or where another period could be the common one.
  */
-function stretchesOf(quote: Summary): Stretch[] | undefined {
+function stretchesOf(quote: LoanSummary): Stretch[] | undefined {
   if (quote.isListed || hasDatedExtras(quote)) return undefined;
   if (hasLevelStream(quote)) return quote.payments < FEWEST_IN_STREAM ? undefined : levelStretches(quote);
   const rows = scheduleOf(quote);
   return stepsByOnePeriod(rows) ? stretchesOfRows(rows) : undefined;
 }
 
-function hasDatedExtras({ filled: { plan } }: Summary): boolean {
+function hasDatedExtras({ filled: { plan } }: LoanSummary): boolean {
   const { yearly, once = [] } = plan.extra ?? {};
   return yearly !== undefined || once.length > 0;
 }
@@ -66,7 +66,7 @@ function stretchesOfRows(rows: readonly PaymentRow[]): Stretch[] {
  * The lines of the repayment table, made again where only the totals were, with what falls with payments and counts in
  * the finance charge.
  */
-export function scheduleOf(quote: Summary): PaymentRow[] {
+export function scheduleOf(quote: LoanSummary): PaymentRow[] {
   const rows: PaymentRow[] = [];
   repay(machineOf(quote).loan, rows);
   if (quote.charges === undefined) return rows;

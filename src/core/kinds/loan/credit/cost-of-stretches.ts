@@ -1,6 +1,6 @@
 import { type Frequency, monthsAndDaysBetween, periodsBetween, periodsPerYear } from "../../../calendar";
-import type { Summary } from "../quote";
 import { oddDaysInYears, rateOfStream, type Stream, type Stretch } from "../../../yield";
+import type { LoanSummary } from "../quote";
 
 /** What a deal's credit costs as a yearly rate; percent a year. */
 export type CostOfCredit = {
@@ -17,7 +17,7 @@ export type CostOfCredit = {
  * @param payments one period of the plan apart, in minor units, with what falls with them and counts in the finance charge
  * @returns percent a year
  */
-export function costOfStretches(quote: Summary, payments: Stretch[]): CostOfCredit | undefined {
+export function costOfStretches(quote: LoanSummary, payments: Stretch[]): CostOfCredit | undefined {
   const solved = solvedStream(quote, payments);
   if (!solved) return undefined;
   const { apr, perYear, advance, unitPeriods } = solved;
@@ -32,13 +32,13 @@ export function costOfStretches(quote: Summary, payments: Stretch[]): CostOfCred
 }
 
 /** The APR alone; undefined where {@link costOfStretches} is. */
-export function aprOfStretches(quote: Summary, payments: Stretch[]): number | undefined {
+export function aprOfStretches(quote: LoanSummary, payments: Stretch[]): number | undefined {
   const solved = solvedStream(quote, payments);
   return solved && solved.apr * solved.perYear * 100;
 }
 
 /** A deal's stream with the rate of a unit period that it is worth its advance at. */
-function solvedStream(quote: Summary, payments: Stretch[]) {
+function solvedStream(quote: LoanSummary, payments: Stretch[]) {
   const { frequency } = quote.filled.plan;
   const perYear = periodsPerYear(frequency);
   const advance = quote.amountFinanced;
@@ -50,7 +50,7 @@ function solvedStream(quote: Summary, payments: Stretch[]) {
 }
 
 /** The first period in unit periods, as Appendix J counts it. */
-function firstUnitPeriods(quote: Summary): Pick<Stream, "firstPeriods" | "firstPart"> {
+function firstUnitPeriods(quote: LoanSummary): Pick<Stream, "firstPeriods" | "firstPart"> {
   const { startDate, firstDate } = quote;
   const { frequency, timing } = quote.filled.plan;
   if (startDate === null || firstDate === null || isRegularFirst(quote)) return regularFirst(timing);
@@ -60,7 +60,11 @@ function firstUnitPeriods(quote: Summary): Pick<Stream, "firstPeriods" | "firstP
 }
 
 /** The first period in years, as the EU's annex counts it, times the periods of a year. */
-function firstYears({ startDate, firstDate, filled }: Summary): Pick<Stream, "firstPeriods" | "firstPart"> {
+function firstYears({
+  startDate,
+  firstDate,
+  filled,
+}: LoanSummary): Pick<Stream, "firstPeriods" | "firstPart"> {
   const { frequency, timing } = filled.plan;
   if (startDate === null || firstDate === null) return regularFirst(timing);
   return {
@@ -70,7 +74,7 @@ function firstYears({ startDate, firstDate, filled }: Summary): Pick<Stream, "fi
 }
 
 /** Half months are of different lengths; every other regular period is one period however it is counted. */
-function isRegularFirst({ oddFirstPeriod, filled }: Summary): boolean {
+function isRegularFirst({ oddFirstPeriod, filled }: LoanSummary): boolean {
   return oddFirstPeriod === null && filled.plan.frequency !== "twiceAMonth";
 }
 

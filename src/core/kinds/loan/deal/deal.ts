@@ -1,5 +1,5 @@
-import type { LoanPlan } from "../plan";
 import type { Structure } from "../../../structure";
+import type { LoanPlan } from "../plan";
 
 /** The figures that a deal can ask for. */
 export const FOUND_FIGURES = [
@@ -18,17 +18,20 @@ export const FOUND_FIGURES = [
 /** The figure that a deal asks for; all others are given. */
 export type FoundFigure = (typeof FOUND_FIGURES)[number];
 
-/** A figure of the result that something can be found from. */
-export type KnownFigure =
-  | "payment"
-  | "totalCost"
-  | "financeCharge"
-  | "loanAmount"
-  | "amountFinanced"
-  | "dueAtSigning"
-  | "cashReceived"
-  | "endDate"
-  | "payments";
+/** The figures of the result that something can be found from. */
+export const KNOWN_FIGURES = [
+  "payment",
+  "totalCost",
+  "financeCharge",
+  "loanAmount",
+  "amountFinanced",
+  "dueAtSigning",
+  "cashReceived",
+  "endDate",
+  "payments",
+] as const;
+
+export type KnownFigure = (typeof KNOWN_FIGURES)[number];
 
 /** What a figure is found from: an amount in minor units, a day number for the end date, or a number of payments. */
 export type Known = { figure: KnownFigure; value: number };
@@ -37,7 +40,7 @@ export type Known = { figure: KnownFigure; value: number };
  * One way to structure a deal: what was given, in minor units and day numbers, and which figure to find.
  * The found figure is null, or left out.
  */
-export type Deal = {
+export type LoanDeal = {
   /** ISO 4217 code. */
   currency: string;
   structure: Structure;

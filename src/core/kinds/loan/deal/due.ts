@@ -1,5 +1,5 @@
-import { paidAtStart } from "../plan";
 import { type DueAtSigning, dueItems } from "../../../structure";
+import { paidAtStart } from "../plan";
 import type { Lent } from "./lend";
 
 /**

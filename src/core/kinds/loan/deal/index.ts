@@ -1,4 +1,11 @@
-export { type Deal, FOUND_FIGURES, type FoundFigure, type Known, type KnownFigure } from "./deal";
+export {
+  FOUND_FIGURES,
+  type FoundFigure,
+  KNOWN_FIGURES,
+  type Known,
+  type KnownFigure,
+  type LoanDeal,
+} from "./deal";
 export { dueAtSigning } from "./due";
 export { knownFigure, standsInForPrice } from "./known";
 export { type Lent, lend } from "./lend";

@@ -1,16 +1,16 @@
-import type { Deal, FoundFigure, KnownFigure } from "./deal";
+import type { FoundFigure, KnownFigure, LoanDeal } from "./deal";
 
 /** What the loan amount is made of, and can therefore be found from it. */
 const STRUCTURE: readonly FoundFigure[] = ["price", "down", "downPercent", "allowance"];
 
 /** Whether a known loan amount, or amount financed, stands in for the price, so that a figure of the plan can be found. */
-export function standsInForPrice({ from, structure, find }: Deal): boolean {
+export function standsInForPrice({ from, structure, find }: LoanDeal): boolean {
   const isLoan = from?.figure === "loanAmount" || from?.figure === "amountFinanced";
   return isLoan && structure.price === null && !STRUCTURE.includes(find);
 }
 
 /** What a deal's figure is found from, once the term follows from an end date; null where nothing is. */
-export function knownFigure(deal: Deal): KnownFigure | "lastPayment" | null {
+export function knownFigure(deal: LoanDeal): KnownFigure | "lastPayment" | null {
   const { plan, find } = deal;
   const from = standsInForPrice(deal) ? undefined : deal.from;
   const isExtra = find === "extra" || find === "lump";

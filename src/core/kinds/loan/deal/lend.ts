@@ -1,5 +1,4 @@
 import { groupedAmount } from "../../../money";
-import { type Loan, loanOf, type Terms } from "../plan";
 import { type Failure, failure, type Result, success } from "../../../result";
 import {
   cashFor,
@@ -16,7 +15,8 @@ import {
   settledProblem,
   tally,
 } from "../../../structure";
-import type { Deal } from "./deal";
+import { type Loan, loanOf, type Terms } from "../plan";
+import type { LoanDeal } from "./deal";
 import { planCosts } from "./plan-costs";
 
 /** A deal's structure with the loan that it comes to: money in minor units. */
@@ -41,7 +41,7 @@ export type Lent = {
  * @param terms its plan, read
  * @returns what is lent, or a failure with the figure to blame
  */
-export function lend(deal: Deal, terms: Terms): Result<Lent> {
+export function lend(deal: LoanDeal, terms: Terms): Result<Lent> {
   const { structure, plan } = deal;
   const problem = percentProblem(structure);
   if (problem) return { ok: false, failure: problem };

@@ -1,5 +1,5 @@
 import { type Failure, missing, type Wanted } from "../../../result";
-import type { Deal } from "./deal";
+import type { LoanDeal } from "./deal";
 import { knownFigure } from "./known";
 
 /**
@@ -8,7 +8,7 @@ import { knownFigure } from "./known";
  * @returns the first missing figure with a sentence that names them all, or undefined
  * @example missingFigures({ ...deal, structure: { ...structure, price: null }, plan: { ...deal.plan, yearlyRate: null } })?.sentence // "The price and the yearly rate are missing."
  */
-export function missingFigures(deal: Deal): Failure | undefined {
+export function missingFigures(deal: LoanDeal): Failure | undefined {
   const { structure, plan, find } = deal;
   const isWhole = structure.price !== null && structure.down !== null && plan.yearlyRate !== null;
   if (isWhole && plan.payments !== null && find === "payment" && !deal.from) return undefined;
@@ -24,7 +24,7 @@ export function missingFigures(deal: Deal): Failure | undefined {
 }
 
 /** Whether the number of payments follows from something else. */
-function termFollows({ plan, find, from }: Deal): boolean {
+function termFollows({ plan, find, from }: LoanDeal): boolean {
   if (plan.datedPayments || find === "payments") return true;
   if (from === undefined) return false;
   return from.figure === "endDate" ? find !== "extra" && find !== "lump" : find === "payment";

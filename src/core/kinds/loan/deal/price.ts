@@ -1,4 +1,3 @@
-import { explainFault, isFault, type PaymentRow, type Repayment, repay, type Terms } from "../plan";
 import { type Result, success } from "../../../result";
 import {
   chargesWithPayments,
@@ -7,7 +6,8 @@ import {
   ownCostOf,
   totalWithPayments,
 } from "../../../structure";
-import type { Deal } from "./deal";
+import { explainFault, isFault, type PaymentRow, type Repayment, repay, type Terms } from "../plan";
+import type { LoanDeal } from "./deal";
 import { type Lent, lend } from "./lend";
 
 /** A deal with every figure known: money in minor units. */
@@ -32,7 +32,7 @@ export type Priced = Lent & {
  * @param rows where to put the lines of the repayment table; without it only the totals are made
  * @returns every figure, or a failure with the figure to blame
  */
-export function price(deal: Deal, terms: Terms, rows?: PaymentRow[]): Result<Priced> {
+export function price(deal: LoanDeal, terms: Terms, rows?: PaymentRow[]): Result<Priced> {
   const lent = lend(deal, terms);
   if (!lent.ok) return lent;
   const { structure, reckoned, loanAmount, amountFinanced, loan, prepaid, chargeAtSigning } = lent.value;

@@ -1,6 +1,6 @@
-import { type Deal, missingFigures, withoutPayment } from "../deal";
-import { type PaymentRow, readTerms, solvable } from "../plan";
 import { type Result, success } from "../../../result";
+import { type LoanDeal, missingFigures, withoutPayment } from "../deal";
+import { type PaymentRow, readTerms, solvable } from "../plan";
 import { contradiction } from "./contradiction";
 import { isPlain } from "./is-plain";
 import { plainAnswer } from "./plain-answer";
@@ -20,7 +20,7 @@ import { termFromEndDate } from "./term-from-end-date";
  * @param rows where to put the lines of the repayment table; without it only the totals are made
  * @returns the answer, or a failure with the reason and the nearest figure that works
  */
-export function answer(deal: Deal, rows?: PaymentRow[]): Result<Answer> {
+export function answer(deal: LoanDeal, rows?: PaymentRow[]): Result<Answer> {
   if (isPlain(deal)) return plainAnswer(deal, rows);
   const found = fill(deal);
   if (!found.ok) return found;
@@ -39,13 +39,13 @@ export function answer(deal: Deal, rows?: PaymentRow[]): Result<Answer> {
  *
  * @returns the deal, or a failure with the reason
  */
-export function withFound(deal: Deal): Result<Deal> {
+export function withFound(deal: LoanDeal): Result<LoanDeal> {
   const found = fill(deal);
   return found.ok ? success(withoutPayment(found.value.filled)) : found;
 }
 
 /** What is searched for, filled in; `isTimed` where an end date alone gives it. */
-function fill(deal: Deal): Result<Searched & { isTimed: boolean }> {
+function fill(deal: LoanDeal): Result<Searched & { isTimed: boolean }> {
   const contradicted = contradiction(deal);
   if (contradicted) return contradicted;
   const priceKnown = priceFromAmount(deal);

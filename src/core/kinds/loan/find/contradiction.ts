@@ -1,18 +1,18 @@
-import { type Deal, type Known, standsInForPrice } from "../deal";
 import { currencyDecimals, groupedAmount } from "../../../money";
 import { type Failure, failure } from "../../../result";
+import { type Known, type LoanDeal, standsInForPrice } from "../deal";
 import { MEASURES } from "./measure";
 
 /**
  * A figure that is given although it follows from others that are given too, so that one of them would have to change:
  * as a failure; undefined where there is none.
  */
-export function contradiction(deal: Deal): { ok: false; failure: Failure } | undefined {
+export function contradiction(deal: LoanDeal): { ok: false; failure: Failure } | undefined {
   return cashContradiction(deal) ?? paymentsContradiction(deal) ?? paymentContradiction(deal);
 }
 
 /** Only a personal loan pays cash out. */
-function cashContradiction({ structure, from }: Deal) {
+function cashContradiction({ structure, from }: LoanDeal) {
   if (from?.figure !== "cashReceived" || structure.personal) return undefined;
   return failure(
     "cashReceived",
@@ -21,7 +21,7 @@ function cashContradiction({ structure, from }: Deal) {
 }
 
 /** The number of payments follows from an end date, and from what a payment that is found is to cost. */
-function paymentsContradiction({ currency, plan, find, from }: Deal) {
+function paymentsContradiction({ currency, plan, find, from }: LoanDeal) {
   if (plan.payments === null || from === undefined) return undefined;
   const follows =
     givesTerm({ from, find }) ||
@@ -32,7 +32,7 @@ function paymentsContradiction({ currency, plan, find, from }: Deal) {
 }
 
 /** The payment follows from whatever else a figure is found from, and from a list of payments. */
-function paymentContradiction(deal: Deal) {
+function paymentContradiction(deal: LoanDeal) {
   const { currency, plan, find, from } = deal;
   if (plan.payment === null || find === "payment") return undefined;
   const isListed = plan.datedPayments?.every(({ amount }) => amount !== null) ?? false;
@@ -45,7 +45,7 @@ function paymentContradiction(deal: Deal) {
 }
 
 /** Whether an end date says how many payments there are. */
-function givesTerm({ from, find }: Pick<Deal, "from" | "find">): boolean {
+function givesTerm({ from, find }: Pick<LoanDeal, "from" | "find">): boolean {
   return from?.figure === "endDate" && find !== "extra" && find !== "lump";
 }
 

@@ -1,8 +1,8 @@
-import type { Deal, FoundFigure } from "../deal";
 import { HIGHEST_YEARLY_RATE, LARGEST_AMOUNT, MOST_PAYMENTS, wholeText } from "../../../limits";
 import { groupedAmount } from "../../../money";
 import type { Figure } from "../../../result";
 import { type CashDown, cashFor, type TradeIn } from "../../../structure";
+import type { FoundFigure, LoanDeal } from "../deal";
 import type { MeasureName } from "./measure";
 
 /** A figure that can be found by trying whole numbers for it. */
@@ -10,9 +10,9 @@ export type Finder = {
   figure: Figure;
   name: string;
   /** Where it can lie: whole minor units, payments, hundredths or hundred-millionths of a percent. */
-  range: (deal: Deal, decimals: number) => { low: number; high: number };
+  range: (deal: LoanDeal, decimals: number) => { low: number; high: number };
   /** The deal with the figure filled in. */
-  fill: (deal: Deal, whole: number) => Deal;
+  fill: (deal: LoanDeal, whole: number) => LoanDeal;
   /** What rises as it rises, and what falls; what is not named does not depend on it. */
   rising: readonly MeasureName[];
   falling: readonly MeasureName[];
@@ -23,7 +23,7 @@ export type Finder = {
   noneNeeded?: string;
 };
 
-const LARGEST = (_: Deal, decimals: number) => ({ low: 0, high: LARGEST_AMOUNT * 10 ** decimals });
+const LARGEST = (_: LoanDeal, decimals: number) => ({ low: 0, high: LARGEST_AMOUNT * 10 ** decimals });
 const STRUCTURE: readonly MeasureName[] = [
   "payment",
   "lastPayment",
@@ -35,7 +35,10 @@ const STRUCTURE: readonly MeasureName[] = [
 const AT_SIGNING: readonly MeasureName[] = ["dueAtSigning"];
 const COSTS: readonly MeasureName[] = ["totalCost", "financeCharge"];
 
-const withDown = (deal: Deal, down: CashDown): Deal => ({ ...deal, structure: { ...deal.structure, down } });
+const withDown = (deal: LoanDeal, down: CashDown): LoanDeal => ({
+  ...deal,
+  structure: { ...deal.structure, down },
+});
 /** Fills in the allowance that is missing; where none is, that of the first trade-in. */
 function withAllowance(tradeIns: readonly TradeIn[], allowance: number): TradeIn[] {
   const open = Math.max(
@@ -45,7 +48,7 @@ function withAllowance(tradeIns: readonly TradeIn[], allowance: number): TradeIn
   const given = tradeIns.length === 0 ? [{ allowance: null, owed: 0 }] : tradeIns;
   return given.map((each, index) => (index === open ? { ...each, allowance } : each));
 }
-const withPlan = (deal: Deal, plan: Partial<Deal["plan"]>): Deal => ({
+const withPlan = (deal: LoanDeal, plan: Partial<LoanDeal["plan"]>): LoanDeal => ({
   ...deal,
   plan: { ...deal.plan, ...plan },
 });
@@ -169,7 +172,7 @@ export const FINDERS: Record<Exclude<FoundFigure, "payment">, Finder> = {
 };
 
 /** The fewest payments that a plan's start and its steps leave room for. */
-function fewestPayments({ interestOnly = 0, deferred, steps = [] }: Deal["plan"]): number {
+function fewestPayments({ interestOnly = 0, deferred, steps = [] }: LoanDeal["plan"]): number {
   const lastStep = Math.max(0, ...steps.map(({ from }) => from));
   return Math.max(1, interestOnly + (deferred?.payments ?? 0) + 1, lastStep);
 }

@@ -1,10 +1,10 @@
 import { levelRate } from "../../../annuity";
 import { periodsPerYear } from "../../../calendar";
-import type { Deal, FoundFigure } from "../deal";
 import { nominalRate } from "../../../interest";
 import { MOST_PAYMENTS } from "../../../limits";
-import type { Terms } from "../plan";
 import { cashFor, type Structure, settle } from "../../../structure";
+import type { FoundFigure, LoanDeal } from "../deal";
+import type { Terms } from "../plan";
 import { RATE_DECIMALS } from "./finders";
 import { MEASURES, type MeasureName } from "./measure";
 
@@ -15,7 +15,7 @@ const EVERYDAY_TERM = 60;
 export function firstGuess(
   figure: Exclude<FoundFigure, "payment">,
   known: MeasureName,
-  deal: Deal,
+  deal: LoanDeal,
   terms: Terms | null,
 ): number {
   const { structure } = deal;
@@ -51,7 +51,7 @@ export function shareFinanced(structure: Structure): number {
 }
 
 /** The amount that a payment repays, at the far end of those that round to it; a cost itself. */
-function affordableAmount(known: MeasureName, deal: Deal, terms: Terms | null): number {
+function affordableAmount(known: MeasureName, deal: LoanDeal, terms: Terms | null): number {
   const asked = MEASURES[known].asked(deal);
   if (known !== "payment" || !terms) return asked;
   const { rule, step } = terms.rounding;
@@ -67,7 +67,7 @@ function interestShare({ draft, solver }: Terms): number {
 }
 
 /** The yearly rate of a level loan, which an odd first period or another shape moves a little. */
-function ratePercent(known: MeasureName, { structure, plan, from }: Deal): number | undefined {
+function ratePercent(known: MeasureName, { structure, plan, from }: LoanDeal): number | undefined {
   const price = structure.price ?? 0;
   const amount = settle(structure).loanAmount;
   const count = plan.payments ?? EVERYDAY_TERM;

@@ -1,5 +1,5 @@
-import { mostRounding, type Terms } from "../plan";
 import { lastWhole } from "../../../solve";
+import { mostRounding, type Terms } from "../plan";
 
 const MOST_PAYMENTS_TRIED = 512;
 

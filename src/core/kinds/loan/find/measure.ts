@@ -1,10 +1,10 @@
 import { isoDate } from "../../../calendar";
-import { type Deal, dueAtSigning, type KnownFigure, type Lent, type Priced } from "../deal";
 import { wholeText } from "../../../limits";
 import { groupedAmount } from "../../../money";
-import { regularPayment } from "../plan";
 import type { Figure } from "../../../result";
 import { cashReceived } from "../../../structure";
+import { dueAtSigning, type KnownFigure, type Lent, type LoanDeal, type Priced } from "../deal";
+import { regularPayment } from "../plan";
 
 /** A figure that something is found from: an amount in minor units, a day number, or a number of payments. */
 export type MeasureName = KnownFigure | "lastPayment";
@@ -14,14 +14,14 @@ type Measure = {
   figure: Figure;
   /** Its name in a sentence. */
   name: string;
-  asked: (deal: Deal) => number;
+  asked: (deal: LoanDeal) => number;
   text: (value: number, decimals: number) => string;
 } & (
   | { follows: "loan"; of: (lent: Lent) => number }
   | { follows: "repayment"; of: (priced: Priced) => number }
 );
 
-const asked = (deal: Deal) => deal.from?.value ?? 0;
+const asked = (deal: LoanDeal) => deal.from?.value ?? 0;
 
 /** Every figure of the result that another can be found from; what follows from the loan alone needs no table. */
 export const MEASURES: Record<MeasureName, Measure> = {

@@ -1,10 +1,10 @@
-import { type Deal, price, withoutPayment } from "../deal";
 import { NO_RATE, periodInterest } from "../../../interest";
 import { MOST_PAYMENTS, MOST_ROWS_TRIED, wholeText } from "../../../limits";
 import { groupedAmount } from "../../../money";
-import { readTerms, regularPayment } from "../plan";
 import { type Failure, failure, type Result } from "../../../result";
 import { settle } from "../../../structure";
+import { type LoanDeal, price, withoutPayment } from "../deal";
+import { readTerms, regularPayment } from "../plan";
 import type { Finder } from "./finders";
 import { MEASURES, type MeasureName } from "./measure";
 import type { Trial } from "./trial";
@@ -39,7 +39,13 @@ const withArticle = (name: string) => `${/^[aeiou]/.test(name) ? "an" : "a"} ${n
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** Even the best that the figure can be is on the wrong side. */
-function beyond(finder: Finder, known: MeasureName, deal: Deal, trial: Trial, best: number): Result<never> {
+function beyond(
+  finder: Finder,
+  known: MeasureName,
+  deal: LoanDeal,
+  trial: Trial,
+  best: number,
+): Result<never> {
   const { figure, name, text, asked: askedOf } = MEASURES[known];
   const { decimals, measure } = trial;
   const asked = askedOf(deal);
@@ -63,7 +69,12 @@ function beyond(finder: Finder, known: MeasureName, deal: Deal, trial: Trial, be
 }
 
 /** What is owed on the trade-in has to be financed at any price. */
-function carried({ structure }: Deal, asked: number, reached: number, decimals: number): string | undefined {
+function carried(
+  { structure }: LoanDeal,
+  asked: number,
+  reached: number,
+  decimals: number,
+): string | undefined {
   const amount = settle({ ...structure, price: 0 }).loanAmount;
   if (amount <= 0) return undefined;
   const [askedText, reachedText, amountText] = [asked, reached, amount].map(minor =>
@@ -76,7 +87,7 @@ function carried({ structure }: Deal, asked: number, reached: number, decimals: 
 }
 
 /** What is financed at any price. */
-function addedWords({ tradeIns, taxes = [], fees = [], extras = [] }: Deal["structure"]): string {
+function addedWords({ tradeIns, taxes = [], fees = [], extras = [] }: LoanDeal["structure"]): string {
   const owes = tradeIns.some(({ owed }) => owed > 0);
   const adds = taxes.length + fees.length + extras.length > 0;
   if (!adds) return "what is owed on the trade-in";
@@ -84,7 +95,12 @@ function addedWords({ tradeIns, taxes = [], fees = [], extras = [] }: Deal["stru
 }
 
 /** A payment below the first interest repays nothing. */
-function endsNever(deal: Deal, finder: Finder, asked: number, decimals: number): Result<never> | undefined {
+function endsNever(
+  deal: LoanDeal,
+  finder: Finder,
+  asked: number,
+  decimals: number,
+): Result<never> | undefined {
   const longest = finder.fill(withoutPayment(deal), MOST_PAYMENTS);
   const terms = readTerms(longest);
   const priced = terms.ok ? price(longest, terms.value) : terms;

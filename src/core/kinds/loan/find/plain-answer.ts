@@ -1,6 +1,6 @@
-import { type Deal, missingFigures, withoutPayment } from "../deal";
-import { type PaymentRow, readTerms, solvable } from "../plan";
 import type { Result } from "../../../result";
+import { type LoanDeal, missingFigures, withoutPayment } from "../deal";
+import { type PaymentRow, readTerms, solvable } from "../plan";
 import { type Answer, pricedAnswer } from "./priced-answer";
 
 /**
@@ -8,7 +8,7 @@ import { type Answer, pricedAnswer } from "./priced-answer";
  *
  * @param rows where to put the lines of the repayment table; without it only the totals are made
  */
-export function plainAnswer(deal: Deal, rows?: PaymentRow[]): Result<Answer> {
+export function plainAnswer(deal: LoanDeal, rows?: PaymentRow[]): Result<Answer> {
   const missing = missingFigures(deal);
   if (missing) return { ok: false, failure: missing };
   const filled = withoutPayment(deal);

@@ -1,14 +1,14 @@
-import { type Deal, standsInForPrice } from "../deal";
 import { groupedAmount, readCurrency } from "../../../money";
 import { failure, type Result, success } from "../../../result";
 import { needsPlan, prepaidCharges, priceFor } from "../../../structure";
+import { type LoanDeal, standsInForPrice } from "../deal";
 import { MEASURES } from "./measure";
 
 /**
  * The deal with the price that its known loan amount, or amount financed, gives: that amount stands in for the price
  * where a figure of the plan is found.
  */
-export function priceFromAmount(deal: Deal): Result<Deal> {
+export function priceFromAmount(deal: LoanDeal): Result<LoanDeal> {
   const { from, structure } = deal;
   if (!from || !standsInForPrice(deal)) return success(deal);
   const decimals = readCurrency(deal.currency);

@@ -1,11 +1,11 @@
-import { type Deal, type Priced, price } from "../deal";
-import type { PaymentRow, Terms } from "../plan";
 import { type Result, success } from "../../../result";
+import { type LoanDeal, type Priced, price } from "../deal";
+import type { PaymentRow, Terms } from "../plan";
 
 /** A deal with its figure found and everything about it priced. */
 export type Answer = {
   /** The deal with the figure filled in, which asks for its payment. */
-  filled: Deal;
+  filled: LoanDeal;
   terms: Terms;
   priced: Priced;
   /** A plain sentence where the answer wants explaining. */
@@ -14,7 +14,7 @@ export type Answer = {
 
 /** A deal with nothing left to find, priced by the terms of its plan. */
 export function pricedAnswer(
-  filled: Deal,
+  filled: LoanDeal,
   terms: Result<Terms>,
   rows: PaymentRow[] | undefined,
 ): Result<Answer> {

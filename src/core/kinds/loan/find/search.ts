@@ -1,8 +1,8 @@
-import { type Deal, type FoundFigure, type KnownFigure, knownFigure, type Priced } from "../deal";
 import { MOST_ROWS_TRIED } from "../../../limits";
 import { failure, type Result, success } from "../../../result";
 import { lastNearby, roundest, type WithinBudget, withinBudget } from "../../../solve";
 import { chargesOf, isReckonedFromLoan, needsPlan, type Structure } from "../../../structure";
+import { type FoundFigure, type KnownFigure, knownFigure, type LoanDeal, type Priced } from "../deal";
 import { FINDERS, type Finder, RATE_DECIMALS } from "./finders";
 import { firstGuess } from "./guess";
 import { lastOverPayments } from "./last-over-payments";
@@ -12,7 +12,7 @@ import { noAnswer, notDepending } from "./no-answer";
 import { makeTrial, type Trial } from "./trial";
 
 /** A deal with the figure filled in that was searched for, and what to say about it once it is priced. */
-export type Searched = { filled: Deal; noteOn: (priced: Priced) => string | undefined };
+export type Searched = { filled: LoanDeal; noteOn: (priced: Priced) => string | undefined };
 
 /** What is searched for: a payment that costs so much is the one over the most payments that do. */
 function searchedFigure(find: FoundFigure): Exclude<FoundFigure, "payment"> {
@@ -20,7 +20,7 @@ function searchedFigure(find: FoundFigure): Exclude<FoundFigure, "payment"> {
 }
 
 /** Searches for the figure of a deal from the figure of the result that is known. */
-export function search(deal: Deal): Result<Searched> {
+export function search(deal: LoanDeal): Result<Searched> {
   const figure = searchedFigure(deal.find);
   const finder = FINDERS[figure];
   const known = knownFigure(deal);
@@ -61,7 +61,7 @@ export function search(deal: Deal): Result<Searched> {
 }
 
 /** Said at once where the search would take many tables for each number of payments that it tries. */
-function seenToEndNever(deal: Deal, asked: number, decimals: number): Result<never> | undefined {
+function seenToEndNever(deal: LoanDeal, asked: number, decimals: number): Result<never> | undefined {
   const { balloon, steps, interestOnly, deferred } = deal.plan;
   const isLevel = !balloon && !steps && !interestOnly && !deferred;
   return isLevel && needsPlan(deal.structure)
@@ -70,7 +70,10 @@ function seenToEndNever(deal: Deal, asked: number, decimals: number): Result<nev
 }
 
 /** A figure that a deal already says, or that changes nothing in it. */
-function movesNothing({ structure: { down }, plan }: Deal, figure: FoundFigure): Result<never> | undefined {
+function movesNothing(
+  { structure: { down }, plan }: LoanDeal,
+  figure: FoundFigure,
+): Result<never> | undefined {
   if (figure === "price" && down && "percent" in down && Number(down.percent) === 100) {
     return failure("down", "With 100 % down the price does not change the payment; type a smaller percent.");
   }
@@ -129,7 +132,7 @@ function risingRange({ rises, low, high }: Range): { sign: 1 | -1; from: number;
 function noneOnTheRightSide(
   finder: Finder,
   known: MeasureName,
-  deal: Deal,
+  deal: LoanDeal,
   trial: Trial,
   budget: WithinBudget,
   range: Range,

@@ -1,17 +1,17 @@
 import { isoDate, wholePeriodsUntil } from "../../../calendar";
-import { type Deal, missingFigures, price, withoutPayment } from "../deal";
 import { parseDecimal } from "../../../interest";
 import { MOST_PAYMENTS } from "../../../limits";
-import { calendarOf, readTerms } from "../plan";
 import { failure, type Result, success } from "../../../result";
 import { lastWhole } from "../../../solve";
+import { type LoanDeal, missingFigures, price, withoutPayment } from "../deal";
+import { calendarOf, readTerms } from "../plan";
 
 /**
  * The deal with the number of payments that its end date gives: as many as fall on or before it, and with extra money,
  * which ends the loan before its last payment date, the most with which it ends by then. An extra is found from the end
  * date itself.
  */
-export function termFromEndDate(deal: Deal): Result<Deal> {
+export function termFromEndDate(deal: LoanDeal): Result<LoanDeal> {
   const { from, find, plan } = deal;
   if (from?.figure !== "endDate" || find === "extra" || find === "lump") return success(deal);
   const rate = parseDecimal(plan.yearlyRate ?? "0") ?? { digits: 0, scale: 1 };
@@ -29,7 +29,7 @@ export function termFromEndDate(deal: Deal): Result<Deal> {
     );
   }
   const { from: _from, ...given } = deal;
-  const over = (payments: number): Deal => ({
+  const over = (payments: number): LoanDeal => ({
     ...given,
     plan: { ...plan, payments },
     find: find === "payments" ? "payment" : find,
@@ -41,7 +41,7 @@ export function termFromEndDate(deal: Deal): Result<Deal> {
 }
 
 /** The day on which a deal ends that asks for its payment; beyond every day where it has no answer. */
-function endOf(deal: Deal): number {
+function endOf(deal: LoanDeal): number {
   const asked = withoutPayment(deal);
   const terms = readTerms(asked);
   const priced = terms.ok && missingFigures(asked) === undefined ? price(asked, terms.value) : null;

@@ -1,8 +1,8 @@
-import { type Deal, lend, price, withoutPayment } from "../deal";
 import { MOST_PAYMENTS } from "../../../limits";
-import { readTerms, type Terms } from "../plan";
 import { type Failure, type Result, success } from "../../../result";
 import { needsPlan } from "../../../structure";
+import { type LoanDeal, lend, price, withoutPayment } from "../deal";
+import { readTerms, type Terms } from "../plan";
 import type { Finder } from "./finders";
 import { shareFinanced } from "./guess";
 import { MEASURES, type MeasureName } from "./measure";
@@ -26,13 +26,13 @@ export type Trial = {
 };
 
 /** Makes the trial of a figure against a known one. */
-export function makeTrial(deal: Deal, finder: Finder, known: MeasureName): Result<Trial> {
+export function makeTrial(deal: LoanDeal, finder: Finder, known: MeasureName): Result<Trial> {
   const first = firstTerms(deal, finder);
   if (!first.ok) return first;
   const fixed = finder.changesPlan ? null : first.value;
   // Tried with the payment that each number takes.
   const open = withoutPayment(deal);
-  const tried = (whole: number, measure: (filled: Deal, terms: Terms) => Result<number>) => {
+  const tried = (whole: number, measure: (filled: LoanDeal, terms: Terms) => Result<number>) => {
     const filled = finder.fill(open, whole);
     const terms = fixed ? success(fixed) : readTerms(filled);
     return terms.ok ? measure(filled, terms.value) : terms;
@@ -61,7 +61,7 @@ export function makeTrial(deal: Deal, finder: Finder, known: MeasureName): Resul
 }
 
 /** Whether nothing is left to finance, or more is agreed than the loan is worth, so that there is too little to pay. */
-function isTooLittle({ figure }: Failure, finder: Finder, name: MeasureName, deal: Deal): boolean {
+function isTooLittle({ figure }: Failure, finder: Finder, name: MeasureName, deal: LoanDeal): boolean {
   switch (figure) {
     case "amountFinanced":
     case "prepaidCharge":
@@ -77,7 +77,7 @@ function isTooLittle({ figure }: Failure, finder: Finder, name: MeasureName, dea
 }
 
 /** Whether a balloon in percent of the price rises faster than what is lent, so that too high a price is the problem. */
-function outgrowsLoan({ figure }: Finder, { structure, plan: { balloon } }: Deal): boolean {
+function outgrowsLoan({ figure }: Finder, { structure, plan: { balloon } }: LoanDeal): boolean {
   if (figure !== "price" || !balloon || "amount" in balloon) return false;
   return Number(balloon.percent) >= 100 * shareFinanced(structure);
 }
@@ -86,7 +86,7 @@ function outgrowsLoan({ figure }: Finder, { structure, plan: { balloon } }: Deal
 const TIMES_SETTLED = 20;
 
 /** A table has a line for each payment; a plan that is read anew takes about as much. */
-function rowsOf({ plan, structure }: Deal, finder: Finder, known: MeasureName): Trial["rows"] {
+function rowsOf({ plan, structure }: LoanDeal, finder: Finder, known: MeasureName): Trial["rows"] {
   const settling = needsPlan(structure) ? TIMES_SETTLED : 0;
   const times = (finder.changesPlan ? 1 : 0) + (MEASURES[known].follows === "repayment" ? 1 : 0) + settling;
   if (finder.figure === "payments") return whole => times * Math.abs(whole);
@@ -95,14 +95,14 @@ function rowsOf({ plan, structure }: Deal, finder: Finder, known: MeasureName): 
 }
 
 /** The plan at the least number that can be tried, or at the most where there is none at the least. */
-function firstTerms(deal: Deal, finder: Finder): Result<Terms> {
+function firstTerms(deal: LoanDeal, finder: Finder): Result<Terms> {
   const { low, high } = finder.range(deal, 0);
   if (!finder.changesPlan) return readTerms(finder.fill(deal, low));
   const least = readTerms(finder.fill(deal, Math.max(low, 1)));
   return least.ok ? least : readTerms(finder.fill(deal, high));
 }
 
-function measured(filled: Deal, terms: Terms, name: MeasureName): Result<number> {
+function measured(filled: LoanDeal, terms: Terms, name: MeasureName): Result<number> {
   const measure = MEASURES[name];
   if (measure.follows === "loan") {
     const lent = lend(filled, terms);
@@ -112,7 +112,7 @@ function measured(filled: Deal, terms: Terms, name: MeasureName): Result<number>
   return priced.ok ? success(measure.of(priced.value)) : priced;
 }
 
-function solvedFor(filled: Deal, terms: Terms): Result<number> {
+function solvedFor(filled: LoanDeal, terms: Terms): Result<number> {
   const lent = lend(filled, terms);
   return lent.ok ? success(lent.value.loan.solved) : lent;
 }

@@ -1,5 +1,5 @@
-export { evaluate, summarize } from "./evaluate";
+export { evaluateLoan, summarizeLoan } from "./evaluate";
 export type { Machine } from "./kept-machine";
 export { machineOf } from "./machine";
-export type { Quote, Saved, Summary } from "./quote";
+export type { LoanQuote, LoanSummary, Saved } from "./quote";
 export { type Answering, quoteBy, summaryOf } from "./quote-by";

@@ -1,6 +1,6 @@
 import { isoDate } from "../../../calendar";
-import type { Answer } from "../find";
 import { groupedAmount } from "../../../money";
+import type { Answer } from "../find";
 
 /** What an answer has to say besides its figures: how it is other than asked, in sentences. */
 export function notesOf({ note, terms, priced: { repayment } }: Answer): readonly string[] {

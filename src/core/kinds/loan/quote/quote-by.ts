@@ -1,38 +1,38 @@
 import { areLevel } from "../../../annuity";
 import { periodsPerYear } from "../../../calendar";
-import { type Deal, dueAtSigning } from "../deal";
-import type { Answer } from "../find";
-import { isFault, type PaymentRow, regularPayment, repay } from "../plan";
 import { type Result, success } from "../../../result";
 import { cashReceived, chargesOf, chargesWithPayments, fallsWithPayments, tally } from "../../../structure";
+import { dueAtSigning, type LoanDeal } from "../deal";
+import type { Answer } from "../find";
+import { isFault, type PaymentRow, regularPayment, repay } from "../plan";
 import { rememberMachine } from "./kept-machine";
 import { notesOf } from "./notes";
-import type { Quote, Saved, Summary } from "./quote";
+import type { LoanQuote, LoanSummary, Saved } from "./quote";
 
 /** Answers a deal, with the repayment table. */
-export type Answering = (deal: Deal, rows?: PaymentRow[]) => Result<Answer>;
+export type Answering = (deal: LoanDeal, rows?: PaymentRow[]) => Result<Answer>;
 
 /**
  * Answers a deal with its repayment table, with the search for figures handed in: a screen that starts with a deal that asks for its
  * payment needs no more than what answers that.
  */
-export function quoteBy(answering: Answering, deal: Deal): Result<Quote> {
+export function quoteBy(answering: Answering, deal: LoanDeal): Result<LoanQuote> {
   const schedule: PaymentRow[] = [];
   const found = answering(deal, schedule);
   if (!found.ok) return found;
-  const quote: Quote = Object.assign(summaryOf(deal, found.value), { schedule });
+  const quote: LoanQuote = Object.assign(summaryOf(deal, found.value), { schedule });
   const { terms, priced } = found.value;
   rememberMachine(quote, { terms, loan: priced.loan });
   return success(quote);
 }
 
 /** The figures and facts of an answer. */
-export function summaryOf(deal: Deal, found: Answer): Summary {
+export function summaryOf(deal: LoanDeal, found: Answer): LoanSummary {
   const { filled, terms, priced } = found;
   const { structure, reckoned, loanAmount, amountFinanced, loan, repayment } = priced;
   const { draft, firstSpan } = terms;
   const saved = savedByExtra(found);
-  const summary: Summary = {
+  const summary: LoanSummary = {
     kind: filled.plan.kind,
     deal,
     filled,
@@ -84,7 +84,7 @@ export function summaryOf(deal: Deal, found: Answer): Summary {
 }
 
 /** The allowance that was found, else the sum of all. */
-function allowanceOf({ filled }: Answer, { structure: { tradeIns } }: Deal): number {
+function allowanceOf({ filled }: Answer, { structure: { tradeIns } }: LoanDeal): number {
   const open = tradeIns.findIndex(({ allowance }) => allowance === null);
   const counted = open < 0 ? filled.structure.tradeIns : filled.structure.tradeIns.slice(open, open + 1);
   return counted.reduce((sum, { allowance }) => sum + (allowance ?? 0), 0);

@@ -1,19 +1,19 @@
 import type { DayNumber } from "../../../calendar";
-import type { Deal } from "../deal";
-import type { LoanPlan, PaymentRow } from "../plan";
 import type { ChargesWithPayments, DueAtSigning, Reckoned, TallyLine } from "../../../structure";
+import type { LoanDeal } from "../deal";
+import type { LoanPlan, PaymentRow } from "../plan";
 
 /**
  * The answer to a deal without its repayment table: figures and facts, nothing that computes, so that it can be
  * cloned, sent to a worker or written as JSON whole. Money in minor units, dates as day numbers.
  */
-export type Summary = {
+export type LoanSummary = {
   /** What kind of plan was answered; a kind of its own figures has a quote of its own. */
   kind: LoanPlan["kind"];
   /** The deal that was asked, untouched. */
-  deal: Deal;
+  deal: LoanDeal;
   /** The deal with the figure filled in that it asks for. */
-  filled: Deal;
+  filled: LoanDeal;
   /** The currency's decimals. */
   decimals: number;
   price: number;
@@ -79,7 +79,7 @@ export type Summary = {
 };
 
 /** The answer to a deal with its repayment table. */
-export type Quote = Summary & {
+export type LoanQuote = LoanSummary & {
   schedule: PaymentRow[];
   /** The yearly rates of its credit, where they were kept with it; percent a year. */
   keptCost?: { apr: number; effectiveRate: number };

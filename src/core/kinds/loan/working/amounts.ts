@@ -1,17 +1,17 @@
+import { type Charge, chargesOf, isDownFromDue, sumText, type Term } from "../../../structure";
+import { asGiven, moneyWriter, type WorkingStep } from "../../../working";
 import { knownFigure } from "../deal";
 import { MEASURES } from "../find";
-import type { Quote } from "../quote";
-import { type Charge, chargesOf, isDownFromDue, sumText, type Term } from "../../../structure";
-import { asGiven, moneyWriter, type WorkingStep } from "../../../working/step";
+import type { LoanQuote } from "../quote";
 import { explainTaxes } from "./taxes";
 
 /** What a formula calls the amount that interest is reckoned on: without prepaid charges it is the one financed. */
-export function loanName({ loanAmount, amountFinanced }: Quote): "loan amount" | "amount financed" {
+export function loanName({ loanAmount, amountFinanced }: LoanQuote): "loan amount" | "amount financed" {
   return loanAmount === amountFinanced ? "amount financed" : "loan amount";
 }
 
 /** What the customer has the use of. */
-export function explainAmountFinanced(quote: Quote): WorkingStep {
+export function explainAmountFinanced(quote: LoanQuote): WorkingStep {
   const prepaid = prepaidTerms(quote);
   if (prepaid.length === 0) return explainLoanAmount(quote);
   const money = moneyWriter(quote);
@@ -26,7 +26,7 @@ export function explainAmountFinanced(quote: Quote): WorkingStep {
 }
 
 /** What of the finance charge is paid at the start, taken off the loan amount. */
-function prepaidTerms(quote: Quote): Term[] {
+function prepaidTerms(quote: LoanQuote): Term[] {
   const charge = quote.deal.plan.prepaidCharge ?? 0;
   const atStart = ({ isFinanceCharge, paid }: Charge) =>
     isFinanceCharge && (paid === "financed" || paid === "atSigning" || paid === "keptBack");
@@ -40,13 +40,13 @@ function prepaidTerms(quote: Quote): Term[] {
 export function chargedAmounts({
   filled,
   reckoned: { fees, extras },
-}: Quote): { charge: Charge; amount: number }[] {
+}: LoanQuote): { charge: Charge; amount: number }[] {
   const amounts = [...fees, ...extras];
   return chargesOf(filled.structure).map((charge, index) => ({ charge, amount: amounts[index] ?? 0 }));
 }
 
 /** How the structure leads to what the note says. */
-export function explainLoanAmount(quote: Quote): WorkingStep {
+export function explainLoanAmount(quote: LoanQuote): WorkingStep {
   const money = moneyWriter(quote);
   const { loanAmount, lines, reckoned, filled } = quote;
   const owes = filled.structure.tradeIns.some(({ owed }) => owed > 0);
@@ -63,7 +63,7 @@ export function explainLoanAmount(quote: Quote): WorkingStep {
   };
 }
 
-function isDownGiven({ deal }: Quote): boolean {
+function isDownGiven({ deal }: LoanQuote): boolean {
   const { down } = deal.structure;
   return deal.find !== "down" && deal.find !== "downPercent" && (down === null || "amount" in down);
 }
@@ -75,7 +75,7 @@ const CHARGE_OF = {
 };
 
 /** Fees and extras that are a percent of something, with their numbers filled in. */
-function percentCharges(quote: Quote): WorkingStep[] {
+function percentCharges(quote: LoanQuote): WorkingStep[] {
   const money = moneyWriter(quote);
   const of = {
     price: quote.price,
@@ -99,7 +99,7 @@ function percentCharges(quote: Quote): WorkingStep[] {
 }
 
 /** What a found figure was found from: "payment 500.00 is at most 500.00". */
-export function foundFrom(quote: Quote): string {
+export function foundFrom(quote: LoanQuote): string {
   const known = knownFigure(quote.deal) ?? "endDate";
   const { name, asked, text } = MEASURES[known];
   const { decimals } = quote;
@@ -119,7 +119,7 @@ export function foundFrom(quote: Quote): string {
 }
 
 /** Cash down: typed, a percent, what a sum due at signing leaves, or found. */
-export function explainDown(quote: Quote): WorkingStep {
+export function explainDown(quote: LoanQuote): WorkingStep {
   const money = moneyWriter(quote);
   const { deal, price } = quote;
   const { down } = deal.structure;

@@ -1,8 +1,8 @@
-import { costOfCredit, transactionOf } from "../../../after";
-import type { Quote } from "../quote";
+import { asGiven, moneyWriter, type WorkingStep } from "../../../working";
 import { annualPercentageRate, type UnitPeriod } from "../../../yield";
+import { costOfCredit, transactionOf } from "../credit";
+import type { LoanQuote } from "../quote";
 import { explainAmountFinanced, explainLoanAmount, loanName } from "./amounts";
-import { asGiven, moneyWriter, type WorkingStep } from "../../../working/step";
 
 const PLACES = 6;
 
@@ -10,7 +10,7 @@ const PLACES = 6;
 const percentText = (percent: number) => `${Number(percent.toFixed(PLACES))} %`;
 
 /** The annual percentage rate by Regulation Z. */
-export function explainApr(quote: Quote): WorkingStep {
+export function explainApr(quote: LoanQuote): WorkingStep {
   const cost = costOfCredit(quote);
   if (!cost.ok) return { ...asGiven("APR", "–"), remark: cost.failure.sentence };
   const { filled, unitPeriod } = equationOf(quote);
@@ -28,7 +28,7 @@ export function explainApr(quote: Quote): WorkingStep {
 }
 
 /** The effective yearly rate by the EU's annex. */
-export function explainEffectiveRate(quote: Quote): WorkingStep {
+export function explainEffectiveRate(quote: LoanQuote): WorkingStep {
   const cost = costOfCredit(quote);
   if (!cost.ok) return { ...asGiven("Effective yearly rate", "–"), remark: cost.failure.sentence };
   const money = moneyWriter(quote);
@@ -44,7 +44,7 @@ export function explainEffectiveRate(quote: Quote): WorkingStep {
 }
 
 /** The nominal rate that a flat-rate loan really has. */
-export function explainTrueYearlyRate(quote: Quote): WorkingStep {
+export function explainTrueYearlyRate(quote: LoanQuote): WorkingStep {
   const rate = quote.trueYearlyRate;
   if (rate === undefined) return asGiven("True yearly rate", `${quote.yearlyRate} %`);
   const money = moneyWriter(quote);
@@ -60,7 +60,7 @@ export function explainTrueYearlyRate(quote: Quote): WorkingStep {
 }
 
 /** The equation with the first payment in its place, and the unit period that times count in. */
-function equationOf(quote: Quote): { filled: string; unitPeriod: UnitPeriod | null } {
+function equationOf(quote: LoanQuote): { filled: string; unitPeriod: UnitPeriod | null } {
   const money = moneyWriter(quote);
   const advance = money(quote.amountFinanced);
   const apr = quote.firstDate === null ? null : annualPercentageRate(transactionOf(quote));

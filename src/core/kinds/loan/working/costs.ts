@@ -1,11 +1,11 @@
-import { machineOf, type Quote } from "../quote";
 import { ownCostTerms, sumText, type Term, totalWithPayments } from "../../../structure";
+import { moneyWriter, type WorkingStep } from "../../../working";
+import { type LoanQuote, machineOf } from "../quote";
 import { chargedAmounts, explainAmountFinanced } from "./amounts";
 import { explainLastPayment } from "./payment";
-import { moneyWriter, type WorkingStep } from "../../../working/step";
 
 /** Everything that is paid after signing. */
-export function explainTotalOfPayments(quote: Quote): WorkingStep {
+export function explainTotalOfPayments(quote: LoanQuote): WorkingStep {
   const money = moneyWriter(quote);
   const { payments, payment, finalPayment, totalOfPayments, balloon, isLevel, extraEach, charges } = quote;
   const hasExtras = extraEach > 0 || machineOf(quote).loan.extras.length > 0;
@@ -44,7 +44,7 @@ export function explainTotalOfPayments(quote: Quote): WorkingStep {
 }
 
 /** What the credit costs. */
-export function explainFinanceCharge(quote: Quote): WorkingStep {
+export function explainFinanceCharge(quote: LoanQuote): WorkingStep {
   const money = moneyWriter(quote);
   return {
     name: "Finance charge",
@@ -57,7 +57,7 @@ export function explainFinanceCharge(quote: Quote): WorkingStep {
 }
 
 /** What a finance charge includes. */
-function financeChargeRemark(quote: Quote): string {
+function financeChargeRemark(quote: LoanQuote): string {
   const fees = chargedAmounts(quote).map(({ charge }) => charge);
   const counted = fees.filter(({ isFinanceCharge }) => isFinanceCharge).map(({ name }) => name);
   if ((quote.deal.plan.prepaidCharge ?? 0) > 0) counted.push("the charge paid at signing");
@@ -69,7 +69,7 @@ function financeChargeRemark(quote: Quote): string {
 }
 
 /** Everything that leaves the customer's pocket. */
-export function explainTotalCost(quote: Quote): WorkingStep {
+export function explainTotalCost(quote: LoanQuote): WorkingStep {
   const money = moneyWriter(quote);
   const { lines, dueAtSigning, charges, loanAmount, totalInterest, paymentsMade, filled } = quote;
   const payments: Term = { name: "total of payments", sign: 1, amount: loanAmount + totalInterest };

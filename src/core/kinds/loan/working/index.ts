@@ -1,20 +1,17 @@
 import { isoDate } from "../../../calendar";
-import { knownFigure } from "../deal";
 import { groupedAmount } from "../../../money";
-import type { Quote } from "../quote";
+import { asGiven, moneyWriter, type WorkingStep } from "../../../working";
+import { knownFigure } from "../deal";
+import type { LoanQuote } from "../quote";
 import { explainAmountFinanced, explainDown, explainLoanAmount, foundFrom } from "./amounts";
 import { explainApr, explainEffectiveRate, explainTrueYearlyRate } from "./cost-of-credit";
 import { explainFinanceCharge, explainTotalCost, explainTotalOfPayments } from "./costs";
 import { explainLastPayment, explainPayment } from "./payment";
 import { explainPeriodRate } from "./rate";
 import { explainCashReceived, explainDueAtSigning } from "./signing";
-import { asGiven, moneyWriter, type WorkingStep } from "../../../working/step";
 import { explainTaxes } from "./taxes";
 
-export { flowsWorking, rateWorking, timeValueWorking } from "../../../working/free-questions";
-export { leaseWorking, WORKED_LEASE_FIGURES, type WorkedLeaseFigure } from "../../lease/working/working";
 export { type TaxWorking, taxWorking } from "./taxes";
-export type { WorkingStep };
 
 /** A figure of a quote that can show its working. */
 export type WorkedFigure = keyof typeof EXPLAIN;
@@ -50,13 +47,13 @@ export const WORKED_FIGURES = Object.keys(EXPLAIN) as WorkedFigure[];
  *
  * @param quote an answered deal
  * @param figure the figure to explain
- * @example working(quote, "financeCharge").filled // "49,245.87 − 40,700.00"
+ * @example loanWorking(quote, "financeCharge").filled // "49,245.87 − 40,700.00"
  */
-export function working(quote: Quote, figure: WorkedFigure): WorkingStep {
+export function loanWorking(quote: LoanQuote, figure: WorkedFigure): WorkingStep {
   return EXPLAIN[figure](quote);
 }
 
-function explainPrice(quote: Quote): WorkingStep {
+function explainPrice(quote: LoanQuote): WorkingStep {
   const price = groupedAmount(quote.price, quote.decimals);
   if (quote.deal.find !== "price") return asGiven("Price", price);
   return {
@@ -69,7 +66,7 @@ function explainPrice(quote: Quote): WorkingStep {
   };
 }
 
-function explainAllowance(quote: Quote): WorkingStep {
+function explainAllowance(quote: LoanQuote): WorkingStep {
   const allowance = groupedAmount(quote.allowance, quote.decimals);
   if (quote.deal.find !== "allowance") return asGiven("Trade-in allowance", allowance);
   return {
@@ -81,7 +78,7 @@ function explainAllowance(quote: Quote): WorkingStep {
   };
 }
 
-function explainYearlyRate(quote: Quote): WorkingStep {
+function explainYearlyRate(quote: LoanQuote): WorkingStep {
   const rate = `${quote.yearlyRate} %`;
   if (quote.deal.find !== "yearlyRate") {
     return { ...asGiven("Yearly rate", rate), parts: [explainPeriodRate(quote)] };
@@ -97,7 +94,7 @@ function explainYearlyRate(quote: Quote): WorkingStep {
   };
 }
 
-function explainPayments(quote: Quote): WorkingStep {
+function explainPayments(quote: LoanQuote): WorkingStep {
   const { plannedPayments, payments, deal } = quote;
   if (knownFigure(deal) === "payment" && deal.find === "payments") return explainPaymentsFromPayment(quote);
   const found = deal.find === "payments" || (deal.plan.payments === null && !deal.plan.datedPayments);
@@ -117,7 +114,7 @@ function explainPayments(quote: Quote): WorkingStep {
 }
 
 /** How many payments of a given amount repay the loan. */
-function explainPaymentsFromPayment(quote: Quote): WorkingStep {
+function explainPaymentsFromPayment(quote: LoanQuote): WorkingStep {
   const money = moneyWriter(quote);
   const { payments, payment, finalPayment, isLevel, filled } = quote;
   return {
@@ -131,7 +128,7 @@ function explainPaymentsFromPayment(quote: Quote): WorkingStep {
   };
 }
 
-function explainBalloon(quote: Quote): WorkingStep {
+function explainBalloon(quote: LoanQuote): WorkingStep {
   const { deal, price, decimals } = quote;
   const balloon = groupedAmount(quote.agreedBalloon, decimals);
   const asked = deal.plan.balloon;
@@ -155,7 +152,7 @@ function explainBalloon(quote: Quote): WorkingStep {
   };
 }
 
-function explainSavedInterest(quote: Quote): WorkingStep {
+function explainSavedInterest(quote: LoanQuote): WorkingStep {
   const { saved, totalInterest: interest } = quote;
   const money = moneyWriter(quote);
   if (!saved) return { ...asGiven("Interest saved", money(0)), remark: "There are no extra payments." };
@@ -169,7 +166,7 @@ function explainSavedInterest(quote: Quote): WorkingStep {
   };
 }
 
-function explainFinalDate({ finalDate, firstDate, payments }: Quote): WorkingStep {
+function explainFinalDate({ finalDate, firstDate, payments }: LoanQuote): WorkingStep {
   if (finalDate === null || firstDate === null) {
     return { ...asGiven("End date", "–"), remark: "Without a contract date there are no dates." };
   }

@@ -1,15 +1,15 @@
 import { PRECISE, worthOf } from "../../../annuity";
 import { decimalText } from "../../../money";
 import { over } from "../../../precise";
-import { type Machine, machineOf, type Quote } from "../quote";
+import { asGiven, counted, moneyWriter, type WorkingStep } from "../../../working";
+import { type LoanQuote, type Machine, machineOf } from "../quote";
 import { explainLoanAmount, loanName } from "./amounts";
 import { explainPeriodRate } from "./rate";
-import { asGiven, counted, moneyWriter, type WorkingStep } from "../../../working/step";
 
 const ODD_FIRST_SOURCE = "12 CFR 1026, Appendix J, (b)(5): odd days as a part of a period";
 
 /** How the payment came about. */
-export function explainPayment(quote: Quote): WorkingStep {
+export function explainPayment(quote: LoanQuote): WorkingStep {
   const machine = machineOf(quote);
   const { terms, loan } = machine;
   if (terms.solver.worth.solved <= 0) return explainLastPayment(quote);
@@ -34,7 +34,7 @@ export function explainPayment(quote: Quote): WorkingStep {
 }
 
 /** A payment that was given and does not divide the loan evenly. */
-function explainGivenPayment(quote: Quote, computed: number): WorkingStep {
+function explainGivenPayment(quote: LoanQuote, computed: number): WorkingStep {
   const money = moneyWriter(quote);
   const payment = computed + quote.payment - quote.solved;
   return {
@@ -53,13 +53,13 @@ function unroundedText({ terms, loan }: Machine): string {
 }
 
 /** Whether the payments are level over equal periods in arrears, so that the closed formula says it all. */
-function isPlain({ isLevel, agreedBalloon, filled: { plan } }: Quote): boolean {
+function isPlain({ isLevel, agreedBalloon, filled: { plan } }: LoanQuote): boolean {
   const { timing = "arrears", dayCount = "equal" } = plan;
   return isLevel && agreedBalloon === 0 && timing === "arrears" && dayCount === "equal";
 }
 
 /** The first payment of those that fall: the part of the principal that each repays, and its interest. */
-function explainFallingPayment(quote: Quote): WorkingStep {
+function explainFallingPayment(quote: LoanQuote): WorkingStep {
   const money = moneyWriter(quote);
   const interest = quote.payment - quote.solved;
   return {
@@ -75,7 +75,7 @@ function explainFallingPayment(quote: Quote): WorkingStep {
 }
 
 /** The part of the principal that each payment of an equal-principal loan repays. */
-function explainPrincipalPart(quote: Quote): WorkingStep {
+function explainPrincipalPart(quote: LoanQuote): WorkingStep {
   const machine = machineOf(quote);
   const { solved, atEnd } = machine.terms.solver.worth;
   const money = moneyWriter(quote);
@@ -105,7 +105,7 @@ function explainPrincipalPart(quote: Quote): WorkingStep {
 
 type Formula = { formula: string; filled: string; remark: string };
 
-function plainFormula(quote: Quote, { terms }: Machine): Formula {
+function plainFormula(quote: LoanQuote, { terms }: Machine): Formula {
   const { draft, firstSpan, payments } = terms;
   const amount = moneyWriter(quote)(quote.loanAmount);
   const rate = (draft.runs.at(-1)?.rate ?? { value: 0 }).value;
@@ -138,7 +138,7 @@ function rateText(rate: number): string {
   return `${rate.toFixed(10).replace(/0+$/, "")}`;
 }
 
-function worthFormula(quote: Quote, { terms, loan }: Machine): Formula {
+function worthFormula(quote: LoanQuote, { terms, loan }: Machine): Formula {
   const money = moneyWriter(quote);
   const { solved, amounts, atEnd } = terms.solver.worth;
   const agreed = amounts > 0 ? ` − ${money(Math.round(amounts))}` : "";
@@ -151,7 +151,7 @@ function worthFormula(quote: Quote, { terms, loan }: Machine): Formula {
   };
 }
 
-function explainFlatPayment(quote: Quote): WorkingStep {
+function explainFlatPayment(quote: LoanQuote): WorkingStep {
   const { loanAmount, financeCharge, deal } = quote;
   const money = moneyWriter(quote);
   const charge = financeCharge - (deal.plan.prepaidCharge ?? 0);
@@ -168,7 +168,7 @@ function explainFlatPayment(quote: Quote): WorkingStep {
 }
 
 /** How the last payment came about. */
-export function explainLastPayment(quote: Quote): WorkingStep {
+export function explainLastPayment(quote: LoanQuote): WorkingStep {
   const { kind, finalPayment, schedule } = quote;
   const money = moneyWriter(quote);
   const last = schedule.findLast(row => row.kind === "payment" || row.kind === "interestOnly");
@@ -187,7 +187,7 @@ export function explainLastPayment(quote: Quote): WorkingStep {
 }
 
 /** "rounded to the nearest 0.01, halves up". */
-function roundingText(quote: Quote): string {
+function roundingText(quote: LoanQuote): string {
   const { rule, step } = machineOf(quote).terms.rounding;
   const smallest = moneyWriter(quote)(step);
   return {

@@ -1,15 +1,15 @@
 import { FREQUENCY_NAMES, periodsPerYear } from "../../../calendar";
 import { compoundingsPerYear, type Decimal } from "../../../interest";
 import { decimalText } from "../../../money";
-import { machineOf, type Quote } from "../quote";
-import type { WorkingStep } from "../../../working/step";
+import type { WorkingStep } from "../../../working";
+import { type LoanQuote, machineOf } from "../quote";
 
 function percentOf({ digits, scale }: Decimal): string {
   return decimalText({ numerator: BigInt(digits), denominator: BigInt(scale) }, 8);
 }
 
 /** The rate of one regular period. */
-export function explainPeriodRate(quote: Quote): WorkingStep {
+export function explainPeriodRate(quote: LoanQuote): WorkingStep {
   const { yearlyRate, draft } = machineOf(quote).terms;
   const { frequency, compounding, dayCount } = draft.calendar;
   const percent = percentOf(yearlyRate);

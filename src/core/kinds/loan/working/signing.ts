@@ -1,10 +1,10 @@
-import type { Quote } from "../quote";
 import { sumText, type Term } from "../../../structure";
+import { asGiven, moneyWriter, type WorkingStep } from "../../../working";
+import type { LoanQuote } from "../quote";
 import { chargedAmounts } from "./amounts";
-import { asGiven, moneyWriter, type WorkingStep } from "../../../working/step";
 
 /** What is paid on the day of signing. */
-export function explainDueAtSigning(quote: Quote): WorkingStep {
+export function explainDueAtSigning(quote: LoanQuote): WorkingStep {
   const money = moneyWriter(quote);
   const { items, total } = quote.dueAtSigning;
   const name = "Due at signing";
@@ -23,7 +23,7 @@ export function explainDueAtSigning(quote: Quote): WorkingStep {
 }
 
 /** What a personal loan pays out to the customer. */
-export function explainCashReceived(quote: Quote): WorkingStep {
+export function explainCashReceived(quote: LoanQuote): WorkingStep {
   const money = moneyWriter(quote);
   const { cashReceived, loanAmount, filled } = quote;
   const name = "Cash received";

@@ -1,9 +1,16 @@
-import type { Quote } from "../quote";
-import { creditedAllowance, creditedRebates, sumText, type Tax, type Term, taxedTerms } from "../../../structure";
-import { asGiven, moneyWriter, type WorkingStep } from "../../../working/step";
+import {
+  creditedAllowance,
+  creditedRebates,
+  sumText,
+  type Tax,
+  type Term,
+  taxedTerms,
+} from "../../../structure";
+import { asGiven, moneyWriter, type WorkingStep } from "../../../working";
+import type { LoanQuote } from "../quote";
 
 /** What the taxes come to, each with what it is reckoned on. */
-export function explainTaxes(quote: Quote): WorkingStep {
+export function explainTaxes(quote: LoanQuote): WorkingStep {
   const money = moneyWriter(quote);
   const { taxes = [] } = quote.filled.structure;
   const steps = taxes.map((tax, index) => explainTax(quote, tax, index));
@@ -25,7 +32,7 @@ export type TaxWorking = { terms: readonly Term[]; base: number; rule: string; a
  * @param index its place among the taxes
  * @returns undefined where there is no such tax
  */
-export function taxWorking(quote: Quote, index: number): TaxWorking | undefined {
+export function taxWorking(quote: LoanQuote, index: number): TaxWorking | undefined {
   const { structure } = quote.filled;
   const tax = structure.taxes?.[index];
   const reckoned = quote.reckoned.taxes[index];
@@ -43,20 +50,20 @@ export function taxWorking(quote: Quote, index: number): TaxWorking | undefined 
 }
 
 /** What of the taxed amount a tax is: where it is in the price, the part that all taxes leave to it. */
-function rateText({ filled }: Quote, { rate }: Tax): string {
+function rateText({ filled }: LoanQuote, { rate }: Tax): string {
   const { isTaxIncluded, taxes = [] } = filled.structure;
   return isTaxIncluded ? `× ${rate} ÷ (100 + ${taxes.map(each => each.rate).join(" + ")})` : `× ${rate} %`;
 }
 
-function roundingText(quote: Quote, { rounding }: Tax): string {
+function roundingText(quote: LoanQuote, { rounding }: Tax): string {
   return `${ROUNDED[rounding]} ${moneyWriter(quote)(1)}`;
 }
 
-function capText(quote: Quote, { cap }: Tax, amount: number): string {
+function capText(quote: LoanQuote, { cap }: Tax, amount: number): string {
   return cap !== undefined && amount === cap ? `, at most ${moneyWriter(quote)(cap)}` : "";
 }
 
-function explainTax(quote: Quote, tax: Tax, index: number): WorkingStep {
+function explainTax(quote: LoanQuote, tax: Tax, index: number): WorkingStep {
   const money = moneyWriter(quote);
   const { terms, base, amount } = taxWorking(quote, index) ?? { terms: [], base: 0, amount: 0 };
   const isIncluded = quote.filled.structure.isTaxIncluded ?? false;

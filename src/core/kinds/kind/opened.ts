@@ -1,4 +1,4 @@
-import type { Structure } from "../structure";
+import type { Structure } from "../../structure";
 
 /** A structure with a figure open that is to be found; as it is where the figure is none of it. */
 export function opened(structure: Structure, figure: string): Structure {

@@ -1,27 +1,15 @@
-import type { DayNumber } from "../calendar";
-import type { KnownFigure } from "../kinds/loan/deal";
-import type { LeaseKnown } from "../kinds/lease";
+import type { DayNumber } from "../../calendar";
 
 /** The figures of an answer that a customer can want to be another. */
-export const WANTED_OF_LOAN = [
-  "payment",
-  "totalCost",
-  "financeCharge",
-  "dueAtSigning",
-  "endDate",
-] as const satisfies readonly KnownFigure[];
-
-/** The same of a lease. */
-export const WANTED_OF_LEASE = [
-  "payment",
-  "basePayment",
-  "dueAtSigning",
-  "totalIfReturned",
-  "totalIfBought",
-  "endDate",
-] as const satisfies readonly (LeaseKnown | "endDate")[];
-
-export type WantedFigure = (typeof WANTED_OF_LOAN)[number] | (typeof WANTED_OF_LEASE)[number];
+export type WantedFigure =
+  | "payment"
+  | "basePayment"
+  | "totalCost"
+  | "financeCharge"
+  | "dueAtSigning"
+  | "totalIfReturned"
+  | "totalIfBought"
+  | "endDate";
 
 /** What a customer wants: at most so much in minor units, or to end by a date. */
 export type Wanted = { figure: WantedFigure; value: number };
@@ -92,7 +80,8 @@ export type Move = {
 
 /** Another number of payments, with what the cash down would have to be over it. */
 export type CashOver = {
-  payments: number /** The house's for it, where it is not the deal's own. */;
+  payments: number;
+  /** The house's for it, where it is not the deal's own. */
   rate?: string;
   move: Move;
 };

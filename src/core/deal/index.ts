@@ -1,0 +1,1 @@
+export { evaluate, moneyOverTime, summarize, working } from "./answer";

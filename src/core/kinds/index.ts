@@ -1,0 +1,1 @@
+export { type Deal, KINDS, kindOf, type Quote, type QuoteOf, type SummaryOf } from "./kinds";

@@ -1,0 +1,47 @@
+import type { Kind } from "./kind";
+import { LEASE } from "./lease";
+import { LOAN } from "./loan";
+
+/** Every kind of deal: the one list of them. */
+export const KINDS = { loan: LOAN, lease: LEASE };
+
+type Kinds = (typeof KINDS)[keyof typeof KINDS];
+type DealIn<Of> = Of extends Kind<infer Deal, infer _Q, infer _S, infer _A> ? Deal : never;
+type QuoteIn<Of, Asked> =
+  Of extends Kind<infer Deal, infer Quote, infer _S, infer _A> ? (Asked extends Deal ? Quote : never) : never;
+type SummaryIn<Of, Asked> =
+  Of extends Kind<infer Deal, infer _Q, infer Summary, infer _A>
+    ? Asked extends Deal
+      ? Summary
+      : never
+    : never;
+
+/** A deal of any kind; each is told by the kind of its plan. */
+export type Deal = DealIn<Kinds>;
+
+/** The answer to a deal of some kind, with its table; of any where none is said. */
+export type QuoteOf<Of extends Deal> = QuoteIn<Kinds, Of>;
+export type Quote = QuoteOf<Deal>;
+
+/** The same without its table. */
+export type SummaryOf<Of extends Deal> = SummaryIn<Kinds, Of>;
+
+/** A kind as what does not care which one it is sees it. */
+type AnyKind = Kind<Deal, Quote, SummaryOf<Deal>, { deal: Deal }>;
+
+const ofPlan = new Map<string, AnyKind>(
+  Object.values<{ plans: object }>(KINDS).flatMap(kind =>
+    Object.keys(kind.plans).map(plan => [plan, kind as AnyKind] as const),
+  ),
+);
+
+/**
+ * The kind of a deal, or of what has the plan of one.
+ *
+ * @example kindOf(vanLease).name // "lease"
+ */
+export function kindOf({ plan }: { plan: { kind: string } }): AnyKind {
+  const kind = ofPlan.get(plan.kind);
+  if (!kind) throw new Error(`There is no kind of deal with a plan that is a ${plan.kind}.`);
+  return kind;
+}

@@ -1,0 +1,2 @@
+export { findLease } from "./find";
+export { LEASE_NAMES } from "./no-answer";

@@ -1,0 +1,41 @@
+import { factorOf } from "../../interest";
+import type { Bought, Kind, ReachTerm } from "../kind";
+import { LEASE_AXES } from "./axes";
+import { evaluateLease, type LeaseSummary, summarizeLease } from "./evaluate";
+import { LEASE_GIVING_WAY } from "./giving-way";
+import { LEASE_MAPPED } from "./mapped";
+import { leaseMoney } from "./money-over-time";
+import { LEASE_FIGURES, LEASE_KNOWN, type LeaseDeal, type LeaseQuote } from "./pricing";
+import { leaseWorking, WORKED_LEASE_FIGURES, type WorkedLeaseFigure } from "./working/working";
+
+/** Leases. */
+export const LEASE: Kind<LeaseDeal, LeaseQuote, LeaseSummary, { deal: LeaseDeal; quote: LeaseQuote }> = {
+  name: "lease",
+  plans: { lease: true },
+  evaluate: evaluateLease,
+  summarize: summarizeLease,
+  finds: LEASE_FIGURES,
+  knowns: LEASE_KNOWN,
+  axes: LEASE_AXES,
+  mapped: LEASE_MAPPED,
+  bought,
+  overTerm,
+  givingWay: LEASE_GIVING_WAY,
+  worked: WORKED_LEASE_FIGURES,
+  working: (quote, figure) => leaseWorking(quote, figure as WorkedLeaseFigure),
+  moneyOverTime: leaseMoney,
+};
+
+function bought(lease: LeaseDeal): Bought {
+  const quote = evaluateLease(lease);
+  if (!quote.ok) return { isReached: false, sentence: quote.failure.sentence };
+  const { cost, price, rentCharge } = quote.value;
+  return { isReached: true, financed: cost, price, financeCharge: rentCharge };
+}
+
+function overTerm(lease: LeaseDeal, { payments, yearlyRate }: ReachTerm): LeaseDeal {
+  const { plan } = lease;
+  const rate =
+    plan.reckoning === "moneyFactor" ? { moneyFactor: factorOf(Number(yearlyRate)) } : { yearlyRate };
+  return { ...lease, plan: { ...plan, payments, ...rate } };
+}

@@ -1,0 +1,28 @@
+export { paymentParts } from "./base-payment";
+export { dueFallsWithCash } from "./capitalize";
+export type { Capitalized } from "./capitalized";
+export { dueBesidesCash, leaseDueItems } from "./due";
+export { bearsRent, implicitRate } from "./implicit-rate";
+export {
+  type Distance,
+  LEASE_FIGURES,
+  LEASE_KNOWN,
+  LEASE_RATE_NOTICE,
+  type LeaseDeal,
+  type LeaseFigure,
+  type LeaseKnown,
+  type LeasePlan,
+  type LeaseTax,
+  type LeaseTaxed,
+  type Residual,
+  type ResidualDue,
+  type SecurityDeposit,
+} from "./lease";
+export { leaseLines } from "./lines";
+export { type PricedLease, priceLease } from "./price";
+export { missingLeaseFigures } from "./problems";
+export type { LeaseDueItem, LeaseLine, LeaseQuote } from "./quote";
+export { type LeaseRow, leaseTable } from "./table";
+export { type LeaseTally, leaseTally } from "./tally";
+export { paymentTax, purchaseTax } from "./taxes";
+export { type LeaseTerms, leaseTerms } from "./terms";

@@ -1,0 +1,15 @@
+export { type CostOfCredit, costOfCredit, costOfLevel } from "./credit";
+export { FOUND_FIGURES, type FoundFigure, type Known, type KnownFigure, type LoanDeal } from "./deal";
+export { dependsOn, isLevel, isPlain, levelAnswer } from "./find";
+export { LOAN } from "./kind";
+export { type DatedPlan, firstPaymentDate, type LoanPlan, type PaymentRow, paymentDates } from "./plan";
+export {
+  type Answering,
+  evaluateLoan,
+  type LoanQuote,
+  type LoanSummary,
+  quoteBy,
+  type Saved,
+  summarizeLoan,
+} from "./quote";
+export { loanWorking, WORKED_FIGURES, type WorkedFigure } from "./working";

@@ -1,0 +1,38 @@
+import type { Bought, Kind, ReachTerm } from "../kind";
+import { LOAN_AXES } from "./axes";
+import { FOUND_FIGURES, KNOWN_FIGURES, type LoanDeal } from "./deal";
+import { type Answer, answer } from "./find";
+import { LOAN_GIVING_WAY } from "./giving-way";
+import { LOAN_MAPPED } from "./mapped";
+import { loanMoney } from "./money-over-time";
+import { evaluateLoan, type LoanQuote, type LoanSummary, summarizeLoan } from "./quote";
+import { loanWorking, WORKED_FIGURES, type WorkedFigure } from "./working";
+
+/** Loans. */
+export const LOAN: Kind<LoanDeal, LoanQuote, LoanSummary, { deal: LoanDeal; found: Answer }> = {
+  name: "loan",
+  plans: { loan: true, equalPrincipal: true, flatRate: true },
+  evaluate: evaluateLoan,
+  summarize: summarizeLoan,
+  finds: FOUND_FIGURES,
+  knowns: KNOWN_FIGURES,
+  axes: LOAN_AXES,
+  mapped: LOAN_MAPPED,
+  bought,
+  overTerm,
+  givingWay: LOAN_GIVING_WAY,
+  worked: WORKED_FIGURES,
+  working: (quote, figure) => loanWorking(quote, figure as WorkedFigure),
+  moneyOverTime: loanMoney,
+};
+
+function bought(deal: LoanDeal): Bought {
+  const found = answer(deal);
+  if (!found.ok) return { isReached: false, sentence: found.failure.sentence };
+  const { structure, amountFinanced, financeCharge } = found.value.priced;
+  return { isReached: true, financed: amountFinanced, price: structure.price ?? 0, financeCharge };
+}
+
+function overTerm(deal: LoanDeal, { payments, yearlyRate }: ReachTerm): LoanDeal {
+  return { ...deal, plan: { ...deal.plan, payments, yearlyRate } };
+}
