@@ -33,7 +33,6 @@ export {
   type LeaseDueItem,
   type LeaseFigure,
   type LeaseKnown,
-  type LeaseLine,
   type LeasePlan,
   type LeaseQuote,
   type LeaseRow,
@@ -87,6 +86,10 @@ export {
 export { convertRate, type NominalCompounding, type RateKind } from "./rates";
 export { type Failure, type Figure, failure, type Result, success } from "./result";
 export {
+  AMOUNT_LINE_NAMES,
+  AMOUNT_LINES,
+  type AmountLineName,
+  type CapitalizedLine,
   type CashDown,
   type Charge,
   type ChargeAmount,

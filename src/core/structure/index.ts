@@ -1,3 +1,5 @@
+export { AMOUNT_LINE_NAMES, AMOUNT_LINES, type AmountLineName, sumOfAmounts } from "./amount-lines";
+export { type CapitalizedLine, capitalizedSums, capitalizedTally } from "./capitalized";
 export { cashDown, isDownFromDue } from "./cash-down";
 export { chargeColumn } from "./charge-column";
 export {

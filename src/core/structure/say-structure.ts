@@ -1,4 +1,4 @@
-import { type Line, STRUCTURE_LINES, type StructureFigure } from "./lines";
+import { FINANCED_LINES, type Line, type StructureFigure } from "./lines";
 import type { TallyLine } from "./tally";
 
 /** A sum in words and with its numbers filled in. */
@@ -30,7 +30,7 @@ export function sumText(terms: readonly Term[], money: (minor: number) => string
  * @example ownCostTerms(quote.lines).map(({ name }) => name) // ["cash down", "trade-in allowance", "owed on the trade-in"]
  */
 export function ownCostTerms(lines: readonly TallyLine[]): Term[] {
-  const own = STRUCTURE_LINES.toReversed().flatMap(({ figure, ownCost }) =>
+  const own = FINANCED_LINES.toReversed().flatMap(({ figure, ownCost }) =>
     ownCost === 0
       ? []
       : linesOf(lines, figure).map(({ name, amount }): Term => ({ name, amount, sign: ownCost })),
@@ -46,8 +46,8 @@ export function ownCostTerms(lines: readonly TallyLine[]): Term[] {
  */
 export function coveredText(lines: readonly TallyLine[], money: (minor: number) => string): string {
   const comesTo = (figure: StructureFigure) => linesOf(lines, figure).some(({ amount }) => amount > 0);
-  const brought = STRUCTURE_LINES.toReversed().flatMap(line =>
-    "brought" in line && comesTo(line.figure) ? [line.brought] : [],
+  const brought = FINANCED_LINES.toReversed().flatMap(line =>
+    line.brought !== undefined && comesTo(line.figure) ? [line.brought] : [],
   );
   const what = lines[0]?.name ?? "price";
   if (brought.length === 0) return `The ${what} is 0.`;

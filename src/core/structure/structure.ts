@@ -1,4 +1,5 @@
 import type { Rounding } from "../money";
+import type { AmountLineName } from "./amount-lines";
 
 /**
  * Cash down: an amount in minor units; a percent as typed, of the price or of the price with tax, fees and extras; or
@@ -68,10 +69,10 @@ export type Rebate = { name: string; amount: number; isBeforeTax: boolean };
 export type Personal = { purpose: string; payoffs: readonly { name: string; amount: number }[] };
 
 /** What the lines that every structure has are called, where not as usual. */
-export type LineNames = { price?: string; deposit?: string; down?: string };
+export type LineNames = { [Line in "price" | "down" | AmountLineName]?: string };
 
 /** What leads from the price to the loan amount, in minor units; null is missing, or being found. */
-export type Structure = {
+export type Structure = { [Line in AmountLineName]?: number } & {
   /** The price of a vehicle, or the amount asked for of a personal loan. */
   price: number | null;
   /** Whether the taxes are in the price and in what else is taxed. */
@@ -82,8 +83,6 @@ export type Structure = {
   rebates?: readonly Rebate[];
   tradeIns: readonly TradeIn[];
   down: CashDown | null;
-  /** Already paid. */
-  deposit?: number;
   personal?: Personal;
   names?: LineNames;
 };

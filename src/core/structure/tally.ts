@@ -1,4 +1,4 @@
-import { type Line, STRUCTURE_LINES } from "./lines";
+import { FINANCED_LINES, type Line } from "./lines";
 import type { Reckoned } from "./reckon";
 import type { Structure } from "./structure";
 
@@ -22,7 +22,7 @@ export type TallyLine = Line & {
 export function tally(structure: Structure, reckoned: Reckoned): TallyLine[] {
   let running = 0;
   const tallied: TallyLine[] = [];
-  for (const { figure, sign, each } of STRUCTURE_LINES) {
+  for (const { figure, sign, each } of FINANCED_LINES) {
     each(structure, reckoned, (amount, name, of) => {
       running += sign * amount;
       tallied.push({ figure, name: of === undefined ? name : `${name} (${of})`, sign, amount, running });

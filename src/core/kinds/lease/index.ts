@@ -12,7 +12,6 @@ export {
   type LeaseDueItem,
   type LeaseFigure,
   type LeaseKnown,
-  type LeaseLine,
   type LeasePlan,
   type LeaseQuote,
   type LeaseRow,

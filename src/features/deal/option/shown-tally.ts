@@ -1,11 +1,11 @@
-import type { LeaseLine, Reckoned, StructureFigure, TallyLine } from "@/core";
+import type { CapitalizedLine, Reckoned, StructureFigure, TallyLine } from "@/core";
 import { loadedLease, loadedLoan } from "./loaded";
 import { hasErrors, isStale, type OptionState, shownQuote } from "./option-state";
 
 /** The running tally as it is shown, and what it leads to; money in minor units. */
 export type Tally = {
   /** Empty while the price is missing. */
-  lines: readonly (TallyLine | LeaseLine)[];
+  lines: readonly (TallyLine | CapitalizedLine)[];
   /** What fees, extras and taxes come to. */
   reckoned: Pick<Reckoned, "price" | "total" | "fees" | "extras" | "taxes"> | null;
   /** Of a lease its adjusted capitalized cost, as the amount financed. */

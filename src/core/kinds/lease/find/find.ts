@@ -1,60 +1,61 @@
-import { HIGHEST_YEARLY_RATE, LARGEST_AMOUNT, MOST_PAYMENTS } from "../../../limits";
+import { anyAmount, type Finder, fillStructure, lastRight, placesText, RATE_PLACES } from "../../../find";
+import { PERCENT_OF_FACTOR } from "../../../interest";
+import { HIGHEST_YEARLY_RATE, MOST_PAYMENTS } from "../../../limits";
 import { currencyDecimals } from "../../../money";
 import { type Failure, type Result, success } from "../../../result";
 import { lastNearby, lastWhole, roundest } from "../../../solve";
-import { isDownFromDue, type TradeIn } from "../../../structure";
+import { isDownFromDue } from "../../../structure";
 import { dueFallsWithCash } from "../pricing/capitalize";
 import { dueBesidesCash } from "../pricing/due";
 import type { LeaseDeal, LeaseFigure, LeaseKnown } from "../pricing/lease";
 import { type PricedLease, priceLease } from "../pricing/price";
 import { purchaseTax } from "../pricing/taxes";
 import { leaseTerms } from "../pricing/terms";
-import { noLeaseAnswer, notDepending } from "./no-answer";
+import { LEASE_NAMES, noLeaseAnswer, notDepending } from "./no-answer";
 
 type Searched = Exclude<LeaseFigure, "payment" | "payments">;
 
-/** Places of a rate, or a money factor, that is found. */
-const PLACES = 8;
-const SCALE = 10 ** PLACES;
-const HIGHEST_FACTOR = Math.floor((HIGHEST_YEARLY_RATE / 2400) * SCALE);
 const HUNDREDTHS = 100;
 /** A residual of more than ten times the price is a slip. */
 const HIGHEST_RESIDUAL_PERCENT = 1000 * HUNDREDTHS;
 
-/** The lease with a whole number for the figure that is searched for: minor units, or places of a percent or a factor. */
-const FILL: Record<Searched, (lease: LeaseDeal, whole: number) => LeaseDeal> = {
-  price: (lease, price) => ({ ...lease, structure: { ...lease.structure, price } }),
-  down: (lease, amount) => ({ ...lease, structure: { ...lease.structure, down: { amount } } }),
-  allowance: (lease, allowance) => ({
-    ...lease,
-    structure: { ...lease.structure, tradeIns: withAllowance(lease.structure.tradeIns, allowance) },
-  }),
-  residual: (lease, amount) => withPlan(lease, { residual: { amount } }),
-  residualPercent: (lease, hundredths) =>
-    withPlan(lease, { residual: { percent: decimalText(hundredths, 2), of: percentOfWhat(lease) } }),
-  moneyFactor: (lease, whole) => withPlan(lease, { moneyFactor: decimalText(whole, PLACES) }),
-  yearlyRate: (lease, whole) => withPlan(lease, { yearlyRate: decimalText(whole, PLACES) }),
-};
+const highest = (high: number) => () => ({ low: 0, high });
 
-function withPlan(lease: LeaseDeal, change: Partial<LeaseDeal["plan"]>): LeaseDeal {
-  return { ...lease, plan: { ...lease.plan, ...change } };
-}
+const withPlan = (lease: LeaseDeal, change: Partial<LeaseDeal["plan"]>): LeaseDeal => ({
+  ...lease,
+  plan: { ...lease.plan, ...change },
+});
 
 /** A percent that is found is of the list price where there is one. */
 const percentOfWhat = ({ listPrice }: LeaseDeal) => (listPrice === null ? "price" : "listPrice");
 
-function withAllowance(tradeIns: readonly TradeIn[], allowance: number): readonly TradeIn[] {
-  if (tradeIns.length === 0) return [{ allowance, owed: 0 }];
-  const open = Math.max(
-    tradeIns.findIndex(each => each.allowance === null),
-    0,
-  );
-  return tradeIns.map((each, index) => (index === open ? { ...each, allowance } : each));
-}
-
-function decimalText(whole: number, places: number): string {
-  return (whole / 10 ** places).toFixed(places).replace(/\.?0+$/, "");
-}
+/** Every figure of a lease that is searched for; a number of payments is looked for one by one. */
+const FINDERS: Record<Searched, Finder<LeaseDeal>> = {
+  price: { name: LEASE_NAMES.price, range: anyAmount, fill: fillStructure.price },
+  down: { name: LEASE_NAMES.down, range: anyAmount, fill: fillStructure.down },
+  allowance: { name: LEASE_NAMES.allowance, range: anyAmount, fill: fillStructure.allowance },
+  residual: {
+    name: LEASE_NAMES.residual,
+    range: anyAmount,
+    fill: (lease, amount) => withPlan(lease, { residual: { amount } }),
+  },
+  residualPercent: {
+    name: LEASE_NAMES.residualPercent,
+    range: highest(HIGHEST_RESIDUAL_PERCENT),
+    fill: (lease, hundredths) =>
+      withPlan(lease, { residual: { percent: placesText(hundredths, 2), of: percentOfWhat(lease) } }),
+  },
+  moneyFactor: {
+    name: LEASE_NAMES.moneyFactor,
+    range: highest(Math.floor((HIGHEST_YEARLY_RATE / PERCENT_OF_FACTOR) * 10 ** RATE_PLACES)),
+    fill: (lease, whole) => withPlan(lease, { moneyFactor: placesText(whole, RATE_PLACES) }),
+  },
+  yearlyRate: {
+    name: LEASE_NAMES.yearlyRate,
+    range: highest(HIGHEST_YEARLY_RATE * 10 ** RATE_PLACES),
+    fill: (lease, whole) => withPlan(lease, { yearlyRate: placesText(whole, RATE_PLACES) }),
+  },
+};
 
 const MEASURES: Record<LeaseKnown, (lease: LeaseDeal, priced: PricedLease) => number> = {
   payment: (_, { base, found }) => base + found.tax,
@@ -138,52 +139,66 @@ function search(
   asked: number,
   measure: Measure,
 ): Result<LeaseDeal> {
-  const high = highest(find, lease);
-  const sign = risesWith(find, known, lease, measure) ? 1 : -1;
-  const [from, to] = sign > 0 ? [0, high] : [-high, 0];
-  const at = (x: number) => measure(FILL[find](lease, sign * x));
+  const { range, fill } = FINDERS[find];
+  const rises = risesWith(find, known, lease, measure);
   // What cannot be is before the range where more would be needed, and beyond it where less.
-  const outside = sign > 0 && CANNOT_BE_MORE.has(find) ? Number.POSITIVE_INFINITY : Number.NEGATIVE_INFINITY;
-  // The payment as it rises with x.
-  const paymentRises = sign > 0 === risesWith(find, "payment", lease, measure) ? 1 : -1;
-  const paymentAt = (x: number) => {
-    const priced = priceLease({ ...FILL[find](lease, sign * x), find: "payment" });
-    return priced.ok ? paymentRises * (priced.value.base + priced.value.found.tax) : outside;
+  const outside = rises && CANNOT_BE_MORE.has(find) ? Number.POSITIVE_INFINITY : Number.NEGATIVE_INFINITY;
+  const at = (whole: number) => measure(fill(lease, whole));
+  const isRight = (whole: number) => (at(whole) ?? Number.POSITIVE_INFINITY) <= asked;
+  const found = lastRight(
+    { rises, ...range(lease, currencyDecimals(lease.currency) ?? 2), asked },
+    {
+      measure: whole => at(whole) ?? outside,
+      last: ({ difference, from, to, sign }) => {
+        const first = lastWhole(difference, from, to, 0);
+        const nearest = hasTeeth(find, known)
+          ? lastOfTeeth(paymentAt(lease, find, measure, { sign, outside }), x => at(sign * x), {
+              first,
+              from,
+              to,
+              width: lease.plan.payments ?? 1,
+              asked,
+              outside,
+            })
+          : first;
+        if (nearest < from || !isRight(sign * nearest)) return from - 1;
+        return IS_RATE.has(find) ? nearest : lastNearby(x => isRight(sign * x), nearest, to);
+      },
+      none: (_, { from, to, sign }) => {
+        const valid = 1 + lastWhole(x => (at(sign * x) === undefined ? -1 : 1), from, to, from);
+        return noLeaseAnswer(
+          lease,
+          known,
+          asked,
+          valid > to ? Number.POSITIVE_INFINITY : (at(sign * valid) ?? 0),
+        );
+      },
+      unbounded: (last, { to }) =>
+        rises && (last === to || at(last + 1) === undefined) ? notDepending(lease, known) : undefined,
+      ...(IS_RATE.has(find) && { round: whole => roundest(whole, RATE_PLACES, each => at(each) ?? -1) }),
+    },
+  );
+  return found.ok ? success(fill(lease, found.value)) : found;
+}
+
+/** The payment at a turned number, as it rises with it. */
+function paymentAt(
+  lease: LeaseDeal,
+  find: Searched,
+  measure: Measure,
+  { sign, outside }: { sign: 1 | -1; outside: number },
+): (x: number) => number {
+  const rises = sign > 0 === risesWith(find, "payment", lease, measure) ? 1 : -1;
+  return x => {
+    const priced = priceLease({ ...FINDERS[find].fill(lease, sign * x), find: "payment" });
+    return priced.ok ? rises * (priced.value.base + priced.value.found.tax) : outside;
   };
-  const difference = (x: number) => (at(x) ?? outside) - asked;
-  const first = lastWhole(difference, from, to, 0);
-  const width = lease.plan.payments ?? 1;
-  const nearest = hasTeeth(find, known)
-    ? lastOfTeeth(paymentAt, at, { first, from, to, width, asked, outside })
-    : first;
-  const isRight = (x: number) => (at(x) ?? Number.POSITIVE_INFINITY) <= asked;
-  if (nearest < from || !isRight(nearest)) {
-    const valid = 1 + lastWhole(x => (at(x) === undefined ? -1 : 1), from, to, nearest + 1);
-    return noLeaseAnswer(lease, known, asked, valid > to ? Number.POSITIVE_INFINITY : (at(valid) ?? 0));
-  }
-  const last = IS_RATE.has(find) ? nearest : lastNearby(isRight, nearest, to);
-  if (sign > 0 && (last === to || at(last + 1) === undefined)) return notDepending(lease, known);
-  const whole = IS_RATE.has(find) ? roundest(last, PLACES, x => at(x) ?? -1) : sign * last;
-  return success(FILL[find](lease, whole));
 }
 
 const IS_RATE: ReadonlySet<Searched> = new Set(["moneyFactor", "yearlyRate"]);
 
 /** The figures of which too much leaves no lease; of the others it is too little. */
 const CANNOT_BE_MORE: ReadonlySet<Searched> = new Set(["down", "allowance", "residual", "residualPercent"]);
-
-function highest(find: Searched, { currency }: LeaseDeal): number {
-  switch (find) {
-    case "moneyFactor":
-      return HIGHEST_FACTOR;
-    case "yearlyRate":
-      return HIGHEST_YEARLY_RATE * SCALE;
-    case "residualPercent":
-      return HIGHEST_RESIDUAL_PERCENT;
-    default:
-      return LARGEST_AMOUNT * 10 ** (currencyDecimals(currency) ?? 2);
-  }
-}
 
 /** A residual between these shares of the price is seldom impossible. */
 const SHARES = [1000, 4000];
@@ -192,7 +207,9 @@ const SHARES = [1000, 4000];
 function boughtRisesWith(find: "residual" | "residualPercent", lease: LeaseDeal, measure: Measure): boolean {
   const price = lease.structure.price ?? 0;
   const [low, high] = SHARES.map(hundredths =>
-    measure(FILL[find](lease, find === "residual" ? Math.round((price * hundredths) / 10_000) : hundredths)),
+    measure(
+      FINDERS[find].fill(lease, find === "residual" ? Math.round((price * hundredths) / 10_000) : hundredths),
+    ),
   );
   return low === undefined || high === undefined || high >= low;
 }

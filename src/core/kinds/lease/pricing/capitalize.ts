@@ -1,19 +1,20 @@
 import { percentOf, readPercent } from "../../../interest";
 import { lastNearby, lastWhole } from "../../../solve";
 import {
-  type Charge,
+  capitalizedSums,
   cashDown,
   chargeAmounts,
   chargesWithPayments,
   isDownFromDue,
   type Structure,
-  sumOfCharges,
+  sumOfAmounts,
   totalOf,
 } from "../../../structure";
 import { basePayment } from "./base-payment";
 import type { Capitalized } from "./capitalized";
 import { dueBesidesCash } from "./due";
 import type { LeaseDeal, LeasePlan } from "./lease";
+import { capitalizedFee } from "./lines";
 import { linesTax, onceTaxes, paymentTax } from "./taxes";
 import type { LeaseTerms } from "./terms";
 
@@ -59,11 +60,9 @@ function reckon(lease: LeaseDeal, terms: LeaseTerms, assumed: number, givenCash:
   const fees = chargeAmounts(structure.fees, price, loan);
   const extras = chargeAmounts(structure.extras, price, loan);
   const equity = equityOf(structure);
-  let rebates = 0;
+  let rebates = sumOfAmounts(structure, isGivenBack);
   for (const { amount } of structure.rebates ?? []) rebates += amount;
   const { acquisitionFee } = plan;
-  const capitalized = sumOfCharges(structure, { fees, extras }, isCapitalized);
-  const acquired = acquisitionFee?.isFinanced ? acquisitionFee.amount : 0;
   const lines = { price, fees, extras, acquisition: acquisitionFee?.isTaxable ? acquisitionFee.amount : 0 };
   const total = () =>
     totalOf(structure, { price, fees, extras, taxTotal: linesTax(plan.taxes, structure, lines) }) +
@@ -76,11 +75,8 @@ function reckon(lease: LeaseDeal, terms: LeaseTerms, assumed: number, givenCash:
     equity: Math.max(equity, 0),
     sumOfPayments,
   });
-  let taxed = 0;
-  for (const { amount, isFinanced } of taxes) if (isFinanced) taxed += amount;
-  const deposit = structure.deposit ?? 0;
-  const gross = price + capitalized + acquired + taxed + Math.max(-equity, 0) + Math.max(-cash, 0);
-  const reduction = Math.max(equity, 0) + rebates + deposit + Math.max(cash, 0);
+  const amounts = { price, fees, extras, taxes, equity, cash, acquisitionFee: capitalizedFee(plan) };
+  const { gross, reduction } = capitalizedSums(structure, amounts);
   const cost = gross - reduction;
   const base = cost > 0 ? basePayment(terms, cost, residual) : undefined;
   const tax = paymentTax(plan.taxes, base ?? 0);
@@ -92,7 +88,7 @@ function reckon(lease: LeaseDeal, terms: LeaseTerms, assumed: number, givenCash:
     residual,
     equity,
     rebates,
-    deposit,
+    deposit: sumOfAmounts(structure, isPaidBefore),
     cash,
     gross,
     reduction,
@@ -105,7 +101,11 @@ function reckon(lease: LeaseDeal, terms: LeaseTerms, assumed: number, givenCash:
 }
 
 const isOfTotal = ({ down }: Structure) => down !== null && "percent" in down && down.of === "total";
-const isCapitalized = ({ paid }: Charge) => paid === "financed";
+/** Whether an amount line is given by others, as a rebate is. */
+const isGivenBack = ({ sign, ownCost }: { sign: 1 | -1; ownCost: 1 | 0 }) => sign < 0 && ownCost === 0;
+
+/** Whether an amount line is what the customer has paid already. */
+const isPaidBefore = ({ sign, ownCost }: { sign: 1 | -1; ownCost: 1 | 0 }) => sign < 0 && ownCost > 0;
 
 /** The residual in minor units; a percent is rounded half up. */
 function residualOf({ residual }: LeasePlan, price: number, listPrice: number | null): number {

@@ -21,7 +21,7 @@ export {
 export { leaseLines } from "./lines";
 export { type PricedLease, priceLease } from "./price";
 export { missingLeaseFigures } from "./problems";
-export type { LeaseDueItem, LeaseLine, LeaseQuote } from "./quote";
+export type { LeaseDueItem, LeaseQuote } from "./quote";
 export { type LeaseRow, leaseTable } from "./table";
 export { type LeaseTally, leaseTally } from "./tally";
 export { paymentTax, purchaseTax } from "./taxes";

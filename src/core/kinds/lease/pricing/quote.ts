@@ -1,4 +1,5 @@
 import type { DayNumber } from "../../../calendar";
+import type { CapitalizedLine } from "../../../structure";
 import type { Capitalized } from "./capitalized";
 import type { LeaseDeal } from "./lease";
 import type { LeaseRow } from "./table";
@@ -10,15 +11,6 @@ export type LeaseDueItem = {
   amount: number;
 };
 
-/** One line of the tally down to the adjusted capitalized cost, in minor units. */
-export type LeaseLine = {
-  figure: "price" | "fee" | "extra" | "acquisitionFee" | "tax" | "equity" | "rebate" | "deposit" | "down";
-  name: string;
-  sign: 1 | -1;
-  amount: number;
-  running: number;
-};
-
 /** The answer of a lease. Money in minor units, rates in percent a year. */
 export type LeaseQuote = Omit<Capitalized, "base" | "cash"> & {
   kind: "lease";
@@ -26,7 +18,7 @@ export type LeaseQuote = Omit<Capitalized, "base" | "cash"> & {
   /** With the figure filled in. */
   filled: LeaseDeal;
   decimals: number;
-  lines: readonly LeaseLine[];
+  lines: readonly CapitalizedLine[];
   /** The cash, and the allowance for the first trade-in, or for the one that was found. */
   down: number;
   allowance: number;

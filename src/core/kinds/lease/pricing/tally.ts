@@ -1,13 +1,12 @@
-import { isDownFromDue } from "../../../structure";
+import { type CapitalizedLine, isDownFromDue } from "../../../structure";
 import { capitalize } from "./capitalize";
 import type { Capitalized } from "./capitalized";
 import type { LeaseDeal } from "./lease";
 import { leaseLines } from "./lines";
-import type { LeaseLine } from "./quote";
 import { leaseTerms } from "./terms";
 
 /** The tally of a lease that has no answer yet, in minor units. */
-export type LeaseTally = { lines: readonly LeaseLine[]; found: Capitalized };
+export type LeaseTally = { lines: readonly CapitalizedLine[]; found: Capitalized };
 
 /**
  * The tally down to the adjusted capitalized cost of a lease whose plan is not complete, where no line of it hangs on the

@@ -1,18 +1,14 @@
-import { HIGHEST_YEARLY_RATE, LARGEST_AMOUNT, MOST_PAYMENTS, wholeText } from "../../../limits";
+import { anyAmount, type Finder, fillStructure, placesText, RATE_PLACES } from "../../../find";
+import { HIGHEST_YEARLY_RATE, MOST_PAYMENTS, wholeText } from "../../../limits";
 import { groupedAmount } from "../../../money";
 import type { Figure } from "../../../result";
-import { type CashDown, cashFor, type TradeIn } from "../../../structure";
+import { cashFor } from "../../../structure";
 import type { FoundFigure, LoanDeal } from "../deal";
 import type { MeasureName } from "./measure";
 
-/** A figure that can be found by trying whole numbers for it. */
-export type Finder = {
+/** A figure of a loan that can be found by trying whole numbers for it. */
+export type LoanFinder = Finder<LoanDeal> & {
   figure: Figure;
-  name: string;
-  /** Where it can lie: whole minor units, payments, hundredths or hundred-millionths of a percent. */
-  range: (deal: LoanDeal, decimals: number) => { low: number; high: number };
-  /** The deal with the figure filled in. */
-  fill: (deal: LoanDeal, whole: number) => LoanDeal;
   /** What rises as it rises, and what falls; what is not named does not depend on it. */
   rising: readonly MeasureName[];
   falling: readonly MeasureName[];
@@ -23,7 +19,6 @@ export type Finder = {
   noneNeeded?: string;
 };
 
-const LARGEST = (_: LoanDeal, decimals: number) => ({ low: 0, high: LARGEST_AMOUNT * 10 ** decimals });
 const STRUCTURE: readonly MeasureName[] = [
   "payment",
   "lastPayment",
@@ -35,40 +30,18 @@ const STRUCTURE: readonly MeasureName[] = [
 const AT_SIGNING: readonly MeasureName[] = ["dueAtSigning"];
 const COSTS: readonly MeasureName[] = ["totalCost", "financeCharge"];
 
-const withDown = (deal: LoanDeal, down: CashDown): LoanDeal => ({
-  ...deal,
-  structure: { ...deal.structure, down },
-});
-/** Fills in the allowance that is missing; where none is, that of the first trade-in. */
-function withAllowance(tradeIns: readonly TradeIn[], allowance: number): TradeIn[] {
-  const open = Math.max(
-    tradeIns.findIndex(each => each.allowance === null),
-    0,
-  );
-  const given = tradeIns.length === 0 ? [{ allowance: null, owed: 0 }] : tradeIns;
-  return given.map((each, index) => (index === open ? { ...each, allowance } : each));
-}
 const withPlan = (deal: LoanDeal, plan: Partial<LoanDeal["plan"]>): LoanDeal => ({
   ...deal,
   plan: { ...deal.plan, ...plan },
 });
 
-/** A percent with a number of decimals from a whole number. Example: `percentText(649, 2)` is "6.49". */
-export function percentText(whole: number, decimals: number): string {
-  const digits = String(whole).padStart(decimals + 1, "0");
-  const cut = digits.length - decimals;
-  return `${digits.slice(0, cut)}.${digits.slice(cut)}`.replace(/\.?0+$/, "");
-}
-
-export const RATE_DECIMALS = 8;
-
 /** Every figure that can be found from another; the payment itself has its closed form. */
-export const FINDERS: Record<Exclude<FoundFigure, "payment">, Finder> = {
+export const FINDERS: Record<Exclude<FoundFigure, "payment">, LoanFinder> = {
   price: {
     figure: "price",
     name: "price",
-    range: LARGEST,
-    fill: (deal, price) => ({ ...deal, structure: { ...deal.structure, price } }),
+    range: anyAmount,
+    fill: fillStructure.price,
     rising: [...STRUCTURE, ...AT_SIGNING, "cashReceived"],
     falling: [],
     text: groupedAmount,
@@ -78,7 +51,7 @@ export const FINDERS: Record<Exclude<FoundFigure, "payment">, Finder> = {
     figure: "down",
     name: "cash down",
     range: ({ structure }) => ({ low: 0, high: Math.max(cashFor(structure, 0), 0) }),
-    fill: (deal, amount) => withDown(deal, { amount }),
+    fill: fillStructure.down,
     rising: AT_SIGNING,
     falling: [...STRUCTURE, "cashReceived"],
     text: groupedAmount,
@@ -89,21 +62,21 @@ export const FINDERS: Record<Exclude<FoundFigure, "payment">, Finder> = {
     figure: "down",
     name: "percent down",
     range: () => ({ low: 0, high: 10_000 }),
-    fill: (deal, hundredths) => withDown(deal, { percent: percentText(hundredths, 2) }),
+    fill: (deal, hundredths) => ({
+      ...deal,
+      structure: { ...deal.structure, down: { percent: placesText(hundredths, 2) } },
+    }),
     rising: AT_SIGNING,
     falling: [...STRUCTURE, "cashReceived"],
-    text: hundredths => `${percentText(hundredths, 2)} %`,
+    text: hundredths => `${placesText(hundredths, 2)} %`,
     changesPlan: false,
     noneNeeded: "No cash down is needed: without any",
   },
   allowance: {
     figure: "allowance",
     name: "trade-in allowance",
-    range: LARGEST,
-    fill: (deal, allowance) => ({
-      ...deal,
-      structure: { ...deal.structure, tradeIns: withAllowance(deal.structure.tradeIns, allowance) },
-    }),
+    range: anyAmount,
+    fill: fillStructure.allowance,
     rising: [],
     falling: [...STRUCTURE, ...AT_SIGNING],
     text: groupedAmount,
@@ -113,11 +86,11 @@ export const FINDERS: Record<Exclude<FoundFigure, "payment">, Finder> = {
   yearlyRate: {
     figure: "yearlyRate",
     name: "yearly rate",
-    range: () => ({ low: 0, high: HIGHEST_YEARLY_RATE * 10 ** RATE_DECIMALS }),
-    fill: (deal, whole) => withPlan(deal, { yearlyRate: percentText(whole, RATE_DECIMALS) }),
+    range: () => ({ low: 0, high: HIGHEST_YEARLY_RATE * 10 ** RATE_PLACES }),
+    fill: (deal, whole) => withPlan(deal, { yearlyRate: placesText(whole, RATE_PLACES) }),
     rising: ["payment", "lastPayment", ...COSTS],
     falling: [],
-    text: whole => `${percentText(whole, RATE_DECIMALS)} %`,
+    text: whole => `${placesText(whole, RATE_PLACES)} %`,
     changesPlan: true,
   },
   payments: {
@@ -133,7 +106,7 @@ export const FINDERS: Record<Exclude<FoundFigure, "payment">, Finder> = {
   balloon: {
     figure: "balloon",
     name: "balloon",
-    range: LARGEST,
+    range: anyAmount,
     fill: (deal, amount) => withPlan(deal, { balloon: { amount } }),
     rising: COSTS,
     falling: ["payment"],

@@ -1,11 +1,11 @@
 import { levelRate } from "../../../annuity";
 import { periodsPerYear } from "../../../calendar";
+import { RATE_PLACES } from "../../../find";
 import { nominalRate } from "../../../interest";
 import { MOST_PAYMENTS } from "../../../limits";
 import { cashFor, type Structure, settle } from "../../../structure";
 import type { FoundFigure, LoanDeal } from "../deal";
 import type { Terms } from "../plan";
-import { RATE_DECIMALS } from "./finders";
 import { MEASURES, type MeasureName } from "./measure";
 
 const EVERYDAY_RATE = 7;
@@ -31,7 +31,7 @@ export function firstGuess(
     case "downPercent":
       return price > 0 ? (10_000 * cashFor(structure, affordable)) / price : 0;
     case "yearlyRate":
-      return (ratePercent(known, deal) ?? EVERYDAY_RATE) * 10 ** RATE_DECIMALS;
+      return (ratePercent(known, deal) ?? EVERYDAY_RATE) * 10 ** RATE_PLACES;
     case "payments":
       return Math.min(EVERYDAY_TERM, MOST_PAYMENTS);
     case "balloon":

@@ -5,12 +5,12 @@ import { type Failure, failure, type Result } from "../../../result";
 import { settle } from "../../../structure";
 import { type LoanDeal, price, withoutPayment } from "../deal";
 import { readTerms, regularPayment } from "../plan";
-import type { Finder } from "./finders";
+import type { LoanFinder } from "./finders";
 import { MEASURES, type MeasureName } from "./measure";
 import type { Trial } from "./trial";
 
 /** Says that a figure does not move what it should be found from, and what it can be found from. */
-export function notDepending(finder: Finder, known: MeasureName | null): Result<never> {
+export function notDepending(finder: LoanFinder, known: MeasureName | null): Result<never> {
   const usable = [...finder.rising, ...finder.falling]
     .filter(name => name !== "lastPayment")
     .map(name => `the ${MEASURES[name].name}`);
@@ -40,7 +40,7 @@ const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** Even the best that the figure can be is on the wrong side. */
 function beyond(
-  finder: Finder,
+  finder: LoanFinder,
   known: MeasureName,
   deal: LoanDeal,
   trial: Trial,
@@ -97,7 +97,7 @@ function addedWords({ tradeIns, taxes = [], fees = [], extras = [] }: LoanDeal["
 /** A payment below the first interest repays nothing. */
 function endsNever(
   deal: LoanDeal,
-  finder: Finder,
+  finder: LoanFinder,
   asked: number,
   decimals: number,
 ): Result<never> | undefined {
@@ -123,7 +123,7 @@ function endsNever(
 
 /** Even the most that the figure can be is on the right side, so that there is no last one. */
 function unbounded(
-  finder: Finder,
+  finder: LoanFinder,
   known: MeasureName,
   asked: number,
   { decimals, problem }: Trial,
@@ -139,7 +139,7 @@ function unbounded(
 }
 
 /** The budget of work ended before the search did. */
-function tooMuchWork(finder: Finder, known: MeasureName): Result<never> {
+function tooMuchWork(finder: LoanFinder, known: MeasureName): Result<never> {
   return failure(
     finder.figure,
     `Finding the ${finder.name} from the ${MEASURES[known].name} takes more work than one answer may: ${wholeText(MOST_ROWS_TRIED)} lines of repayment tables were tried. Give the ${finder.name}, or fewer payments.`,

@@ -1,9 +1,10 @@
+import { lastRight, RATE_PLACES, type Turned } from "../../../find";
 import { MOST_ROWS_TRIED } from "../../../limits";
 import { failure, type Result, success } from "../../../result";
 import { lastNearby, roundest, type WithinBudget, withinBudget } from "../../../solve";
 import { chargesOf, isReckonedFromLoan, needsPlan, type Structure } from "../../../structure";
 import { type FoundFigure, type KnownFigure, knownFigure, type LoanDeal, type Priced } from "../deal";
-import { FINDERS, type Finder, RATE_DECIMALS } from "./finders";
+import { FINDERS, type LoanFinder } from "./finders";
 import { firstGuess } from "./guess";
 import { lastOverPayments } from "./last-over-payments";
 import { cheapest, lastPriced, priced } from "./last-priced";
@@ -40,13 +41,25 @@ export function search(deal: LoanDeal): Result<Searched> {
     known === "payment" && figure === "payments" ? seenToEndNever(deal, asked, decimals) : undefined;
   if (never) return never;
   const guess = firstGuess(figure, known, deal, trial.value.terms);
-  const range = { rises, low, high, asked, guess };
   const budget = withinBudget(measure, trial.value.rows, MOST_ROWS_TRIED);
-  const { last, isSure } = lastOnTheRightSide(known, finder, deal.structure, trial.value, budget, range);
-  const isBeyond = rises ? last < low : last > high;
-  if (isBeyond) return noneOnTheRightSide(finder, known, deal, trial.value, budget, range);
-  if (rises && last === high) return noAnswer.unbounded(finder, known, asked, trial.value, high);
-  const whole = figure === "yearlyRate" ? roundest(last, RATE_DECIMALS, measure) : last;
+  let isSure = true;
+  const found = lastRight(
+    { rises, low, high, asked },
+    {
+      measure: budget.at,
+      last: turned => {
+        const last = lastOnTheRightSide(known, finder, deal.structure, trial.value, turned, guess);
+        isSure = last.isSure && !budget.isSpent();
+        return last.last;
+      },
+      none: (_, turned) => noneOnTheRightSide(finder, known, deal, trial.value, budget, turned),
+      unbounded: (last, { to }) =>
+        rises && last === to ? noAnswer.unbounded(finder, known, asked, trial.value, high) : undefined,
+      ...(figure === "yearlyRate" && { round: last => roundest(last, RATE_PLACES, measure) }),
+    },
+  );
+  if (!found.ok) return found;
+  const whole = found.value;
   const { from: _from, ...given } = finder.fill(deal, whole);
   const leastIsEnough = !rises && whole === low && finder.noneNeeded !== undefined;
   const payment = known === "payment" && !leastIsEnough ? asked : null;
@@ -82,39 +95,27 @@ function movesNothing(
     : undefined;
 }
 
-type Range = { rises: boolean; low: number; high: number; asked: number; guess: number };
-
 /**
- * The last number of a range, in the direction in which the known figure rises, at which it is not above the one asked
- * for; one before the range where there is none. It is not sure to be the last where the work ended before.
+ * The last number at which the known figure is not above the one asked for; one before the range where there is none. It
+ * is not sure to be the last where payments go up and down.
  */
 function lastOnTheRightSide(
   known: MeasureName,
-  finder: Finder,
+  finder: LoanFinder,
   structure: Structure,
   { solved, terms }: Trial,
-  { at, isSpent }: WithinBudget,
-  range: Range,
+  { difference, from, to, sign }: Turned,
+  guess: number,
 ): { last: number; isSure: boolean } {
-  const { sign, from, to } = risingRange(range);
   // The fewest payments make the shortest tables.
   const isTerm = finder.figure === "payments" && sign < 0;
-  const difference = (whole: number) => at(sign * whole) - range.asked;
-  const first = lastPriced(difference, from, to, sign * range.guess, isTerm);
+  const first = lastPriced(difference, from, to, sign * guess, isTerm);
   const isCost = known === "totalCost" || known === "financeCharge";
-  if (first < from || first >= to) return { last: sign * first, isSure: !isSpent() };
-  if (terms === null || !isCost) {
-    const last = isInOrder(structure) ? first : lastNearby(whole => isRight(difference(whole)), first, to);
-    return { last: sign * last, isSure: !isSpent() };
-  }
-  const { last, isSure } = lastOverPayments(
-    first,
-    to,
-    priced(difference),
-    whole => solved(sign * whole),
-    terms,
-  );
-  return { last: sign * last, isSure: isSure && !isSpent() };
+  if (first < from || first >= to) return { last: first, isSure: true };
+  if (terms !== null && isCost)
+    return lastOverPayments(first, to, priced(difference), whole => solved(sign * whole), terms);
+  const last = isInOrder(structure) ? first : lastNearby(whole => isRight(difference(whole)), first, to);
+  return { last, isSure: true };
 }
 
 /** What cannot be priced is not right, even for too little to repay. */
@@ -124,39 +125,29 @@ const isRight = (difference: number) => difference <= 0 && difference !== Number
 const isInOrder = (structure: Structure) =>
   !needsPlan(structure) && !chargesOf(structure).some(isReckonedFromLoan);
 
-/** What falls is searched from its far end, so that the search always meets a rising difference. */
-function risingRange({ rises, low, high }: Range): { sign: 1 | -1; from: number; to: number } {
-  return rises ? { sign: 1, from: low, to: high } : { sign: -1, from: -high, to: -low };
-}
-
 function noneOnTheRightSide(
-  finder: Finder,
+  finder: LoanFinder,
   known: MeasureName,
   deal: LoanDeal,
   trial: Trial,
   budget: WithinBudget,
-  range: Range,
+  { from, to, sign }: Turned,
 ): Result<never> {
-  const best = bestOf(budget.at, range);
+  // The number at which the known figure is the smallest that it can be.
+  const best = sign * cheapest(whole => budget.at(sign * whole), from, to);
   return budget.isSpent()
     ? noAnswer.tooMuchWork(finder, known)
     : noAnswer.beyond(finder, known, deal, trial, best);
 }
 
-/** The number at which the known figure is the smallest that it can be. */
-function bestOf(at: (whole: number) => number, range: Range): number {
-  const { sign, from, to } = risingRange(range);
-  return sign * cheapest(whole => at(sign * whole), from, to);
-}
-
 /** Said where the work ended before everything that comes close was looked at. */
-function notSurelyLast({ name }: Finder, known: MeasureName, rises: boolean): string {
+function notSurelyLast({ name }: LoanFinder, known: MeasureName, rises: boolean): string {
   const other = rises ? "larger" : "smaller";
   return `The search ended after as much work as one answer may take: a ${other} ${name} may come to no more than the ${MEASURES[known].name} asked for.`;
 }
 
 function noneNeeded(
-  { noneNeeded: words }: Finder,
+  { noneNeeded: words }: LoanFinder,
   known: MeasureName,
   asked: number,
   decimals: number,

@@ -3,7 +3,7 @@ import { type Failure, type Result, success } from "../../../result";
 import { needsPlan } from "../../../structure";
 import { type LoanDeal, lend, price, withoutPayment } from "../deal";
 import { readTerms, type Terms } from "../plan";
-import type { Finder } from "./finders";
+import type { LoanFinder } from "./finders";
 import { shareFinanced } from "./guess";
 import { MEASURES, type MeasureName } from "./measure";
 
@@ -26,7 +26,7 @@ export type Trial = {
 };
 
 /** Makes the trial of a figure against a known one. */
-export function makeTrial(deal: LoanDeal, finder: Finder, known: MeasureName): Result<Trial> {
+export function makeTrial(deal: LoanDeal, finder: LoanFinder, known: MeasureName): Result<Trial> {
   const first = firstTerms(deal, finder);
   if (!first.ok) return first;
   const fixed = finder.changesPlan ? null : first.value;
@@ -61,7 +61,7 @@ export function makeTrial(deal: LoanDeal, finder: Finder, known: MeasureName): R
 }
 
 /** Whether nothing is left to finance, or more is agreed than the loan is worth, so that there is too little to pay. */
-function isTooLittle({ figure }: Failure, finder: Finder, name: MeasureName, deal: LoanDeal): boolean {
+function isTooLittle({ figure }: Failure, finder: LoanFinder, name: MeasureName, deal: LoanDeal): boolean {
   switch (figure) {
     case "amountFinanced":
     case "prepaidCharge":
@@ -77,7 +77,7 @@ function isTooLittle({ figure }: Failure, finder: Finder, name: MeasureName, dea
 }
 
 /** Whether a balloon in percent of the price rises faster than what is lent, so that too high a price is the problem. */
-function outgrowsLoan({ figure }: Finder, { structure, plan: { balloon } }: LoanDeal): boolean {
+function outgrowsLoan({ figure }: LoanFinder, { structure, plan: { balloon } }: LoanDeal): boolean {
   if (figure !== "price" || !balloon || "amount" in balloon) return false;
   return Number(balloon.percent) >= 100 * shareFinanced(structure);
 }
@@ -86,7 +86,7 @@ function outgrowsLoan({ figure }: Finder, { structure, plan: { balloon } }: Loan
 const TIMES_SETTLED = 20;
 
 /** A table has a line for each payment; a plan that is read anew takes about as much. */
-function rowsOf({ plan, structure }: LoanDeal, finder: Finder, known: MeasureName): Trial["rows"] {
+function rowsOf({ plan, structure }: LoanDeal, finder: LoanFinder, known: MeasureName): Trial["rows"] {
   const settling = needsPlan(structure) ? TIMES_SETTLED : 0;
   const times = (finder.changesPlan ? 1 : 0) + (MEASURES[known].follows === "repayment" ? 1 : 0) + settling;
   if (finder.figure === "payments") return whole => times * Math.abs(whole);
@@ -95,7 +95,7 @@ function rowsOf({ plan, structure }: LoanDeal, finder: Finder, known: MeasureNam
 }
 
 /** The plan at the least number that can be tried, or at the most where there is none at the least. */
-function firstTerms(deal: LoanDeal, finder: Finder): Result<Terms> {
+function firstTerms(deal: LoanDeal, finder: LoanFinder): Result<Terms> {
   const { low, high } = finder.range(deal, 0);
   if (!finder.changesPlan) return readTerms(finder.fill(deal, low));
   const least = readTerms(finder.fill(deal, Math.max(low, 1)));
