@@ -19,7 +19,7 @@ import { factorText, rateText } from "../text";
 /** Writes a lease's quote for programs: money and rates as decimal strings, dates as ISO 8601. */
 export function leaseJson(quote: LeaseQuote): object {
   const money = (minor: number) => formatAmount(minor, quote.decimals);
-  const { lease, filled, dueAtSigning } = quote;
+  const { deal, filled, dueAtSigning } = quote;
   const { residual } = filled.plan;
   const effective = leaseEffectiveRate(quote);
   return {
@@ -39,7 +39,7 @@ export function leaseJson(quote: LeaseQuote): object {
     amountFinanced: money(quote.cost),
     residual: money(quote.residual),
     residualPercent:
-      lease.find === "residualPercent" && residual && "percent" in residual ? residual.percent : undefined,
+      deal.find === "residualPercent" && residual && "percent" in residual ? residual.percent : undefined,
     basePayment: money(quote.basePayment),
     paymentParts: { depreciation: money(quote.parts.depreciation), rent: money(quote.parts.rent) },
     paymentTax: money(quote.tax),
@@ -66,7 +66,7 @@ export function leaseJson(quote: LeaseQuote): object {
     totalCost: money(quote.totalIfReturned),
     price: money(quote.price),
     down: money(quote.down),
-    allowance: lease.find === "allowance" ? money(quote.allowance) : undefined,
+    allowance: deal.find === "allowance" ? money(quote.allowance) : undefined,
     firstDate: dateText(quote.firstDate),
     finalDate: dateText(quote.finalDate),
     note: quote.note,
@@ -96,7 +96,7 @@ export function answerLeaseQuestion(question: LeaseQuestion, quote: LeaseQuote):
     return excess.ok ? success({ excessDistance: money(excess.value) }) : excess;
   }
   if (question.ask === "working") return success({ working: leaseWorking(quote, question.figure) });
-  const read = fileReader(quote.lease.currency);
+  const read = fileReader(quote.deal.currency);
   const value = read.amount("payoff", "value", question.value) ?? 0;
   const wrong = read.failure();
   if (wrong) return { ok: false, failure: wrong };

@@ -13,14 +13,14 @@ export const LEASE_COSTS = [
   {
     figure: "depreciation",
     name: "Lost value",
-    includes: ({ cost, residual, lease: { currency } }: LeaseQuote) =>
+    includes: ({ cost, residual, deal: { currency } }: LeaseQuote) =>
       `${amountText(cost, currency)} − ${amountText(residual, currency)}`,
   },
   { figure: "totalIfReturned", name: "Total if handed back", includes: includedIfReturned },
 ] as const;
 
-function partsOf({ parts, tax, lease }: LeaseQuote): string {
-  const money = (minor: number) => amountText(minor, lease.currency);
+function partsOf({ parts, tax, deal }: LeaseQuote): string {
+  const money = (minor: number) => amountText(minor, deal.currency);
   const taxed = tax > 0 ? ` + ${money(tax)} tax` : "";
   return `${money(parts.depreciation)} value + ${money(parts.rent)} rent${taxed}`;
 }

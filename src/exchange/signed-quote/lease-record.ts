@@ -19,7 +19,7 @@ export function recordOfLease(optionId: string, quote: LeaseQuote): LeaseRecord 
     kind: "lease",
     optionId,
     version: 1,
-    currency: quote.lease.currency,
+    currency: quote.deal.currency,
     decimals: quote.decimals,
     agreed: agreedIn(quote.filled),
     figures: {
@@ -88,7 +88,7 @@ export function leaseOfRecord(record: LeaseRecord, lease: LeaseDeal): LeaseQuote
   const { figures, rates } = record;
   return {
     kind: "lease",
-    lease,
+    deal: lease,
     filled: withAgreed(lease, record.agreed),
     decimals: record.decimals,
     price: figures.price,

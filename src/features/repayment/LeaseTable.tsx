@@ -24,8 +24,8 @@ type Props = ScheduleProps<LeaseQuote> & {
 /** The lessor's table: each payment split into rent and lost value, down to the residual. */
 export const LeaseTable = memo(function LeaseTable(props: Props) {
   const { quote, notation, stale, fileName, action } = props;
-  const { schedule, residual, cost, lease } = quote;
-  const money = (minor: number) => amountIn(minor, lease.currency, notation);
+  const { schedule, residual, cost, deal } = quote;
+  const money = (minor: number) => amountIn(minor, deal.currency, notation);
   const [isChart, setChart] = useState(() => window.innerHeight >= ROOM_FOR_CHART);
   const charges = useMemo(() => leaseCharges(quote), [quote]);
   const sum = (part: "payment" | "rent" | "depreciation" | "tax") =>
@@ -60,7 +60,7 @@ export const LeaseTable = memo(function LeaseTable(props: Props) {
         />
       }
       columns={charges ? [...COLUMNS, CHARGES] : COLUMNS}
-      found={lease.find === "payment" ? "Payment" : undefined}
+      found={deal.find === "payment" ? "Payment" : undefined}
       stale={stale}
       count={schedule.length + 1}
       row={index =>
@@ -95,7 +95,7 @@ export const LeaseTable = memo(function LeaseTable(props: Props) {
 type OpeningProps = Pick<ScheduleProps<LeaseQuote>, "quote" | "notation"> & { hasCharges: boolean };
 
 function OpeningRow({ quote, notation, hasCharges }: OpeningProps) {
-  const { startDate, cost, lease } = quote;
+  const { startDate, cost, deal } = quote;
   return (
     <tr aria-rowindex={2}>
       <td className={`${CELL} pl-2 md:pl-4 text-left text-faint`}>0</td>
@@ -105,7 +105,7 @@ function OpeningRow({ quote, notation, hasCharges }: OpeningProps) {
       <td colSpan={4} className={`${CELL} text-faint`}>
         adjusted capitalized cost
       </td>
-      <td className={`${CELL} pr-2 md:pr-4`}>{amountIn(cost, lease.currency, notation)}</td>
+      <td className={`${CELL} pr-2 md:pr-4`}>{amountIn(cost, deal.currency, notation)}</td>
       {hasCharges && <td className={CELL} />}
     </tr>
   );

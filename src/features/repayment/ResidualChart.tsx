@@ -16,12 +16,12 @@ export function ResidualChart({ quote, notation, stale }: Props) {
   const frame = useRef<HTMLElement>(null);
   const width = useWidth(frame, FIRST_WIDTH);
   const [pointed, setPointed] = useState<number | null>(null);
-  const { cost, residual, lease } = quote;
-  const money = (minor: number) => amountIn(minor, lease.currency, notation);
+  const { cost, residual, deal } = quote;
+  const money = (minor: number) => amountIn(minor, deal.currency, notation);
   const chart = residualChart(quote, { width, height: HEIGHT, margin: MARGIN });
   const { period } = FREQUENCY_NAMES[quote.filled.plan.frequency];
   const shown = pointed === null ? undefined : chart.points[pointed];
-  const isFound = lease.find === "residual" || lease.find === "residualPercent";
+  const isFound = deal.find === "residual" || deal.find === "residualPercent";
   const nearest = (clientX: number) =>
     chart.nearest(clientX - (frame.current?.getBoundingClientRect().left ?? 0));
   return (
@@ -38,12 +38,12 @@ export function ResidualChart({ quote, notation, stale }: Props) {
         <text x={MARGIN.left} y={12} className="fill-current text-xs">
           {shown
             ? pointText(shown, money, notation, period)
-            : `what the vehicle still stands for, ${lease.currency}`}
+            : `what the vehicle still stands for, ${deal.currency}`}
         </text>
         <AmountGrid
           lines={chart.amounts.map(({ minor, y }) => ({
             y,
-            text: amountIn(minor, lease.currency, notation).replace(/[.,]0+$/, ""),
+            text: amountIn(minor, deal.currency, notation).replace(/[.,]0+$/, ""),
           }))}
           left={MARGIN.left}
           right={width - MARGIN.right}

@@ -116,7 +116,7 @@ function quoteOf(
     securityDeposit: found.securityDeposit,
     withPayments: found.withPayments,
     kind: "lease",
-    lease,
+    deal: lease,
     filled,
     decimals,
     lines: leaseLines(structure, plan, found),

@@ -40,7 +40,7 @@ function Asked({ quote, after, setAfter, value, setValue }: Props) {
     ? undefined
     : (end?.failure.sentence ?? `Type the number of a payment, from 1 to ${paid}.`);
   const wrongValue = typeof brought === "number" ? undefined : inNotation(brought, notation);
-  const money = (minor: number) => amountIn(minor, quote.lease.currency, notation);
+  const money = (minor: number) => amountIn(minor, quote.deal.currency, notation);
   return (
     <>
       <div className="grid max-w-xl grid-cols-2 items-start gap-3">
@@ -91,8 +91,8 @@ function costWords({ filled }: LeaseQuote): string {
 }
 
 /** An amount in minor units, or why it cannot be read. */
-function readValue(text: string, { lease, decimals }: LeaseQuote): number | string {
-  const read = readAmount(text, lease.currency);
+function readValue(text: string, { deal, decimals }: LeaseQuote): number | string {
+  const read = readAmount(text, deal.currency);
   return "amount" in read ? (parseAmount(read.amount, decimals) ?? 0) : read.sentence;
 }
 

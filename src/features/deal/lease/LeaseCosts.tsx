@@ -15,7 +15,7 @@ export const LeaseCosts = memo(function LeaseCosts() {
   const { usesEffectiveRate } = notation;
   const quote = shownQuote(option);
   if (!quote) return null;
-  const money = (minor: number) => amountText(minor, quote.lease.currency);
+  const money = (minor: number) => amountText(minor, quote.deal.currency);
   const { residual, totalIfBought, totalOfPayments } = quote;
   return (
     <div className="shrink-0">

@@ -116,9 +116,9 @@ function Rates() {
 }
 
 /** A residual as an amount and as a share of the agreed price. */
-function residualText({ residual, price, lease }: LeaseQuote): string {
+function residualText({ residual, price, deal }: LeaseQuote): string {
   const share = price > 0 ? ` = ${((100 * residual) / price).toFixed(2)} % of the agreed price` : "";
-  return `${amountText(residual, lease.currency)}${share}`;
+  return `${amountText(residual, deal.currency)}${share}`;
 }
 
 /** Which payments are made at signing. */

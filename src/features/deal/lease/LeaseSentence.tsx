@@ -31,6 +31,6 @@ const WAYS: Record<LeaseSentenceFigure, Way> = {
 };
 
 function Words({ quote }: { quote: LeaseQuote }) {
-  const write = useSentenceWriter(quote.lease.currency);
+  const write = useSentenceWriter(quote.deal.currency);
   return <Sentence segments={leaseSentence(quote, write)} ways={WAYS} />;
 }

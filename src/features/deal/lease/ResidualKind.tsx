@@ -38,7 +38,7 @@ export function ResidualKind() {
 function givenAs(kind: Kind, quote: LeaseQuote | null): NonNullable<LeasePlanFile["residual"]> {
   if (!quote) return kind === "amount" ? { amount: "0" } : { percent: "0", of: kind };
   if (kind === "amount") return { amount: formatAmount(quote.residual, quote.decimals) };
-  const whole = kind === "price" ? quote.price : (quote.lease.listPrice ?? 0);
+  const whole = kind === "price" ? quote.price : (quote.deal.listPrice ?? 0);
   const share = whole > 0 ? Math.round((quote.residual / whole) * 10_000) / 100 : 0;
   return { percent: String(share), of: kind };
 }

@@ -14,7 +14,7 @@ export type LeaseDueItem = {
 /** The answer of a lease. Money in minor units, rates in percent a year. */
 export type LeaseQuote = Omit<Capitalized, "base" | "cash"> & {
   kind: "lease";
-  lease: LeaseDeal;
+  deal: LeaseDeal;
   /** With the figure filled in. */
   filled: LeaseDeal;
   decimals: number;

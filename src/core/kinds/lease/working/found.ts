@@ -4,7 +4,7 @@ import { LEASE_RATE_NOTICE, type LeaseQuote } from "../pricing";
 
 /** How a figure was found, by itself: the payment that it leads to has it among its own parts. */
 export function foundStep(quote: LeaseQuote): WorkingStep {
-  const { find, from, plan } = quote.lease;
+  const { find, from, plan } = quote.deal;
   const known = from?.figure ?? "payment";
   const [name, asked] = [LEASE_NAMES[find], LEASE_NAMES[known]];
   const isFewest = find === "payments" && known === "payment";
@@ -24,7 +24,7 @@ export function foundStep(quote: LeaseQuote): WorkingStep {
 function foundText(quote: LeaseQuote): string {
   const money = moneyWriter(quote);
   const { residual } = quote.filled.plan;
-  switch (quote.lease.find) {
+  switch (quote.deal.find) {
     case "payment":
       return money(quote.payment);
     case "price":

@@ -43,7 +43,7 @@ const isAtOnce = (quote: LeaseQuote) => quote.filled.plan.inAdvance === quote.pa
 
 /** The figure that the lease looks for, whichever it is. */
 function explainFound(quote: LeaseQuote): WorkingStep {
-  if (quote.lease.find === "payment") return explainPayment(quote);
+  if (quote.deal.find === "payment") return explainPayment(quote);
   return { ...foundStep(quote), parts: [explainPayment(quote)] };
 }
 
@@ -117,7 +117,7 @@ function explainCost(quote: LeaseQuote): WorkingStep {
 function explainResidual(quote: LeaseQuote): WorkingStep {
   const money = moneyWriter(quote);
   const { residual: given } = quote.filled.plan;
-  if (quote.lease.find === "residual" || quote.lease.find === "residualPercent") return foundStep(quote);
+  if (quote.deal.find === "residual" || quote.deal.find === "residualPercent") return foundStep(quote);
   if (given === null || "amount" in given) return asGiven("Residual", money(quote.residual));
   const of = given.of === "price" ? quote.price : (quote.filled.listPrice ?? 0);
   return {
@@ -156,7 +156,7 @@ function explainRentCharge(quote: LeaseQuote): WorkingStep {
 
 function explainYearlyRate(quote: LeaseQuote): WorkingStep {
   const { plan } = quote.filled;
-  if (quote.lease.find === "yearlyRate") return foundStep(quote);
+  if (quote.deal.find === "yearlyRate") return foundStep(quote);
   if (plan.reckoning === "levelYield") return asGiven("Yearly rate", `${plan.yearlyRate} %`);
   return {
     name: "Yearly rate",
