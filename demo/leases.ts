@@ -1,5 +1,5 @@
 // Leases of the demo scenario.
-import type { LeaseFile } from "@/exchange/lease-file";
+import type { LeaseFile } from "@/exchange/kinds/lease";
 import type { DemoHeading } from "./scenario";
 
 /** A lease of the scenario. */

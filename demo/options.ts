@@ -1,23 +1,23 @@
 // Options beside the first one of deals of the demo scenario: a customer is shown a choice.
-import { type DealFile, type DealInputs, isLeaseInputs } from "@/exchange/deal-file";
-import type { LeaseFile } from "@/exchange/lease-file";
+import { type LoanFile, type DealFile, isLease } from "@/exchange/deal-file";
+import type { LeaseFile } from "@/exchange/kinds/lease";
 
 /** A deal's other options, from its first, and which is chosen, from 0. */
 type Beside = {
   budget: string;
   chosen: number;
-  options: (first: DealInputs) => { name: string; inputs: DealInputs }[];
+  options: (first: DealFile) => { name: string; inputs: DealFile }[];
 };
 
 export const OPTIONS: Record<string, Beside> = {
   "Amaru Pelling": {
     budget: "600.00",
     chosen: 0,
-    options: first => (isLeaseInputs(first) ? [] : besideLoan(first)),
+    options: first => (isLease(first) ? [] : besideLoan(first)),
   },
 };
 
-const besideLoan = (loan: DealFile): { name: string; inputs: DealInputs }[] => {
+const besideLoan = (loan: LoanFile): { name: string; inputs: DealFile }[] => {
   const { currency, structure } = loan;
   const lease: LeaseFile = {
     format: "kellux-deal",

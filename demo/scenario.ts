@@ -1,6 +1,6 @@
 // The demo scenario: Tarn & Hollow, a made-up dealer in the made-up town of Marrow Bay, and its lending desk.
 import { type DealDocument, type DealHeading, documentOf } from "@/exchange/deal-document";
-import type { DealFile, DealInputs } from "@/exchange/deal-file";
+import type { LoanFile, DealFile } from "@/exchange/deal-file";
 import { LEASES } from "./leases";
 import { MORE_DEALS } from "./more-deals";
 import { OPTIONS } from "./options";
@@ -38,9 +38,9 @@ export type DemoHeading = DealHeading & { changed: string };
 
 /** A deal of the scenario. */
 export type DemoDeal = DemoHeading & {
-  structure: DealFile["structure"];
-  plan: Partial<DealFile["plan"]>;
-  find?: DealFile["find"];
+  structure: LoanFile["structure"];
+  plan: Partial<LoanFile["plan"]>;
+  find?: LoanFile["find"];
 };
 
 const deals: DemoDeal[] = [
@@ -218,12 +218,12 @@ const loans = [...deals, ...MORE_DEALS].map(({ structure, plan, find = "payment"
     structure,
     plan: { kind: "loan", frequency: "monthly", ...plan },
     find,
-  } satisfies DealInputs,
+  } satisfies DealFile,
 }));
 
 const leases = LEASES.map(({ structure, plan, ...heading }) => ({
   heading,
-  inputs: { ...FILE, structure, plan: { kind: "lease", ...plan }, find: "payment" } satisfies DealInputs,
+  inputs: { ...FILE, structure, plan: { kind: "lease", ...plan }, find: "payment" } satisfies DealFile,
 }));
 
 /** A deal with the options that it has beside its first. */

@@ -3,8 +3,8 @@ import { resolve } from "node:path";
 import { Ajv } from "ajv";
 import standalone from "ajv/dist/standalone";
 import { build } from "esbuild";
-import { DealFileSchema } from "@/exchange/deal-file/deal-file.schema";
-import { LeaseFileSchema } from "@/exchange/lease-file/lease-file.schema";
+import { LoanFileSchema } from "@/exchange/kinds/loan/file.schema";
+import { LeaseFileSchema } from "@/exchange/kinds/lease/file.schema";
 import { QuestionFileSchema } from "@/exchange/questions/questions.schema";
 import { SignedQuoteSchema } from "@/exchange/signed-quote/signed-quote.schema";
 import { VehicleSchema, VehiclesSchema } from "@/exchange/stock/stock.schema";
@@ -19,7 +19,7 @@ import {
 
 const CHECKS: Record<string, Record<string, object>> = {
   "src/exchange/checks/compiled.js": {
-    dealFile: DealFileSchema,
+    dealFile: LoanFileSchema,
     leaseFile: LeaseFileSchema,
     dealFrame: DealFrameSchema,
     questionFile: QuestionFileSchema,

@@ -2,7 +2,7 @@
 import { sql } from "drizzle-orm";
 import { CORE_VERSION } from "@/core";
 import { openDatabase } from "@/data/database";
-import type { DealFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/deal-file";
 import { searchText } from "@/exchange/text";
 import { figuresOf } from "@/server/figures/figures-of";
 
@@ -25,7 +25,7 @@ const VEHICLES = [
 ];
 const PRICES = 60;
 
-const inputsOf = (k: number): DealFile => ({
+const inputsOf = (k: number): LoanFile => ({
   format: "kellux-deal",
   version: 1,
   currency: "USD",

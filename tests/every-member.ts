@@ -5,7 +5,7 @@ import type {
   StructureFile,
   TaxFile,
   TradeInFile,
-} from "@/exchange/deal-file/structure/structure.schema";
+} from "@/exchange/structure/structure.schema";
 
 /** What a member of a structure comes to in one kind of deal: minor units more, or the sentence that refuses it. */
 type Counts = number | RegExp;

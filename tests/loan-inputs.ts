@@ -1,14 +1,14 @@
-import { type DealFile, type DealInputs, isLeaseInputs } from "@/exchange/deal-file";
-import type { LeaseFile } from "@/exchange/lease-file";
+import { type LoanFile, type DealFile, isLease } from "@/exchange/deal-file";
+import type { LeaseFile } from "@/exchange/kinds/lease";
 
 /** What was typed of a deal that is a loan. */
-export function loanInputs(inputs: DealInputs): DealFile {
-  if (isLeaseInputs(inputs)) throw new Error("It is a lease.");
+export function loanInputs(inputs: DealFile): LoanFile {
+  if (isLease(inputs)) throw new Error("It is a lease.");
   return inputs;
 }
 
 /** What was typed of a deal that is a lease. */
-export function leaseInputs(inputs: DealInputs): LeaseFile {
-  if (!isLeaseInputs(inputs)) throw new Error("It is a loan.");
+export function leaseInputs(inputs: DealFile): LeaseFile {
+  if (!isLease(inputs)) throw new Error("It is a loan.");
   return inputs;
 }

@@ -7,14 +7,14 @@ import { updateDeal } from "@/data/deals";
 import { insertDeals } from "@/data/new-deals";
 import { dealChanges } from "@/data/schema";
 import type { DealDocument, DealOption } from "@/exchange/deal-document";
-import type { DealFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/deal-file";
 import { median } from "./by-turns";
 import { ratio, say } from "./say";
 
 const SAVES = 200;
 const BEHIND = 1000;
 
-const inputs: DealFile = {
+const inputs: LoanFile = {
   format: "kellux-deal",
   version: 1,
   currency: "USD",

@@ -6,7 +6,7 @@ import {
   headingOf,
   orderOf,
 } from "@/exchange/deal-document";
-import { checkDealInputs } from "@/exchange/deal-file/parse";
+import { checkDealFile } from "@/exchange/deal-file/parse";
 import type { Database } from "./database";
 import type { DealRecord } from "./deals";
 import { noteChange } from "./history";
@@ -119,7 +119,7 @@ async function headingColumns(database: Database, heading: DealHeading) {
 
 /** An option whose inputs passed the schema of the deal file. */
 export function guarded(option: DealOption): DealOption {
-  const checked = checkDealInputs(option.inputs);
+  const checked = checkDealFile(option.inputs);
   if (!checked.ok) throw new Error(`Inputs that must not be kept: ${checked.sentence}`);
   return { ...option, inputs: checked.value };
 }

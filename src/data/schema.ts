@@ -15,7 +15,7 @@ import {
   uuid,
 } from "drizzle-orm/pg-core";
 import { DEAL_STATUSES, type DealDocument, type Difference } from "@/exchange/deal-document";
-import type { DealInputs } from "@/exchange/deal-file";
+import type { DealFile } from "@/exchange/deal-file";
 import type { RegisterKind } from "@/exchange/option-words";
 import type { Settings } from "@/exchange/settings";
 import type { VehicleFile } from "@/exchange/stock/stock.schema";
@@ -109,7 +109,7 @@ export const options = pgTable(
     /** Empty where it has no name of its own. */
     name: text().notNull().default(""),
     /** What the officer typed, checked against the deal file's schema. What follows from it is computed. */
-    inputs: json().$type<DealInputs>().notNull(),
+    inputs: json().$type<DealFile>().notNull(),
     /** The deal's version at which this option last changed. */
     version: integer().notNull().default(1),
   },

@@ -1,6 +1,6 @@
 // Leases by whole-number arithmetic and 60 decimal places, written from the words of the deal file and not from the core.
 import { Decimal } from "decimal.js";
-import type { LeaseFile } from "@/exchange/lease-file";
+import type { LeaseFile } from "@/exchange/kinds/lease";
 
 const Exact = Decimal.clone({ precision: 60 });
 type Tax = NonNullable<LeaseFile["plan"]["taxes"]>[number];

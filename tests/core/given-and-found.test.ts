@@ -1,7 +1,7 @@
 // What is given stays, and what is found is found at the edges too: numbers worked out apart from the core.
 import { evaluate, type LoanDeal, type LoanPlan, type LoanQuote } from "@/core";
 import { priceFile } from "@/exchange/answers/price-file";
-import { quoteJson } from "@/exchange/answers/quote-json";
+import { quoteJson } from "@/exchange/kinds/loan/quote-json";
 import { date, dealWith, quoteOf, sentenceOf } from "./deals";
 
 const SIGNED = date("2027-01-01");

@@ -1,7 +1,7 @@
 // Every find of a lease, there and back, through random leases.
 import fc from "fast-check";
 import { evaluateLease, type LeaseQuote } from "@/core";
-import type { LeaseFile } from "@/exchange/lease-file";
+import type { LeaseFile } from "@/exchange/kinds/lease";
 import { runs } from "../runs";
 import { leaseOf, leases } from "./random-leases";
 

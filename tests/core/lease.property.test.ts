@@ -1,7 +1,7 @@
 // Random leases against arithmetic written apart.
 import fc from "fast-check";
 import { evaluateLease, type LeaseQuote } from "@/core";
-import type { LeaseFile } from "@/exchange/lease-file";
+import type { LeaseFile } from "@/exchange/kinds/lease";
 import { runs } from "../runs";
 import { exactLease, exactRate, exactTable } from "./exact-lease";
 import { leaseOf, leases } from "./random-leases";

@@ -1,9 +1,9 @@
 import fc from "fast-check";
 import { askingPayment, costOfCredit, evaluate, evaluateLease } from "@/core";
 import { axesOf, figuresOn, type MapAxis, type MapFigure, usualRange, valuesOf, walkMap } from "@/core/map";
-import { type DealInputs, isLeaseInputs, readInputs } from "@/exchange/deal-file";
-import { readDeal } from "@/exchange/deal-file/read-deal";
-import { readLease } from "@/exchange/lease-file";
+import { type DealFile, isLease, readDeal } from "@/exchange/deal-file";
+import { readLoan } from "@/exchange/kinds/loan/read";
+import { readLease } from "@/exchange/kinds/lease";
 import { inputsAt } from "@/features/deal/map/inputs-at";
 import { runs } from "../runs";
 import { leases } from "./random-leases";
@@ -13,8 +13,8 @@ const PLACES_A_MAP = 5;
 const MAPS = runs(800);
 
 /** A figure of a deal as its whole answer, with its table, has it. */
-function wholeAnswer(inputs: DealInputs, figure: MapFigure): number | null {
-  if (isLeaseInputs(inputs)) {
+function wholeAnswer(inputs: DealFile, figure: MapFigure): number | null {
+  if (isLease(inputs)) {
     const lease = readLease(inputs);
     const quote = lease.ok ? evaluateLease(lease.value) : lease;
     if (!quote.ok) return null;
@@ -27,7 +27,7 @@ function wholeAnswer(inputs: DealInputs, figure: MapFigure): number | null {
     };
     return figures[figure] ?? null;
   }
-  const deal = readDeal(inputs);
+  const deal = readLoan(inputs);
   const quote = deal.ok ? evaluate(deal.value) : deal;
   if (!quote.ok) return null;
   if (figure === "apr") {
@@ -55,7 +55,7 @@ test(`${MAPS * PLACES_A_MAP} random places of maps are the whole answer of the d
     leases.filter(({ find, plan }) => find === "payment" && plan.payment === undefined),
   );
   const maps = deals.chain(inputs => {
-    const read = readInputs(inputs);
+    const read = readDeal(inputs);
     if (!read.ok) throw new Error(read.failure.sentence);
     const deal = askingPayment(read.value);
     return fc
@@ -65,7 +65,7 @@ test(`${MAPS * PLACES_A_MAP} random places of maps are the whole answer of the d
       )
       .chain(([[across = "price", up = "down"], figure]) =>
         fc.record({
-          inputs: fc.constant<DealInputs>(inputs),
+          inputs: fc.constant<DealFile>(inputs),
           deal: fc.constant(deal),
           figure: fc.constant(figure),
           across: fc.record({
@@ -86,7 +86,7 @@ test(`${MAPS * PLACES_A_MAP} random places of maps are the whole answer of the d
           across.values[column] ?? 0,
         );
         expect(place).toBe(wholeAnswer(moved, figure));
-        const key = `${isLeaseInputs(inputs) ? "lease" : "loan"} ${figure}`;
+        const key = `${isLease(inputs) ? "lease" : "loan"} ${figure}`;
         if (place !== null) seen.set(key, (seen.get(key) ?? 0) + 1);
       }
     }),
@@ -110,7 +110,7 @@ test(`${MAPS * PLACES_A_MAP} random places of maps are the whole answer of the d
 test("a map has a thousand places around the deal, in steps that people use", () => {
   const file = fc.sample(structures, { numRuns: 200, seed: 3 });
   for (const inputs of file) {
-    const deal = readDeal(inputs);
+    const deal = readLoan(inputs);
     if (!deal.ok) continue;
     const [across, up] = [
       usualRange(deal.value, "payments", 100, 40),

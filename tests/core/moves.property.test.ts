@@ -1,9 +1,9 @@
 import fc from "fast-check";
 import { evaluate, evaluateLease, type LeaseQuote, type LoanQuote } from "@/core";
 import { type Move, type MoveValue, type Wanted, type WantedFigure, walkMoves, wantedOf } from "@/core/moves";
-import { type DealInputs, isLeaseInputs, readInputs } from "@/exchange/deal-file";
-import { readDeal } from "@/exchange/deal-file/read-deal";
-import { readLease } from "@/exchange/lease-file";
+import { type DealFile, isLease, readDeal } from "@/exchange/deal-file";
+import { readLoan } from "@/exchange/kinds/loan/read";
+import { readLease } from "@/exchange/kinds/lease";
 import { inputsMoved } from "@/features/deal/bargain/inputs-moved";
 import { runs } from "../runs";
 import { leases } from "./random-leases";
@@ -16,13 +16,13 @@ const SIGNED = "2026-11-24";
 type Answered = { kind: "loan"; quote: LoanQuote } | { kind: "lease"; quote: LeaseQuote };
 
 /** The whole answer of what would be typed; null where there is none. */
-function wholeAnswer(inputs: DealInputs): Answered | null {
-  if (isLeaseInputs(inputs)) {
+function wholeAnswer(inputs: DealFile): Answered | null {
+  if (isLease(inputs)) {
     const lease = readLease(inputs);
     const quote = lease.ok ? evaluateLease(lease.value) : lease;
     return quote.ok ? { kind: "lease", quote: quote.value } : null;
   }
-  const deal = readDeal(inputs);
+  const deal = readLoan(inputs);
   const quote = deal.ok ? evaluate(deal.value) : deal;
   return quote.ok ? { kind: "loan", quote: quote.value } : null;
 }
@@ -36,7 +36,7 @@ function figureOf({ quote }: Answered, figure: WantedFigure): number {
 
 const loans = structures
   .filter(({ find, plan }) => find === "payment" && plan.payment === undefined)
-  .map(file => ({ ...file, plan: { ...file.plan, signed: SIGNED } }) as DealInputs);
+  .map(file => ({ ...file, plan: { ...file.plan, signed: SIGNED } }) as DealFile);
 const leased = leases
   // Where all is paid at once, a rounded payment can cover what it is for, by a cent: such a lease is not looked for.
   .filter(({ plan }) => (plan.inAdvance ?? 0) < (plan.payments ?? 0))
@@ -45,7 +45,7 @@ const leased = leases
   .filter(({ plan: { residual } }) => !residual || !("percent" in residual) || Number(residual.percent) < 100)
   .filter(({ structure }) => !JSON.stringify(structure).includes("totalOfPayments"))
   .filter(({ find, plan }) => find === "payment" && plan.payment === undefined)
-  .map(file => ({ ...file, plan: { ...file.plan, signed: SIGNED } }) as DealInputs);
+  .map(file => ({ ...file, plan: { ...file.plan, signed: SIGNED } }) as DealFile);
 
 const asked = fc.oneof({ weight: 3, arbitrary: loans }, { weight: 2, arbitrary: leased }).chain(inputs =>
   fc.record({
@@ -56,7 +56,7 @@ const asked = fc.oneof({ weight: 3, arbitrary: loans }, { weight: 2, arbitrary: 
 );
 
 /** Values all over what a figure can be, near its ends and in its middle. */
-function scanned({ figure, from }: Move, inputs: DealInputs): MoveValue[] {
+function scanned({ figure, from }: Move, inputs: DealFile): MoveValue[] {
   const amounts = [0, 1, 100, 10_000, 100_000, 250_000, 500_000, 1_000_000, 1_500_000, 2_500_000, 4_000_000];
   switch (figure) {
     case "yearlyRate":
@@ -97,7 +97,7 @@ function oneStepLess(move: Move & { to: MoveValue }, isLease: boolean): number |
 
 /** One candidate of one deal. */
 type Case = {
-  inputs: DealInputs;
+  inputs: DealFile;
   wanted: Wanted;
   /** The wanted figure as it is, and with the candidate at another value; null where that has no answer. */
   is: number;
@@ -116,7 +116,7 @@ function checkFound({ inputs, wanted, at }: Case, move: Move & { to: MoveValue }
     taken.quote.dueAtSigning.total,
     taken.quote.finalDate,
   ]);
-  const less = wanted.figure === "payment" ? oneStepLess(move, isLeaseInputs(inputs)) : undefined;
+  const less = wanted.figure === "payment" ? oneStepLess(move, isLease(inputs)) : undefined;
   if (less !== undefined) expect(at(less) ?? Number.POSITIVE_INFINITY).toBeGreaterThan(wanted.value);
   for (const { to } of move.usual ?? []) expect(at(to)).toBeLessThanOrEqual(wanted.value);
 }
@@ -143,7 +143,7 @@ test(`for ${DEALS} random deals each candidate gives what is wanted, and each wi
   fc.assert(
     fc.property(asked, ({ inputs, figure, share }) => {
       const now = wholeAnswer(inputs);
-      const start = readInputs(inputs);
+      const start = readDeal(inputs);
       if (!now || !start.ok) return;
       const is = figureOf(now, figure);
       const base = figure === "endDate" ? (now.quote.startDate ?? 0) : 0;

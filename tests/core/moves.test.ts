@@ -1,9 +1,9 @@
 import { askingPayment, evaluate } from "@/core";
 import { cashOverTerms, isMoving, isSensible, type Move, walkMoves } from "@/core/moves";
-import { type DealFile, readDeal } from "@/exchange/deal-file";
+import { type LoanFile, readLoan } from "@/exchange/deal-file";
 
 /** A van of 30,000.00 less 2,000.00 at 6 % over 60 payments: 541.32. */
-const VAN: DealFile = {
+const VAN: LoanFile = {
   format: "kellux-deal",
   version: 1,
   currency: "USD",
@@ -12,8 +12,8 @@ const VAN: DealFile = {
   find: "payment",
 };
 
-function deal(file: DealFile) {
-  const read = readDeal(file);
+function deal(file: LoanFile) {
+  const read = readLoan(file);
   const quote = read.ok ? evaluate(read.value) : read;
   if (!quote.ok) throw new Error(quote.failure.sentence);
   return askingPayment(quote.value.filled);

@@ -7,17 +7,17 @@ import {
   type LoanQuote,
   leaseEffectiveRate,
 } from "@/core";
-import { type DealFile, readDeal } from "@/exchange/deal-file";
-import { type LeaseFile, readLease } from "@/exchange/lease-file";
+import { type LoanFile, readLoan } from "@/exchange/deal-file";
+import { type LeaseFile, readLease } from "@/exchange/kinds/lease";
 
 // Cases that were once answered otherwise; what is right was worked out apart.
 
 type Part<File> = Partial<Record<keyof File, unknown>>;
 const base = { format: "kellux-deal", version: 1, currency: "USD", find: "payment" };
 
-function loan(structure: object, plan: object, more: Part<DealFile> = {}): LoanQuote {
+function loan(structure: object, plan: object, more: Part<LoanFile> = {}): LoanQuote {
   const file = { ...base, structure, plan: { kind: "loan", frequency: "monthly", ...plan }, ...more };
-  const deal = readDeal(file as unknown as DealFile);
+  const deal = readLoan(file as unknown as LoanFile);
   if (!deal.ok) throw new Error(deal.failure.sentence);
   const answer = evaluate(deal.value);
   if (!answer.ok) throw new Error(answer.failure.sentence);

@@ -1,8 +1,8 @@
 // Random leases of every kind, as deal files.
 import fc from "fast-check";
 import type { LeaseDeal } from "@/core";
-import { checkDealInputs } from "@/exchange/deal-file/parse";
-import { type LeaseFile, readLease } from "@/exchange/lease-file";
+import { checkDealFile } from "@/exchange/deal-file/parse";
+import { type LeaseFile, readLease } from "@/exchange/kinds/lease";
 import { leaseInputs } from "../loan-inputs";
 import { structures } from "./random-structures";
 
@@ -100,7 +100,7 @@ export const leases: fc.Arbitrary<LeaseFile> = fc
 
 /** The lease that a file comes to. */
 export function leaseOf(file: LeaseFile): LeaseDeal {
-  const checked = checkDealInputs(JSON.parse(JSON.stringify(file)));
+  const checked = checkDealFile(JSON.parse(JSON.stringify(file)));
   if (!checked.ok) throw new Error(checked.sentence);
   const lease = readLease(leaseInputs(checked.value));
   if (!lease.ok) throw new Error(lease.failure.sentence);

@@ -1,11 +1,11 @@
 // Random structures of every kind of line, as deal files.
 import fc from "fast-check";
 import type { LoanDeal } from "@/core";
-import { type DealFile, readDeal } from "@/exchange/deal-file";
-import { checkDealInputs } from "@/exchange/deal-file/parse";
+import { type LoanFile, readLoan } from "@/exchange/deal-file";
+import { checkDealFile } from "@/exchange/deal-file/parse";
 import { loanInputs } from "../loan-inputs";
 
-type Structure = DealFile["structure"];
+type Structure = LoanFile["structure"];
 
 const money = (most: number) => fc.integer({ min: 0, max: most }).map(minor => (minor / 100).toFixed(2));
 const percent = (most: number) => fc.integer({ min: 0, max: most * 1000 }).map(n => String(n / 1000));
@@ -113,7 +113,7 @@ function withoutCredits<Kind extends Pick<Structure, "taxes" | "rebates">>(struc
 }
 
 /** A structure with a monthly level loan, as a deal file. */
-export const structures: fc.Arbitrary<DealFile> = fc
+export const structures: fc.Arbitrary<LoanFile> = fc
   .record({
     structure: fc.oneof({ weight: 4, arbitrary: vehicle }, { weight: 1, arbitrary: personal }),
     yearlyRate: fc.integer({ min: 0, max: 2500 }).map(n => String(n / 100)),
@@ -134,10 +134,10 @@ export const structures: fc.Arbitrary<DealFile> = fc
   );
 
 /** The deal that a file comes to. */
-export function dealOf(file: DealFile): LoanDeal {
-  const checked = checkDealInputs(file);
+export function dealOf(file: LoanFile): LoanDeal {
+  const checked = checkDealFile(file);
   if (!checked.ok) throw new Error(checked.sentence);
-  const deal = readDeal(loanInputs(checked.value));
+  const deal = readLoan(loanInputs(checked.value));
   if (!deal.ok) throw new Error(deal.failure.sentence);
   return deal.value;
 }

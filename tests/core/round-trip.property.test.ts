@@ -8,7 +8,7 @@ import {
   type LoanDeal,
   type LoanQuote,
 } from "@/core";
-import { quoteJson } from "@/exchange/answers/quote-json";
+import { quoteJson } from "@/exchange/kinds/loan/quote-json";
 import { runs } from "../runs";
 import { owedOf, withPlan, withStructure } from "./deals";
 import { dealsOf, SHAPE_NAMES } from "./shapes";

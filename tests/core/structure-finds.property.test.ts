@@ -1,7 +1,7 @@
 // Every find through random structures of every kind of line.
 import fc from "fast-check";
 import { type KnownFigure, type LoanQuote, summarize } from "@/core";
-import type { DealFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/deal-file";
 import { runs } from "../runs";
 import { dealOf, structures } from "./random-structures";
 
@@ -11,10 +11,10 @@ const FINDS = runs(80);
 const PAST = 12;
 
 type Finding = {
-  find: Exclude<DealFile["find"], "payment" | "lump">;
+  find: Exclude<LoanFile["find"], "payment" | "lump">;
   /** The file without the figure, and with it. */
-  leaveOut: (file: DealFile) => DealFile;
-  put: (file: DealFile, whole: number) => DealFile;
+  leaveOut: (file: LoanFile) => LoanFile;
+  put: (file: LoanFile, whole: number) => LoanFile;
   of: (quote: LoanQuote) => number;
   /** What it is found from: figures that rise with it, and those that fall. */
   rising: readonly KnownFigure[];
@@ -25,16 +25,16 @@ type Finding = {
   step?: number;
 };
 
-const withStructure = (file: DealFile, change: Partial<DealFile["structure"]>): DealFile => {
+const withStructure = (file: LoanFile, change: Partial<LoanFile["structure"]>): LoanFile => {
   const { tradeIn: _tradeIn, ...structure } = file.structure;
   return JSON.parse(JSON.stringify({ ...file, structure: { ...structure, ...change } }));
 };
 const text = (minor: number) => (minor / 100).toFixed(2);
-const withAllowance = (file: DealFile, allowance: string | undefined) => {
+const withAllowance = (file: LoanFile, allowance: string | undefined) => {
   const [first, ...others] = file.structure.tradeIns ?? [];
   return withStructure(file, { tradeIns: [{ ...first, allowance }, ...others] });
 };
-const withPlan = (file: DealFile, change: Partial<DealFile["plan"]>): DealFile =>
+const withPlan = (file: LoanFile, change: Partial<LoanFile["plan"]>): LoanFile =>
   JSON.parse(JSON.stringify({ ...file, plan: { ...file.plan, ...change } }));
 const COSTS: readonly KnownFigure[] = ["totalCost", "financeCharge"];
 const KNOWN: readonly KnownFigure[] = ["loanAmount", "amountFinanced", "payment", ...COSTS];
@@ -142,16 +142,16 @@ test.each(FINDINGS)("the $find found through a structure is the last on the righ
 });
 
 /** What a figure is found from, as a file says it. */
-function askedFrom({ plan }: DealFile, known: KnownFigure, asked: number): Partial<DealFile> {
+function askedFrom({ plan }: LoanFile, known: KnownFigure, asked: number): Partial<LoanFile> {
   return known === "payment"
     ? { plan: { ...plan, payment: text(asked) } }
-    : { from: { [known]: text(asked) } as DealFile["from"] };
+    : { from: { [known]: text(asked) } as LoanFile["from"] };
 }
 
 /** That a number comes to no more than was asked for, and the numbers past it do. */
 function expectLast(
   finding: Finding,
-  file: DealFile,
+  file: LoanFile,
   known: KnownFigure,
   asked: number,
   value: number,
@@ -183,13 +183,13 @@ function expectLast(
 }
 
 /** Only a personal loan pays cash out, and only a vehicle has a trade-in. */
-function canBeFound({ structure }: DealFile, find: Finding["find"], known: KnownFigure): boolean {
+function canBeFound({ structure }: LoanFile, find: Finding["find"], known: KnownFigure): boolean {
   const isPersonal = structure.purpose !== undefined;
   return isPersonal ? find !== "allowance" : known !== "cashReceived";
 }
 
 /** A cash down is found, and an allowance, where the cash down is not what is left of a sum. */
-function withDown(file: DealFile, find: Finding["find"]): DealFile {
+function withDown(file: LoanFile, find: Finding["find"]): LoanFile {
   const { down } = file.structure;
   const isFromDue = down !== undefined && "dueAtSigning" in down;
   return find === "down" || find === "downPercent" || isFromDue

@@ -1,7 +1,7 @@
 // Random structures against whole-number arithmetic written apart.
 import fc from "fast-check";
 import { evaluate, type LoanQuote } from "@/core";
-import type { DealFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/deal-file";
 import { runs } from "../runs";
 import { exactPayment, exactTable } from "./exact-loan";
 import { type ExactLent, exactStructure } from "./exact-structure";
@@ -10,7 +10,7 @@ import { dealOf, structures } from "./random-structures";
 const RUNS = runs(1500);
 
 /** What a level monthly loan of an amount costs, exactly. */
-function lentOf({ plan }: DealFile, loanAmount: bigint): ExactLent {
+function lentOf({ plan }: LoanFile, loanAmount: bigint): ExactLent {
   const loan = {
     amount: loanAmount,
     yearlyRate: String(plan.yearlyRate),
@@ -24,7 +24,7 @@ function lentOf({ plan }: DealFile, loanAmount: bigint): ExactLent {
 }
 
 /** How far the exact lines are from adding up to the loan that they are reckoned from. */
-function missOf(file: DealFile, loanAmount: bigint): bigint {
+function missOf(file: LoanFile, loanAmount: bigint): bigint {
   return exactStructure(file.structure, lentOf(file, loanAmount)).sum - loanAmount;
 }
 
@@ -103,7 +103,7 @@ const PARTS = [
 ];
 
 /** What a structure is made of. */
-function partsOf({ structure }: DealFile): string[] {
+function partsOf({ structure }: LoanFile): string[] {
   const text = JSON.stringify(structure);
   return PARTS.filter(part => text.includes(`"${part}"`));
 }

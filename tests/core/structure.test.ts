@@ -1,12 +1,12 @@
 // Structures worked out by hand, what contradicts itself, and what a long structure is found through.
 import { chargeColumn, evaluate, type LoanQuote, working } from "@/core";
 import { priceFile } from "@/exchange/answers/price-file";
-import { type DealFile, readDeal } from "@/exchange/deal-file";
-import { checkDealInputs } from "@/exchange/deal-file/parse";
+import { type LoanFile, readLoan } from "@/exchange/deal-file";
+import { checkDealFile } from "@/exchange/deal-file/parse";
 
-type Structure = DealFile["structure"];
+type Structure = LoanFile["structure"];
 
-const fileOf = (structure: Structure, change: Partial<DealFile> = {}): DealFile => ({
+const fileOf = (structure: Structure, change: Partial<LoanFile> = {}): LoanFile => ({
   format: "kellux-deal",
   version: 1,
   currency: "USD",
@@ -16,8 +16,8 @@ const fileOf = (structure: Structure, change: Partial<DealFile> = {}): DealFile 
   ...change,
 });
 
-function answerOf(file: DealFile): LoanQuote {
-  const deal = readDeal(file);
+function answerOf(file: LoanFile): LoanQuote {
+  const deal = readLoan(file);
   const quote = deal.ok ? evaluate(deal.value) : deal;
   if (!quote.ok) throw new Error(quote.failure.sentence);
   return quote.value;
@@ -30,7 +30,7 @@ function refusalOf(file: unknown): string {
 }
 
 const FEE = { name: "Origination", percentOf: "loanAmount", percent: "1" } as const;
-const TAX = { name: "County tax", rate: "10", on: ["price"] } as DealFile["structure"]["taxes"] extends
+const TAX = { name: "County tax", rate: "10", on: ["price"] } as LoanFile["structure"]["taxes"] extends
   | (infer Taxes)[]
   | undefined
   ? Taxes
@@ -251,6 +251,6 @@ test.each<[string, object]>([
   ["rebates", { rebates: Array.from({ length: 11 }, () => ({ name: "Rebate", amount: "1" })) }],
   ["tradeIns", { tradeIns: Array.from({ length: 4 }, () => ({ allowance: "1" })) }],
 ])("there can be only so many %s", (list, structure) => {
-  const checked = checkDealInputs(fileOf({ price: "1", ...structure } as Structure));
+  const checked = checkDealFile(fileOf({ price: "1", ...structure } as Structure));
   expect(checked).toMatchObject({ ok: false, sentence: expect.stringContaining(`structure.${list}`) });
 });

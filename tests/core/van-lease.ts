@@ -1,7 +1,7 @@
 // A lease as a deal file, changed and answered.
 import { evaluateLease, type LeaseQuote } from "@/core";
 import { priceFile } from "@/exchange/answers/price-file";
-import { type LeaseFile, readLease } from "@/exchange/lease-file";
+import { type LeaseFile, readLease } from "@/exchange/kinds/lease";
 
 /** A van: 40,000.00 leased over 36 months by a money factor, down to 18,240.00. */
 export const VAN = {

@@ -12,7 +12,7 @@ import { putInStock, stockArrives } from "@/data/stock";
 import { storeOf } from "@/data/store";
 import { customersLike, vehiclesLike } from "@/data/suggestions";
 import { chosenOption, type DealChange, headingOf, optionOf } from "@/exchange/deal-document";
-import { isLeaseInputs } from "@/exchange/deal-file";
+import { isLease } from "@/exchange/deal-file";
 import { loadDemo } from "@/server/demo";
 import { figuresFrom, makeFigures } from "@/server/figures";
 import { copyFreshData } from "../fresh-data.mjs";
@@ -222,7 +222,7 @@ test("the demo is loaded into an empty folder only", async () => {
 
 test("a lease is kept with the loan that it was, comes back as it was, and has its figures in the register", async () => {
   const lease = DEMO_DEALS.map(chosenOption).find(option => option.inputs.plan.kind === "lease");
-  if (!lease || !isLeaseInputs(lease.inputs)) throw new Error("The demo has no lease.");
+  if (!lease || !isLease(lease.inputs)) throw new Error("The demo has no lease.");
   const { find, plan } = loanInputs(inputs);
   const kept = { ...lease.inputs, kept: { plan, find } };
   const leased = { ...document, chosen: lease.id, options: [{ ...lease, inputs: kept }] };

@@ -11,14 +11,14 @@ import {
   differenceBetween,
   withDifference,
 } from "@/exchange/deal-document";
-import type { DealFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/deal-file";
 import { signQuote } from "@/exchange/signed-quote";
 import { figuresFrom, makeFigures } from "@/server/figures";
 import { testDatabase } from "./test-database";
 
 const open = testDatabase();
 
-const inputs: DealFile = {
+const inputs: LoanFile = {
   format: "kellux-deal",
   version: 1,
   currency: "USD",
@@ -31,7 +31,7 @@ const inputs: DealFile = {
   find: "payment",
 };
 const id = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, "0")}`;
-const option = (n: number, change: Partial<DealFile> = {}): DealOption => ({
+const option = (n: number, change: Partial<LoanFile> = {}): DealOption => ({
   id: id(n),
   name: "",
   inputs: { ...inputs, ...change },

@@ -3,7 +3,7 @@ import { evaluateLease, type MoneyAt } from "@/core";
 import { lineUpChart } from "@/exchange/charts/line-up-chart";
 import { placedLabels } from "@/exchange/charts/placed-labels";
 import { residualChart } from "@/exchange/charts/residual-chart";
-import { readLease } from "@/exchange/lease-file";
+import { readLease } from "@/exchange/kinds/lease";
 
 const NO_MARGIN = { top: 0, right: 0, bottom: 0, left: 0 };
 

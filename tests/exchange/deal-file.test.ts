@@ -5,8 +5,8 @@ import { Ajv2020 } from "ajv/dist/2020";
 import { DEMO_DEALS } from "#demo/scenario";
 import { evaluate } from "@/core";
 import { chosenOption } from "@/exchange/deal-document";
-import { type DealFile, isLeaseInputs, readDeal, readInputs } from "@/exchange/deal-file";
-import { checkDealInputs } from "@/exchange/deal-file/parse";
+import { type LoanFile, isLease, readLoan, readDeal } from "@/exchange/deal-file";
+import { checkDealFile } from "@/exchange/deal-file/parse";
 import { publishedSchemas } from "@/exchange/published/schemas";
 import { readJson } from "@/exchange/text";
 import { figuresOf } from "@/server/figures/figures-of";
@@ -14,10 +14,10 @@ import { loanInputs } from "../loan-inputs";
 
 function parseDealFile(text: string) {
   const json = readJson(text);
-  return json.ok ? checkDealInputs(json.value) : json;
+  return json.ok ? checkDealFile(json.value) : json;
 }
 
-const EXAMPLE: DealFile = {
+const EXAMPLE: LoanFile = {
   format: "kellux-deal",
   version: 1,
   currency: "USD",
@@ -47,7 +47,7 @@ const withPlan = (plan: object) => ({ ...EXAMPLE, plan: { ...EXAMPLE.plan, ...pl
 function sentenceFor(file: unknown): string {
   const parsed = parseDealFile(JSON.stringify(file));
   if (!parsed.ok) return parsed.sentence;
-  const deal = readInputs(parsed.value);
+  const deal = readDeal(parsed.value);
   if (deal.ok) throw new Error("The file reads well.");
   return deal.failure.sentence;
 }
@@ -55,7 +55,7 @@ function sentenceFor(file: unknown): string {
 function payment(file: unknown): number {
   const parsed = parseDealFile(JSON.stringify(file));
   if (!parsed.ok) throw new Error(parsed.sentence);
-  const deal = readDeal(loanInputs(parsed.value));
+  const deal = readLoan(loanInputs(parsed.value));
   const quote = deal.ok ? evaluate(deal.value) : deal;
   if (!quote.ok) throw new Error(quote.failure.sentence);
   return quote.value.payment;
@@ -126,7 +126,7 @@ test("the published schemas are the ones the app checks by, and take every demo 
   for (const deal of DEMO_DEALS) {
     const { inputs } = chosenOption(deal);
     const file = JSON.parse(JSON.stringify(inputs));
-    expect([validate(file), validateLease(file)]).toEqual([!isLeaseInputs(inputs), isLeaseInputs(inputs)]);
+    expect([validate(file), validateLease(file)]).toEqual([!isLease(inputs), isLease(inputs)]);
   }
   expect(validate({ ...EXAMPLE, find: "residual" })).toBe(false);
 });
@@ -148,12 +148,12 @@ test("the compiled checks are the ones that the schemas give", async () => {
 test("the demo shows what it is meant to show", () => {
   const inputs = DEMO_DEALS.map(kept => chosenOption(kept).inputs);
   const quotes = inputs
-    .filter(each => !isLeaseInputs(each))
+    .filter(each => !isLease(each))
     .map(each => {
-      const deal = readDeal(loanInputs(each));
+      const deal = readLoan(loanInputs(each));
       return deal.ok ? evaluate(deal.value) : deal;
     });
-  const leases = inputs.filter(isLeaseInputs).map(each => figuresOf(each).problem);
+  const leases = inputs.filter(isLease).map(each => figuresOf(each).problem);
   expect(leases).toEqual([null, null, null, null]);
   expect(quotes.filter(quote => !quote.ok)).toHaveLength(1);
   expect(new Set(DEMO_DEALS.map(deal => deal.customer)).size).toBe(30);

@@ -1,9 +1,9 @@
 // Each member that a structure can have, in every place that tells of it or counts it: one that is forgotten is seen here.
 import type { LeaseDeal, LoanDeal } from "@/core";
 import { evaluate, evaluateLease } from "@/core";
-import { type DealInputs, readInputs } from "@/exchange/deal-file";
-import type { StructureFile } from "@/exchange/deal-file/structure";
-import { StructureSchema } from "@/exchange/deal-file/structure/structure.schema";
+import { type DealFile, readDeal } from "@/exchange/deal-file";
+import type { StructureFile } from "@/exchange/structure";
+import { StructureSchema } from "@/exchange/structure/structure.schema";
 import { figuresInWords } from "@/exchange/option-words";
 import { fieldText, openOption } from "@/features/deal/option";
 import { LINES, MEMBERS, type Member } from "../every-member";
@@ -14,7 +14,7 @@ beforeAll(loadDesk);
 const KINDS = ["loan", "personal", "lease"] as const;
 type Kind = (typeof KINDS)[number];
 
-function inputsOf(kind: Kind, sample: Partial<StructureFile> = {}): DealInputs {
+function inputsOf(kind: Kind, sample: Partial<StructureFile> = {}): DealFile {
   const structure = {
     price: "20000.00",
     ...(kind === "personal" && { purpose: "Kitchen refit" }),
@@ -37,8 +37,8 @@ function inputsOf(kind: Kind, sample: Partial<StructureFile> = {}): DealInputs {
 }
 
 /** The tally, and what it leads to; or why there is none. */
-function talliedOf(inputs: DealInputs) {
-  const deal = readInputs(inputs);
+function talliedOf(inputs: DealFile) {
+  const deal = readDeal(inputs);
   if (!deal.ok) return { sentence: deal.failure.sentence };
   if (inputs.plan.kind === "lease") {
     const quote = evaluateLease(deal.value as LeaseDeal);

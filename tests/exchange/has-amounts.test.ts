@@ -1,9 +1,9 @@
-import type { DealInputs } from "@/exchange/deal-file";
+import type { DealFile } from "@/exchange/deal-file";
 import { hasAmounts } from "@/exchange/deal-file/has-amounts";
 import { DEFAULT_SETTINGS } from "@/exchange/settings";
 import { newDealDocument } from "@/features/deal/desk/new-deal";
 
-const newInputs = (kind: "vehicleLoan" | "lease" | "personalLoan"): DealInputs => {
+const newInputs = (kind: "vehicleLoan" | "lease" | "personalLoan"): DealFile => {
   const [option] = newDealDocument("2026-11-24", { ...DEFAULT_SETTINGS, newDeal: kind }).options;
   if (!option) throw new Error("A deal has an option.");
   return option.inputs;
@@ -14,16 +14,16 @@ test.each(["vehicleLoan", "lease", "personalLoan"] as const)(
   kind => {
     const now = newInputs(kind);
     expect(hasAmounts(now)).toBe(false);
-    const rated = { ...now, plan: { ...now.plan, yearlyRate: "6.49", payments: 60 } } as DealInputs;
+    const rated = { ...now, plan: { ...now.plan, yearlyRate: "6.49", payments: 60 } } as DealFile;
     expect(hasAmounts(rated)).toBe(false);
     const taxed = { ...now, structure: { ...now.structure, taxes: [{ name: "Tax", rate: "7" }] } };
-    expect(hasAmounts(taxed as DealInputs)).toBe(false);
+    expect(hasAmounts(taxed as DealFile)).toBe(false);
     for (const structure of [
       { price: "1" },
       { fees: [{ name: "Title", amount: "85.00" }] },
       { deposit: "100" },
     ])
-      expect(hasAmounts({ ...now, structure: { ...now.structure, ...structure } } as DealInputs)).toBe(true);
-    expect(hasAmounts({ ...now, plan: { ...now.plan, payment: "500.00" } } as DealInputs)).toBe(true);
+      expect(hasAmounts({ ...now, structure: { ...now.structure, ...structure } } as DealFile)).toBe(true);
+    expect(hasAmounts({ ...now, plan: { ...now.plan, payment: "500.00" } } as DealFile)).toBe(true);
   },
 );

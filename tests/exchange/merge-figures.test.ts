@@ -1,11 +1,11 @@
 import fc from "fast-check";
 import { type DealDocument, isSame, mergeFigures } from "@/exchange/deal-document";
-import type { DealFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/deal-file";
 
 const OPTION = "11111111-1111-4111-8111-111111111111";
 const OTHER = "22222222-2222-4222-8222-222222222222";
 
-const inputs: DealFile = {
+const inputs: LoanFile = {
   format: "kellux-deal",
   version: 1,
   currency: "USD",
@@ -14,7 +14,7 @@ const inputs: DealFile = {
   find: "payment",
 };
 
-const deal = (change: (inputs: DealFile) => DealFile, heading: Partial<DealDocument> = {}): DealDocument => ({
+const deal = (change: (inputs: LoanFile) => LoanFile, heading: Partial<DealDocument> = {}): DealDocument => ({
   customer: "Nerys Holloway",
   vehicle: "",
   status: "quoting",
@@ -23,7 +23,7 @@ const deal = (change: (inputs: DealFile) => DealFile, heading: Partial<DealDocum
   ...heading,
 });
 const base = deal(now => now);
-const put = (structure: Partial<DealFile["structure"]>, plan: Partial<DealFile["plan"]> = {}) =>
+const put = (structure: Partial<LoanFile["structure"]>, plan: Partial<LoanFile["plan"]> = {}) =>
   deal(now => ({ ...now, structure: { ...now.structure, ...structure }, plan: { ...now.plan, ...plan } }));
 
 const CHANGES: Record<string, DealDocument> = {
@@ -51,7 +51,7 @@ test("different figures of one option, or of the heading, are both kept, whoever
   );
   const both = mergeFigures(base, CHANGES.price as DealDocument, CHANGES.rate as DealDocument);
   const { structure, plan } = both?.options[0]?.inputs ?? inputs;
-  expect([structure.price, structure.down, (plan as DealFile["plan"]).yearlyRate]).toEqual([
+  expect([structure.price, structure.down, (plan as LoanFile["plan"]).yearlyRate]).toEqual([
     "31000.00",
     { amount: "2000.00" },
     "5.9",

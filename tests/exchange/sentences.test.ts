@@ -1,14 +1,14 @@
 // The answers in words, as an officer reads them aloud. Without interest each figure can be seen in one's head.
 import { type CostOfCredit, evaluate, evaluateLease, type LeaseQuote, type LoanQuote, success } from "@/core";
-import { type DealFile, readDeal } from "@/exchange/deal-file";
-import { type LeaseFile, readLease } from "@/exchange/lease-file";
+import { type LoanFile, readLoan } from "@/exchange/deal-file";
+import { type LeaseFile, readLease } from "@/exchange/kinds/lease";
 import { longDateIn, notationOf } from "@/exchange/notation";
-import { effectiveRateIfBought, LEASE_COSTS } from "@/exchange/option-words/lease-costs";
-import { leaseSentence } from "@/exchange/option-words/lease-sentence";
-import { LOAN_COSTS } from "@/exchange/option-words/loan-costs";
-import { loanEnding } from "@/exchange/option-words/loan-ending";
-import { loanSentence } from "@/exchange/option-words/loan-sentence";
-import { plainSentence, type SentenceWriter } from "@/exchange/option-words/segment";
+import { effectiveRateIfBought, LEASE_COSTS } from "@/exchange/kinds/lease/words/costs";
+import { leaseSentence } from "@/exchange/kinds/lease/words/sentence";
+import { LOAN_COSTS } from "@/exchange/kinds/loan/words/costs";
+import { loanEnding } from "@/exchange/kinds/loan/words/ending";
+import { loanSentence } from "@/exchange/kinds/loan/words/sentence";
+import { plainSentence, type SentenceWriter } from "@/exchange/kinds/kind/segment";
 import { amountText } from "@/exchange/text";
 
 const write: SentenceWriter = {
@@ -17,8 +17,8 @@ const write: SentenceWriter = {
   say: text => text,
 };
 
-function loan(structure: DealFile["structure"], plan: Partial<DealFile["plan"]> = {}): LoanQuote {
-  const deal = readDeal({
+function loan(structure: LoanFile["structure"], plan: Partial<LoanFile["plan"]> = {}): LoanQuote {
+  const deal = readLoan({
     format: "kellux-deal",
     version: 1,
     currency: "USD",

@@ -1,7 +1,7 @@
 import { priceFile } from "@/exchange/answers/price-file";
 import type { DealDocument } from "@/exchange/deal-document";
-import type { DealFile } from "@/exchange/deal-file";
-import type { LeaseFile } from "@/exchange/lease-file";
+import type { LoanFile } from "@/exchange/deal-file";
+import type { LeaseFile } from "@/exchange/kinds/lease";
 import { changePhrase, changesInWords, proposedNames } from "@/exchange/option-words";
 import { wholeDealOf } from "@/exchange/whole-deal";
 import { parseDealDocument } from "@/exchange/whole-deal/parse-document";
@@ -59,7 +59,7 @@ test("what is wrong with the deal itself is said once for all of it", () => {
   expect(answer({ ...deal([LOAN]), version: 3 })).toBe("version is 3; it must be 1 or 2.");
 });
 
-const loanInputs = () => ({ format: "kellux-deal", version: 1, currency: "USD", ...LOAN }) as DealFile;
+const loanInputs = () => ({ format: "kellux-deal", version: 1, currency: "USD", ...LOAN }) as LoanFile;
 const leaseInputs = () =>
   ({
     ...loanInputs(),

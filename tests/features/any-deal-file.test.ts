@@ -1,7 +1,7 @@
 import { chosenOption, type DealDocument, documentOf } from "@/exchange/deal-document";
-import type { DealFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/deal-file";
 import { knownWords } from "@/exchange/deal-file";
-import { planTitle, planWords } from "@/exchange/deal-file/plan";
+import { planTitle, planWords } from "@/exchange/kinds/loan/plan";
 import { describeOption } from "@/features/deal/desk/describe-document";
 import {
   fieldBeside,
@@ -16,13 +16,13 @@ import { loadDesk } from "./load-desk";
 beforeAll(loadDesk);
 
 type Change = {
-  structure?: DealFile["structure"];
-  plan?: Partial<DealFile["plan"]>;
-  find?: DealFile["find"];
-  from?: DealFile["from"];
+  structure?: LoanFile["structure"];
+  plan?: Partial<LoanFile["plan"]>;
+  find?: LoanFile["find"];
+  from?: LoanFile["from"];
 };
 
-const fileOf = ({ structure, plan, find, from }: Change): DealFile => ({
+const fileOf = ({ structure, plan, find, from }: Change): LoanFile => ({
   format: "kellux-deal",
   version: 1,
   currency: "USD",
@@ -39,7 +39,7 @@ const kept = (change: Change): DealDocument =>
   );
 
 /** The option after an officer turns from what a deal file finds to finding the payment. */
-function turnedToPayment(file: DealFile) {
+function turnedToPayment(file: LoanFile) {
   const before = openOption(file);
   const after = optionReducer(before, { type: "find", figure: "payment" });
   return { before, after, given: after.inputs };
@@ -47,7 +47,7 @@ function turnedToPayment(file: DealFile) {
 
 const NO_RATE = { yearlyRate: undefined, payment: "870.00" };
 
-test.each<[DealFile["find"], Change, (file: DealFile) => unknown, unknown]>([
+test.each<[LoanFile["find"], Change, (file: LoanFile) => unknown, unknown]>([
   ["yearlyRate", { plan: NO_RATE }, ({ plan }) => plan.yearlyRate, "8.026"],
   ["payments", { plan: { payments: undefined, payment: "500.00" } }, ({ plan }) => plan.payments, 22],
   [

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { evaluate } from "@/core";
 import { chosenOption } from "@/exchange/deal-document";
-import { type DealFile, readDeal } from "@/exchange/deal-file";
+import { type LoanFile, readLoan } from "@/exchange/deal-file";
 import { newDealDocument } from "@/features/deal/desk/new-deal";
 import { type FieldName, isFoundIn, readField, STRUCTURE_FIELD_NAMES } from "@/features/deal/fields";
 import { PLAN_FIELD_NAMES } from "@/features/deal/fields/plan-fields";
@@ -80,7 +80,7 @@ test("clearing a field takes its figure out", () => {
 });
 
 /** Files as they come from anywhere: amounts as numbers or text, figures missing, every frequency. */
-const files: fc.Arbitrary<DealFile> = fc
+const files: fc.Arbitrary<LoanFile> = fc
   .record({
     currency: fc.constantFrom("USD", "JPY", "KWD"),
     price: fc.integer({ min: 0, max: 90_000 }),
@@ -96,7 +96,7 @@ const files: fc.Arbitrary<DealFile> = fc
     ),
     yearlyRate: fc.option(fc.oneof(fc.constantFrom("6", "6.490", "0.00000001"), fc.constantFrom(0, 6.5))),
     payments: fc.option(fc.integer({ min: 1, max: 1200 })),
-    frequency: fc.constantFrom<DealFile["plan"]["frequency"]>(
+    frequency: fc.constantFrom<LoanFile["plan"]["frequency"]>(
       "weekly",
       "everyTwoWeeks",
       "twiceAMonth",
@@ -107,7 +107,7 @@ const files: fc.Arbitrary<DealFile> = fc
     payment: fc.integer({ min: 1, max: 5000 }),
     signed: fc.option(fc.constantFrom("2026-11-24", "2027-01-31")),
     firstPayment: fc.option(fc.constantFrom("2027-02-08", "2027-03-31")),
-    find: fc.constantFrom<DealFile["find"]>(
+    find: fc.constantFrom<LoanFile["find"]>(
       "payment",
       "price",
       "down",
@@ -142,12 +142,12 @@ const files: fc.Arbitrary<DealFile> = fc
         ...(signed && firstPayment && { firstPayment }),
       },
       find,
-    } satisfies DealFile;
+    } satisfies LoanFile;
   });
 
 /** What a file comes to, without the words in which it was given. */
-function outcome(file: DealFile): unknown {
-  const deal = readDeal(file);
+function outcome(file: LoanFile): unknown {
+  const deal = readLoan(file);
   const quote = deal.ok ? evaluate(deal.value) : deal;
   if (!quote.ok) return quote.failure;
   const { deal: _deal, filled: _filled, ...figures } = quote.value;

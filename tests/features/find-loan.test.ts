@@ -1,13 +1,13 @@
 import { FOUND_FIGURES, type FoundFigure, type LoanQuote } from "@/core";
-import type { DealFile } from "@/exchange/deal-file";
-import { checkDealInputs } from "@/exchange/deal-file/parse";
+import type { LoanFile } from "@/exchange/deal-file";
+import { checkDealFile } from "@/exchange/deal-file/parse";
 import { isKnownFor, LOAN_KNOWN_NAMES, type LoanKnownName } from "@/features/deal/fields/loan-known";
 import { type LoanState, openOption, optionReducer, shownQuote } from "@/features/deal/option";
 import { loadDesk } from "./load-desk";
 
 loadDesk();
 
-const LOAN: DealFile = {
+const LOAN: LoanFile = {
   format: "kellux-deal",
   version: 1,
   currency: "USD",
@@ -49,23 +49,23 @@ function figureIn(quote: LoanQuote, figure: FoundFigure): number | string | unde
 }
 
 /** A balloon and extras have their own ways; without them a figure is found just as it was given. */
-const PLAIN: DealFile = {
+const PLAIN: LoanFile = {
   ...LOAN,
-  plan: { ...LOAN.plan, balloon: undefined, extra: undefined } as DealFile["plan"],
+  plan: { ...LOAN.plan, balloon: undefined, extra: undefined } as LoanFile["plan"],
 };
 
 test.each(FOUND_FIGURES)("%s is found from the screen, and is in the file as it can be", figure => {
-  const state = openOption(JSON.parse(JSON.stringify(LOAN)) as DealFile);
+  const state = openOption(JSON.parse(JSON.stringify(LOAN)) as LoanFile);
   const found = find(state, figure);
   expect(found.inputs.find).toBe(figure);
-  expect(checkDealInputs(JSON.parse(JSON.stringify(found.inputs)))).toMatchObject({ ok: true });
+  expect(checkDealFile(JSON.parse(JSON.stringify(found.inputs)))).toMatchObject({ ok: true });
   if (!found.answer.ok) throw new Error(`${figure}: ${found.answer.failure.sentence}`);
 });
 
 test.each(["price", "down", "allowance", "payments"] as const)(
   "%s found from the payment that it gives is what it was",
   figure => {
-    const state = openOption(JSON.parse(JSON.stringify(PLAIN)) as DealFile);
+    const state = openOption(JSON.parse(JSON.stringify(PLAIN)) as LoanFile);
     const before = shownQuote(state);
     const after = shownQuote(find(state, figure));
     if (!before || !after) throw new Error("There is no answer.");
@@ -97,9 +97,9 @@ test("each figure that it can be found from stands there as it is, and gives the
       // With a cash down that is typed, no price changes what is due at signing, and the answer says so.
       const isFixed = known === "dueAtSigning" && figure !== "down";
       if (!isKnownFor(figure, known) || known === "cashReceived" || isFixed) continue;
-      const start = find(openOption(JSON.parse(JSON.stringify(PLAIN)) as DealFile), figure);
+      const start = find(openOption(JSON.parse(JSON.stringify(PLAIN)) as LoanFile), figure);
       const state = optionReducer(start, { type: "known", figure: known as LoanKnownName });
-      expect([figure, known, checkDealInputs(JSON.parse(JSON.stringify(state.inputs))).ok]).toEqual([
+      expect([figure, known, checkDealFile(JSON.parse(JSON.stringify(state.inputs))).ok]).toEqual([
         figure,
         known,
         true,

@@ -1,5 +1,5 @@
-import type { DealFile } from "@/exchange/deal-file";
-import type { LeaseFile } from "@/exchange/lease-file";
+import type { LoanFile } from "@/exchange/deal-file";
+import type { LeaseFile } from "@/exchange/kinds/lease";
 
 /** A van leased by a money factor, with a tax on each payment. */
 export const VAN: LeaseFile = {
@@ -22,7 +22,7 @@ export const VAN: LeaseFile = {
 };
 
 /** A loan with a balloon, a tax and a trade-in. */
-export const LOAN: DealFile = {
+export const LOAN: LoanFile = {
   format: "kellux-deal",
   version: 1,
   currency: "USD",

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import type { LeaseQuote } from "@/core";
 import { chosenOption, documentOf } from "@/exchange/deal-document";
-import type { DealInputs } from "@/exchange/deal-file";
+import type { DealFile } from "@/exchange/deal-file";
 import { describeOption } from "@/features/deal/desk/describe-document";
 import type { FieldName } from "@/features/deal/fields";
 import { LEASE_FIELD_NAMES } from "@/features/deal/fields/lease-fields";
@@ -141,7 +141,7 @@ test("the tally stands before there is an answer, where nothing hangs on it", ()
   const hanging = openOption({
     ...VAN,
     plan: { ...VAN.plan, residual: undefined, taxes: [{ name: "Tax", rate: "6", on: ["sumOfPayments"] }] },
-  } as DealInputs);
+  } as DealFile);
   expect(shownTally(hanging).lines).toEqual([]);
 });
 
@@ -205,7 +205,7 @@ test("reading what a field shows changes nothing", () => {
 
 test("two versions are told apart, of two kinds, too", () => {
   const heading = { customer: "Rosalind Tarbet", vehicle: "", status: "quoting" as const };
-  const kept = (inputs: DealInputs) =>
+  const kept = (inputs: DealFile) =>
     documentOf(heading, { id: "11111111-1111-4111-8111-111111111111", name: "", inputs });
   const lease = describeOption(chosenOption(kept(VAN)).inputs);
   expect(lease).toMatchObject({

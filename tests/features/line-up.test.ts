@@ -1,6 +1,6 @@
 import { moneyOverTime } from "@/core";
-import type { DealFile, DealInputs } from "@/exchange/deal-file";
-import type { LeaseFile } from "@/exchange/lease-file";
+import type { LoanFile, DealFile } from "@/exchange/deal-file";
+import type { LeaseFile } from "@/exchange/kinds/lease";
 import {
   type Column,
   differenceBetween,
@@ -13,7 +13,7 @@ import { loadDesk } from "./load-desk";
 
 beforeAll(loadDesk);
 
-const loan: DealFile = {
+const loan: LoanFile = {
   format: "kellux-deal",
   version: 1,
   currency: "USD",
@@ -41,7 +41,7 @@ const lease: LeaseFile = {
   find: "payment",
 } as LeaseFile;
 
-function columns(...all: DealInputs[]): Column[] {
+function columns(...all: DealFile[]): Column[] {
   return all.map((inputs, index) => {
     const state = openOption(inputs);
     return {
@@ -58,8 +58,8 @@ const minors = (shown: Column[], name: string) =>
   row(shown, name)?.cells.map(({ figure }) => (figure?.unit === "money" ? figure.minor : figure));
 const marks = (shown: Column[], name: string) => row(shown, name)?.cells.map(({ best }) => best);
 
-const shorter: DealFile = { ...loan, plan: { ...loan.plan, payments: 60 } };
-const cheaper: DealFile = { ...loan, plan: { ...loan.plan, yearlyRate: "5.9" } };
+const shorter: LoanFile = { ...loan, plan: { ...loan.plan, payments: 60 } };
+const cheaper: LoanFile = { ...loan, plan: { ...loan.plan, yearlyRate: "5.9" } };
 
 test("loans and leases have rows of their own: no lease has an APR or a finance charge", () => {
   const both = columns(loan, lease);
@@ -85,7 +85,7 @@ test("the best is marked only among what can be compared by it", () => {
   expect(marks(columns(loan, shorter), "Payment")).toEqual([undefined, undefined]);
   expect(marks(columns(loan, cheaper), "Payment")).toEqual([undefined, "lowest"]);
   expect(marks(columns(loan, shorter, cheaper), "Payment")).toEqual([undefined, undefined, "lowest of 1, 3"]);
-  const lessDown: DealFile = { ...cheaper, structure: { ...cheaper.structure, down: { amount: "0" } } };
+  const lessDown: LoanFile = { ...cheaper, structure: { ...cheaper.structure, down: { amount: "0" } } };
   expect(marks(columns(loan, lessDown), "Payment")).toEqual([undefined, undefined]);
   expect(marks(columns(loan, shorter), "Total cost")).toEqual([undefined, "lowest"]);
   expect(marks(columns(loan, shorter, lease), "Finance charge")).toEqual([undefined, "lowest", undefined]);

@@ -1,5 +1,5 @@
 import { chosenOption } from "@/exchange/deal-document";
-import type { PaidBy } from "@/exchange/deal-file/structure";
+import type { PaidBy } from "@/exchange/structure";
 import type { Locale } from "@/exchange/notation";
 import { newDealDocument } from "@/features/deal/desk/new-deal";
 import { paidMembers, withLine, withNewLine, withoutLine } from "@/features/deal/fields";

@@ -1,5 +1,5 @@
 import { type DealDocument, type DealOption, mergeInputs } from "@/exchange/deal-document";
-import type { DealFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/deal-file";
 import { notationOf } from "@/exchange/notation";
 import {
   type DeskAction,
@@ -30,7 +30,7 @@ import { loadDesk } from "./load-desk";
 beforeAll(loadDesk);
 
 const id = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, "0")}`;
-const inputs: DealFile = {
+const inputs: LoanFile = {
   format: "kellux-deal",
   version: 1,
   currency: "USD",
@@ -79,7 +79,7 @@ test("a change in all options reaches each, but for what one of them is looking 
   const cheaper = { ...inputs, structure: { ...inputs.structure, price: "40000.00" } };
   const other = { ...inputs, plan: { ...inputs.plan, payments: 60 } };
   expect(alsoChanged(inputs, cheaper, other)).toEqual({ ...other, structure: cheaper.structure });
-  const findingPrice: DealFile = {
+  const findingPrice: LoanFile = {
     ...other,
     find: "price",
     structure: { down: { amount: "3000.00" } },
@@ -242,7 +242,7 @@ test("what cannot be read in one option is taken back in all that are changed wi
     action: { type: "typed", field: "yearlyRate", text },
   });
   const rates = (state: DeskState) =>
-    deskDocument(state).options.map(({ inputs: { plan } }) => (plan as DealFile["plan"]).yearlyRate);
+    deskDocument(state).options.map(({ inputs: { plan } }) => (plan as LoanFile["plan"]).yearlyRate);
   const spread = after(openDesk(two), { type: "spread", spread: alsoChanged });
   const begun = after(spread, typed("5"));
   expect(rates(begun)).toEqual(["5", "5"]);

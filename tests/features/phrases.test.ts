@@ -1,13 +1,13 @@
 import { evaluate } from "@/core";
-import type { DealFile, DealInputs } from "@/exchange/deal-file";
-import { readDeal } from "@/exchange/deal-file/read-deal";
+import type { LoanFile, DealFile } from "@/exchange/deal-file";
+import { readLoan } from "@/exchange/kinds/loan/read";
 import { type OptionState, openOption } from "@/features/deal/option";
 import { phraseOf } from "@/features/deal/palette/phrases";
 import { loadDesk } from "./load-desk";
 
 loadDesk();
 
-const VAN: DealFile = {
+const VAN: LoanFile = {
   format: "kellux-deal",
   version: 1,
   currency: "USD",
@@ -16,7 +16,7 @@ const VAN: DealFile = {
   find: "payment",
 };
 
-const inputsAfter = (text: string, option: OptionState = openOption(VAN)): DealInputs | undefined =>
+const inputsAfter = (text: string, option: OptionState = openOption(VAN)): DealFile | undefined =>
   phraseOf(text, option)?.after.inputs;
 
 test.each([
@@ -70,7 +70,7 @@ test("what is found, from what, and what becomes of it is said before it is done
 test("what a phrase says of the answer is what the deal then has", () => {
   for (const text of ["48 payments", "rate 9.9", "down 3,500 and 36 payments", "price 25,000"]) {
     const phrase = phraseOf(text, openOption(VAN));
-    const deal = readDeal(phrase?.after.inputs as DealFile);
+    const deal = readLoan(phrase?.after.inputs as LoanFile);
     const quote = deal.ok ? evaluate(deal.value) : deal;
     if (!quote.ok) throw new Error(quote.failure.sentence);
     expect(phrase?.says).toContain(`→ ${(quote.value.payment / 100).toFixed(2)}`);
@@ -88,7 +88,7 @@ test("a lease has its own figures", () => {
       frequency: "monthly",
       residual: { percent: "50" },
     },
-  } as unknown as DealInputs);
+  } as unknown as DealFile);
   expect(inputsAfter("factor 200", lease)).toMatchObject({ plan: { moneyFactor: "0.002" } });
   // A yearly rate of 6 % is 6 ÷ 2,400 as a factor.
   for (const text of ["36 months at 6", "rate 6 %"])

@@ -1,4 +1,4 @@
-import type { DealFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/deal-file";
 import { stockFigures } from "@/features/deal/desk/stock-figures";
 import type { StockVehicle } from "@/server/contract";
 
@@ -9,7 +9,7 @@ const vehicle: StockVehicle = {
   currency: "USD",
   inStock: true,
 } as StockVehicle;
-const deal = (structure: DealFile["structure"], change: Partial<DealFile> = {}): DealFile => ({
+const deal = (structure: LoanFile["structure"], change: Partial<LoanFile> = {}): LoanFile => ({
   format: "kellux-deal",
   version: 1,
   currency: "USD",

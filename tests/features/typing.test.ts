@@ -1,4 +1,4 @@
-import type { DealInputs } from "@/exchange/deal-file";
+import type { DealFile } from "@/exchange/deal-file";
 import { LOCALES, type Locale } from "@/exchange/notation";
 import { understood } from "@/exchange/typing";
 import type { FieldName } from "@/features/deal/fields";
@@ -58,7 +58,7 @@ function before({ field, before: stood }: Row, locale: Locale): OptionState {
     put(structure, "down", stood.endsWith("%") ? { percent: stood.replace(/ %$/, "") } : { amount: stood });
   if (field === "yearlyRate" || field === "moneyFactor") put(planned, field, stood);
   if (field === "payments") put(planned, "payments", Number(stood));
-  return openOption(JSON.parse(JSON.stringify(inputs)) as DealInputs);
+  return openOption(JSON.parse(JSON.stringify(inputs)) as DealFile);
 }
 
 const nameOf = (field: string) => (field === "moneyFactor" ? "lease/moneyFactor" : field) as FieldName;

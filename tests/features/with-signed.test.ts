@@ -1,5 +1,5 @@
 import { documentOf } from "@/exchange/deal-document";
-import type { DealInputs } from "@/exchange/deal-file";
+import type { DealFile } from "@/exchange/deal-file";
 import { type SignedQuote, signQuote } from "@/exchange/signed-quote";
 import { openDesk } from "@/features/deal/desk/desk-state";
 import { withSigned } from "@/features/deal/desk/with-signed";
@@ -10,7 +10,7 @@ beforeAll(loadDesk);
 
 const OPTION = "11111111-1111-4111-8111-111111111111";
 const plan = { frequency: "monthly", yearlyRate: "6.49", payments: 72 } as const;
-const LOAN: DealInputs = {
+const LOAN: DealFile = {
   format: "kellux-deal",
   version: 1,
   currency: "USD",
@@ -18,7 +18,7 @@ const LOAN: DealInputs = {
   plan: { kind: "loan", ...plan },
   find: "payment",
 };
-const LEASE: DealInputs = {
+const LEASE: DealFile = {
   format: "kellux-deal",
   version: 1,
   currency: "USD",
@@ -27,7 +27,7 @@ const LEASE: DealInputs = {
   find: "payment",
 };
 
-function opened(inputs: DealInputs, quotes: SignedQuote[]): OptionState {
+function opened(inputs: DealFile, quotes: SignedQuote[]): OptionState {
   const heading = { customer: "Maren Oakhollow", vehicle: "", status: "signed" as const };
   const document = documentOf(heading, { id: OPTION, name: "", inputs });
   const [option] = withSigned(openDesk(document), quotes).options;

@@ -9,7 +9,7 @@ import { forgetFiguresOfOthers, type KeptFigures } from "@/data/register-figures
 import { findLines } from "@/data/register-page";
 import { registerLines } from "@/data/schema";
 import type { DealDocument } from "@/exchange/deal-document";
-import type { DealFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/deal-file";
 import { signQuote } from "@/exchange/signed-quote";
 import type { RegisterRow } from "@/server/contract";
 import { figuresFrom, figuresOf, makeFigures } from "@/server/figures";
@@ -33,7 +33,7 @@ const inputs = fc
     frequency: fc.constantFrom("monthly" as const, "weekly" as const, "yearly" as const),
   })
   .map(
-    ({ price, down, yearlyRate, payments, frequency }): DealFile => ({
+    ({ price, down, yearlyRate, payments, frequency }): LoanFile => ({
       format: "kellux-deal",
       version: 1,
       currency: "USD",
@@ -43,7 +43,7 @@ const inputs = fc
     }),
   );
 
-const inputsOf = (price: string, down: string): DealFile => ({
+const inputsOf = (price: string, down: string): LoanFile => ({
   format: "kellux-deal",
   version: 1,
   currency: "USD",
@@ -52,7 +52,7 @@ const inputsOf = (price: string, down: string): DealFile => ({
   find: "payment",
 });
 
-const documentOf = (typed: DealFile, customer: string): DealDocument => ({
+const documentOf = (typed: LoanFile, customer: string): DealDocument => ({
   customer,
   vehicle: "",
   status: "quoting",

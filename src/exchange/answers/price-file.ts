@@ -1,15 +1,15 @@
 import { evaluate, evaluateLease, summarize } from "@/core";
-import type { DealFile } from "../deal-file";
-import { type DealInputs, isLeaseInputs, readDeal } from "../deal-file";
-import { checkDealInputs } from "../deal-file/parse";
-import { type LeaseFile, readLease } from "../lease-file";
+import type { LoanFile } from "../deal-file";
+import { type DealFile, isLease, readLoan } from "../deal-file";
+import { checkDealFile } from "../deal-file/parse";
+import { type LeaseFile, readLease } from "../kinds/lease";
 import { answerFreeQuestions, answerQuestions } from "../questions";
 import type { QuestionFile } from "../questions/questions.schema";
 import { readQuestionFile } from "../questions/read-question-file";
 import { readJson } from "../text";
 import { isWholeDeal, namesOf, readWholeDeal } from "../whole-deal";
-import { answerLeaseQuestion, leaseJson } from "./lease-json";
-import { quoteJson } from "./quote-json";
+import { answerLeaseQuestion, leaseJson } from "../kinds/lease/quote-json";
+import { quoteJson } from "../kinds/loan/quote-json";
 
 /** What a file comes to, or one plain sentence. */
 type PricedFile = { ok: true; answer: object } | { ok: false; sentence: string };
@@ -29,13 +29,13 @@ export function priceFile(text: string, withSchedule: boolean, only?: number): P
     return file.ok ? answered(file.value) : file;
   }
   if (isWholeDeal(json.value)) return pricedOptions(json.value, withSchedule, only);
-  const file = checkDealInputs(json.value);
+  const file = checkDealFile(json.value);
   if (!file.ok) return file;
   return only === undefined || only === 1 ? pricedInputs(file.value, withSchedule) : noSuchOption(only, 1);
 }
 
-const pricedInputs = (file: DealInputs, withSchedule: boolean): PricedFile =>
-  isLeaseInputs(file) ? pricedLease(file, withSchedule) : priced(file, withSchedule);
+const pricedInputs = (file: DealFile, withSchedule: boolean): PricedFile =>
+  isLease(file) ? pricedLease(file, withSchedule) : priced(file, withSchedule);
 
 function noSuchOption(only: number, options: number): PricedFile {
   const has = options === 1 ? "one option" : `${options} options`;
@@ -74,8 +74,8 @@ function answered({ ask, currency }: QuestionFile): PricedFile {
     : { ok: false, sentence: answers.failure.sentence };
 }
 
-function priced(file: DealFile, withSchedule: boolean): PricedFile {
-  const deal = readDeal(file);
+function priced(file: LoanFile, withSchedule: boolean): PricedFile {
+  const deal = readLoan(file);
   if (!deal.ok) return { ok: false, sentence: deal.failure.sentence };
   if (!withSchedule && !file.ask) {
     const summary = summarize(deal.value);

@@ -1,8 +1,8 @@
 import { formatAmount, isoDate, type LeaseQuote, type LoanQuote } from "@/core";
 import { type Notation, spreadsheetAmount, spreadsheetDate } from "../notation";
 import { csvText } from "../notation/csv";
-import { leaseRows } from "./lease-rows";
-import { loanRows } from "./loan-rows";
+import { leaseRows } from "../kinds/lease/rows";
+import { loanRows } from "../kinds/loan/rows";
 
 /**
  * Writes a quote's table as CSV (RFC 4180): row 0, every payment, then the totals. ISO 8601 dates, decimal points.

@@ -1,5 +1,5 @@
 import Type from "typebox";
-import type { DealInputs } from "../deal-file";
+import type { DealFile } from "../deal-file";
 import { exact } from "../schema";
 import { LONGEST_NAME } from "./longest-name";
 import { MOST_OPTIONS } from "./most-options";
@@ -50,7 +50,7 @@ const OptionSchema = exact({
   /** Empty where it has no name of its own. */
   name: Line,
   /** What was typed; the deal file's own schema checks it. */
-  inputs: Type.Unsafe<DealInputs>({ type: "object", description: "a deal file" }),
+  inputs: Type.Unsafe<DealFile>({ type: "object", description: "a deal file" }),
 });
 
 const Options = Type.Array(OptionSchema, {

@@ -1,4 +1,4 @@
-import type { DealInputs } from "../deal-file";
+import type { DealFile } from "../deal-file";
 import type { DealDocument, DealHeading, DealOption, DealOrder } from "./document.schema";
 import { membersOfFound } from "./members-of-found";
 import { headingOf, optionOf, orderOf } from "./parts";
@@ -53,7 +53,7 @@ function optionMerged(id: string, base: DealDocument, mine: DealDocument, theirs
 }
 
 /** The same for the inputs of one option. */
-export function mergeInputs(base: DealInputs, mine: DealInputs, theirs: DealInputs): DealInputs | null {
+export function mergeInputs(base: DealFile, mine: DealFile, theirs: DealFile): DealFile | null {
   try {
     const all = [base, mine, theirs];
     const isOfOneKind = all.every(
@@ -73,7 +73,7 @@ export function mergeInputs(base: DealInputs, mine: DealInputs, theirs: DealInpu
 }
 
 /** What is found and from what, with the figures that are found in any of some states. */
-function foundWith(all: readonly DealInputs[]): (inputs: DealInputs) => unknown {
+function foundWith(all: readonly DealFile[]): (inputs: DealFile) => unknown {
   const isAsked = all.some(({ find, from }) => find !== all[0]?.find || !isSame(from, all[0]?.from));
   if (!isAsked) return () => undefined;
   const members = all.flatMap(({ find }) => membersOfFound(find));

@@ -1,10 +1,10 @@
-import type { DealInputs } from "../deal-file";
+import type { DealFile } from "../deal-file";
 import { CHOSEN_OPTION } from "./changes";
 import type { DealDocument, DealHeading } from "./document.schema";
 import { documentOf } from "./parts";
 
 /** A deal's document as it was before a deal had options: one set of inputs. */
-type WithInputs = DealHeading & { inputs: DealInputs };
+type WithInputs = DealHeading & { inputs: DealFile };
 
 /**
  * Brings a deal's document up to date, wherever it was kept: in the database, in a file, among the changes that a
@@ -21,7 +21,7 @@ export function upToDate(stored: unknown, optionId: string = CHOSEN_OPTION): unk
   if (!isObject(stored)) return stored;
   if (stored.format === "kellux-deal") {
     return fromInputs(
-      { customer: "", vehicle: "", status: "quoting", inputs: stored as DealInputs },
+      { customer: "", vehicle: "", status: "quoting", inputs: stored as DealFile },
       optionId,
     );
   }

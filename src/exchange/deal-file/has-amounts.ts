@@ -1,11 +1,11 @@
-import type { DealInputs } from "./inputs";
+import type { DealFile } from "./deal-file";
 
 /** What is written as a decimal and is no amount of money. */
 const NO_AMOUNT = new Set(["yearlyRate", "moneyFactor", "percent", "rate", "beyond"]);
 const DECIMAL = /^\d+(\.\d+)?$/;
 
 /** Whether any amount of money was typed in a deal: its currency is then what they are in. */
-export const hasAmounts = ({ structure, plan, from }: DealInputs): boolean =>
+export const hasAmounts = ({ structure, plan, from }: DealFile): boolean =>
   [structure, plan, from].some(part => holdsAmount(part, ""));
 
 function holdsAmount(value: unknown, name: string): boolean {

@@ -1,4 +1,4 @@
-export type { DealFile } from "./deal-file.schema";
-export { type DealInputs, isLeaseInputs, readInputs } from "./inputs";
-export { knownWords } from "./known-words";
-export { readDeal } from "./read-deal";
+export type { LoanFile } from "../kinds/loan/file.schema";
+export { type DealFile, isLease, readDeal } from "./deal-file";
+export { knownWords } from "../kinds/loan/words/known";
+export { readLoan } from "../kinds/loan/read";

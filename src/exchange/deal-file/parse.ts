@@ -1,14 +1,14 @@
 import { type Checked, checked } from "../checks";
 import { dealFile, leaseFile } from "../checks/compiled";
-import type { DealInputs } from "./inputs";
+import type { DealFile } from "./deal-file";
 
 /**
  * Checks unknown data against the deal file's schema, that of a lease where its plan says so.
  *
  * @param place where it stands in what was given, such as "/document/inputs"; left out where it is all of it
  */
-export const checkDealInputs = (value: unknown, place?: string): Checked<DealInputs> =>
-  checked<DealInputs>(isLeaseFile(value) ? leaseFile : dealFile, value, place);
+export const checkDealFile = (value: unknown, place?: string): Checked<DealFile> =>
+  checked<DealFile>(isLeaseFile(value) ? leaseFile : dealFile, value, place);
 
 /** Whether data, whatever it is, says that its plan is a lease. */
 function isLeaseFile(value: unknown): boolean {

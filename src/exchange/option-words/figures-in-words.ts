@@ -1,14 +1,14 @@
 import { FREQUENCY_NAMES } from "@/core";
-import { type DealFile, type DealInputs, isLeaseInputs, knownWords } from "../deal-file";
-import { fileWriter, PLAN_KIND_NAMES, planWords } from "../deal-file/plan";
-import { structureWords } from "../deal-file/structure";
-import { distanceWords, type LeaseFile, leasePlanWords, leaseTaxWords } from "../lease-file";
+import { type LoanFile, type DealFile, isLease, knownWords } from "../deal-file";
+import { fileWriter, PLAN_KIND_NAMES, planWords } from "../kinds/loan/plan";
+import { structureWords } from "../structure";
+import { distanceWords, type LeaseFile, leasePlanWords, leaseTaxWords } from "../kinds/lease";
 import { LOCALE_NAMES } from "../notation";
 
 /** A figure as it was typed: what it is called, and what stands there. */
 export type WordedFigure = [name: string, text: string];
 
-type Structure = DealInputs["structure"];
+type Structure = DealFile["structure"];
 type Money = (typed: string | number) => string;
 
 const FOUND = "found";
@@ -19,7 +19,7 @@ const FOUND = "found";
  *
  * @example figuresInWords(inputs) // [["price", "41,850.00"], ["cash down", "3,000.00"], …]
  */
-export function figuresInWords(inputs: DealInputs): readonly WordedFigure[] {
+export function figuresInWords(inputs: DealFile): readonly WordedFigure[] {
   const known = worded.get(inputs);
   if (known) return known;
   const figures = inWords(inputs);
@@ -28,10 +28,10 @@ export function figuresInWords(inputs: DealInputs): readonly WordedFigure[] {
 }
 
 /** Options are told apart with every key, and most of them stay as they are. */
-const worded = new WeakMap<DealInputs, readonly WordedFigure[]>();
+const worded = new WeakMap<DealFile, readonly WordedFigure[]>();
 
-function inWords(inputs: DealInputs): WordedFigure[] {
-  const figures = isLeaseInputs(inputs) ? ofLease(inputs) : ofLoan(inputs);
+function inWords(inputs: DealFile): WordedFigure[] {
+  const figures = isLease(inputs) ? ofLease(inputs) : ofLoan(inputs);
   const { locale } = inputs;
   return [...figures, ["formats", locale && LOCALE_NAMES[locale]]].filter((figure): figure is WordedFigure =>
     Boolean(figure[1]),
@@ -40,7 +40,7 @@ function inWords(inputs: DealInputs): WordedFigure[] {
 
 type Open = [name: string, text: string | undefined];
 
-function ofLoan(inputs: DealFile): Open[] {
+function ofLoan(inputs: LoanFile): Open[] {
   const { structure, plan, find, from, currency } = inputs;
   const { money, date } = fileWriter(currency);
   const typed = typedOr(find);

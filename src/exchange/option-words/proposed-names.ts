@@ -1,9 +1,9 @@
 import { FREQUENCY_NAMES } from "@/core";
-import { type DealInputs, isLeaseInputs } from "../deal-file";
+import { type DealFile, isLease } from "../deal-file";
 import { figuresInWords } from "./figures-in-words";
 
 /** An option to be called: by its own name, or by what differs. */
-export type Named = { name: string; inputs: DealInputs };
+export type Named = { name: string; inputs: DealFile };
 
 /** What is said of an option by its number of payments already, or does not tell options apart for a customer. */
 const NOT_SAID = new Set([
@@ -24,7 +24,7 @@ const NOT_SAID = new Set([
 const USUALLY_SAID = 2;
 
 /** How long and how often it is paid: "72 monthly", "Lease, 36 monthly". */
-export function termName({ plan }: DealInputs): string {
+export function termName({ plan }: DealFile): string {
   const { adjective } = FREQUENCY_NAMES[plan.frequency];
   const listed = "datedPayments" in plan ? plan.datedPayments?.length : undefined;
   if (plan.kind === "lease" && plan.inAdvance === plan.payments && plan.payments)
@@ -59,8 +59,8 @@ export function proposedNames(options: readonly Named[]): string[] {
 }
 
 /** A lease has figures of its own, which its name says already. */
-function areCompared(one: DealInputs, other: DealInputs, figure: string): boolean {
-  if (isLeaseInputs(one) === isLeaseInputs(other)) return true;
+function areCompared(one: DealFile, other: DealFile, figure: string): boolean {
+  if (isLease(one) === isLease(other)) return true;
   return figure === "price" || figure === "cash down";
 }
 

@@ -1,5 +1,5 @@
-import { DealFileSchema } from "../deal-file/deal-file.schema";
-import { LeaseFileSchema } from "../lease-file/lease-file.schema";
+import { LoanFileSchema } from "../kinds/loan/file.schema";
+import { LeaseFileSchema } from "../kinds/lease/file.schema";
 import { QuestionFileSchema } from "../questions/questions.schema";
 import { SettingsSchema } from "../settings/settings.schema";
 import { WholeDealSchema } from "../whole-deal/whole-deal.schema";
@@ -13,7 +13,7 @@ export function publishedSchemas(): Record<string, string> {
       "Kellux deal file",
       `One way to structure a loan, and what is asked about it. ${COMMON} The figure named by find is left out; ` +
         "plan.payment is given to find another from it, or a figure of the result in from.",
-      DealFileSchema,
+      LoanFileSchema,
     ),
     "lease.schema.json": published(
       "Kellux deal file of a lease",

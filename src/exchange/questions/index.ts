@@ -1,5 +1,5 @@
 import { type LoanQuote, type Result, success } from "@/core";
-import { answerDealQuestion } from "./deal-questions";
+import { answerDealQuestion } from "../kinds/loan/questions";
 import { answerFreeQuestion } from "./free-questions";
 import type { DealQuestion, FreeQuestion } from "./questions.schema";
 

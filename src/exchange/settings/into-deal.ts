@@ -1,14 +1,14 @@
-import type { DealFile } from "../deal-file";
+import type { LoanFile } from "../deal-file";
 import type { Settings, TaxProfileFile, UsualExtra, UsualFee } from "./settings.schema";
 
-type Structure = DealFile["structure"];
+type Structure = LoanFile["structure"];
 
 /**
  * What a new deal starts with: a copy of the house's plan, and of the taxes, fees and extras that it has in every deal.
  *
  * @param signed ISO 8601 date, which becomes the contract date
  */
-export function newDealInputs({ currency, plan, ...house }: Settings, signed: string): DealFile {
+export function newDealInputs({ currency, plan, ...house }: Settings, signed: string): LoanFile {
   const fees = (house.fees ?? []).filter(isInEveryDeal).map(usualLine);
   const extras = (house.extras ?? []).filter(isInEveryDeal).map(usualLine);
   const profile = house.taxProfiles?.find(isInEveryDeal);

@@ -1,7 +1,7 @@
 import Type from "typebox";
 import { MOST_EXTRAS, MOST_FEES, MOST_TAXES } from "@/core";
-import { PLAN_KINDS } from "../deal-file/plan/kinds";
-import { CHARGE, EXTRA, LineName, list, Tax } from "../deal-file/structure/structure.schema";
+import { PLAN_KINDS } from "../kinds/loan/plan/kinds";
+import { CHARGE, EXTRA, LineName, list, Tax } from "../structure/structure.schema";
 import { LOCALES } from "../notation";
 import {
   Amount,

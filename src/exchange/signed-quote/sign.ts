@@ -1,19 +1,19 @@
 import { costOfCredit, evaluate, evaluateLease, leaseEffectiveRate, type Result, success } from "@/core";
-import { type DealInputs, isLeaseInputs, readDeal } from "../deal-file";
-import { readLease } from "../lease-file";
-import { recordOfLease } from "./lease-record";
-import { recordOfLoan } from "./loan-record";
+import { type DealFile, isLease, readLoan } from "../deal-file";
+import { readLease } from "../kinds/lease";
+import { recordOfLease } from "../kinds/lease/record";
+import { recordOfLoan } from "../kinds/loan/record";
 import { noAnswer } from "./no-answer";
 import type { SignedQuote } from "./signed-quote.schema";
 
 /** What an option is signed with: its answer as it stands today. */
-export function signQuote(optionId: string, inputs: DealInputs): SignedQuote {
-  const signed = isLeaseInputs(inputs) ? signLease(optionId, inputs) : signLoan(optionId, inputs);
+export function signQuote(optionId: string, inputs: DealFile): SignedQuote {
+  const signed = isLease(inputs) ? signLease(optionId, inputs) : signLoan(optionId, inputs);
   return signed.ok ? signed.value : noAnswer(optionId, signed.failure.sentence);
 }
 
-function signLoan(optionId: string, inputs: Parameters<typeof readDeal>[0]): Result<SignedQuote> {
-  const deal = readDeal(inputs);
+function signLoan(optionId: string, inputs: Parameters<typeof readLoan>[0]): Result<SignedQuote> {
+  const deal = readLoan(inputs);
   const quote = deal.ok ? evaluate(deal.value) : deal;
   if (!quote.ok) return quote;
   const cost = costOfCredit(quote.value);

@@ -1,8 +1,8 @@
 import type { LeaseQuote, LoanQuote } from "@/core";
 import { type Checked, checked } from "../checks";
 import { signedQuote } from "./compiled";
-import { recordOfLease } from "./lease-record";
-import { recordOfLoan } from "./loan-record";
+import { recordOfLease } from "../kinds/lease/record";
+import { recordOfLoan } from "../kinds/loan/record";
 import { noAnswer } from "./no-answer";
 import type { SignedQuote } from "./signed-quote.schema";
 

@@ -1,7 +1,7 @@
 import type { Checked } from "../checks";
 import type { DealDocument } from "../deal-document";
-import { type DealInputs, readInputs } from "../deal-file";
-import { checkDealInputs } from "../deal-file/parse";
+import { type DealFile, readDeal } from "../deal-file";
+import { checkDealFile } from "../deal-file/parse";
 import { readJson } from "../text";
 import { isWholeDeal, readWholeDeal, type WholeDeal } from "./read-whole-deal";
 
@@ -18,7 +18,7 @@ type FiledDeal = Omit<DealDocument, "customer"> & { customer?: string };
 export function parseDealDocument(text: string, newId: () => string): Checked<FiledDeal> {
   const json = readJson(text);
   if (!json.ok) return json;
-  const deal = isWholeDeal(json.value) ? readWholeDeal(json.value) : ofOneOption(checkDealInputs(json.value));
+  const deal = isWholeDeal(json.value) ? readWholeDeal(json.value) : ofOneOption(checkDealFile(json.value));
   if (!deal.ok) return deal;
   const { heading, chosen, options: filed } = deal.value;
   const { customer, ...rest } = heading;
@@ -41,13 +41,13 @@ export function parseDealDocument(text: string, newId: () => string): Checked<Fi
   };
 }
 
-function unreadable(inputs: DealInputs): string | undefined {
-  const deal = readInputs(inputs);
+function unreadable(inputs: DealFile): string | undefined {
+  const deal = readDeal(inputs);
   return deal.ok ? undefined : deal.failure.sentence;
 }
 
 /** A file of version 1 as a deal. */
-function ofOneOption(inputs: Checked<DealInputs>): Checked<WholeDeal> {
+function ofOneOption(inputs: Checked<DealFile>): Checked<WholeDeal> {
   if (!inputs.ok) return inputs;
   const heading = { customer: undefined, vehicle: "", status: "quoting" as const };
   return { ok: true, value: { heading, chosen: 0, options: [{ name: "", inputs }] } };

@@ -1,8 +1,8 @@
 import { type Checked, checked } from "../checks";
 import { dealFrame } from "../checks/compiled";
 import type { DealHeading } from "../deal-document";
-import type { DealInputs } from "../deal-file";
-import { checkDealInputs } from "../deal-file/parse";
+import type { DealFile } from "../deal-file";
+import { checkDealFile } from "../deal-file/parse";
 import { proposedNames } from "../option-words";
 import type { DealFrame } from "./whole-deal.schema";
 
@@ -14,7 +14,7 @@ export type WholeDeal = {
   heading: Omit<DealHeading, "customer"> & { customer: string | undefined };
   /** From 0. */
   chosen: number;
-  options: { name: string; inputs: Checked<DealInputs> }[];
+  options: { name: string; inputs: Checked<DealFile> }[];
 };
 
 const NEWEST_VERSION = 2;
@@ -64,10 +64,10 @@ export function readWholeDeal(value: unknown): Checked<WholeDeal> {
 }
 
 /** An option as version 1 of the file has it. */
-function inputsOf(option: object, currency: string): Checked<DealInputs> {
+function inputsOf(option: object, currency: string): Checked<DealFile> {
   const extra = OF_THE_DEAL.find(name => name in option);
   if (extra) return { ok: false, sentence: `${extra} is not known.` };
-  return checkDealInputs({ format: "kellux-deal", version: 1, currency, ...option });
+  return checkDealFile({ format: "kellux-deal", version: 1, currency, ...option });
 }
 
 /** What each option is called: its own name, or what is proposed of those that can be read. */

@@ -1,5 +1,5 @@
 import { type DealDocument, headingOf } from "../deal-document";
-import type { DealInputs } from "../deal-file";
+import type { DealFile } from "../deal-file";
 import type { WholeDealFile } from "./whole-deal.schema";
 
 /** A deal as a file of version 2; what it does not have is left out. */
@@ -24,6 +24,6 @@ export function wholeDealOf(document: DealDocument): WholeDealFile {
   };
 }
 
-function optionOf({ format: _f, version: _v, currency: _c, ...option }: DealInputs) {
+function optionOf({ format: _f, version: _v, currency: _c, ...option }: DealFile) {
   return option as WholeDealFile["options"][number];
 }

@@ -1,8 +1,8 @@
 import Type from "typebox";
 import { DEAL_STATUSES, LONGEST_NAME, MOST_OPTIONS } from "../deal-document";
 import { Line, Notes } from "../deal-document/document.schema";
-import { DealFileSchema } from "../deal-file/deal-file.schema";
-import { LeaseFileSchema } from "../lease-file/lease-file.schema";
+import { LoanFileSchema } from "../kinds/loan/file.schema";
+import { LeaseFileSchema } from "../kinds/lease/file.schema";
 import { Amount, Currency, exact, OneOf } from "../schema";
 
 const FRAME = {
@@ -44,7 +44,7 @@ export const DealFrameSchema = exact({
   ),
 });
 
-const { format: _f, version: _v, currency: _c, ...loan } = DealFileSchema.properties;
+const { format: _f, version: _v, currency: _c, ...loan } = LoanFileSchema.properties;
 const { format: _lf, version: _lv, currency: _lc, ...lease } = LeaseFileSchema.properties;
 
 /** A whole deal as it is filed: version 2 of the deal file. */

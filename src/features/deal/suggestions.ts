@@ -1,6 +1,6 @@
 // What can be picked for a name, and what a vehicle in stock brings along.
 import type { Dispatch } from "react";
-import type { DealInputs } from "@/exchange/deal-file";
+import type { DealFile } from "@/exchange/deal-file";
 import { amountIn, type Notation } from "@/exchange/notation";
 import { api } from "@/features/api/api";
 import type { StockVehicle } from "@/server/contract";
@@ -26,7 +26,7 @@ export async function suggestVehicles(text: string, notation: Notation): Promise
 /** Types a vehicle's figures where none are typed yet; whether it has others, which can be offered. */
 export function bringPrices(
   vehicle: StockVehicle,
-  inputs: DealInputs,
+  inputs: DealFile,
   notation: Notation,
   dispatch: Dispatch<DeskAction>,
 ): boolean {

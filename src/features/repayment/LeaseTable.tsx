@@ -1,6 +1,6 @@
 import { lazy, memo, type ReactNode, Suspense, useMemo, useState } from "react";
 import type { LeaseQuote, LeaseRow } from "@/core";
-import { leaseCharges } from "@/exchange/answers/lease-rows";
+import { leaseCharges } from "@/exchange/kinds/lease/rows";
 import { amountIn, dateIn, type Notation } from "@/exchange/notation";
 import { CELL, ClosingProof, type ScheduleProps, ScheduleTable } from "./ScheduleTable";
 import { saveSchedule } from "./save-schedule";

@@ -1,4 +1,4 @@
-import { COMPOUNDED } from "@/exchange/deal-file/plan";
+import { COMPOUNDED } from "@/exchange/kinds/loan/plan";
 import { useLoan } from "@/features/deal/option/option-context";
 import { Choice } from "@/features/deal/parts/choices";
 import { FigureField } from "@/features/deal/parts/FigureField";

@@ -1,4 +1,4 @@
-import type { DealFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/deal-file";
 import type { Settings, TaxProfileFile, UsualTerm } from "@/exchange/settings";
 import {
   hasErrors,
@@ -56,7 +56,7 @@ export function openSettingsState(settings: Settings): SettingsState {
 }
 
 /** A deal of the house without lines and without dates. */
-function emptyDeal({ currency, plan }: Settings): DealFile {
+function emptyDeal({ currency, plan }: Settings): LoanFile {
   return { format: "kellux-deal", version: 1, currency, structure: {}, plan, find: "payment" };
 }
 
@@ -102,7 +102,7 @@ function loanAfter(state: LoanState, action: OptionAction): LoanState {
 
 function newProfile({ usual, profiles, nextKey }: SettingsState): ProfileState {
   const { inputs, houseLocale } = usual;
-  const structure: DealFile["structure"] = {
+  const structure: LoanFile["structure"] = {
     taxes: [{ name: "Sales tax", rate: "0", on: ["price", "fees", "extras"] }],
   };
   return {

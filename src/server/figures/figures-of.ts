@@ -1,7 +1,7 @@
 import { evaluateLease, FREQUENCY_NAMES, failure, type Result, success, summarize } from "@/core";
 import type { FiguresFrom, KeptFigures } from "@/data/register-figures";
-import { type DealInputs, isLeaseInputs, readDeal } from "@/exchange/deal-file";
-import { readLease } from "@/exchange/lease-file";
+import { type DealFile, isLease, readLoan } from "@/exchange/deal-file";
+import { readLease } from "@/exchange/kinds/lease";
 import { registerKind, termName } from "@/exchange/option-words";
 import { readSignedQuotes } from "@/exchange/signed-quote";
 
@@ -14,7 +14,7 @@ export const figuresFrom = ({ inputs, signed }: FiguresFrom): KeptFigures =>
  *
  * @param signed what it was signed with, of any form; its figures are shown, whatever the core would answer
  */
-export function figuresOf(inputs: DealInputs, signed?: unknown): KeptFigures {
+export function figuresOf(inputs: DealFile, signed?: unknown): KeptFigures {
   const { currency, plan } = inputs;
   const paid = paidText(plan);
   const figures = signed === undefined ? answered(inputs) : signedWith(signed);
@@ -25,7 +25,7 @@ export function figuresOf(inputs: DealInputs, signed?: unknown): KeptFigures {
 }
 
 /** How it is paid; of a lease, that it is one. */
-function paidText(plan: DealInputs["plan"]): string {
+function paidText(plan: DealFile["plan"]): string {
   const { adjective } = FREQUENCY_NAMES[plan.frequency];
   if (plan.kind !== "lease") return plan.datedPayments ? "listed" : adjective;
   return plan.inAdvance === plan.payments ? "lease, paid at once" : `${adjective} lease`;
@@ -42,14 +42,14 @@ function signedWith(stored: unknown): Result<Figures> {
   return success({ payment, amountFinanced: adjustedCapitalizedCost });
 }
 
-function answered(inputs: DealInputs): Result<Figures> {
-  if (isLeaseInputs(inputs)) {
+function answered(inputs: DealFile): Result<Figures> {
+  if (isLease(inputs)) {
     const lease = readLease(inputs);
     const quote = lease.ok ? evaluateLease(lease.value) : lease;
     if (!quote.ok) return quote;
     return { ok: true, value: { payment: quote.value.payment, amountFinanced: quote.value.cost } };
   }
-  const deal = readDeal(inputs);
+  const deal = readLoan(inputs);
   const quote = deal.ok ? summarize(deal.value) : deal;
   if (!quote.ok) return quote;
   const { payment, amountFinanced } = quote.value;

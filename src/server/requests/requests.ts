@@ -8,8 +8,8 @@ import {
   orderOf,
   upToDate,
 } from "@/exchange/deal-document";
-import { readInputs } from "@/exchange/deal-file";
-import { checkDealInputs } from "@/exchange/deal-file/parse";
+import { readDeal } from "@/exchange/deal-file";
+import { checkDealFile } from "@/exchange/deal-file/parse";
 import { importRequest, newDealRequest, restoreRequest, saveRequest } from "./compiled";
 import type { ImportRequest, NewDealRequest, RestoreRequest, SaveRequest } from "./requests.schema";
 
@@ -81,9 +81,9 @@ function withReadableFigures<Value>(
   place: string,
 ): Checked<Value> {
   for (const [index, { inputs }] of options.entries()) {
-    const file = checkDealInputs(inputs, `${place}/options/${index}/inputs`);
+    const file = checkDealFile(inputs, `${place}/options/${index}/inputs`);
     if (!file.ok) return file;
-    const deal = readInputs(file.value);
+    const deal = readDeal(file.value);
     if (!deal.ok) return { ok: false, sentence: deal.failure.sentence };
     const [first] = options;
     if (first && inputs.currency !== first.inputs.currency) {

@@ -1,6 +1,6 @@
 import { summarize } from "@/core";
 import { type Checked, checked } from "@/exchange/checks";
-import { type DealFile, readDeal } from "@/exchange/deal-file";
+import { type LoanFile, readLoan } from "@/exchange/deal-file";
 import { newDealInputs, type Settings, usualLine, withTaxProfile } from "@/exchange/settings";
 import { settingsRequest } from "./compiled";
 import type { SettingsRequest } from "./requests.schema";
@@ -15,7 +15,7 @@ export function checkSettingsRequest(value: unknown): Checked<SettingsRequest> {
   const request = checked<SettingsRequest>(settingsRequest, value);
   if (!request.ok) return request;
   for (const inputs of dealsWith(request.value.settings)) {
-    const deal = readDeal(inputs);
+    const deal = readLoan(inputs);
     const answer = deal.ok ? summarize(deal.value) : deal;
     if (!answer.ok) return { ok: false, sentence: answer.failure.sentence };
   }
@@ -23,7 +23,7 @@ export function checkSettingsRequest(value: unknown): Checked<SettingsRequest> {
 }
 
 /** A deal with every usual fee and extra, then one with each tax profile. */
-function dealsWith(settings: Settings): DealFile[] {
+function dealsWith(settings: Settings): LoanFile[] {
   const { fees, extras, taxProfiles = [], ...rest } = settings;
   const plain = newDealInputs(rest, SOME_DAY);
   const structure = {

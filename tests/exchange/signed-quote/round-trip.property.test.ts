@@ -11,8 +11,8 @@ import {
   leaseEffectiveRate,
 } from "@/core";
 import { readSignedQuote } from "@/exchange/signed-quote";
-import { leaseOfRecord, recordOfLease } from "@/exchange/signed-quote/lease-record";
-import { loanOfRecord, recordOfLoan } from "@/exchange/signed-quote/loan-record";
+import { leaseOfRecord, recordOfLease } from "@/exchange/kinds/lease/record";
+import { loanOfRecord, recordOfLoan } from "@/exchange/kinds/loan/record";
 import { leaseOf, leases } from "../../core/random-leases";
 import { corePlan, drawnPlans, toPlan } from "../../core/random-plans";
 import { dealOf, structures } from "../../core/random-structures";

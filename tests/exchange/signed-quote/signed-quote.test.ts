@@ -1,21 +1,21 @@
 import { readFileSync } from "node:fs";
 import type { LeaseDeal, LoanDeal } from "@/core";
-import { type DealInputs, readInputs } from "@/exchange/deal-file";
+import { type DealFile, readDeal } from "@/exchange/deal-file";
 import { readSignedQuote, readSignedQuotes, type SignedQuote, signQuote } from "@/exchange/signed-quote";
-import { leaseOfRecord } from "@/exchange/signed-quote/lease-record";
-import { loanOfRecord } from "@/exchange/signed-quote/loan-record";
+import { leaseOfRecord } from "@/exchange/kinds/lease/record";
+import { loanOfRecord } from "@/exchange/kinds/loan/record";
 
 const OPTION = "11111111-1111-4111-8111-111111111111";
 
 /** What deals were signed with before it was a record: the core's answers, as they stand in databases and backups. */
-type BeforeRecords = { inputs: DealInputs; kept: { quote?: object; sentence?: string } };
+type BeforeRecords = { inputs: DealFile; kept: { quote?: object; sentence?: string } };
 const BEFORE: BeforeRecords[] = readFileSync("tests/exchange/signed-quote/before-records.ndjson", "utf8")
   .trim()
   .split("\n")
   .map(line => JSON.parse(line));
 
-function shownOf(record: SignedQuote, inputs: DealInputs): unknown {
-  const deal = readInputs(inputs);
+function shownOf(record: SignedQuote, inputs: DealFile): unknown {
+  const deal = readDeal(inputs);
   if (!deal.ok) throw new Error(deal.failure.sentence);
   if (record.kind === "none") return record.words.sentence;
   return record.kind === "lease"

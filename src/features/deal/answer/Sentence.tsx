@@ -1,5 +1,5 @@
 import { type ComponentProps, createElement, Fragment, type ReactNode } from "react";
-import type { Segment } from "@/exchange/option-words/segment";
+import type { Segment } from "@/exchange/kinds/kind/segment";
 import { LiveFigure } from "./LiveFigure";
 
 /** Where a figure of a sentence leads that is picked. */

@@ -1,6 +1,6 @@
 import { currencyDecimals, formatAmount } from "@/core";
 import type { Move, MoveValue } from "@/core/moves";
-import { type DealInputs, isLeaseInputs } from "@/exchange/deal-file";
+import { type DealFile, isLease } from "@/exchange/deal-file";
 import { inputsAt } from "../map/inputs-at";
 
 /**
@@ -10,10 +10,10 @@ import { inputsAt } from "../map/inputs-at";
  * @param to what the figure is to be
  */
 export function inputsMoved(
-  inputs: DealInputs,
+  inputs: DealFile,
   { figure, index }: Pick<Move, "figure" | "index">,
   to: MoveValue,
-): DealInputs {
+): DealFile {
   switch (figure) {
     case "yearlyRate":
     case "moneyFactor":
@@ -29,18 +29,18 @@ export function inputsMoved(
   }
 }
 
-function withPlan(inputs: DealInputs, change: Record<string, string | number>): DealInputs {
-  return { ...inputs, plan: { ...inputs.plan, ...change } } as DealInputs;
+function withPlan(inputs: DealFile, change: Record<string, string | number>): DealFile {
+  return { ...inputs, plan: { ...inputs.plan, ...change } } as DealFile;
 }
 
-function withoutExtra(inputs: DealInputs, index: number): DealInputs {
+function withoutExtra(inputs: DealFile, index: number): DealFile {
   const { extras = [], ...structure } = inputs.structure;
   const left = extras.filter((_, each) => each !== index);
-  return { ...inputs, structure: { ...structure, ...(left.length > 0 && { extras: left }) } } as DealInputs;
+  return { ...inputs, structure: { ...structure, ...(left.length > 0 && { extras: left }) } } as DealFile;
 }
 
-function withExtraEach(inputs: DealInputs, minor: number): DealInputs {
-  if (isLeaseInputs(inputs)) return inputs;
+function withExtraEach(inputs: DealFile, minor: number): DealFile {
+  if (isLease(inputs)) return inputs;
   const each = formatAmount(minor, currencyDecimals(inputs.currency) ?? 2);
   return { ...inputs, plan: { ...inputs.plan, extra: { ...inputs.plan.extra, each } } };
 }

@@ -1,5 +1,5 @@
 import type { Move, MoveFigure, MoveValue, Wanted } from "@/core/moves";
-import type { DealInputs } from "@/exchange/deal-file";
+import type { DealFile } from "@/exchange/deal-file";
 import { amountIn, dateIn, inNotation, type Notation } from "@/exchange/notation";
 import { rateText } from "@/exchange/text";
 import { lineName } from "../fields/line-fields";
@@ -18,7 +18,7 @@ const NAMES: Record<Exclude<MoveFigure, "extra">, string> = {
 };
 
 /** What is moved, as the deal names it. */
-export function moveName({ figure, index = 0 }: Move, inputs: DealInputs): string {
+export function moveName({ figure, index = 0 }: Move, inputs: DealFile): string {
   if (figure === "extra") return `Without ${lineName(inputs, "extras", index)}`;
   if (figure !== "price") return NAMES[figure];
   if (inputs.plan.kind === "lease") return "Agreed price";

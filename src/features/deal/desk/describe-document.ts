@@ -1,9 +1,9 @@
 import { quoteBy } from "@/core";
 import { answer } from "@/core/kinds/loan/find";
 import { chosenOption, type DealDocument, optionOf } from "@/exchange/deal-document";
-import { type DealFile, type DealInputs, isLeaseInputs, readDeal } from "@/exchange/deal-file";
-import { planTitle, planWords } from "@/exchange/deal-file/plan";
-import { structureWords } from "@/exchange/deal-file/structure";
+import { type LoanFile, type DealFile, isLease, readLoan } from "@/exchange/deal-file";
+import { planTitle, planWords } from "@/exchange/kinds/loan/plan";
+import { structureWords } from "@/exchange/structure";
 import { LOCALE_NAMES } from "@/exchange/notation";
 import { proposedNames } from "@/exchange/option-words";
 import { amountText, typedAmountText } from "@/exchange/text";
@@ -34,11 +34,11 @@ function describeHeading(document: DealDocument, hasOptions: boolean): Record<st
 }
 
 /** An option's figures by name, typed and found, for setting two versions side by side. */
-export function describeOption(inputs: DealInputs): Record<string, string> {
+export function describeOption(inputs: DealFile): Record<string, string> {
   return {
     Currency: inputs.currency,
     Formats: inputs.locale ? LOCALE_NAMES[inputs.locale] : "the house's place",
-    ...(isLeaseInputs(inputs) ? describeLease(inputs) : describeLoan(inputs)),
+    ...(isLease(inputs) ? describeLease(inputs) : describeLoan(inputs)),
   };
 }
 
@@ -72,8 +72,8 @@ function called({ options }: DealDocument): Map<string, string> {
   return new Map(options.map(({ id }, index) => [id, names[index] ?? ""]));
 }
 
-function describeLoan(inputs: DealFile): Record<string, string> {
-  const deal = readDeal(inputs);
+function describeLoan(inputs: LoanFile): Record<string, string> {
+  const deal = readLoan(inputs);
   const quote = deal.ok ? quoteBy(answer, deal.value) : deal;
   const view: LoanView = { kind: "loan", inputs, deal, quote: quote.ok ? quote.value : null };
   const { plan, currency } = inputs;

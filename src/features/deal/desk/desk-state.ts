@@ -6,7 +6,7 @@ import {
   headingOf,
   isSame,
 } from "@/exchange/deal-document";
-import { type DealInputs, isLeaseInputs } from "@/exchange/deal-file";
+import { type DealFile, isLease } from "@/exchange/deal-file";
 import { DEFAULT_LOCALE, type Locale } from "@/exchange/notation";
 import {
   type Edit,
@@ -35,11 +35,11 @@ export type DeskState = {
   /** While a change is made in all options: what it makes of another one. Null while each is changed by itself. */
   spread: Spread | null;
   /** Then the others as they were before what is being typed in the open one. */
-  spreadFrom: { edit: Edit; others: ReadonlyMap<string, DealInputs> } | null;
+  spreadFrom: { edit: Edit; others: ReadonlyMap<string, DealFile> } | null;
 };
 
 /** Another option after the open one was changed from one state to another. */
-type Spread = (before: DealInputs, after: DealInputs, other: DealInputs) => DealInputs;
+type Spread = (before: DealFile, after: DealFile, other: DealFile) => DealFile;
 
 /** Puts the changes of two in an option together; comes with what puts deals together. */
 type MergeInputs = typeof import("@/exchange/deal-document/merge-figures").mergeInputs;
@@ -158,7 +158,7 @@ function goForward(state: DeskState): DeskState {
 function withDocument(state: DeskState, document: DealDocument, open: string): DeskState {
   const { houseLocale, steps, spread } = state;
   const shown = new Map(state.options.map(option => [option.id, option.state]));
-  const known = (id: string, inputs: DealInputs) => {
+  const known = (id: string, inputs: DealFile) => {
     const option = shown.get(id);
     return option && isSame(option.inputs, inputs) ? option : undefined;
   };
@@ -190,7 +190,7 @@ function merged(
   { change, mergeInputs }: Extract<DeskAction, { type: "merged" }>,
 ): DeskState {
   const document = applyChange(deskDocument(state), change);
-  const known = (id: string, inputs: DealInputs) => {
+  const known = (id: string, inputs: DealFile) => {
     const shown = state.options.find(option => option.id === id)?.state;
     return shown && withTheirs(shown, inputs, mergeInputs);
   };
@@ -200,11 +200,11 @@ function merged(
 /** An option with figures that somebody else has changed. */
 function withTheirs(
   shown: OptionState,
-  inputs: DealInputs,
+  inputs: DealFile,
   mergeInputs: MergeInputs,
 ): OptionState | undefined {
   if (isSame(shown.inputs, inputs)) return shown;
-  if (isLeaseInputs(inputs) !== (shown.kind === "lease")) return undefined;
+  if (isLease(inputs) !== (shown.kind === "lease")) return undefined;
   const { edit } = shown;
   const before = edit && mergeInputs(shown.inputs, edit.before, inputs);
   return { ...withInputs(shown, inputs), edit: before ? { ...edit, before } : null };
@@ -214,7 +214,7 @@ function deskWith(
   document: DealDocument,
   houseLocale: Locale,
   open: string,
-  known: (id: string, inputs: DealInputs) => OptionState | undefined,
+  known: (id: string, inputs: DealFile) => OptionState | undefined,
 ): DeskState {
   return {
     heading: headingOf(document),

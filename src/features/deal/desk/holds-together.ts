@@ -1,5 +1,5 @@
 import { type DealDocument, isSame, optionOf } from "@/exchange/deal-document";
-import type { DealInputs } from "@/exchange/deal-file";
+import type { DealFile } from "@/exchange/deal-file";
 import { openOption } from "../option";
 import { loadWhatIsNeeded } from "../option/loaded";
 
@@ -24,4 +24,4 @@ export async function holdsTogether(
   return (await Promise.all(merged.options.map(isGood))).every(Boolean);
 }
 
-const hasAnswer = (inputs: DealInputs) => openOption(inputs).answer.ok;
+const hasAnswer = (inputs: DealFile) => openOption(inputs).answer.ok;

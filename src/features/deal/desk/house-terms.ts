@@ -1,7 +1,7 @@
 import { type Frequency, periodsPerYear } from "@/core";
 import type { RatesOfTerms } from "@/core/moves";
 import type { ReachTerm } from "@/core/reach";
-import { type DealInputs, isLeaseInputs } from "@/exchange/deal-file";
+import { type DealFile, isLease } from "@/exchange/deal-file";
 import type { Settings } from "@/exchange/settings";
 import { factorOfRate } from "../fields/reckoning";
 
@@ -23,9 +23,9 @@ export const houseRates = (house: Settings, frequency: Frequency): RatesOfTerms 
   new Map(houseTerms(house, frequency).map(({ payments, yearlyRate }) => [payments, yearlyRate]));
 
 /** An option over another term, at a rate that goes with it where there is one; a lease by factor takes its factor. */
-export function overTerm(inputs: DealInputs, payments: number, yearlyRate: string | undefined): DealInputs {
-  const isByFactor = isLeaseInputs(inputs) && inputs.plan.reckoning === "moneyFactor";
+export function overTerm(inputs: DealFile, payments: number, yearlyRate: string | undefined): DealFile {
+  const isByFactor = isLease(inputs) && inputs.plan.reckoning === "moneyFactor";
   const rate =
     yearlyRate === undefined ? {} : isByFactor ? { moneyFactor: factorOfRate(yearlyRate) } : { yearlyRate };
-  return { ...inputs, plan: { ...inputs.plan, payments, ...rate } } as DealInputs;
+  return { ...inputs, plan: { ...inputs.plan, payments, ...rate } } as DealFile;
 }

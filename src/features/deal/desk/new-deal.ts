@@ -1,5 +1,5 @@
 import { type DealDocument, documentOf, newId } from "@/exchange/deal-document";
-import type { DealInputs } from "@/exchange/deal-file";
+import type { DealFile } from "@/exchange/deal-file";
 import { DEFAULT_SETTINGS, type NewDeal, newDealInputs, type Settings } from "@/exchange/settings";
 import { asLease } from "../fields/as-lease";
 import { asPersonal } from "../fields/structure-lines";
@@ -24,7 +24,7 @@ export function newDealDocument(
   );
 }
 
-function newInputs(today: string, settings: Settings, kind: NewDeal): DealInputs {
+function newInputs(today: string, settings: Settings, kind: NewDeal): DealFile {
   const loan = newDealInputs(settings, today);
   switch (kind) {
     case "vehicleLoan":

@@ -1,5 +1,5 @@
 import { currencyDecimals, parseAmount } from "@/core";
-import { type DealInputs, isLeaseInputs } from "@/exchange/deal-file";
+import { type DealFile, isLease } from "@/exchange/deal-file";
 import type { StockVehicle } from "@/server/contract";
 import type { FieldName } from "../fields";
 
@@ -8,7 +8,7 @@ type StockFigure = { field: FieldName; name: string; minor: number; isOpen: bool
 
 /** What of a vehicle in stock a deal does not have: its asking price, and in a lease its list price. */
 export function stockFigures(
-  inputs: DealInputs,
+  inputs: DealFile,
   { priceMinor, listPriceMinor, currency, inStock }: StockVehicle,
 ): StockFigure[] {
   if (!inStock || currency !== inputs.currency) return [];
@@ -25,7 +25,7 @@ export function stockFigures(
   };
   return [
     ...(find === "price" ? [] : figure("price", "", priceMinor, structure.price)),
-    ...(isLeaseInputs(inputs)
+    ...(isLease(inputs)
       ? figure("lease/listPrice", "list price ", listPriceMinor, inputs.structure.listPrice)
       : []),
   ];

@@ -7,7 +7,7 @@ import {
   parseDecimal,
   wholeText,
 } from "@/core";
-import type { DealInputs } from "@/exchange/deal-file";
+import type { DealFile } from "@/exchange/deal-file";
 import { typedAmountText } from "@/exchange/text";
 import { bad, good, type Reading } from "./field";
 
@@ -38,7 +38,7 @@ export function readAmount(text: string, currency: string): { amount: string } |
 }
 
 /** Reads an amount and puts it into the deal; nothing typed puts in nothing. */
-export function amountReader<File extends DealInputs>(
+export function amountReader<File extends DealFile>(
   put: (file: File, amount: string | undefined) => File,
 ): (text: string, file: File) => Reading<File> {
   return (text, file) => {
@@ -55,13 +55,13 @@ export function readPercent(text: string): string | undefined {
 }
 
 /** A found amount in its field; nothing while there is none. */
-export function foundAmount({ currency }: Pick<DealInputs, "currency">, minor: number | undefined): string {
+export function foundAmount({ currency }: Pick<DealFile, "currency">, minor: number | undefined): string {
   return minor === undefined ? "" : groupedAmount(minor, currencyDecimals(currency) ?? 2);
 }
 
 /** A typed amount in its field; nothing where none was typed. */
 export function typedAmount(
-  { currency }: Pick<DealInputs, "currency">,
+  { currency }: Pick<DealFile, "currency">,
   amount: string | number | undefined,
 ): string {
   return amount === undefined ? "" : typedAmountText(amount, currency);

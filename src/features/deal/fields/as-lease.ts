@@ -1,6 +1,6 @@
 import type { LoanQuote } from "@/core";
-import type { DealFile } from "@/exchange/deal-file";
-import type { LeaseFile, LeasePlanFile } from "@/exchange/lease-file";
+import type { LoanFile } from "@/exchange/deal-file";
+import type { LeaseFile, LeasePlanFile } from "@/exchange/kinds/lease";
 import { comingBack, type Kept, openFigure, paymentOf, turned, typedOnly } from "./change-kind";
 import { giveFound } from "./give-found";
 
@@ -11,7 +11,7 @@ import { giveFound } from "./give-found";
  * @param file the loan as it was typed
  * @param quote its answer
  */
-export function asLease(file: DealFile, quote: LoanQuote | null): LeaseFile {
+export function asLease(file: LoanFile, quote: LoanQuote | null): LeaseFile {
   const open = openFigure(file.find);
   const given = giveFound(file, quote);
   const kept: Kept<LeaseFile> = file.kept
@@ -22,7 +22,7 @@ export function asLease(file: DealFile, quote: LoanQuote | null): LeaseFile {
 
 /** A loan's rate is that of a lease reckoned by level yield, and a balloon in its end is the residual. */
 function firstLeasePlan(
-  { plan, structure }: DealFile,
+  { plan, structure }: LoanFile,
   quote: LoanQuote | null,
   isFoundFromPayment: boolean,
 ): LeasePlanFile {

@@ -1,6 +1,6 @@
 import type { LeaseQuote } from "@/core";
-import type { DealFile } from "@/exchange/deal-file";
-import type { LeaseFile } from "@/exchange/lease-file";
+import type { LoanFile } from "@/exchange/deal-file";
+import type { LeaseFile } from "@/exchange/kinds/lease";
 import { comingBack, type Kept, openFigure, paymentOf, turned, typedOnly } from "./change-kind";
 import { giveFoundLease } from "./give-found-lease";
 import { rateOfFactor } from "./reckoning";
@@ -11,10 +11,10 @@ import { rateOfFactor } from "./reckoning";
  * @param file the lease as it was typed
  * @param quote its answer
  */
-export function asLoan(file: LeaseFile, quote: LeaseQuote | null): DealFile {
+export function asLoan(file: LeaseFile, quote: LeaseQuote | null): LoanFile {
   const open = openFigure(file.find);
   const given = giveFoundLease(file, quote);
-  const kept: Kept<DealFile> = file.kept
+  const kept: Kept<LoanFile> = file.kept
     ? comingBack(file.find, file.kept)
     : { plan: firstLoanPlan(given, quote, open !== undefined), find: open ?? "payment" };
   return turned(file, given, kept);
@@ -24,9 +24,9 @@ function firstLoanPlan(
   { plan }: LeaseFile,
   quote: LeaseQuote | null,
   isFoundFromPayment: boolean,
-): DealFile["plan"] {
+): LoanFile["plan"] {
   const { yearlyRate, moneyFactor, payments, frequency, rounding, roundingStep, signed } = plan;
-  return typedOnly<DealFile["plan"]>({
+  return typedOnly<LoanFile["plan"]>({
     kind: "loan",
     yearlyRate: yearlyRate ?? (moneyFactor === undefined ? undefined : rateOfFactor(moneyFactor)),
     payments,

@@ -1,14 +1,14 @@
 import { formatAmount, type LeaseQuote, type LoanQuote } from "@/core";
-import type { DealFile } from "@/exchange/deal-file";
-import type { LeaseFile } from "@/exchange/lease-file";
+import type { LoanFile } from "@/exchange/deal-file";
+import type { LeaseFile } from "@/exchange/kinds/lease";
 import { withOptional } from "./field";
 import { definedOnly } from "./structure-lines";
 
 /** What of a deal hangs on its kind, kept while it is of the other one. */
-export type Kept<File extends DealFile | LeaseFile> = Pick<File, "plan" | "find" | "from" | "ask">;
+export type Kept<File extends LoanFile | LeaseFile> = Pick<File, "plan" | "find" | "from" | "ask">;
 
 /** What is kept of a deal while it is of the other kind. */
-const keptOf = <File extends DealFile | LeaseFile>({ plan, find, from, ask }: File): Kept<File> => ({
+const keptOf = <File extends LoanFile | LeaseFile>({ plan, find, from, ask }: File): Kept<File> => ({
   plan,
   find,
   ...(from && { from }),
@@ -17,7 +17,7 @@ const keptOf = <File extends DealFile | LeaseFile>({ plan, find, from, ask }: Fi
 
 /** The figure of the structure that a find leaves open. */
 export function openFigure(
-  find: DealFile["find"] | LeaseFile["find"],
+  find: LoanFile["find"] | LeaseFile["find"],
 ): "price" | "down" | "allowance" | undefined {
   if (find === "downPercent") return "down";
   return find === "price" || find === "down" || find === "allowance" ? find : undefined;
@@ -27,8 +27,8 @@ export function openFigure(
  * What a deal comes to as one of the other kind: its own way from before where it has one, unless the structure has
  * given since what it was looking for.
  */
-export function comingBack<File extends DealFile | LeaseFile>(
-  now: DealFile["find"] | LeaseFile["find"],
+export function comingBack<File extends LoanFile | LeaseFile>(
+  now: LoanFile["find"] | LeaseFile["find"],
   kept: Kept<File>,
 ): Kept<File> {
   const open = openFigure(kept.find);
@@ -44,7 +44,7 @@ export function comingBack<File extends DealFile | LeaseFile>(
  * @param given the deal with what it was looking for
  * @param kept what it is as one of the other kind
  */
-export function turned<From extends DealFile | LeaseFile, To extends DealFile | LeaseFile>(
+export function turned<From extends LoanFile | LeaseFile, To extends LoanFile | LeaseFile>(
   file: From,
   given: From,
   kept: Kept<To>,
@@ -55,7 +55,7 @@ export function turned<From extends DealFile | LeaseFile, To extends DealFile | 
 }
 
 /** What does not hang on the kind of a deal. */
-function sharedBy({ format, version, currency, locale }: DealFile | LeaseFile) {
+function sharedBy({ format, version, currency, locale }: LoanFile | LeaseFile) {
   return { format, version, currency, ...(locale && { locale }) };
 }
 

@@ -8,7 +8,7 @@ import {
   parseIsoDate,
   paymentDates,
 } from "@/core";
-import { type DealInputs, isLeaseInputs } from "@/exchange/deal-file";
+import { type DealFile, isLease } from "@/exchange/deal-file";
 import { readDate, readMonth } from "@/exchange/text";
 import { localToday } from "@/features/figures/today";
 import type { PlanDates } from "./plan-dates";
@@ -18,17 +18,17 @@ import type { PlanDates } from "./plan-dates";
  * the first payment; a date without a year is the next one after it; "payment 24" is its due date, and a month alone the
  * first payment date in it.
  */
-export function readTypedDate(text: string, file: DealInputs): string | undefined {
+export function readTypedDate(text: string, file: DealFile): string | undefined {
   return dateOf(readFrom(text, startOf(file)) ?? duePayment(text, file) ?? dueIn(text, file));
 }
 
 /** The same for the first payment: a month alone is the contract's day of that month. */
-function readFirstDate(text: string, file: DealInputs): string | undefined {
+function readFirstDate(text: string, file: DealFile): string | undefined {
   return dateOf(readFrom(text, startOf(file)) ?? dayOfMonth(text, startOf(file)));
 }
 
 /** The same for a date by which something ends: "June 2031" is its last day. */
-export function readEndDate(text: string, file: DealInputs): string | undefined {
+export function readEndDate(text: string, file: DealFile): string | undefined {
   return dateOf(readFrom(text, startOf(file), true) ?? duePayment(text, file));
 }
 
@@ -42,7 +42,7 @@ const dateOf = (day: DayNumber | undefined) => (day === undefined ? undefined : 
 const todaysDay = () => parseIsoDate(localToday()) ?? 0;
 
 /** The contract date, else the first payment's, else today. */
-function startOf({ plan }: DealInputs): DayNumber {
+function startOf({ plan }: DealFile): DayNumber {
   const first = "firstPayment" in plan ? plan.firstPayment : undefined;
   return parseIsoDate(plan.signed ?? first ?? "") ?? todaysDay();
 }
@@ -54,14 +54,14 @@ function readFrom(text: string, from: DayNumber, isEnd = false): DayNumber | und
 const PAYMENT = /^(?:(?:payment|no\.?|#)\s*(\d{1,4})|(\d{1,4})(?:st|nd|rd|th)(?:\s+payment)?)$/i;
 
 /** "payment 24": when it falls due. */
-function duePayment(text: string, file: DealInputs): DayNumber | undefined {
+function duePayment(text: string, file: DealFile): DayNumber | undefined {
   const [, named, counted] = PAYMENT.exec(text.trim()) ?? [];
   const number = Number(named ?? counted ?? 0);
   return number < 1 || number > MOST_PAYMENTS ? undefined : (dueDates(file)(number) ?? undefined);
 }
 
 /** "Nov 2029": the first payment date in it. */
-function dueIn(text: string, file: DealInputs): DayNumber | undefined {
+function dueIn(text: string, file: DealFile): DayNumber | undefined {
   const first = readMonth(text);
   if (first === undefined) return undefined;
   const last = addMonths(first, 1) - 1;
@@ -82,8 +82,8 @@ function dayOfMonth(text: string, start: DayNumber): DayNumber | undefined {
   return addMonths(start, (then.year - now.year) * 12 + then.month - now.month);
 }
 
-function dueDates(file: DealInputs): (number: number) => DayNumber | null {
-  if (isLeaseInputs(file) || file.plan.datedPayments) return () => null;
+function dueDates(file: DealFile): (number: number) => DayNumber | null {
+  if (isLease(file) || file.plan.datedPayments) return () => null;
   const { frequency, timing, signed, firstPayment, twiceMonthlyDays } = file.plan;
   const day = (iso: string | undefined) => parseIsoDate(iso ?? "") ?? null;
   const dated: DatedPlan = {

@@ -1,12 +1,12 @@
 import { currencyDecimals, formatAmount } from "@/core";
-import type { DealInputs } from "@/exchange/deal-file";
+import type { DealFile } from "@/exchange/deal-file";
 import type { DownKind } from "./structure-fields";
 
 /** What the cash down comes to now, and what it can be said as a part of; minor units. */
 type DownNow = { down: number; due?: number | undefined; price?: number; total?: number };
 
 /** The deal with the same cash down, given another way; a percent keeps two decimals. */
-export function withDownKind(inputs: DealInputs, kind: DownKind, now: DownNow): DealInputs {
+export function withDownKind(inputs: DealFile, kind: DownKind, now: DownNow): DealFile {
   const { down, due = down, price = 0, total = 0 } = now;
   const money = (minor: number) => formatAmount(minor, currencyDecimals(inputs.currency) ?? 2);
   const share = (of: number) => String(of > 0 ? Math.min(100, Math.round((down / of) * 10_000) / 100) : 0);

@@ -8,12 +8,12 @@ import type {
   LoanQuote,
   Result,
 } from "@/core";
-import type { DealFile, DealInputs } from "@/exchange/deal-file";
-import type { LeaseFile } from "@/exchange/lease-file";
+import type { LoanFile, DealFile } from "@/exchange/deal-file";
+import type { LeaseFile } from "@/exchange/kinds/lease";
 import type { TypedKind } from "@/exchange/typing";
 
 /** What typing comes to: the deal with the figure in it, or one sentence for the place where it was typed. */
-export type Reading<File = DealInputs> = { ok: true; file: File } | { ok: false; sentence: string };
+export type Reading<File = DealFile> = { ok: true; file: File } | { ok: false; sentence: string };
 
 /** What a field shows its figure from: what was typed, the same read by the core's terms, and the answer shown. */
 type ViewOf<Kind, File, Read, Answer> = {
@@ -23,7 +23,7 @@ type ViewOf<Kind, File, Read, Answer> = {
   /** The present answer, or the last that held. */
   quote: Answer | null;
 };
-export type LoanView = ViewOf<"loan", DealFile, LoanDeal, LoanQuote>;
+export type LoanView = ViewOf<"loan", LoanFile, LoanDeal, LoanQuote>;
 export type LeaseView = ViewOf<"lease", LeaseFile, LeaseDeal, LeaseQuote>;
 export type FieldView = LoanView | LeaseView;
 
@@ -56,17 +56,17 @@ type FieldOf<File, View> = {
   /** The figure as it is set beside another version's. Left out where `show` says it, null where another field does. */
   say?: ((view: View) => string) | null;
 };
-export type Field = FieldOf<DealInputs, FieldView>;
-export type LoanField = FieldOf<DealFile, LoanView>;
+export type Field = FieldOf<DealFile, FieldView>;
+export type LoanField = FieldOf<LoanFile, LoanView>;
 export type LeaseField = FieldOf<LeaseFile, LeaseView>;
 
 /** A field that only loans have, as one of any deal: a lease has nothing in it. */
 export function ofLoan({ unit, read, show, say, figure, beside, ...rest }: LoanField): Field {
   return {
     ...rest,
-    ...(figure && { figure: inputs => figure(inputs as DealFile) }),
-    ...(unit && { unit: inputs => (inputs.plan.kind === "lease" ? undefined : unit(inputs as DealFile)) }),
-    read: (text, file) => (file.plan.kind === "lease" ? good(file) : read(text, file as DealFile)),
+    ...(figure && { figure: inputs => figure(inputs as LoanFile) }),
+    ...(unit && { unit: inputs => (inputs.plan.kind === "lease" ? undefined : unit(inputs as LoanFile)) }),
+    read: (text, file) => (file.plan.kind === "lease" ? good(file) : read(text, file as LoanFile)),
     ...(beside && { beside: view => (view.kind === "loan" ? beside(view) : "") }),
     show: view => (view.kind === "loan" ? show(view) : ""),
     ...(say !== undefined && { say: say && (view => (view.kind === "loan" ? say(view) : "")) }),

@@ -1,5 +1,5 @@
 import { formatAmount, type LeaseFigure, type LeaseKnown, type LeaseQuote } from "@/core";
-import type { LeaseFile, LeasePlanFile } from "@/exchange/lease-file";
+import type { LeaseFile, LeasePlanFile } from "@/exchange/kinds/lease";
 import { withOptional } from "./field";
 import { giveFoundLease } from "./give-found-lease";
 import { knownAmount, knownOf, withKnown } from "./lease-known";

@@ -1,5 +1,5 @@
 import type { LoanQuote } from "@/core";
-import type { DealFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/deal-file";
 import { type LoanFind, withOptional } from "./field";
 import { giveFound } from "./give-found";
 import { isKnownFor, knownOf, knownOfQuote, withKnown } from "./loan-known";
@@ -15,11 +15,11 @@ import { withOpenAllowance } from "./structure-lines";
  * @param payment the payment to find it from, where one was just said
  */
 export function findInLoan(
-  inputs: DealFile,
+  inputs: LoanFile,
   quote: LoanQuote | null,
   figure: LoanFind,
   payment?: string,
-): DealFile {
+): LoanFile {
   const given = giveFound(inputs, quote);
   const find = figure === "down" && downKind(inputs) === "percent" ? "downPercent" : figure;
   if (find === "payment") return { ...given, plan: withOptional(given.plan, "payment", undefined) };
@@ -32,7 +32,7 @@ export function findInLoan(
 }
 
 /** The first extra on a date without its amount. */
-function withOpenExtra(plan: DealFile["plan"]): DealFile["plan"] {
+function withOpenExtra(plan: LoanFile["plan"]): LoanFile["plan"] {
   const [first, ...others] = plan.extra?.once ?? [];
   if (!first) return plan;
   const { amount: _, ...open } = first;
@@ -43,7 +43,7 @@ const shownPayment = (quote: LoanQuote | null) =>
   quote ? String(knownOfQuote(quote, "payment").payment) : undefined;
 
 /** The loan with a figure left out, to be found. */
-function withoutFigure(file: DealFile, find: LoanFind): DealFile {
+function withoutFigure(file: LoanFile, find: LoanFind): LoanFile {
   const { structure, plan } = file;
   switch (find) {
     case "price":

@@ -1,5 +1,5 @@
 import { formatAmount, type LeaseQuote } from "@/core";
-import type { LeaseFile, LeasePlanFile } from "@/exchange/lease-file";
+import type { LeaseFile, LeasePlanFile } from "@/exchange/kinds/lease";
 import { factorText, rateText } from "@/exchange/text";
 import { withOptional } from "./field";
 import { linesOf, withLines } from "./structure-lines";

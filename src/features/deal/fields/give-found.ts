@@ -1,5 +1,5 @@
 import { currencyDecimals, formatAmount, isoDate, type LoanQuote } from "@/core";
-import type { DealFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/deal-file";
 
 /**
  * A deal that asks for its payment, with the figure that it was looking for given: as found where there is an
@@ -8,7 +8,7 @@ import type { DealFile } from "@/exchange/deal-file";
  * @param inputs the deal as it was typed
  * @param quote its answer
  */
-export function giveFound(inputs: DealFile, quote: LoanQuote | null): DealFile {
+export function giveFound(inputs: LoanFile, quote: LoanQuote | null): LoanFile {
   const { from: _from, ...file } = inputs;
   if (!quote) return { ...file, find: "payment" };
   const money = (minor: number) => formatAmount(minor, currencyDecimals(inputs.currency) ?? 2);
@@ -16,7 +16,7 @@ export function giveFound(inputs: DealFile, quote: LoanQuote | null): DealFile {
   const structure = { price: money(quote.price), ...file.structure };
   const followed = file.plan.payments === undefined && !file.plan.datedPayments;
   const plan = followed ? { ...file.plan, payments: quote.plannedPayments } : file.plan;
-  const given: DealFile = { ...file, structure, plan, find: "payment" };
+  const given: LoanFile = { ...file, structure, plan, find: "payment" };
   switch (inputs.find) {
     case "down":
       return quote.down === 0
@@ -59,7 +59,7 @@ function foundPercent({ price, down }: LoanQuote): string {
 
 /** The extra on a date that has no amount, with the one that was found for it. */
 function foundLump(
-  extra: DealFile["plan"]["extra"],
+  extra: LoanFile["plan"]["extra"],
   { filled }: LoanQuote,
   money: (minor: number) => string,
 ) {

@@ -1,5 +1,5 @@
 import type { FoundFigure, LeaseFigure } from "@/core";
-import type { DealInputs } from "@/exchange/deal-file";
+import type { DealFile } from "@/exchange/deal-file";
 import type { Field, FieldView, Reading } from "./field";
 import type { LeasePlanFieldName } from "./lease-fields";
 import type { LineFieldName, NameOfLineField } from "./line-fields";
@@ -75,7 +75,7 @@ export function fieldOf(name: FieldName): Field {
  * @param text what was typed; nothing takes the figure out
  * @param file the deal so far
  */
-export function readField(name: FieldName, text: string, file: DealInputs): Reading {
+export function readField(name: FieldName, text: string, file: DealFile): Reading {
   return fieldOf(name).read(text.trim(), file);
 }
 

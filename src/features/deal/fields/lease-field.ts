@@ -1,5 +1,5 @@
 import type { Figure } from "@/core";
-import type { LeaseFile } from "@/exchange/lease-file";
+import type { LeaseFile } from "@/exchange/kinds/lease";
 import { type Field, good, type LeaseField } from "./field";
 import { LEASE_FIELDS, type LeasePlanFieldName } from "./lease-fields";
 import { lineField } from "./line-fields";

@@ -5,7 +5,7 @@ import {
   periodsPerYear,
   wholeText,
 } from "@/core";
-import type { LeaseFile, LeasePlanFile } from "@/exchange/lease-file";
+import type { LeaseFile, LeasePlanFile } from "@/exchange/kinds/lease";
 import { factorText, rateText, termText } from "@/exchange/text";
 import { amountReader, foundAmount, readAmount, readPercent, typedAmount } from "./amount-text";
 import { readContractDate } from "./date-text";

@@ -1,5 +1,5 @@
 import type { LeaseKnown } from "@/core";
-import type { LeaseFile } from "@/exchange/lease-file";
+import type { LeaseFile } from "@/exchange/kinds/lease";
 import { amountReader, typedAmount } from "./amount-text";
 import { type LeaseField, withOptional } from "./field";
 

@@ -1,4 +1,4 @@
-import type { LeasePlanFile, LeaseTaxFile } from "@/exchange/lease-file";
+import type { LeasePlanFile, LeaseTaxFile } from "@/exchange/kinds/lease";
 import { withOptional } from "./field";
 import { definedOnly } from "./structure-lines";
 

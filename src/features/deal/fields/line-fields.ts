@@ -1,6 +1,6 @@
 import { LONGEST_LINE_NAME } from "@/core";
-import { type DealInputs, isLeaseInputs } from "@/exchange/deal-file";
-import type { LeaseTaxFile } from "@/exchange/lease-file";
+import { type DealFile, isLease } from "@/exchange/deal-file";
+import type { LeaseTaxFile } from "@/exchange/kinds/lease";
 import { firstCharacters } from "@/exchange/text";
 import { readAmount, readPercent, typedAmount } from "./amount-text";
 import { bad, type Field, good, withOptional } from "./field";
@@ -28,23 +28,23 @@ const KIND: Record<AnyList, string> = {
 type Place = { list: AnyList; index: number };
 type Line = Record<string, string | number | boolean | undefined>;
 
-function lineAt(file: DealInputs, { list, index }: Place): Line | undefined {
+function lineAt(file: DealFile, { list, index }: Place): Line | undefined {
   const lines = list === "leaseTaxes" ? leaseTaxes(file) : linesOf(file.structure, list);
   return lines[index] as Line | undefined;
 }
 
-function put(file: DealInputs, { list, index }: Place, change: Line): DealInputs {
+function put(file: DealFile, { list, index }: Place, change: Line): DealFile {
   if (list !== "leaseTaxes")
     return { ...file, structure: withLine(file.structure, list, index, change as never) };
-  return isLeaseInputs(file)
+  return isLease(file)
     ? { ...file, plan: withLeaseTax(file.plan, index, change as Partial<LeaseTaxFile>) }
     : file;
 }
 
-const leaseTaxes = (file: DealInputs) => (isLeaseInputs(file) ? (file.plan.taxes ?? []) : []);
+const leaseTaxes = (file: DealFile) => (isLease(file) ? (file.plan.taxes ?? []) : []);
 
 /** What a line is called on the screen: by its name, or by its kind and place. */
-export function lineName(file: DealInputs, list: AnyList, index: number): string {
+export function lineName(file: DealFile, list: AnyList, index: number): string {
   const name = lineAt(file, { list, index })?.name;
   return typeof name === "string" ? name : `${KIND[list]} ${index + 1}`;
 }
@@ -79,7 +79,7 @@ function percentField(place: Place, key: string, label: string): Field {
 function chargeField(place: Place, label: string): Field {
   const amount = amountField(place, "amount", label, true);
   const percent = percentField(place, "percent", label);
-  const isPercent = (file: DealInputs) => lineAt(file, place)?.percentOf !== undefined;
+  const isPercent = (file: DealFile) => lineAt(file, place)?.percentOf !== undefined;
   return {
     label,
     unit: inputs => (isPercent(inputs) ? "%" : undefined),
@@ -107,7 +107,7 @@ function nameField(place: Place, label: string, isNeeded: boolean): Field {
 
 /** The field of the name of a line that every structure has. */
 export type NameOfLineField = `names/${NamedLine}`;
-type NamedLine = keyof NonNullable<DealInputs["structure"]["names"]>;
+type NamedLine = keyof NonNullable<DealFile["structure"]["names"]>;
 
 function nameOfLine(line: NamedLine): Field {
   return {

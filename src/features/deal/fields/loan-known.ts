@@ -1,5 +1,5 @@
 import { dependsOn, formatAmount, isoDate, type LoanQuote } from "@/core";
-import type { DealFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/deal-file";
 import { amountReader, typedAmount } from "./amount-text";
 import { readEndDate } from "./date-text";
 import { bad, good, type LoanField, withOptional } from "./field";
@@ -21,21 +21,21 @@ export const LOAN_KNOWN_NAMES = [
 export type LoanKnownName = (typeof LOAN_KNOWN_NAMES)[number][0];
 
 /** What a figure is found from: a payment, or one figure of the result. */
-type Known = { payment: string | number | undefined } | NonNullable<DealFile["from"]>;
+type Known = { payment: string | number | undefined } | NonNullable<LoanFile["from"]>;
 
 /** What the figure being found is found from. */
-export function knownOf({ from }: Pick<DealFile, "from">): LoanKnownName {
+export function knownOf({ from }: Pick<LoanFile, "from">): LoanKnownName {
   return from ? (Object.keys(from)[0] as LoanKnownName) : "payment";
 }
 
 /** Whether a figure can be found from another on the screen: an end date says how many payments, or what is paid extra. */
-export function isKnownFor(find: DealFile["find"], known: LoanKnownName): boolean {
+export function isKnownFor(find: LoanFile["find"], known: LoanKnownName): boolean {
   if (known === "endDate" && find !== "payments") return find === "extra" || find === "lump";
   return known === "endDate" || dependsOn(find, known);
 }
 
 /** The loan with what its figure is found from. */
-export function withKnown(file: DealFile, known: Known): DealFile {
+export function withKnown(file: LoanFile, known: Known): LoanFile {
   const { from: _, ...rest } = file;
   if ("payment" in known)
     return {
@@ -71,11 +71,11 @@ export function knownOfQuote(
 }
 
 /** The same loan, found from another figure of its answer, which stands there as it is. */
-export function fromLoanKnown(inputs: DealFile, quote: LoanQuote | null, figure: LoanKnownName): DealFile {
+export function fromLoanKnown(inputs: LoanFile, quote: LoanQuote | null, figure: LoanKnownName): LoanFile {
   return withKnown(inputs, knownOfQuote(quote, figure));
 }
 
-const amountKnown = ({ from }: DealFile): string | number | undefined =>
+const amountKnown = ({ from }: LoanFile): string | number | undefined =>
   from && !("endDate" in from) && !("payments" in from) ? Object.values(from)[0] : undefined;
 
 /** What another figure is found from, where that is no payment. */
@@ -83,9 +83,9 @@ export const LOAN_KNOWN_FIELDS = {
   "known/amount": {
     label: "What it is found from",
     figure: knownOf,
-    read: amountReader<DealFile>((file, amount) => ({
+    read: amountReader<LoanFile>((file, amount) => ({
       ...file,
-      from: { [knownOf(file)]: amount ?? "0" } as NonNullable<DealFile["from"]>,
+      from: { [knownOf(file)]: amount ?? "0" } as NonNullable<LoanFile["from"]>,
     })),
     show: ({ inputs }) => typedAmount(inputs, amountKnown(inputs)),
     say: null,

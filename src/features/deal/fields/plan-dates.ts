@@ -1,10 +1,10 @@
 import { parseIsoDate } from "@/core";
-import type { DealInputs } from "@/exchange/deal-file";
+import type { DealFile } from "@/exchange/deal-file";
 
 /** Reads the contract date and the first payment's as people type them, as ISO 8601; undefined where a text is no date. */
 export type PlanDates = {
   contract: (text: string) => string | undefined;
-  first: (text: string, file: DealInputs) => string | undefined;
+  first: (text: string, file: DealFile) => string | undefined;
 };
 
 const asIso = (text: string) => (parseIsoDate(text) === undefined ? undefined : text);

@@ -8,7 +8,7 @@ import {
   type Result,
   wholeText,
 } from "@/core";
-import { type DealFile, readDeal } from "@/exchange/deal-file";
+import { type LoanFile, readLoan } from "@/exchange/deal-file";
 import { longDate, termText } from "@/exchange/text";
 import { amountReader, foundAmount, readPercent, typedAmount } from "./amount-text";
 import { bad, good, type LoanField, type LoanView, type Reading, withOptional } from "./field";
@@ -46,7 +46,7 @@ export const PLAN_FIELDS = {
     label: "Payment",
     finds: "payment",
     foundAs: ["payment"],
-    read: amountReader<DealFile>((file, payment) => ({
+    read: amountReader<LoanFile>((file, payment) => ({
       ...file,
       plan: withOptional(file.plan, "payment", payment),
     })),
@@ -69,7 +69,7 @@ export const PLAN_FIELDS = {
     read: (text, file) => {
       const date = planDates().first(text, file);
       return date !== undefined &&
-        date === followingDate(readDeal(file)) &&
+        date === followingDate(readLoan(file)) &&
         file.plan.firstPayment === undefined
         ? good(file)
         : putDate(file, "firstPayment", text, date);
@@ -90,7 +90,7 @@ function followingDate(deal: Result<LoanDeal>): string | undefined {
   return date === null ? undefined : isoDate(date);
 }
 
-function readRate(text: string, file: DealFile): Reading<DealFile> {
+function readRate(text: string, file: LoanFile): Reading<LoanFile> {
   const put = (yearlyRate: string | undefined) =>
     good({ ...file, plan: withOptional(file.plan, "yearlyRate", yearlyRate) });
   if (text === "") return put(undefined);
@@ -104,11 +104,11 @@ function readRate(text: string, file: DealFile): Reading<DealFile> {
 
 /** Puts a date that was read into the plan; nothing typed takes it out. */
 function putDate(
-  file: DealFile,
+  file: LoanFile,
   field: "signed" | "firstPayment",
   text: string,
   date: string | undefined,
-): Reading<DealFile> {
+): Reading<LoanFile> {
   if (text !== "" && date === undefined) return bad(field === "signed" ? NO_DATE : NO_PLAN_DATE);
   return good({ ...file, plan: withOptional(file.plan, field, date) });
 }

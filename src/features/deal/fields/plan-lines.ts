@@ -1,5 +1,5 @@
 import { HIGHEST_STEP_PERCENT, isoDate, MOST_PAYMENTS, wholeText } from "@/core";
-import type { DealFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/deal-file";
 import { foundAmount, readAmount, typedAmount } from "./amount-text";
 import { readTypedDate } from "./date-text";
 import { bad, good, type LoanField, type Reading } from "./field";
@@ -10,11 +10,11 @@ import { NO_PLAN_DATE, typedDate } from "./shown-date";
 export type PlanLineFieldName = `${PlanListName}/${number}/${string}`;
 
 function withRow<List extends PlanListName>(
-  file: DealFile,
+  file: LoanFile,
   list: List,
   index: number,
   row: PlanLists[List],
-): Reading<DealFile> {
+): Reading<LoanFile> {
   const rows = planRows(file.plan, list).map((each, k) => (k === index ? row : each));
   return good({ ...file, plan: withPlanRows(file.plan, list, rows) });
 }

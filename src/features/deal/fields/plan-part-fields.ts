@@ -1,11 +1,11 @@
 import { HIGHEST_BALLOON_PERCENT, MOST_PAYMENTS, wholeText } from "@/core";
-import type { DealFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/deal-file";
 import { foundAmount, readAmount, readPercent, typedAmount } from "./amount-text";
 import { readTypedDate } from "./date-text";
 import { bad, good, type LoanField, type Reading, withOptional } from "./field";
 import { NO_PLAN_DATE, typedDate } from "./shown-date";
 
-type PlanFile = DealFile["plan"];
+type PlanFile = LoanFile["plan"];
 
 /** A part of the plan whose figure is typed in one field. */
 export type PlanPartFieldName =
@@ -19,15 +19,15 @@ export type PlanPartFieldName =
   | "yearlyExtraFrom"
   | "twiceMonthlyDays";
 
-const withPlan = (file: DealFile, plan: PlanFile): Reading<DealFile> => good({ ...file, plan });
-const put = <Key extends keyof PlanFile>(file: DealFile, key: Key, value: PlanFile[Key]): Reading<DealFile> =>
+const withPlan = (file: LoanFile, plan: PlanFile): Reading<LoanFile> => good({ ...file, plan });
+const put = <Key extends keyof PlanFile>(file: LoanFile, key: Key, value: PlanFile[Key]): Reading<LoanFile> =>
   withPlan(file, withOptional(file.plan, key, value));
 
 /** Reads an amount of a part that is there; cleared, the part stays with 0. */
 function amountOfPart(
   label: string,
   of: (plan: PlanFile) => string | number | undefined,
-  putAmount: (file: DealFile, amount: string) => Reading<DealFile>,
+  putAmount: (file: LoanFile, amount: string) => Reading<LoanFile>,
 ): LoanField {
   return {
     label,
@@ -44,7 +44,7 @@ function amountOfPart(
 function countOfPart(
   label: string,
   of: (plan: PlanFile) => number | undefined,
-  putCount: (file: DealFile, count: number) => Reading<DealFile>,
+  putCount: (file: LoanFile, count: number) => Reading<LoanFile>,
 ): LoanField {
   return {
     label,
@@ -145,7 +145,7 @@ export const PLAN_PART_FIELDS: Record<PlanPartFieldName, LoanField> = {
 const TWO_DAYS = /^(\d{1,2})\D+(\d{1,2})$/;
 
 /** The two days of payments twice a month; without them they follow from the first date. */
-function readTwoDays(text: string, file: DealFile): Reading<DealFile> {
+function readTwoDays(text: string, file: LoanFile): Reading<LoanFile> {
   if (text === "") return put(file, "twiceMonthlyDays", undefined);
   const [, first, second] = TWO_DAYS.exec(text) ?? [];
   const days = [Number(first), Number(second)];
@@ -155,7 +155,7 @@ function readTwoDays(text: string, file: DealFile): Reading<DealFile> {
 }
 
 /** A balloon is typed as an amount or a percent of the price; a percent sign makes it a percent wherever it is typed. */
-function readBalloon(text: string, file: DealFile): Reading<DealFile> {
+function readBalloon(text: string, file: LoanFile): Reading<LoanFile> {
   const { balloon } = file.plan;
   const isPercent = balloon !== undefined && "percent" in balloon;
   if (text === "") {

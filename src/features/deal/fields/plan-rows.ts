@@ -1,7 +1,7 @@
-import type { DealFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/deal-file";
 import { withOptional } from "./field";
 
-type PlanFile = DealFile["plan"];
+type PlanFile = LoanFile["plan"];
 
 /** The lists of a plan: steps, extras on a date, and payments that are listed one by one. */
 export type PlanLists = {

@@ -1,5 +1,5 @@
 import { PERCENT_OF_FACTOR } from "@/core";
-import type { LeasePlanFile } from "@/exchange/lease-file";
+import type { LeasePlanFile } from "@/exchange/kinds/lease";
 import { factorText, rateText } from "@/exchange/text";
 
 const FACTOR_PLACES = 8;

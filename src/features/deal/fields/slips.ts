@@ -1,5 +1,5 @@
 import { addMonths, isoDate, parseIsoDate, periodsPerYear } from "@/core";
-import { type DealInputs, isLeaseInputs } from "@/exchange/deal-file";
+import { type DealFile, isLease } from "@/exchange/deal-file";
 import { rateText, shortDate } from "@/exchange/text";
 import type { FieldName } from "./index";
 import { linesOf } from "./structure-lines";
@@ -20,11 +20,11 @@ const MANY_YEARS = 40;
 const FEW_PAYMENTS = 8;
 
 /** What looks like a slip in a field of a deal; undefined where nothing does. */
-export function slipAt(field: FieldName, inputs: DealInputs): Slip | undefined {
+export function slipAt(field: FieldName, inputs: DealFile): Slip | undefined {
   return SLIPS[field]?.(inputs);
 }
 
-const SLIPS: Partial<Record<FieldName, (inputs: DealInputs) => Slip | undefined>> = {
+const SLIPS: Partial<Record<FieldName, (inputs: DealFile) => Slip | undefined>> = {
   yearlyRate: ({ plan }) => rateSlip("yearlyRate", "yearlyRate" in plan ? plan.yearlyRate : undefined),
   "lease/yearlyRate": ({ plan }) =>
     rateSlip("lease/yearlyRate", "yearlyRate" in plan ? plan.yearlyRate : undefined),
@@ -50,7 +50,7 @@ function rateSlip(field: FieldName, rate: string | number | undefined): Slip | u
 }
 
 /** Payments that were typed as years, or years as payments. */
-function termSlip({ plan, find }: DealInputs, field: FieldName): Slip | undefined {
+function termSlip({ plan, find }: DealFile, field: FieldName): Slip | undefined {
   const { payments } = plan;
   if (payments === undefined || find === "payments") return undefined;
   const perYear = periodsPerYear(plan.frequency);
@@ -71,7 +71,7 @@ function termSlip({ plan, find }: DealInputs, field: FieldName): Slip | undefine
 }
 
 /** A price that lost a digit is less than what the trade-in is allowed. */
-function priceSlip(inputs: DealInputs): Slip | undefined {
+function priceSlip(inputs: DealFile): Slip | undefined {
   const { structure, find } = inputs;
   const price = Number(structure.price ?? 0);
   let allowance = 0;
@@ -88,7 +88,7 @@ function priceSlip(inputs: DealInputs): Slip | undefined {
 }
 
 /** A cash down above the price has a digit too many. */
-function downSlip({ structure, find }: DealInputs): Slip | undefined {
+function downSlip({ structure, find }: DealFile): Slip | undefined {
   const price = Number(structure.price ?? 0);
   const { down } = structure;
   if (find === "down" || find === "price" || price === 0 || !down || !("amount" in down)) return undefined;
@@ -103,7 +103,7 @@ function downSlip({ structure, find }: DealInputs): Slip | undefined {
 }
 
 /** A residual of less than a hundredth of the price is a percent that was typed as an amount. */
-function residualSlip({ structure, plan, find }: DealInputs): Slip | undefined {
+function residualSlip({ structure, plan, find }: DealFile): Slip | undefined {
   if (plan.kind !== "lease" || !plan.residual || !("amount" in plan.residual)) return undefined;
   const amount = Number(plan.residual.amount);
   const isPercent = amount > 0 && amount <= 100 && amount * 100 <= Number(structure.price ?? 0);
@@ -118,8 +118,8 @@ function residualSlip({ structure, plan, find }: DealInputs): Slip | undefined {
 const LATE_IN_MONTHS = 9;
 
 /** A first payment in the wrong year. */
-function firstPaymentSlip(inputs: DealInputs): Slip | undefined {
-  if (isLeaseInputs(inputs)) return undefined;
+function firstPaymentSlip(inputs: DealFile): Slip | undefined {
+  if (isLease(inputs)) return undefined;
   const { signed, firstPayment, frequency } = inputs.plan;
   const [start, first] = [signed, firstPayment].map(iso =>
     iso === undefined ? undefined : parseIsoDate(iso),

@@ -1,6 +1,6 @@
 import { LONGEST_LINE_NAME } from "@/core";
-import type { DealInputs } from "@/exchange/deal-file";
-import type { StructureFile } from "@/exchange/deal-file/structure";
+import type { DealFile } from "@/exchange/deal-file";
+import type { StructureFile } from "@/exchange/structure";
 import { firstCharacters } from "@/exchange/text";
 import { amountReader, foundAmount, readAmount, readPercent, typedAmount } from "./amount-text";
 import { bad, type Field, good, type Reading, withOptional } from "./field";
@@ -80,19 +80,19 @@ export const STRUCTURE_FIELDS: Record<StructureFieldName, Field> = {
 };
 
 function withStructure<Key extends keyof StructureFile>(
-  file: DealInputs,
+  file: DealFile,
   key: Key,
   value: StructureFile[Key],
-): DealInputs {
+): DealFile {
   return { ...file, structure: withOptional(file.structure, key, value) };
 }
 
 /** The first trade-in changed. A structure without a list of them keeps its one outside, as in files of before. */
 function withFirstTradeIn(
-  file: DealInputs,
+  file: DealFile,
   part: "allowance" | "owed",
   amount: string | undefined,
-): DealInputs {
+): DealFile {
   const { structure } = file;
   const change = { [part]: amount ?? "0" };
   if (structure.tradeIns) return { ...file, structure: withLine(structure, "tradeIns", 0, change) };
@@ -105,17 +105,17 @@ function withFirstTradeIn(
   });
 }
 
-function isDownFound({ find }: DealInputs): boolean {
+function isDownFound({ find }: DealFile): boolean {
   return find === "down" || find === "downPercent";
 }
 
 /** Whether the cash down is given as a percent. */
-export function isPercentDown(inputs: DealInputs): boolean {
+export function isPercentDown(inputs: DealFile): boolean {
   const { down } = inputs.structure;
   return !isDownFound(inputs) && down !== undefined && "percent" in down;
 }
 
-function downText(inputs: DealInputs): string {
+function downText(inputs: DealFile): string {
   const { down } = inputs.structure;
   if (down === undefined) return "";
   if ("percent" in down) return String(down.percent);
@@ -126,14 +126,14 @@ function downText(inputs: DealInputs): string {
 export type DownKind = "amount" | "percent" | "percentOfTotal" | "dueAtSigning";
 
 /** How the cash down is given; an amount where there is none. */
-export function downKind({ structure: { down } }: DealInputs): DownKind {
+export function downKind({ structure: { down } }: DealFile): DownKind {
   if (down === undefined || "amount" in down) return "amount";
   if ("dueAtSigning" in down) return "dueAtSigning";
   return down.of === "total" ? "percentOfTotal" : "percent";
 }
 
 /** Cash down is typed as an amount or a percent; a percent sign makes it a percent wherever it is typed. */
-function readDown(text: string, file: DealInputs): Reading {
+function readDown(text: string, file: DealFile): Reading {
   const put = (down: StructureFile["down"]) => good(withStructure(file, "down", down));
   const kind = downKind(file);
   const of = kind === "percentOfTotal" ? { of: "total" as const } : {};

@@ -1,4 +1,4 @@
-import { type PaidBy, type StructureFile, tradeInsOf } from "@/exchange/deal-file/structure";
+import { type PaidBy, type StructureFile, tradeInsOf } from "@/exchange/structure";
 
 /** The lists of a structure's lines. */
 type Lists = Required<Pick<StructureFile, "taxes" | "fees" | "extras" | "rebates" | "tradeIns" | "payoffs">>;

@@ -1,4 +1,4 @@
-import type { StructureFile } from "@/exchange/deal-file/structure";
+import type { StructureFile } from "@/exchange/structure";
 
 /** The structure with its taxes added to the price. */
 export function withTaxAdded({ taxIncluded: _, ...structure }: StructureFile): StructureFile {

@@ -1,10 +1,10 @@
 import { FREQUENCY_NAMES, MOST_PAYMENTS, periodsPerYear, wholeText } from "@/core";
-import type { DealInputs } from "@/exchange/deal-file";
+import type { DealFile } from "@/exchange/deal-file";
 import { termText } from "@/exchange/text";
 import { bad, good, type Reading } from "./field";
 
 /** Reads a term: "72", "6 y", "5.5 years", "5 y 10 m". A bare number counts payments. */
-export function readTerm<File extends DealInputs>(text: string, file: File): Reading<File> {
+export function readTerm<File extends DealFile>(text: string, file: File): Reading<File> {
   const { payments: _, ...plan } = file.plan;
   if (text === "") return good({ ...file, plan });
   const payments = termInPayments(text, periodsPerYear(file.plan.frequency));
@@ -15,7 +15,7 @@ export function readTerm<File extends DealInputs>(text: string, file: File): Rea
 function termProblem(
   text: string,
   payments: number | undefined,
-  { plan: { frequency } }: DealInputs,
+  { plan: { frequency } }: DealFile,
 ): string | undefined {
   if (payments === undefined) return `“${text}” is not a term; type 72, or 6 y for years.`;
   if (!Number.isInteger(payments)) {
@@ -42,7 +42,7 @@ function wholeIfNear(payments: number): number {
 /** How long some payments take, as it stands beside their number: "6 years". */
 export function termBeside(
   payments: number | undefined,
-  { frequency }: Pick<DealInputs["plan"], "frequency">,
+  { frequency }: Pick<DealFile["plan"], "frequency">,
 ): string {
   return payments ? termText(payments, periodsPerYear(frequency)) : "";
 }

@@ -1,4 +1,4 @@
-import type { LeasePlanFile } from "@/exchange/lease-file";
+import type { LeasePlanFile } from "@/exchange/kinds/lease";
 import { withOptional } from "../fields";
 import { useLease } from "../option/option-context";
 import { ChoiceInWords } from "../parts/ChoiceInWords";

@@ -1,6 +1,6 @@
 import { memo } from "react";
 import { LEASE_RATE_NOTICE } from "@/core";
-import { effectiveRateIfBought, LEASE_COSTS } from "@/exchange/option-words/lease-costs";
+import { effectiveRateIfBought, LEASE_COSTS } from "@/exchange/kinds/lease/words/costs";
 import { amountText } from "@/exchange/text";
 import { CostCard, CostCards } from "../answer/CostCard";
 import { shownQuote } from "../option";

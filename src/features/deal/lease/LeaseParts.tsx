@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { excessDistance, wholeText } from "@/core";
-import type { LeasePlanFile } from "@/exchange/lease-file";
+import type { LeasePlanFile } from "@/exchange/kinds/lease";
 import { amountText, typedAmountText } from "@/exchange/text";
 import { focusSoon } from "@/features/focus/focus-soon";
 import { shownQuote } from "../option";

@@ -1,6 +1,6 @@
 import { memo } from "react";
 import { type LeaseQuote, periodsPerYear, type WorkedLeaseFigure } from "@/core";
-import { RECKONING_WORDS, RESIDUAL_DUE_WORDS } from "@/exchange/lease-file";
+import { RECKONING_WORDS, RESIDUAL_DUE_WORDS } from "@/exchange/kinds/lease";
 import { amountText, factorText, rateText } from "@/exchange/text";
 import { reckonedBy } from "../fields/reckoning";
 import { shownQuote } from "../option";

@@ -1,6 +1,6 @@
 import { memo } from "react";
 import type { LeaseQuote } from "@/core";
-import { type LeaseSentenceFigure, leaseSentence } from "@/exchange/option-words/lease-sentence";
+import { type LeaseSentenceFigure, leaseSentence } from "@/exchange/kinds/lease/words/sentence";
 import { Sentence, type Way } from "../answer/Sentence";
 import { SentenceCard } from "../answer/SentenceCard";
 import { useSentenceWriter } from "../answer/use-sentence-writer";

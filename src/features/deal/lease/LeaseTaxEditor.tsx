@@ -1,5 +1,5 @@
 import { useEffect } from "react";
-import { LEASE_TAX_ON_WORDS, type LeaseTaxFile } from "@/exchange/lease-file";
+import { LEASE_TAX_ON_WORDS, type LeaseTaxFile } from "@/exchange/kinds/lease";
 import { withLeaseTax, withoutLeaseTax } from "../fields/lease-taxes";
 import { useLease } from "../option/option-context";
 import { FigureField, fieldId } from "../parts/FigureField";

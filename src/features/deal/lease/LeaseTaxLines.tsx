@@ -1,6 +1,6 @@
 import { lazy, Suspense } from "react";
 import type { LeaseQuote } from "@/core";
-import { LEASE_TAX_ON_WORDS, type LeaseTaxFile } from "@/exchange/lease-file";
+import { LEASE_TAX_ON_WORDS, type LeaseTaxFile } from "@/exchange/kinds/lease";
 import { shownQuote } from "../option";
 import { useLease } from "../option/option-context";
 import { TallyRow } from "../structure/TallyRow";

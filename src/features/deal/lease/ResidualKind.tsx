@@ -1,5 +1,5 @@
 import { formatAmount, type LeaseQuote } from "@/core";
-import type { LeasePlanFile } from "@/exchange/lease-file";
+import type { LeasePlanFile } from "@/exchange/kinds/lease";
 import { shownQuote } from "../option";
 import { useLease } from "../option/option-context";
 import { ChoiceInWords } from "../parts/ChoiceInWords";

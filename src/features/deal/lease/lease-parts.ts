@@ -1,5 +1,5 @@
 import { wholeText } from "@/core";
-import type { LeasePlanFile } from "@/exchange/lease-file";
+import type { LeasePlanFile } from "@/exchange/kinds/lease";
 import { withOptional } from "../fields";
 import type { LeasePlanFieldName } from "../fields/lease-fields";
 

@@ -1,5 +1,5 @@
 import { memo, useEffect, useState } from "react";
-import { LOAN_COSTS } from "@/exchange/option-words/loan-costs";
+import { LOAN_COSTS } from "@/exchange/kinds/loan/words/costs";
 import { CostCard, CostCards } from "../answer/CostCard";
 import { shownQuote } from "../option";
 import { useLoan, useNotation } from "../option/option-context";

@@ -1,6 +1,6 @@
 import { Target } from "lucide-react";
 import { lazy, Suspense } from "react";
-import type { DealFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/deal-file";
 import { FindOthers } from "../answer/FindOthers";
 import { MakeIt } from "../bargain/MakeIt";
 import { FOUND_NAMES, type LoanFind } from "../fields";
@@ -48,12 +48,12 @@ export function LoanFindBar() {
 }
 
 /** A personal loan has no price, but an amount that is asked for. */
-function foundName(figure: DealFile["find"], { purpose }: DealFile["structure"]): string {
+function foundName(figure: LoanFile["find"], { purpose }: LoanFile["structure"]): string {
   return figure === "price" && purpose !== undefined ? "amount" : FOUND_NAMES[figure].name;
 }
 
 /** The figures that can be found instead, by the words of their buttons. */
-function findsOf({ find, from, structure, plan }: DealFile): (readonly [LoanFind, string])[] {
+function findsOf({ find, from, structure, plan }: LoanFile): (readonly [LoanFind, string])[] {
   const now = FOUND_NAMES[find].name;
   return FINDS.filter(
     figure =>

@@ -1,6 +1,6 @@
 import { lazy, memo, Suspense } from "react";
 import type { LoanQuote } from "@/core";
-import { type LoanSentenceFigure, loanSentence } from "@/exchange/option-words/loan-sentence";
+import { type LoanSentenceFigure, loanSentence } from "@/exchange/kinds/loan/words/sentence";
 import { Sentence, type Way } from "../answer/Sentence";
 import { SentenceCard } from "../answer/SentenceCard";
 import { useSentenceWriter } from "../answer/use-sentence-writer";

@@ -1,7 +1,7 @@
 import { currencyDecimals, factorOf, formatAmount } from "@/core";
 import { type MapAxis, RATE_UNITS, rateText } from "@/core/map";
-import { type DealFile, type DealInputs, isLeaseInputs } from "@/exchange/deal-file";
-import type { LeaseFile } from "@/exchange/lease-file";
+import { type LoanFile, type DealFile, isLease } from "@/exchange/deal-file";
+import type { LeaseFile } from "@/exchange/kinds/lease";
 
 /**
  * What was typed of a deal with one figure at a place of the map, as it would be typed there.
@@ -9,7 +9,7 @@ import type { LeaseFile } from "@/exchange/lease-file";
  * @param inputs a deal that asks for its payment
  * @param value in the axis's units
  */
-export function inputsAt(inputs: DealInputs, axis: MapAxis, value: number): DealInputs {
+export function inputsAt(inputs: DealFile, axis: MapAxis, value: number): DealFile {
   const amount = formatAmount(value, currencyDecimals(inputs.currency) ?? 2);
   switch (axis) {
     case "price":
@@ -23,18 +23,18 @@ export function inputsAt(inputs: DealInputs, axis: MapAxis, value: number): Deal
     case "yearlyRate":
       return withPlan(
         inputs,
-        isLeaseInputs(inputs) && inputs.plan.reckoning === "moneyFactor"
+        isLease(inputs) && inputs.plan.reckoning === "moneyFactor"
           ? { moneyFactor: factorOf(value / RATE_UNITS) }
           : { yearlyRate: rateText(value) },
       );
     case "balloon":
       return balloonAt(inputs, amount, value);
     case "residual":
-      return isLeaseInputs(inputs) ? withPlan(inputs, { residual: { amount } }) : inputs;
+      return isLease(inputs) ? withPlan(inputs, { residual: { amount } }) : inputs;
   }
 }
 
-type Structure = DealInputs["structure"];
+type Structure = DealFile["structure"];
 
 function allowanceAt({ tradeIn, tradeIns }: Structure, allowance: string): Partial<Structure> {
   if (!tradeIns) return { tradeIn: { owed: "0", ...tradeIn, allowance } };
@@ -42,19 +42,19 @@ function allowanceAt({ tradeIn, tradeIns }: Structure, allowance: string): Parti
   return { tradeIns: [{ ...first, allowance }, ...others] };
 }
 
-function balloonAt(inputs: DealInputs, amount: string, value: number): DealInputs {
-  if (isLeaseInputs(inputs)) return inputs;
+function balloonAt(inputs: DealFile, amount: string, value: number): DealFile {
+  if (isLease(inputs)) return inputs;
   const { balloon: _, ...plan } = inputs.plan;
   return { ...inputs, plan: value === 0 ? plan : { ...plan, balloon: { amount } } };
 }
 
-function withStructure(inputs: DealInputs, change: Partial<Structure>): DealInputs {
+function withStructure(inputs: DealFile, change: Partial<Structure>): DealFile {
   return { ...inputs, structure: { ...inputs.structure, ...change } };
 }
 
 function withPlan(
-  inputs: DealInputs,
-  change: Partial<DealFile["plan"]> | Partial<LeaseFile["plan"]>,
-): DealInputs {
-  return { ...inputs, plan: { ...inputs.plan, ...change } } as DealInputs;
+  inputs: DealFile,
+  change: Partial<LoanFile["plan"]> | Partial<LeaseFile["plan"]>,
+): DealFile {
+  return { ...inputs, plan: { ...inputs.plan, ...change } } as DealFile;
 }

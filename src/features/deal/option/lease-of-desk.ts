@@ -1,6 +1,6 @@
 // What leases need: their computation, their tally and fields, the ways to change one, and the way to a loan.
 import { evaluateLease, type LeaseDeal, type LeaseQuote, type Result } from "@/core";
-import { type LeaseFile, readLease } from "@/exchange/lease-file";
+import { type LeaseFile, readLease } from "@/exchange/kinds/lease";
 
 export { understood } from "@/exchange/typing";
 export { asLoan } from "../fields/as-loan";

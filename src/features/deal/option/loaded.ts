@@ -1,5 +1,5 @@
 import { FEWEST_IN_STREAM, isPlain } from "@/core";
-import { type DealFile, type DealInputs, isLeaseInputs } from "@/exchange/deal-file";
+import { type LoanFile, type DealFile, isLease } from "@/exchange/deal-file";
 import type { TypedAt } from "@/exchange/typing";
 import { provideFields } from "../fields";
 import { provideDates } from "../fields/plan-dates";
@@ -111,18 +111,18 @@ export const isRestLoaded = (): boolean => rest !== undefined;
 export const areBothKindsLoaded = (): boolean => rest !== undefined && lease !== undefined;
 
 /** Whether everything is loaded that some deals need. */
-export function hasWhatItNeeds(deals: readonly DealInputs[]): boolean {
+export function hasWhatItNeeds(deals: readonly DealFile[]): boolean {
   return deals.every(inputs => {
-    if (isLeaseInputs(inputs)) return lease !== undefined;
+    if (isLease(inputs)) return lease !== undefined;
     return rest !== undefined || (loan !== undefined && !needsRest(inputs));
   });
 }
 
 /** Loads what some deals need. */
-export async function loadWhatIsNeeded(deals: readonly DealInputs[]): Promise<void> {
+export async function loadWhatIsNeeded(deals: readonly DealFile[]): Promise<void> {
   await Promise.all(
     deals.map(inputs => {
-      if (isLeaseInputs(inputs)) return loadLease();
+      if (isLease(inputs)) return loadLease();
       return needsRest(inputs) ? loadRest() : loadLoan();
     }),
   );
@@ -133,7 +133,7 @@ const PLAIN_PLAN = new Set(["yearlyRate", "payments", "rounding", "signed", "fir
 const PLAIN_STRUCTURE = new Set(["price", "tradeIn", "down", "deposit", "purpose", "names"]);
 
 /** Whether a plan has parts that a plain one does not have. */
-export function hasRareParts(plan: DealFile["plan"]): boolean {
+export function hasRareParts(plan: LoanFile["plan"]): boolean {
   const {
     kind,
     frequency,
@@ -153,7 +153,7 @@ export function hasRareParts(plan: DealFile["plan"]): boolean {
 }
 
 /** Whether a loan has, or looks for, what not every loan needs. */
-function needsRest({ structure, plan, ...file }: DealFile): boolean {
+function needsRest({ structure, plan, ...file }: LoanFile): boolean {
   return (
     !isPlain(file) ||
     plan.kind !== "loan" ||

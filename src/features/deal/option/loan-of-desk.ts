@@ -8,7 +8,7 @@ import {
   quoteBy,
   type Result,
 } from "@/core";
-import { type DealFile, readDeal } from "@/exchange/deal-file";
+import { type LoanFile, readLoan } from "@/exchange/deal-file";
 
 export { loanField } from "../fields/loan-fields";
 export { tallyOfLoan, tallyOfLoanDraft } from "./loan-tally";
@@ -19,10 +19,10 @@ export { tallyOfLoan, tallyOfLoanDraft } from "./loan-tally";
  * @param search what answers a loan that is not level
  */
 export function answerLoan(
-  inputs: DealFile,
+  inputs: LoanFile,
   search: () => Answering,
 ): { deal: Result<LoanDeal>; answer: Result<LoanQuote> } {
-  const deal = readDeal(inputs);
+  const deal = readLoan(inputs);
   if (!deal.ok) return { deal, answer: deal };
   return { deal, answer: quoteBy(isLevel(deal.value) ? levelAnswer : search(), deal.value) };
 }

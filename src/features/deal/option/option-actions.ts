@@ -1,7 +1,7 @@
 import { currencyDecimals, formatAmount, type LeaseFigure, type LeaseKnown } from "@/core";
-import type { DealFile, DealInputs } from "@/exchange/deal-file";
-import type { StructureFile } from "@/exchange/deal-file/structure";
-import type { LeasePlanFile } from "@/exchange/lease-file";
+import type { LoanFile, DealFile } from "@/exchange/deal-file";
+import type { StructureFile } from "@/exchange/structure";
+import type { LeasePlanFile } from "@/exchange/kinds/lease";
 import type { Locale } from "@/exchange/notation";
 import {
   type DeskFind,
@@ -41,7 +41,7 @@ export type OptionAction =
       forget?: ListName;
     }
   /** The same for the plan. */
-  | { type: "plan"; change: (plan: DealFile["plan"]) => DealFile["plan"]; forget?: PlanListName }
+  | { type: "plan"; change: (plan: LoanFile["plan"]) => LoanFile["plan"]; forget?: PlanListName }
   /** The same for the plan of a lease. */
   | { type: "lease"; change: (plan: LeasePlanFile) => LeasePlanFile; forget?: "leaseTaxes" }
   /** What of an answer the figure is found from. */
@@ -204,7 +204,7 @@ function give(state: OptionState, figure: "payment" | "down", minor: number): Op
   return withInputs(cleared(state, field), {
     ...inputs,
     plan: { ...inputs.plan, payment: amount },
-  } as DealInputs);
+  } as DealFile);
 }
 
 /** Says the same cash down another way. */
@@ -231,6 +231,6 @@ function forgotten(
   return { ...state, typed: keep(typed), errors: keep(errors) };
 }
 
-function amountText({ currency }: DealInputs, minor: number): string {
+function amountText({ currency }: DealFile, minor: number): string {
   return formatAmount(minor, currencyDecimals(currency) ?? 2);
 }

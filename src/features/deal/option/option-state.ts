@@ -7,8 +7,8 @@ import {
   periodsPerYear,
   type Result,
 } from "@/core";
-import { type DealFile, type DealInputs, isLeaseInputs } from "@/exchange/deal-file";
-import type { LeaseFile } from "@/exchange/lease-file";
+import { type LoanFile, type DealFile, isLease } from "@/exchange/deal-file";
+import type { LeaseFile } from "@/exchange/kinds/lease";
 import {
   DEFAULT_LOCALE,
   inNotation,
@@ -46,7 +46,7 @@ type Typing = {
 export type Edit = {
   field: FieldName;
   /** The option as it was: each text is read into it, and what cannot be read leaves it so. */
-  before: DealInputs;
+  before: DealFile;
   /** What stood in the field, as the fields read it: "+500" is from there. */
   base: string;
 };
@@ -62,16 +62,16 @@ type Answered<Kind, File, Read, Answer> = Typing & {
   /** The newest answer that held, shown greyed while there is none. */
   lastGood: Answer | null;
 };
-export type LoanState = Answered<"loan", DealFile, LoanDeal, LoanQuote>;
+export type LoanState = Answered<"loan", LoanFile, LoanDeal, LoanQuote>;
 export type LeaseState = Answered<"lease", LeaseFile, LeaseDeal, LeaseQuote>;
 
 /** One option on the screen: all that is shown of it follows from this. */
 export type OptionState = LoanState | LeaseState;
 
 /** An option as it opens. */
-export function openOption(inputs: DealFile, houseLocale?: Locale): LoanState;
-export function openOption(inputs: DealInputs, houseLocale?: Locale): OptionState;
-export function openOption(inputs: DealInputs, houseLocale: Locale = DEFAULT_LOCALE): OptionState {
+export function openOption(inputs: LoanFile, houseLocale?: Locale): LoanState;
+export function openOption(inputs: DealFile, houseLocale?: Locale): OptionState;
+export function openOption(inputs: DealFile, houseLocale: Locale = DEFAULT_LOCALE): OptionState {
   return withInputs({ lastGood: null, typed: {}, errors: {}, houseLocale }, inputs);
 }
 
@@ -122,11 +122,11 @@ const same = (text: string) => text;
 type Shown = Omit<Typing, "edit"> & { lastGood: LoanQuote | LeaseQuote | null };
 
 /** An option with other inputs, read and answered; what was being typed in is not any more. */
-export function withInputs(state: Shown, inputs: DealFile): LoanState;
-export function withInputs(state: Shown, inputs: DealInputs): OptionState;
-export function withInputs({ typed, errors, houseLocale, lastGood }: Shown, inputs: DealInputs): OptionState {
+export function withInputs(state: Shown, inputs: LoanFile): LoanState;
+export function withInputs(state: Shown, inputs: DealFile): OptionState;
+export function withInputs({ typed, errors, houseLocale, lastGood }: Shown, inputs: DealFile): OptionState {
   const typing = { typed, errors, houseLocale, edit: null };
-  if (isLeaseInputs(inputs)) {
+  if (isLease(inputs)) {
     const { deal, answer } = loadedLease().answerLease(inputs);
     const held = lastGood?.kind === "lease" ? lastGood : null;
     return { ...typing, kind: "lease", inputs, deal, answer, lastGood: answer.ok ? answer.value : held };

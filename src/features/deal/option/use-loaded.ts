@@ -1,5 +1,5 @@
 import { useEffect, useState } from "react";
-import { type DealInputs, isLeaseInputs } from "@/exchange/deal-file";
+import { type DealFile, isLease } from "@/exchange/deal-file";
 import { notify } from "@/features/notices/notify";
 import {
   areBothKindsLoaded,
@@ -21,10 +21,10 @@ const TOUCHES = ["pointerdown", "keydown", "input"] as const;
  *
  * @param deals what opens, the same list each time; nothing while nothing can be loaded
  */
-export function useLoaded(deals: readonly DealInputs[] | undefined): boolean {
+export function useLoaded(deals: readonly DealFile[] | undefined): boolean {
   const [, setLoaded] = useState(0);
   const isReady = deals !== undefined && hasWhatItNeeds(deals);
-  const hasLoans = deals?.some(inputs => !isLeaseInputs(inputs)) ?? false;
+  const hasLoans = deals?.some(inputs => !isLease(inputs)) ?? false;
   useEffect(() => {
     if (isReady || !deals) return;
     return untilLoaded(
@@ -82,5 +82,5 @@ export const whenBothKindsAreLoaded = (go: () => void): void =>
   whenReady(areBothKindsLoaded(), loadBothKinds, go);
 
 /** Does what needs all that some deals need. */
-export const whenLoaded = (deals: readonly DealInputs[], go: () => void): void =>
+export const whenLoaded = (deals: readonly DealFile[], go: () => void): void =>
   whenReady(hasWhatItNeeds(deals), () => loadWhatIsNeeded(deals), go);

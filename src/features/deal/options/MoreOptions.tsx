@@ -1,6 +1,6 @@
 import { lazy, Suspense, useState } from "react";
 import { NO_RATES } from "@/core/moves";
-import type { DealInputs } from "@/exchange/deal-file";
+import type { DealFile } from "@/exchange/deal-file";
 import { plainFigure } from "@/exchange/notation";
 import { useDesk } from "../desk/desk-context";
 import { openedOption } from "../desk/desk-state";
@@ -33,7 +33,7 @@ export function MoreOptions({ onDone }: { onDone: () => void }) {
   const { open, options } = state;
   const { inputs } = openedOption(state);
   const room = roomFor({ options });
-  const add = (made: readonly DealInputs[]) => {
+  const add = (made: readonly DealFile[]) => {
     addAfter(open, made);
     onDone();
   };
@@ -70,7 +70,7 @@ export function MoreOptions({ onDone }: { onDone: () => void }) {
   );
 }
 
-export type RowProps = { inputs: DealInputs; room: number; onAdd: (made: readonly DealInputs[]) => void };
+export type RowProps = { inputs: DealFile; room: number; onAdd: (made: readonly DealFile[]) => void };
 
 function Terms({ inputs, room, onAdd }: RowProps) {
   const { house } = useDesk();

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { rebateOrRate } from "@/core";
-import { type DealInputs, isLeaseInputs, readDeal } from "@/exchange/deal-file";
+import { type DealFile, isLease, readLoan } from "@/exchange/deal-file";
 import { amountIn, inNotation, plainFigure } from "@/exchange/notation";
 import { readTypedAmount } from "../fields/typed-amount";
 import { useNotation } from "../option/option-context";
@@ -40,13 +40,13 @@ export function RebateOrRate({ inputs, room, onAdd }: RowProps) {
   );
 }
 
-type TieProps = { inputs: DealInputs; rebate: string; lowRate: string };
+type TieProps = { inputs: DealFile; rebate: string; lowRate: string };
 
 /** What each costs in all, and the rate and the rebate at which they cost the same. */
 function Tie({ inputs, rebate, lowRate }: TieProps) {
   const { notation, say } = useNotation();
-  if (isLeaseInputs(inputs)) return null;
-  const deal = readDeal(withRebate(inputs, rebate));
+  if (isLease(inputs)) return null;
+  const deal = readLoan(withRebate(inputs, rebate));
   const offer = deal.ok ? rebateOrRate(deal.value, lowRate) : deal;
   if (!offer.ok) return say(offer.failure.sentence);
   const money = (minor: number) => amountIn(minor, inputs.currency, notation);

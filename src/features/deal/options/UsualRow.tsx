@@ -1,12 +1,12 @@
 import type { ReactNode } from "react";
-import type { DealInputs } from "@/exchange/deal-file";
+import type { DealFile } from "@/exchange/deal-file";
 import type { Usual } from "./usual-options";
 
 type Props = {
   made: Usual;
   /** How many options more the deal can have. */
   room: number;
-  onAdd: (made: readonly DealInputs[]) => void;
+  onAdd: (made: readonly DealFile[]) => void;
   /** What is made, in words, with the figures that can be changed. */
   children: ReactNode;
   /** What is said of it below. */

@@ -5,7 +5,7 @@ import {
   membersOfFound,
   optionOf,
 } from "@/exchange/deal-document";
-import type { DealInputs } from "@/exchange/deal-file";
+import type { DealFile } from "@/exchange/deal-file";
 
 /** Another state of the deal. */
 type DealChanging = (document: DealDocument) => DealDocument;
@@ -68,7 +68,7 @@ export const withChosen =
 
 /** An option with other inputs. */
 export const withInputsOf =
-  (id: string, inputs: DealInputs): DealChanging =>
+  (id: string, inputs: DealFile): DealChanging =>
   document => ({
     ...document,
     options: document.options.map(option => (option.id === id ? { ...option, inputs } : option)),
@@ -86,12 +86,12 @@ export const withName =
  * Another option with what was changed in one: each line or list of the structure and each figure of the plan that is
  * another one now. A figure that the other option looks for stays open, and what its kind does not have is left out.
  */
-export function alsoChanged(before: DealInputs, after: DealInputs, other: DealInputs): DealInputs {
+export function alsoChanged(before: DealFile, after: DealFile, other: DealFile): DealFile {
   const structure = membersChanged(before.structure, after.structure, other.structure, other.find);
   const isOfOneKind = before.plan.kind === after.plan.kind && after.plan.kind === other.plan.kind;
   const plan = isOfOneKind ? membersChanged(before.plan, after.plan, other.plan, other.find) : other.plan;
   if (structure === other.structure && plan === other.plan) return other;
-  return { ...other, structure, plan } as DealInputs;
+  return { ...other, structure, plan } as DealFile;
 }
 
 function membersChanged<Part extends object>(before: Part, after: Part, other: Part, find: string): Part {

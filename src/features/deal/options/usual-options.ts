@@ -1,20 +1,20 @@
 import { periodsPerYear } from "@/core";
-import { type DealFile, type DealInputs, isLeaseInputs } from "@/exchange/deal-file";
-import type { StructureFile } from "@/exchange/deal-file/structure";
+import { type LoanFile, type DealFile, isLease } from "@/exchange/deal-file";
+import type { StructureFile } from "@/exchange/structure";
 import { overTerm } from "../desk/house-terms";
 import { withOptional } from "../fields";
 
 /** The options that are made in one step from another, that one not among them; or why there are none. */
-export type Usual = { ok: true; options: DealInputs[] } | { ok: false; sentence: string };
+export type Usual = { ok: true; options: DealFile[] } | { ok: false; sentence: string };
 
 const none = (sentence: string): Usual => ({ ok: false, sentence });
-const made = (options: DealInputs[], sentence: string): Usual =>
+const made = (options: DealFile[], sentence: string): Usual =>
   options.length > 0 ? { ok: true, options } : none(sentence);
 
 const TERM_YEARS = [4, 5, 6, 7];
 
 /** The terms that are usually shown beside each other, for how often it is paid: 48, 60, 72 and 84 months. */
-export const usualTerms = ({ plan }: DealInputs): number[] =>
+export const usualTerms = ({ plan }: DealFile): number[] =>
   TERM_YEARS.map(years => years * periodsPerYear(plan.frequency));
 
 /**
@@ -23,7 +23,7 @@ export const usualTerms = ({ plan }: DealInputs): number[] =>
  * @param rates at which some of them come; the others keep the rate that there is
  */
 export function overTerms(
-  inputs: DealInputs,
+  inputs: DealFile,
   terms: readonly number[],
   rates: ReadonlyMap<number, string> = new Map(),
 ): Usual {
@@ -36,7 +36,7 @@ export function overTerms(
 }
 
 /** The same with another share of the price paid down. */
-export function withPercentsDown(inputs: DealInputs, percents: readonly string[]): Usual {
+export function withPercentsDown(inputs: DealFile, percents: readonly string[]): Usual {
   if (inputs.find === "down" || inputs.find === "downPercent") return none("The cash down is being found.");
   const { down } = inputs.structure;
   const now = down && "percent" in down && down.of !== "total" ? Number(down.percent) : undefined;
@@ -47,8 +47,8 @@ export function withPercentsDown(inputs: DealInputs, percents: readonly string[]
 }
 
 /** The same without its balloon, or with one where it has none. */
-export function withOrWithoutBalloon(inputs: DealInputs, percent: string): Usual {
-  if (isLeaseInputs(inputs)) return none("A lease has a residual, no balloon.");
+export function withOrWithoutBalloon(inputs: DealFile, percent: string): Usual {
+  if (isLease(inputs)) return none("A lease has a residual, no balloon.");
   if (inputs.find === "balloon") return none("The balloon is being found.");
   const { plan } = inputs;
   const balloon = plan.balloon === undefined ? { percent } : undefined;
@@ -56,8 +56,8 @@ export function withOrWithoutBalloon(inputs: DealInputs, percent: string): Usual
 }
 
 /** A lease just made of a loan has a residual of this much of the price. */
-export function withResidual(inputs: DealInputs, percent: string): DealInputs {
-  if (!isLeaseInputs(inputs) || inputs.plan.residual || inputs.find.startsWith("residual")) return inputs;
+export function withResidual(inputs: DealFile, percent: string): DealFile {
+  if (!isLease(inputs) || inputs.plan.residual || inputs.find.startsWith("residual")) return inputs;
   return { ...inputs, plan: { ...inputs.plan, residual: { percent, of: "price" } } };
 }
 
@@ -65,21 +65,21 @@ export function withResidual(inputs: DealInputs, percent: string): DealInputs {
 export type Offer = { rebate: string; lowRate: string };
 
 /** The rebates of an option; of a structure without one, the one that is offered. */
-function offeredRebates({ structure }: DealInputs, rebate: string): StructureFile["rebates"] {
+function offeredRebates({ structure }: DealFile, rebate: string): StructureFile["rebates"] {
   return structure.rebates?.length ? structure.rebates : [{ name: "Rebate", amount: rebate }];
 }
 
 /** The deal with its rebate at its own rate. */
-export const withRebate = (inputs: DealFile, rebate: string): DealFile =>
+export const withRebate = (inputs: LoanFile, rebate: string): LoanFile =>
   withStructure(inputs, { rebates: offeredRebates(inputs, rebate) });
 
 /** The rebate, or the low rate without it: what of the two the option is not already. */
-export function rebateOrLowRate(inputs: DealInputs, { rebate, lowRate }: Offer): Usual {
-  if (isLeaseInputs(inputs))
+export function rebateOrLowRate(inputs: DealFile, { rebate, lowRate }: Offer): Usual {
+  if (isLease(inputs))
     return none("A lease has no rate that a lender lowers for a rebate; a loan has.");
   if (inputs.find !== "payment") return none("To compare them, find the payment.");
   const { rebates: _, ...without } = inputs.structure;
-  const atLowRate: DealFile = {
+  const atLowRate: LoanFile = {
     ...inputs,
     structure: without,
     plan: { ...inputs.plan, yearlyRate: lowRate },
@@ -88,6 +88,6 @@ export function rebateOrLowRate(inputs: DealInputs, { rebate, lowRate }: Offer):
   return { ok: true, options: hasRebate ? [atLowRate] : [withRebate(inputs, rebate), atLowRate] };
 }
 
-function withStructure<Inputs extends DealInputs>(inputs: Inputs, change: Partial<StructureFile>): Inputs {
+function withStructure<Inputs extends DealFile>(inputs: Inputs, change: Partial<StructureFile>): Inputs {
   return { ...inputs, structure: { ...inputs.structure, ...change } };
 }

@@ -1,6 +1,6 @@
 import { lazy, memo, Suspense, useState } from "react";
 import { FREQUENCY_NAMES, parseIsoDate } from "@/core";
-import { planTitle } from "@/exchange/deal-file/plan";
+import { planTitle } from "@/exchange/kinds/loan/plan";
 import { yearsText } from "@/exchange/text";
 import { hasRareParts, shownQuote } from "../option";
 import { useIsFrozen, useLoan } from "../option/option-context";

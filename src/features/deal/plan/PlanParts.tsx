@@ -1,6 +1,6 @@
 import type { ReactNode } from "react";
-import type { DealFile } from "@/exchange/deal-file";
-import { COMPOUNDED } from "@/exchange/deal-file/plan";
+import type { LoanFile } from "@/exchange/deal-file";
+import { COMPOUNDED } from "@/exchange/kinds/loan/plan";
 import { useLoan } from "../option/option-context";
 import { Choice } from "../parts/choices";
 import { FigureField } from "../parts/FigureField";
@@ -10,7 +10,7 @@ import { DAY_COUNTS } from "./choices-of-plan";
 import { PlanTable } from "./PlanTable";
 import { SkippedMonths } from "./SkippedMonths";
 
-type PlanFile = DealFile["plan"];
+type PlanFile = LoanFile["plan"];
 
 const COMPOUNDINGS = (Object.entries(COMPOUNDED) as [NonNullable<PlanFile["compounding"]>, string][]).filter(
   ([compounding]) => compounding !== "payments",

@@ -1,13 +1,13 @@
 import { useEffect, useRef } from "react";
 import { addMonths, isoDate, type LoanQuote, parseIsoDate } from "@/core";
-import type { DealFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/deal-file";
 import { amountIn, dateIn, type Notation } from "@/exchange/notation";
 import { type FieldName, type PlanListName, planRows, withPlanRows } from "../fields";
 import { shownQuote } from "../option";
 import { useLoan, useNotation } from "../option/option-context";
 import { FigureField, fieldId } from "../parts/FigureField";
 
-type PlanFile = DealFile["plan"];
+type PlanFile = LoanFile["plan"];
 type Part = "from" | "change" | "date" | "amount";
 
 type TableOf = {

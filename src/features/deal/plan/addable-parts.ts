@@ -1,7 +1,7 @@
-import type { DealFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/deal-file";
 import { planRows, withPlanRows } from "../fields";
 
-type PlanFile = DealFile["plan"];
+type PlanFile = LoanFile["plan"];
 
 /** A part that a plan can have besides what every plan has. */
 export type AddablePart = {

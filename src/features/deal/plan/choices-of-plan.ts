@@ -1,7 +1,7 @@
 import { FREQUENCIES, FREQUENCY_NAMES, type Frequency } from "@/core";
-import type { DealFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/deal-file";
 
-type PlanFile = DealFile["plan"];
+type PlanFile = LoanFile["plan"];
 
 /** How payments are rounded. */
 export const ROUNDINGS = [

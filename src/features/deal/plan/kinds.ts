@@ -1,7 +1,7 @@
 import { type DayNumber, type Frequency, isoDate, periodsPerYear } from "@/core";
-import type { DealFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/deal-file";
 
-type PlanFile = DealFile["plan"];
+type PlanFile = LoanFile["plan"];
 
 /** What kind of plan it is on the screen; a list of payments is one, whatever its file says. */
 export type Kind = PlanFile["kind"] | "listed";

@@ -1,7 +1,7 @@
 import { currencyDecimals, formatAmount } from "@/core";
 import type { ReachTerm } from "@/core/reach";
 import type { DealDocument } from "@/exchange/deal-document";
-import { type DealInputs, isLeaseInputs } from "@/exchange/deal-file";
+import { type DealFile, isLease } from "@/exchange/deal-file";
 import type { KeptVehicle } from "@/server/contract";
 import { overTerm } from "../desk/house-terms";
 import { withInputsOf } from "../options/option-changes";
@@ -10,16 +10,16 @@ type Quoted = { vehicle: KeptVehicle; term: ReachTerm /** As it would be typed. 
 
 /** The deal about a vehicle of the stock, at its asking price over a term. */
 export const quoted =
-  (optionId: string, inputs: DealInputs, { vehicle, term, price }: Quoted) =>
+  (optionId: string, inputs: DealFile, { vehicle, term, price }: Quoted) =>
   (document: DealDocument): DealDocument => ({
     ...withInputsOf(optionId, ofVehicle(inputs, vehicle, term, price))(document),
     vehicle: vehicle.description,
   });
 
-function ofVehicle(inputs: DealInputs, vehicle: KeptVehicle, term: ReachTerm, price: string): DealInputs {
+function ofVehicle(inputs: DealFile, vehicle: KeptVehicle, term: ReachTerm, price: string): DealFile {
   const over = overTerm(inputs, term.payments, term.yearlyRate);
-  const priced = { ...over, structure: { ...over.structure, price } } as DealInputs;
-  if (!isLeaseInputs(priced)) return priced;
+  const priced = { ...over, structure: { ...over.structure, price } } as DealFile;
+  if (!isLease(priced)) return priced;
   const { listPriceMinor, currency } = vehicle;
   const listPrice =
     listPriceMinor === null ? undefined : formatAmount(listPriceMinor, currencyDecimals(currency) ?? 2);

@@ -1,4 +1,4 @@
-import { type PaidBy, paidBy } from "@/exchange/deal-file/structure";
+import { type PaidBy, paidBy } from "@/exchange/structure";
 import { type ChargeBy, chargeBy, linesOf, paidMembers } from "../fields";
 import { Check, Choice } from "../parts/choices";
 import { FigureField } from "../parts/FigureField";

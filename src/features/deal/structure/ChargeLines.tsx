@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { paidBy } from "@/exchange/deal-file/structure";
+import { paidBy } from "@/exchange/structure";
 import { linesOf } from "../fields";
 import { chargeWords } from "./charge-words";
 import { GroupHead } from "./GroupHead";

@@ -1,5 +1,5 @@
 import { currencyDecimals } from "@/core";
-import type { DealInputs } from "@/exchange/deal-file";
+import type { DealFile } from "@/exchange/deal-file";
 import { type Read, useTyped } from "@/features/typing/use-typed";
 import { useFrame } from "../desk/desk-context";
 
@@ -20,7 +20,7 @@ export function CurrencyField({ currency }: { currency: string }) {
         ...document,
         options: document.options.map(option => ({
           ...option,
-          inputs: { ...option.inputs, currency: code } as DealInputs,
+          inputs: { ...option.inputs, currency: code } as DealFile,
         })),
       })),
   });

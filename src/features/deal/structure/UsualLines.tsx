@@ -1,5 +1,5 @@
 import { useEffect, useRef } from "react";
-import { PERCENT_OF_WORDS } from "@/exchange/deal-file/structure";
+import { PERCENT_OF_WORDS } from "@/exchange/structure";
 import { type Settings, usualLine, withTaxProfile } from "@/exchange/settings";
 import { typedAmountText } from "@/exchange/text";
 import { useStructure } from "./use-structure";

@@ -1,4 +1,4 @@
-import { PAID_WORDS, PERCENT_OF_WORDS, paidBy } from "@/exchange/deal-file/structure";
+import { PAID_WORDS, PERCENT_OF_WORDS, paidBy } from "@/exchange/structure";
 import { chargeBy, type LineOf } from "../fields";
 
 /**

@@ -1,0 +1,12 @@
+export type { LeaseFile } from "./file.schema";
+export type { LeasePlanFile, LeaseTaxFile } from "./plan.schema";
+export type { LeaseQuestion } from "./questions.schema";
+export { readLease } from "./read";
+export {
+  distanceWords,
+  LEASE_TAX_ON_WORDS,
+  leasePlanWords,
+  leaseTaxWords,
+  RECKONING_WORDS,
+  RESIDUAL_DUE_WORDS,
+} from "./words/plan";

@@ -1,0 +1,21 @@
+import Type from "typebox";
+import { HIGHEST_BALLOON_PERCENT } from "@/core";
+import { Amount, exact, Percent } from "../../../schema";
+
+const Balloon = Type.Union(
+  [
+    exact({ amount: Amount }),
+    exact({
+      percent: Percent(
+        `a percent of the price from 0 to ${HIGHEST_BALLOON_PERCENT}, such as "35"`,
+        HIGHEST_BALLOON_PERCENT,
+      ),
+    }),
+  ],
+  { description: '{ "amount": … } or { "percent": … }' },
+);
+
+/** What is left to pay at the end. */
+export const BalloonMembers = {
+  balloon: Type.Optional(Balloon),
+};

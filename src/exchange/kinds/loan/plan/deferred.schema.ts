@@ -1,0 +1,7 @@
+import Type from "typebox";
+import { exact, OneOf, Payments } from "../../../schema";
+
+/** A start without payments. */
+export const DeferredMembers = {
+  deferred: Type.Optional(exact({ payments: Payments, interest: OneOf("accrues", "waived") })),
+};

@@ -1,0 +1,42 @@
+import Type from "typebox";
+import { Amount, exact, FrequencyWord, IsoDate, OneOf, Payments, YearlyRate } from "../../../schema";
+import { BalloonMembers } from "./balloon.schema";
+import { DatedPaymentsMembers } from "./dated-payments.schema";
+import { DeferredMembers } from "./deferred.schema";
+import { ExtraMembers } from "./extra.schema";
+import { FlatRateMembers } from "./flat-rate.schema";
+import { InterestOnlyMembers } from "./interest-only.schema";
+import { PLAN_KINDS } from "./kinds";
+import { PrepaidChargeMembers } from "./prepaid-charge.schema";
+import { SkippedMonthsMembers } from "./skipped-months.schema";
+import { StepsMembers } from "./steps.schema";
+import { TimeMembers } from "./time.schema";
+
+/** How a loan is repaid: its rate, its term and its dates, then the members of every part. */
+export const PlanSchema = exact({
+  kind: Type.Unsafe<(typeof PLAN_KINDS)[number]>({
+    enum: PLAN_KINDS,
+    // A lease has a schema of its own.
+    description: '"loan", "flatRate", "equalPrincipal" or "lease"',
+  }),
+  yearlyRate: Type.Optional(YearlyRate),
+  payments: Type.Optional(Payments),
+  frequency: FrequencyWord,
+  rounding: Type.Optional(OneOf("nearest", "up", "down")),
+  signed: Type.Optional(IsoDate),
+  firstPayment: Type.Optional(IsoDate),
+  payment: Type.Optional(Amount),
+  ...TimeMembers,
+  ...BalloonMembers,
+  ...InterestOnlyMembers,
+  ...DeferredMembers,
+  ...SkippedMonthsMembers,
+  ...StepsMembers,
+  ...FlatRateMembers,
+  ...PrepaidChargeMembers,
+  ...DatedPaymentsMembers,
+  ...ExtraMembers,
+});
+
+/** How a loan is repaid, as it is filed. */
+export type PlanFile = Type.Static<typeof PlanSchema>;

@@ -1,0 +1,35 @@
+import { FREQUENCY_NAMES, parseIsoDate } from "@/core";
+import { longDate, typedAmountText } from "../../../text";
+import { PLAN_KIND_NAMES } from "./kinds";
+import type { Writer } from "./part";
+import { PLAN_PARTS } from "./parts";
+import type { PlanFile } from "./plan.schema";
+
+/** Writes a file's amounts and dates for people. */
+export function fileWriter(currency: string): Writer {
+  return {
+    money: typed => typedAmountText(typed, currency),
+    date: iso => {
+      const day = parseIsoDate(iso);
+      return day === undefined ? iso : longDate(day);
+    },
+  };
+}
+
+/** What kind of plan it is and how often it is paid: "loan, paid every two weeks". */
+export function planTitle({ kind, frequency, datedPayments }: PlanFile): string {
+  const name = PLAN_KIND_NAMES[kind];
+  return datedPayments
+    ? `${name}, ${datedPayments.length} listed payments`
+    : `${name}, paid ${FREQUENCY_NAMES[frequency].every}`;
+}
+
+/**
+ * What a plan has beyond its rate, its term and its dates, one phrase each.
+ *
+ * @example planWords(plan, "USD") // ["paid in advance", "balloon 30 % of the price"]
+ */
+export function planWords(plan: PlanFile, currency: string): string[] {
+  const write = fileWriter(currency);
+  return PLAN_PARTS.flatMap(part => part.words(plan, write)).filter(Boolean);
+}
