@@ -1,6 +1,7 @@
 // Options beside the first one of deals of the demo scenario: a customer is shown a choice.
-import { type LoanFile, type DealFile, isLease } from "@/exchange/deal-file";
+import { type DealFile, isLease } from "@/exchange/deal-file";
 import type { LeaseFile } from "@/exchange/kinds/lease";
+import type { LoanFile } from "@/exchange/kinds/loan";
 
 /** A deal's other options, from its first, and which is chosen, from 0. */
 type Beside = {

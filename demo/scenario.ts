@@ -1,6 +1,7 @@
 // The demo scenario: Tarn & Hollow, a made-up dealer in the made-up town of Marrow Bay, and its lending desk.
 import { type DealDocument, type DealHeading, documentOf } from "@/exchange/deal-document";
-import type { LoanFile, DealFile } from "@/exchange/deal-file";
+import type { DealFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/kinds/loan";
 import { LEASES } from "./leases";
 import { MORE_DEALS } from "./more-deals";
 import { OPTIONS } from "./options";

@@ -2,7 +2,7 @@
 import { sql } from "drizzle-orm";
 import { CORE_VERSION } from "@/core";
 import { openDatabase } from "@/data/database";
-import type { LoanFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/kinds/loan";
 import { searchText } from "@/exchange/text";
 import { figuresOf } from "@/server/figures/figures-of";
 

@@ -1,5 +1,6 @@
-import { type LoanFile, type DealFile, isLease } from "@/exchange/deal-file";
+import { type DealFile, isLease } from "@/exchange/deal-file";
 import type { LeaseFile } from "@/exchange/kinds/lease";
+import type { LoanFile } from "@/exchange/kinds/loan";
 
 /** What was typed of a deal that is a loan. */
 export function loanInputs(inputs: DealFile): LoanFile {

@@ -7,7 +7,7 @@ import { updateDeal } from "@/data/deals";
 import { insertDeals } from "@/data/new-deals";
 import { dealChanges } from "@/data/schema";
 import type { DealDocument, DealOption } from "@/exchange/deal-document";
-import type { LoanFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/kinds/loan";
 import { median } from "./by-turns";
 import { ratio, say } from "./say";
 

@@ -1,6 +1,6 @@
 // An independent computation of a structure in exact whole numbers, from the deal file's own words, sharing no code with
 // the core: given a loan, what each line comes to, and what the lines add up to.
-import type { LoanFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/kinds/loan";
 
 type Structure = LoanFile["structure"];
 type Charge = NonNullable<Structure["fees"]>[number] | NonNullable<Structure["extras"]>[number];

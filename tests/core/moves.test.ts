@@ -1,6 +1,6 @@
 import { askingPayment, evaluate } from "@/core";
 import { cashOverTerms, isMoving, isSensible, type Move, walkMoves } from "@/core/moves";
-import { type LoanFile, readLoan } from "@/exchange/deal-file";
+import { type LoanFile, readLoan } from "@/exchange/kinds/loan";
 
 /** A van of 30,000.00 less 2,000.00 at 6 % over 60 payments: 541.32. */
 const VAN: LoanFile = {

@@ -7,8 +7,8 @@ import {
   type LoanQuote,
   leaseEffectiveRate,
 } from "@/core";
-import { type LoanFile, readLoan } from "@/exchange/deal-file";
 import { type LeaseFile, readLease } from "@/exchange/kinds/lease";
+import { type LoanFile, readLoan } from "@/exchange/kinds/loan";
 
 // Cases that were once answered otherwise; what is right was worked out apart.
 

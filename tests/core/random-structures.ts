@@ -1,8 +1,8 @@
 // Random structures of every kind of line, as deal files.
 import fc from "fast-check";
 import type { LoanDeal } from "@/core";
-import { type LoanFile, readLoan } from "@/exchange/deal-file";
 import { checkDealFile } from "@/exchange/deal-file/parse";
+import { type LoanFile, readLoan } from "@/exchange/kinds/loan";
 import { loanInputs } from "../loan-inputs";
 
 type Structure = LoanFile["structure"];

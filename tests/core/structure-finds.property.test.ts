@@ -1,7 +1,7 @@
 // Every find through random structures of every kind of line.
 import fc from "fast-check";
 import { type KnownFigure, type LoanQuote, summarize } from "@/core";
-import type { LoanFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/kinds/loan";
 import { runs } from "../runs";
 import { dealOf, structures } from "./random-structures";
 

@@ -1,7 +1,7 @@
 // Random structures against whole-number arithmetic written apart.
 import fc from "fast-check";
 import { evaluate, type LoanQuote } from "@/core";
-import type { LoanFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/kinds/loan";
 import { runs } from "../runs";
 import { exactPayment, exactTable } from "./exact-loan";
 import { type ExactLent, exactStructure } from "./exact-structure";

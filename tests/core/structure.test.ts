@@ -1,8 +1,8 @@
 // Structures worked out by hand, what contradicts itself, and what a long structure is found through.
 import { chargeColumn, evaluate, type LoanQuote, working } from "@/core";
 import { priceFile } from "@/exchange/answers/price-file";
-import { type LoanFile, readLoan } from "@/exchange/deal-file";
 import { checkDealFile } from "@/exchange/deal-file/parse";
+import { type LoanFile, readLoan } from "@/exchange/kinds/loan";
 
 type Structure = LoanFile["structure"];
 

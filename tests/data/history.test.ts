@@ -11,7 +11,7 @@ import {
   differenceBetween,
   withDifference,
 } from "@/exchange/deal-document";
-import type { LoanFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/kinds/loan";
 import { signQuote } from "@/exchange/signed-quote";
 import { figuresFrom, makeFigures } from "@/server/figures";
 import { testDatabase } from "./test-database";

@@ -2,9 +2,9 @@
 import type { LeaseDeal, LoanDeal } from "@/core";
 import { evaluate, evaluateLease } from "@/core";
 import { type DealFile, readDeal } from "@/exchange/deal-file";
+import { figuresInWords } from "@/exchange/option-words";
 import type { StructureFile } from "@/exchange/structure";
 import { StructureSchema } from "@/exchange/structure/structure.schema";
-import { figuresInWords } from "@/exchange/option-words";
 import { fieldText, openOption } from "@/features/deal/option";
 import { LINES, MEMBERS, type Member } from "../every-member";
 import { loadDesk } from "../features/load-desk";

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { type DealDocument, isSame, mergeFigures } from "@/exchange/deal-document";
-import type { LoanFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/kinds/loan";
 
 const OPTION = "11111111-1111-4111-8111-111111111111";
 const OTHER = "22222222-2222-4222-8222-222222222222";

@@ -1,14 +1,14 @@
 // The answers in words, as an officer reads them aloud. Without interest each figure can be seen in one's head.
 import { type CostOfCredit, evaluate, evaluateLease, type LeaseQuote, type LoanQuote, success } from "@/core";
-import { type LoanFile, readLoan } from "@/exchange/deal-file";
+import { plainSentence, type SentenceWriter } from "@/exchange/kinds/kind/segment";
 import { type LeaseFile, readLease } from "@/exchange/kinds/lease";
-import { longDateIn, notationOf } from "@/exchange/notation";
 import { effectiveRateIfBought, LEASE_COSTS } from "@/exchange/kinds/lease/words/costs";
 import { leaseSentence } from "@/exchange/kinds/lease/words/sentence";
+import { type LoanFile, readLoan } from "@/exchange/kinds/loan";
 import { LOAN_COSTS } from "@/exchange/kinds/loan/words/costs";
 import { loanEnding } from "@/exchange/kinds/loan/words/ending";
 import { loanSentence } from "@/exchange/kinds/loan/words/sentence";
-import { plainSentence, type SentenceWriter } from "@/exchange/kinds/kind/segment";
+import { longDateIn, notationOf } from "@/exchange/notation";
 import { amountText } from "@/exchange/text";
 
 const write: SentenceWriter = {

@@ -1,7 +1,7 @@
 import { priceFile } from "@/exchange/answers/price-file";
 import type { DealDocument } from "@/exchange/deal-document";
-import type { LoanFile } from "@/exchange/deal-file";
 import type { LeaseFile } from "@/exchange/kinds/lease";
+import type { LoanFile } from "@/exchange/kinds/loan";
 import { changePhrase, changesInWords, proposedNames } from "@/exchange/option-words";
 import { wholeDealOf } from "@/exchange/whole-deal";
 import { parseDealDocument } from "@/exchange/whole-deal/parse-document";

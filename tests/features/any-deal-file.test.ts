@@ -1,6 +1,5 @@
 import { chosenOption, type DealDocument, documentOf } from "@/exchange/deal-document";
-import type { LoanFile } from "@/exchange/deal-file";
-import { knownWords } from "@/exchange/deal-file";
+import { knownWords, type LoanFile } from "@/exchange/kinds/loan";
 import { planTitle, planWords } from "@/exchange/kinds/loan/plan";
 import { describeOption } from "@/features/deal/desk/describe-document";
 import {

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { evaluate } from "@/core";
 import { chosenOption } from "@/exchange/deal-document";
-import { type LoanFile, readLoan } from "@/exchange/deal-file";
+import { type LoanFile, readLoan } from "@/exchange/kinds/loan";
 import { newDealDocument } from "@/features/deal/desk/new-deal";
 import { type FieldName, isFoundIn, readField, STRUCTURE_FIELD_NAMES } from "@/features/deal/fields";
 import { PLAN_FIELD_NAMES } from "@/features/deal/fields/plan-fields";

@@ -1,6 +1,6 @@
 import { FOUND_FIGURES, type FoundFigure, type LoanQuote } from "@/core";
-import type { LoanFile } from "@/exchange/deal-file";
 import { checkDealFile } from "@/exchange/deal-file/parse";
+import type { LoanFile } from "@/exchange/kinds/loan";
 import { isKnownFor, LOAN_KNOWN_NAMES, type LoanKnownName } from "@/features/deal/fields/loan-known";
 import { type LoanState, openOption, optionReducer, shownQuote } from "@/features/deal/option";
 import { loadDesk } from "./load-desk";

@@ -1,5 +1,5 @@
-import type { LoanFile } from "@/exchange/deal-file";
 import type { LeaseFile } from "@/exchange/kinds/lease";
+import type { LoanFile } from "@/exchange/kinds/loan";
 
 /** A van leased by a money factor, with a tax on each payment. */
 export const VAN: LeaseFile = {

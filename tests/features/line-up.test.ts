@@ -1,6 +1,7 @@
 import { moneyOverTime } from "@/core";
-import type { LoanFile, DealFile } from "@/exchange/deal-file";
+import type { DealFile } from "@/exchange/deal-file";
 import type { LeaseFile } from "@/exchange/kinds/lease";
+import type { LoanFile } from "@/exchange/kinds/loan";
 import {
   type Column,
   differenceBetween,

@@ -1,6 +1,6 @@
 import { chosenOption } from "@/exchange/deal-document";
-import type { PaidBy } from "@/exchange/structure";
 import type { Locale } from "@/exchange/notation";
+import type { PaidBy } from "@/exchange/structure";
 import { newDealDocument } from "@/features/deal/desk/new-deal";
 import { paidMembers, withLine, withNewLine, withoutLine } from "@/features/deal/fields";
 import {

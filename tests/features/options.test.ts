@@ -1,5 +1,5 @@
 import { type DealDocument, type DealOption, mergeInputs } from "@/exchange/deal-document";
-import type { LoanFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/kinds/loan";
 import { notationOf } from "@/exchange/notation";
 import {
   type DeskAction,

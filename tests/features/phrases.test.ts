@@ -1,5 +1,6 @@
 import { evaluate } from "@/core";
-import type { LoanFile, DealFile } from "@/exchange/deal-file";
+import type { DealFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/kinds/loan";
 import { readLoan } from "@/exchange/kinds/loan/read";
 import { type OptionState, openOption } from "@/features/deal/option";
 import { phraseOf } from "@/features/deal/palette/phrases";

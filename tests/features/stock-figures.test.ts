@@ -1,4 +1,4 @@
-import type { LoanFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/kinds/loan";
 import { stockFigures } from "@/features/deal/desk/stock-figures";
 import type { StockVehicle } from "@/server/contract";
 

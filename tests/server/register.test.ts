@@ -9,7 +9,7 @@ import { forgetFiguresOfOthers, type KeptFigures } from "@/data/register-figures
 import { findLines } from "@/data/register-page";
 import { registerLines } from "@/data/schema";
 import type { DealDocument } from "@/exchange/deal-document";
-import type { LoanFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/kinds/loan";
 import { signQuote } from "@/exchange/signed-quote";
 import type { RegisterRow } from "@/server/contract";
 import { figuresFrom, figuresOf, makeFigures } from "@/server/figures";

@@ -20,7 +20,7 @@ export type Turned = {
 };
 
 /** How a kind searches, and what it says where there is nothing to find. */
-export type Searching = {
+type Searching = {
   /** The known figure at a number; infinite where the deal cannot be priced there. */
   measure: (whole: number) => number;
   /** The last turned number on the right side; before the range where there is none. */
@@ -39,8 +39,9 @@ export type Searching = {
  *
  * @returns the number, or why there is none
  * @example
- * const square = { measure: x => x * x, last: ({ difference, from, to }) => lastWhole(difference, from, to, 1), … };
- * lastRight({ rises: true, low: 0, high: 100, asked: 50 }, square).value // 7
+ * const none = () => undefined;
+ * const last = ({ difference, from, to }) => { let x = from - 1; while (x < to && difference(x + 1) <= 0) x++; return x; };
+ * lastRight({ rises: true, low: 0, high: 100, asked: 50 }, { measure: x => x * x, last, none, unbounded: none }).value // 7
  */
 export function lastRight(sought: Sought, searching: Searching): Result<number> {
   const { rises, low, high, asked } = sought;

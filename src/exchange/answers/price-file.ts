@@ -1,15 +1,12 @@
-import { evaluate, evaluateLease, summarize } from "@/core";
-import type { LoanFile } from "../deal-file";
-import { type DealFile, isLease, readLoan } from "../deal-file";
+import { evaluate } from "@/core";
+import type { DealFile } from "../deal-file";
 import { checkDealFile } from "../deal-file/parse";
-import { type LeaseFile, readLease } from "../kinds/lease";
-import { answerFreeQuestions, answerQuestions } from "../questions";
+import { fileKindOf } from "../kinds";
+import { answerAll, answerFreeQuestions } from "../questions";
 import type { QuestionFile } from "../questions/questions.schema";
 import { readQuestionFile } from "../questions/read-question-file";
 import { readJson } from "../text";
 import { isWholeDeal, namesOf, readWholeDeal } from "../whole-deal";
-import { answerLeaseQuestion, leaseJson } from "../kinds/lease/quote-json";
-import { quoteJson } from "../kinds/loan/quote-json";
 
 /** What a file comes to, or one plain sentence. */
 type PricedFile = { ok: true; answer: object } | { ok: false; sentence: string };
@@ -31,11 +28,8 @@ export function priceFile(text: string, withSchedule: boolean, only?: number): P
   if (isWholeDeal(json.value)) return pricedOptions(json.value, withSchedule, only);
   const file = checkDealFile(json.value);
   if (!file.ok) return file;
-  return only === undefined || only === 1 ? pricedInputs(file.value, withSchedule) : noSuchOption(only, 1);
+  return only === undefined || only === 1 ? priced(file.value, withSchedule) : noSuchOption(only, 1);
 }
-
-const pricedInputs = (file: DealFile, withSchedule: boolean): PricedFile =>
-  isLease(file) ? pricedLease(file, withSchedule) : priced(file, withSchedule);
 
 function noSuchOption(only: number, options: number): PricedFile {
   const has = options === 1 ? "one option" : `${options} options`;
@@ -48,7 +42,7 @@ function pricedOptions(value: unknown, withSchedule: boolean, only: number | und
   if (!deal.ok) return deal;
   const { options } = deal.value;
   const pricedOption = ({ inputs }: (typeof options)[number]) =>
-    inputs.ok ? pricedInputs(inputs.value, withSchedule) : inputs;
+    inputs.ok ? priced(inputs.value, withSchedule) : inputs;
   if (only !== undefined) {
     const option = options[only - 1];
     return option ? pricedOption(option) : noSuchOption(only, options.length);
@@ -74,40 +68,25 @@ function answered({ ask, currency }: QuestionFile): PricedFile {
     : { ok: false, sentence: answers.failure.sentence };
 }
 
-function priced(file: LoanFile, withSchedule: boolean): PricedFile {
-  const deal = readLoan(file);
+function priced(file: DealFile, withSchedule: boolean): PricedFile {
+  const { read, brief, json, answer } = fileKindOf(file);
+  const deal = read(file);
   if (!deal.ok) return { ok: false, sentence: deal.failure.sentence };
   if (!withSchedule && !file.ask) {
-    const summary = summarize(deal.value);
-    return summary.ok
-      ? { ok: true, answer: quoteJson(summary.value) }
-      : { ok: false, sentence: summary.failure.sentence };
+    const short = brief(deal.value);
+    return short.ok ? { ok: true, answer: short.value } : { ok: false, sentence: short.failure.sentence };
   }
   const quote = evaluate(deal.value);
   if (!quote.ok) return { ok: false, sentence: quote.failure.sentence };
-  const answers = answerQuestions(file.ask ?? [], quote.value);
+  const answers = answerAll<object>(file.ask ?? [], question => answer(question, quote.value));
   if (!answers.ok) return { ok: false, sentence: answers.failure.sentence };
-  const { schedule, ...json } = quoteJson(quote.value);
+  const { schedule, ...figures } = json(quote.value);
   return {
     ok: true,
     answer: {
-      ...json,
+      ...figures,
       ...(withSchedule && schedule && { schedule }),
       ...(file.ask && { answers: answers.value }),
     },
   };
-}
-
-function pricedLease(file: LeaseFile, withSchedule: boolean): PricedFile {
-  const lease = readLease(file);
-  const quote = lease.ok ? evaluateLease(lease.value) : lease;
-  if (!quote.ok) return { ok: false, sentence: quote.failure.sentence };
-  const answers: object[] = [];
-  for (const question of file.ask ?? []) {
-    const answer = answerLeaseQuestion(question, quote.value);
-    if (!answer.ok) return { ok: false, sentence: answer.failure.sentence };
-    answers.push(answer.value);
-  }
-  const { schedule, ...json } = leaseJson(quote.value) as { schedule: object[] };
-  return { ok: true, answer: { ...json, ...(withSchedule && { schedule }), ...(file.ask && { answers }) } };
 }

@@ -1,15 +1,14 @@
-import { formatAmount, isoDate, type LeaseQuote, type LoanQuote } from "@/core";
+import { formatAmount, isoDate, type Quote } from "@/core";
+import { fileKindOf } from "../kinds";
 import { type Notation, spreadsheetAmount, spreadsheetDate } from "../notation";
 import { csvText } from "../notation/csv";
-import { leaseRows } from "../kinds/lease/rows";
-import { loanRows } from "../kinds/loan/rows";
 
 /**
  * Writes a quote's table as CSV (RFC 4180): row 0, every payment, then the totals. ISO 8601 dates, decimal points.
  *
  * @returns the text, lines ending in CR LF
  */
-export function scheduleCsv(quote: LoanQuote | LeaseQuote): string {
+export function scheduleCsv(quote: Quote): string {
   const data = tableOf(quote, minor => formatAmount(minor, quote.decimals), isoDate);
   return csvText(data);
 }
@@ -18,7 +17,7 @@ export function scheduleCsv(quote: LoanQuote | LeaseQuote): string {
  * The same table as a spreadsheet of a place reads it: its dates and decimal signs, and columns parted by semicolons
  * where the comma is the decimal sign.
  */
-export function spreadsheetCsv(quote: LoanQuote | LeaseQuote, notation: Notation): string {
+export function spreadsheetCsv(quote: Quote, notation: Notation): string {
   const data = tableOf(
     quote,
     minor => spreadsheetAmount(minor, quote.decimals, notation),
@@ -27,12 +26,8 @@ export function spreadsheetCsv(quote: LoanQuote | LeaseQuote, notation: Notation
   return csvText(data, notation);
 }
 
-function tableOf(
-  quote: LoanQuote | LeaseQuote,
-  money: (minor: number) => string,
-  written: (day: number) => string,
-) {
-  const { headings, rows } = quote.kind === "lease" ? leaseRows(quote) : loanRows(quote);
+function tableOf(quote: Quote, money: (minor: number) => string, written: (day: number) => string) {
+  const { headings, rows } = fileKindOf(quote.filled).rows(quote);
   const cells = rows.map(({ number, date, amounts, kind, charge }) => [
     number,
     date === null ? "" : written(date),

@@ -20,10 +20,7 @@ type WithInputs = DealHeading & { inputs: DealFile };
 export function upToDate(stored: unknown, optionId: string = CHOSEN_OPTION): unknown {
   if (!isObject(stored)) return stored;
   if (stored.format === "kellux-deal") {
-    return fromInputs(
-      { customer: "", vehicle: "", status: "quoting", inputs: stored as DealFile },
-      optionId,
-    );
+    return fromInputs({ customer: "", vehicle: "", status: "quoting", inputs: stored as DealFile }, optionId);
   }
   return "inputs" in stored && !("options" in stored) ? fromInputs(stored as WithInputs, optionId) : stored;
 }

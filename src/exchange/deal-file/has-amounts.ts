@@ -1,4 +1,4 @@
-import type { DealFile } from "./deal-file";
+import type { DealFile } from "../kinds";
 
 /** What is written as a decimal and is no amount of money. */
 const NO_AMOUNT = new Set(["yearlyRate", "moneyFactor", "percent", "rate", "beyond"]);

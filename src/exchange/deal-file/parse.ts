@@ -1,6 +1,6 @@
 import { type Checked, checked } from "../checks";
 import { dealFile, leaseFile } from "../checks/compiled";
-import type { DealFile } from "./deal-file";
+import type { DealFile } from "../kinds";
 
 /**
  * Checks unknown data against the deal file's schema, that of a lease where its plan says so.

@@ -1,12 +1,10 @@
 import type { DealFile } from "../deal-file";
-import { PLAN_KIND_NAMES } from "../kinds/loan/plan/kinds";
+import { PLAN_NAMES, type PlanName, planNameOf } from "../kinds/names";
 
 /** The kinds of plan that deals are told apart by. */
-export const REGISTER_KINDS = { ...PLAN_KIND_NAMES, balloon: "balloon loan", lease: "lease" };
+export const REGISTER_KINDS = PLAN_NAMES;
 
-export type RegisterKind = keyof typeof REGISTER_KINDS;
+export type RegisterKind = PlanName;
 
 /** What kind of plan an option has. */
-export function registerKind({ plan }: DealFile): RegisterKind {
-  return plan.kind === "loan" && plan.balloon ? "balloon" : plan.kind;
-}
+export const registerKind = ({ plan }: DealFile): RegisterKind => planNameOf(plan);

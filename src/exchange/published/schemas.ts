@@ -1,5 +1,4 @@
-import { LoanFileSchema } from "../kinds/loan/file.schema";
-import { LeaseFileSchema } from "../kinds/lease/file.schema";
+import { LeaseFileSchema, LoanFileSchema } from "../deal-file/deal-file.schema";
 import { QuestionFileSchema } from "../questions/questions.schema";
 import { SettingsSchema } from "../settings/settings.schema";
 import { WholeDealSchema } from "../whole-deal/whole-deal.schema";

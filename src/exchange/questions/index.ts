@@ -1,12 +1,11 @@
-import { type LoanQuote, type Result, success } from "@/core";
-import { answerDealQuestion } from "../kinds/loan/questions";
+import { type Result, success } from "@/core";
 import { answerFreeQuestion } from "./free-questions";
-import type { DealQuestion, FreeQuestion } from "./questions.schema";
+import type { FreeQuestion } from "./questions.schema";
 
 export type { QuestionFile } from "./questions.schema";
 
 /** Answers every question of a file in its order; the first that has no answer says so for all. */
-function answerAll<Question>(
+export function answerAll<Question>(
   questions: readonly Question[],
   answer: (question: Question) => Result<object>,
 ): Result<object[]> {
@@ -20,19 +19,6 @@ function answerAll<Question>(
     answers.push(answered.value);
   }
   return success(answers);
-}
-
-/** Answers the questions that a deal file asks. */
-export function answerQuestions(
-  questions: readonly (DealQuestion | FreeQuestion)[],
-  quote: LoanQuote,
-): Result<object[]> {
-  return answerAll(questions, question => {
-    const { ask } = question;
-    return ask === "timeValue" || ask === "rate" || ask === "apr"
-      ? answerFreeQuestion(question, quote.deal.currency)
-      : answerDealQuestion(question, quote);
-  });
 }
 
 /** Answers the questions of a file without a deal. */

@@ -1,4 +1,4 @@
-import type { LoanFile } from "../deal-file";
+import type { LoanFile } from "../kinds/loan";
 import type { Settings, TaxProfileFile, UsualExtra, UsualFee } from "./settings.schema";
 
 type Structure = LoanFile["structure"];

@@ -1,7 +1,6 @@
 import Type from "typebox";
 import { MOST_EXTRAS, MOST_FEES, MOST_TAXES } from "@/core";
 import { PLAN_KINDS } from "../kinds/loan/plan/kinds";
-import { CHARGE, EXTRA, LineName, list, Tax } from "../structure/structure.schema";
 import { LOCALES } from "../notation";
 import {
   Amount,
@@ -13,6 +12,7 @@ import {
   Payments,
   YearlyRate,
 } from "../schema";
+import { CHARGE, EXTRA, LineName, list, Tax } from "../structure/structure.schema";
 
 const MOST_TAX_PROFILES = 20;
 

@@ -1,8 +1,8 @@
 import Type from "typebox";
-import { exact, tagged } from "../schema";
+import { EVERY_RECORD, Text } from "../kinds/kind/record-parts.schema";
 import { type LeaseRecord, LeaseRecordSchema } from "../kinds/lease/record.schema";
 import { type LoanRecord, LoanRecordSchema } from "../kinds/loan/record.schema";
-import { EVERY_RECORD, Text } from "../kinds/kind/record-parts.schema";
+import { exact, tagged } from "../schema";
 
 /** An option that had no answer when its deal was signed, with the reason why. */
 const NoAnswerSchema = exact({

@@ -1,8 +1,8 @@
 import type { LeaseQuote, LoanQuote } from "@/core";
 import { type Checked, checked } from "../checks";
-import { signedQuote } from "./compiled";
 import { recordOfLease } from "../kinds/lease/record";
 import { recordOfLoan } from "../kinds/loan/record";
+import { signedQuote } from "./compiled";
 import { noAnswer } from "./no-answer";
 import type { SignedQuote } from "./signed-quote.schema";
 
@@ -20,10 +20,14 @@ function upToDate(stored: unknown): unknown {
   if (typeof optionId !== "string") return stored;
   if (typeof sentence === "string") return noAnswer(optionId, sentence);
   if (typeof quote !== "object" || quote === null) return stored;
-  return quote.kind === "lease" ? recordOfLease(optionId, quote) : recordOfLoan(optionId, quote);
+  if (quote.kind !== "lease") return recordOfLoan(optionId, quote);
+  const { lease, ...figures } = quote;
+  return recordOfLease(optionId, { ...figures, deal: lease });
 }
 
-type BeforeRecords = { optionId: string; sentence: string; quote: LoanQuote | LeaseQuote };
+/** The answer of a lease called what it was asked `lease`. */
+type LeaseBefore = Omit<LeaseQuote, "deal"> & { lease: LeaseQuote["deal"] };
+type BeforeRecords = { optionId: string; sentence: string; quote: LoanQuote | LeaseBefore };
 
 /** What an option was signed with, of any form that was ever kept; or in one sentence why it cannot be read. */
 export function readSignedQuote(stored: unknown): Checked<SignedQuote> {

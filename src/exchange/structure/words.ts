@@ -1,4 +1,4 @@
-import { fileWriter } from "../kinds/loan/plan";
+import { fileWriter } from "../text";
 import { PAID_WORDS, PERCENT_OF_WORDS, paidBy } from "./paid-by";
 import type { ExtraFile, FeeFile, StructureFile, TaxFile } from "./structure.schema";
 

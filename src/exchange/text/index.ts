@@ -1,5 +1,6 @@
 export { amountText, typedAmountText } from "./amount-text";
 export { longDate, monthName, shortDate } from "./date-text";
+export { fileWriter, type Writer } from "./file-writer";
 export { firstCharacters } from "./first-characters";
 export { factorText, fineAmount, rateText } from "./number-text";
 export { type DateBase, readDate, readMonth } from "./read-date";

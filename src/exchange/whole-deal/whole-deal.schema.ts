@@ -1,8 +1,7 @@
 import Type from "typebox";
 import { DEAL_STATUSES, LONGEST_NAME, MOST_OPTIONS } from "../deal-document";
 import { Line, Notes } from "../deal-document/document.schema";
-import { LoanFileSchema } from "../kinds/loan/file.schema";
-import { LeaseFileSchema } from "../kinds/lease/file.schema";
+import { LeaseFileSchema, LoanFileSchema } from "../deal-file/deal-file.schema";
 import { Amount, Currency, exact, OneOf } from "../schema";
 
 const FRAME = {

@@ -1,7 +1,8 @@
 import { evaluateLease, FREQUENCY_NAMES, failure, type Result, success, summarize } from "@/core";
 import type { FiguresFrom, KeptFigures } from "@/data/register-figures";
-import { type DealFile, isLease, readLoan } from "@/exchange/deal-file";
+import { type DealFile, isLease } from "@/exchange/deal-file";
 import { readLease } from "@/exchange/kinds/lease";
+import { readLoan } from "@/exchange/kinds/loan";
 import { registerKind, termName } from "@/exchange/option-words";
 import { readSignedQuotes } from "@/exchange/signed-quote";
 

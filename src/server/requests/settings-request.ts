@@ -1,6 +1,6 @@
 import { summarize } from "@/core";
 import { type Checked, checked } from "@/exchange/checks";
-import { type LoanFile, readLoan } from "@/exchange/deal-file";
+import { type LoanFile, readLoan } from "@/exchange/kinds/loan";
 import { newDealInputs, type Settings, usualLine, withTaxProfile } from "@/exchange/settings";
 import { settingsRequest } from "./compiled";
 import type { SettingsRequest } from "./requests.schema";

@@ -10,9 +10,9 @@ import {
   type LoanQuote,
   leaseEffectiveRate,
 } from "@/core";
-import { readSignedQuote } from "@/exchange/signed-quote";
 import { leaseOfRecord, recordOfLease } from "@/exchange/kinds/lease/record";
 import { loanOfRecord, recordOfLoan } from "@/exchange/kinds/loan/record";
+import { readSignedQuote } from "@/exchange/signed-quote";
 import { leaseOf, leases } from "../../core/random-leases";
 import { corePlan, drawnPlans, toPlan } from "../../core/random-plans";
 import { dealOf, structures } from "../../core/random-structures";

@@ -1,14 +1,14 @@
 import { readFileSync } from "node:fs";
 import type { LeaseDeal, LoanDeal } from "@/core";
 import { type DealFile, readDeal } from "@/exchange/deal-file";
-import { readSignedQuote, readSignedQuotes, type SignedQuote, signQuote } from "@/exchange/signed-quote";
 import { leaseOfRecord } from "@/exchange/kinds/lease/record";
 import { loanOfRecord } from "@/exchange/kinds/loan/record";
+import { readSignedQuote, readSignedQuotes, type SignedQuote, signQuote } from "@/exchange/signed-quote";
 
 const OPTION = "11111111-1111-4111-8111-111111111111";
 
 /** What deals were signed with before it was a record: the core's answers, as they stand in databases and backups. */
-type BeforeRecords = { inputs: DealFile; kept: { quote?: object; sentence?: string } };
+type BeforeRecords = { inputs: DealFile; kept: { quote?: { lease?: object }; sentence?: string } };
 const BEFORE: BeforeRecords[] = readFileSync("tests/exchange/signed-quote/before-records.ndjson", "utf8")
   .trim()
   .split("\n")
@@ -29,7 +29,8 @@ test.each(BEFORE.map(each => [`${each.inputs.plan.kind}, finding ${each.inputs.f
     const read = readSignedQuote(kept);
     if (!read.ok) throw new Error(read.sentence);
     const shown = shownOf(read.value, inputs);
-    if (kept.quote) expect(shown).toMatchObject(kept.quote);
+    const { lease, ...figures } = kept.quote ?? {};
+    if (kept.quote) expect(shown).toMatchObject({ ...figures, ...(lease && { deal: lease }) });
     else expect(shown).toBe(kept.sentence);
   },
 );

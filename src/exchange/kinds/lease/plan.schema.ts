@@ -1,6 +1,5 @@
 import Type from "typebox";
 import { HIGHEST_BALLOON_PERCENT, MOST_PAYMENTS, MOST_TAXES } from "@/core";
-import { LineName, list } from "../../structure/structure.schema";
 import {
   Amount,
   exact,
@@ -12,6 +11,7 @@ import {
   Whole,
   YearlyRate,
 } from "../../schema";
+import { LineName, list } from "../../structure/structure.schema";
 
 const YesOrNo = Type.Boolean({ description: "true or false" });
 

@@ -12,12 +12,12 @@ import {
   type Result,
   success,
 } from "@/core";
-import type { LeaseQuestion } from ".";
 import { fileReader } from "../../reading";
 import { factorText, rateText } from "../../text";
+import type { LeaseQuestion } from ".";
 
 /** Writes a lease's quote for programs: money and rates as decimal strings, dates as ISO 8601. */
-export function leaseJson(quote: LeaseQuote): object {
+export function leaseJson(quote: LeaseQuote) {
   const money = (minor: number) => formatAmount(minor, quote.decimals);
   const { deal, filled, dueAtSigning } = quote;
   const { residual } = filled.plan;

@@ -1,6 +1,6 @@
 import { LEASE_NAMES, type LeaseDeal, type LeasePlan, type Result, readCurrency, success } from "@/core";
-import { readStructure, readTax, tradeInsOf } from "../../structure";
 import { fileReader, type Reader } from "../../reading";
+import { readStructure, readTax, tradeInsOf } from "../../structure";
 import type { LeaseFile } from "./file.schema";
 
 type PlanFile = LeaseFile["plan"];

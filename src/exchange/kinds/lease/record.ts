@@ -1,5 +1,4 @@
 import type { LeaseDeal, LeaseQuote } from "@/core";
-import type { LeaseRecord } from "./record.schema";
 import {
   agreedLines,
   datesOf,
@@ -11,6 +10,7 @@ import {
   withAgreedLines,
   withPaymentsOf,
 } from "../kind/record-parts";
+import type { LeaseRecord } from "./record.schema";
 
 /** What is kept of a lease that is signed. */
 export function recordOfLease(optionId: string, quote: LeaseQuote): LeaseRecord {

@@ -16,9 +16,9 @@ import {
   totalsByYear,
   working,
 } from "@/core";
+import type { DealQuestion } from "../../questions/questions.schema";
 import { fileReader } from "../../reading";
 import { fineAmount } from "../../text";
-import type { DealQuestion } from "../../questions/questions.schema";
 
 type Asked<Word extends DealQuestion["ask"]> = Extract<DealQuestion, { ask: Word }>;
 

@@ -1,10 +1,10 @@
 import { type LoanDeal, type Result, readCurrency, success } from "@/core";
 import { fileReader } from "../../reading";
+import { readStructure } from "../../structure";
 import type { LoanFile } from "./file.schema";
 import { refuseFound, refuseOpenExtras } from "./found";
 import { readKnown } from "./known";
 import { readPlan } from "./plan";
-import { readStructure } from "../../structure";
 
 /**
  * Turns a deal file that passed its schema into the deal that the core computes with.

@@ -1,5 +1,4 @@
 import type { LoanDeal, LoanQuote } from "@/core";
-import type { LoanRecord } from "./record.schema";
 import {
   agreedLines,
   datesOf,
@@ -11,6 +10,7 @@ import {
   withAgreedLines,
   withPaymentsOf,
 } from "../kind/record-parts";
+import type { LoanRecord } from "./record.schema";
 
 /** What is kept of a loan that is signed. */
 export function recordOfLoan(optionId: string, quote: LoanQuote): LoanRecord {

@@ -1,5 +1,5 @@
-import { longDateIn } from "@/exchange/notation";
 import type { SentenceWriter } from "@/exchange/kinds/kind/segment";
+import { longDateIn } from "@/exchange/notation";
 import { moneyText } from "@/features/figures/format";
 import { useNotation } from "../option/option-context";
 

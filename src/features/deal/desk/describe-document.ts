@@ -1,11 +1,12 @@
 import { quoteBy } from "@/core";
 import { answer } from "@/core/kinds/loan/find";
 import { chosenOption, type DealDocument, optionOf } from "@/exchange/deal-document";
-import { type LoanFile, type DealFile, isLease, readLoan } from "@/exchange/deal-file";
+import { type DealFile, isLease } from "@/exchange/deal-file";
+import { type LoanFile, readLoan } from "@/exchange/kinds/loan";
 import { planTitle, planWords } from "@/exchange/kinds/loan/plan";
-import { structureWords } from "@/exchange/structure";
 import { LOCALE_NAMES } from "@/exchange/notation";
 import { proposedNames } from "@/exchange/option-words";
+import { structureWords } from "@/exchange/structure";
 import { amountText, typedAmountText } from "@/exchange/text";
 import { type LoanView, provideFields, STRUCTURE_FIELD_NAMES } from "../fields";
 import { leaseField } from "../fields/lease-field";

@@ -1,6 +1,6 @@
 import { evaluateLease } from "@/core";
-import { structureWords } from "@/exchange/structure";
 import { type LeaseFile, leasePlanWords, readLease } from "@/exchange/kinds/lease";
+import { structureWords } from "@/exchange/structure";
 import { amountText } from "@/exchange/text";
 import { type LeaseView, STRUCTURE_FIELD_NAMES } from "../fields";
 import { LEASE_FIELD_NAMES } from "../fields/lease-fields";

@@ -198,11 +198,7 @@ function merged(
 }
 
 /** An option with figures that somebody else has changed. */
-function withTheirs(
-  shown: OptionState,
-  inputs: DealFile,
-  mergeInputs: MergeInputs,
-): OptionState | undefined {
+function withTheirs(shown: OptionState, inputs: DealFile, mergeInputs: MergeInputs): OptionState | undefined {
   if (isSame(shown.inputs, inputs)) return shown;
   if (isLease(inputs) !== (shown.kind === "lease")) return undefined;
   const { edit } = shown;

@@ -13,11 +13,11 @@ export async function holdsTogether(
   theirs: DealDocument,
 ): Promise<boolean> {
   // Seldom asked: the screen starts without the code for it.
-  const { checkDealInputs } = await import("@/exchange/deal-file/parse");
+  const { checkDealFile } = await import("@/exchange/deal-file/parse");
   const isGood = async ({ id, inputs }: DealDocument["options"][number]) => {
     const sides = [mine, theirs].flatMap(document => optionOf(document, id)?.inputs ?? []);
     if (sides.some(side => isSame(side, inputs))) return true;
-    if (!checkDealInputs(inputs).ok) return false;
+    if (!checkDealFile(inputs).ok) return false;
     await loadWhatIsNeeded([inputs, ...sides]);
     return hasAnswer(inputs) || !sides.every(hasAnswer);
   };

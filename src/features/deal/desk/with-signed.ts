@@ -1,7 +1,7 @@
 import { failure, success } from "@/core";
-import type { SignedQuote } from "@/exchange/signed-quote";
 import { leaseOfRecord } from "@/exchange/kinds/lease/record";
 import { loanOfRecord } from "@/exchange/kinds/loan/record";
+import type { SignedQuote } from "@/exchange/signed-quote";
 import type { OptionState } from "../option";
 import type { DeskState } from "./desk-state";
 

@@ -1,6 +1,6 @@
 import type { LoanQuote } from "@/core";
-import type { LoanFile } from "@/exchange/deal-file";
 import type { LeaseFile, LeasePlanFile } from "@/exchange/kinds/lease";
+import type { LoanFile } from "@/exchange/kinds/loan";
 import { comingBack, type Kept, openFigure, paymentOf, turned, typedOnly } from "./change-kind";
 import { giveFound } from "./give-found";
 
@@ -15,7 +15,7 @@ export function asLease(file: LoanFile, quote: LoanQuote | null): LeaseFile {
   const open = openFigure(file.find);
   const given = giveFound(file, quote);
   const kept: Kept<LeaseFile> = file.kept
-    ? comingBack(file.find, file.kept)
+    ? comingBack(file.find, file.kept as Kept<LeaseFile>)
     : { plan: firstLeasePlan(given, quote, open !== undefined), find: open ?? "payment" };
   return turned(file, given, kept);
 }

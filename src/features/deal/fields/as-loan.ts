@@ -1,6 +1,6 @@
 import type { LeaseQuote } from "@/core";
-import type { LoanFile } from "@/exchange/deal-file";
 import type { LeaseFile } from "@/exchange/kinds/lease";
+import type { LoanFile } from "@/exchange/kinds/loan";
 import { comingBack, type Kept, openFigure, paymentOf, turned, typedOnly } from "./change-kind";
 import { giveFoundLease } from "./give-found-lease";
 import { rateOfFactor } from "./reckoning";
@@ -15,7 +15,7 @@ export function asLoan(file: LeaseFile, quote: LeaseQuote | null): LoanFile {
   const open = openFigure(file.find);
   const given = giveFoundLease(file, quote);
   const kept: Kept<LoanFile> = file.kept
-    ? comingBack(file.find, file.kept)
+    ? comingBack(file.find, file.kept as Kept<LoanFile>)
     : { plan: firstLoanPlan(given, quote, open !== undefined), find: open ?? "payment" };
   return turned(file, given, kept);
 }

@@ -1,6 +1,6 @@
 import { formatAmount, type LeaseQuote, type LoanQuote } from "@/core";
-import type { LoanFile } from "@/exchange/deal-file";
 import type { LeaseFile } from "@/exchange/kinds/lease";
+import type { LoanFile } from "@/exchange/kinds/loan";
 import { withOptional } from "./field";
 import { definedOnly } from "./structure-lines";
 

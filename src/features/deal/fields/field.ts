@@ -8,8 +8,9 @@ import type {
   LoanQuote,
   Result,
 } from "@/core";
-import type { LoanFile, DealFile } from "@/exchange/deal-file";
+import type { DealFile } from "@/exchange/deal-file";
 import type { LeaseFile } from "@/exchange/kinds/lease";
+import type { LoanFile } from "@/exchange/kinds/loan";
 import type { TypedKind } from "@/exchange/typing";
 
 /** What typing comes to: the deal with the figure in it, or one sentence for the place where it was typed. */

@@ -1,5 +1,5 @@
 import type { LoanQuote } from "@/core";
-import type { LoanFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/kinds/loan";
 import { type LoanFind, withOptional } from "./field";
 import { giveFound } from "./give-found";
 import { isKnownFor, knownOf, knownOfQuote, withKnown } from "./loan-known";

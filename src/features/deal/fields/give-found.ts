@@ -1,5 +1,5 @@
 import { currencyDecimals, formatAmount, isoDate, type LoanQuote } from "@/core";
-import type { LoanFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/kinds/loan";
 
 /**
  * A deal that asks for its payment, with the figure that it was looking for given: as found where there is an

@@ -1,5 +1,5 @@
 import { dependsOn, formatAmount, isoDate, type LoanQuote } from "@/core";
-import type { LoanFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/kinds/loan";
 import { amountReader, typedAmount } from "./amount-text";
 import { readEndDate } from "./date-text";
 import { bad, good, type LoanField, withOptional } from "./field";

@@ -8,7 +8,7 @@ import {
   type Result,
   wholeText,
 } from "@/core";
-import { type LoanFile, readLoan } from "@/exchange/deal-file";
+import { type LoanFile, readLoan } from "@/exchange/kinds/loan";
 import { longDate, termText } from "@/exchange/text";
 import { amountReader, foundAmount, readPercent, typedAmount } from "./amount-text";
 import { bad, good, type LoanField, type LoanView, type Reading, withOptional } from "./field";

@@ -1,5 +1,5 @@
 import { HIGHEST_STEP_PERCENT, isoDate, MOST_PAYMENTS, wholeText } from "@/core";
-import type { LoanFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/kinds/loan";
 import { foundAmount, readAmount, typedAmount } from "./amount-text";
 import { readTypedDate } from "./date-text";
 import { bad, good, type LoanField, type Reading } from "./field";

@@ -1,5 +1,5 @@
 import { HIGHEST_BALLOON_PERCENT, MOST_PAYMENTS, wholeText } from "@/core";
-import type { LoanFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/kinds/loan";
 import { foundAmount, readAmount, readPercent, typedAmount } from "./amount-text";
 import { readTypedDate } from "./date-text";
 import { bad, good, type LoanField, type Reading, withOptional } from "./field";

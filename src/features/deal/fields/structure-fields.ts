@@ -88,11 +88,7 @@ function withStructure<Key extends keyof StructureFile>(
 }
 
 /** The first trade-in changed. A structure without a list of them keeps its one outside, as in files of before. */
-function withFirstTradeIn(
-  file: DealFile,
-  part: "allowance" | "owed",
-  amount: string | undefined,
-): DealFile {
+function withFirstTradeIn(file: DealFile, part: "allowance" | "owed", amount: string | undefined): DealFile {
   const { structure } = file;
   const change = { [part]: amount ?? "0" };
   if (structure.tradeIns) return { ...file, structure: withLine(structure, "tradeIns", 0, change) };

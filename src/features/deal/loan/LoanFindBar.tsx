@@ -1,6 +1,6 @@
 import { Target } from "lucide-react";
 import { lazy, Suspense } from "react";
-import type { LoanFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/kinds/loan";
 import { FindOthers } from "../answer/FindOthers";
 import { MakeIt } from "../bargain/MakeIt";
 import { FOUND_NAMES, type LoanFind } from "../fields";

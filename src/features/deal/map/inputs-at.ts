@@ -1,7 +1,8 @@
 import { currencyDecimals, factorOf, formatAmount } from "@/core";
 import { type MapAxis, RATE_UNITS, rateText } from "@/core/map";
-import { type LoanFile, type DealFile, isLease } from "@/exchange/deal-file";
+import { type DealFile, isLease } from "@/exchange/deal-file";
 import type { LeaseFile } from "@/exchange/kinds/lease";
+import type { LoanFile } from "@/exchange/kinds/loan";
 
 /**
  * What was typed of a deal with one figure at a place of the map, as it would be typed there.

@@ -1,5 +1,6 @@
 import { FEWEST_IN_STREAM, isPlain } from "@/core";
-import { type LoanFile, type DealFile, isLease } from "@/exchange/deal-file";
+import { type DealFile, isLease } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/kinds/loan";
 import type { TypedAt } from "@/exchange/typing";
 import { provideFields } from "../fields";
 import { provideDates } from "../fields/plan-dates";

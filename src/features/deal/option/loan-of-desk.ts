@@ -8,7 +8,7 @@ import {
   quoteBy,
   type Result,
 } from "@/core";
-import { type LoanFile, readLoan } from "@/exchange/deal-file";
+import { type LoanFile, readLoan } from "@/exchange/kinds/loan";
 
 export { loanField } from "../fields/loan-fields";
 export { tallyOfLoan, tallyOfLoanDraft } from "./loan-tally";

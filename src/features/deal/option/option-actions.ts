@@ -1,8 +1,9 @@
 import { currencyDecimals, formatAmount, type LeaseFigure, type LeaseKnown } from "@/core";
-import type { LoanFile, DealFile } from "@/exchange/deal-file";
-import type { StructureFile } from "@/exchange/structure";
+import type { DealFile } from "@/exchange/deal-file";
 import type { LeasePlanFile } from "@/exchange/kinds/lease";
+import type { LoanFile } from "@/exchange/kinds/loan";
 import type { Locale } from "@/exchange/notation";
+import type { StructureFile } from "@/exchange/structure";
 import {
   type DeskFind,
   type DownKind,

@@ -7,8 +7,9 @@ import {
   periodsPerYear,
   type Result,
 } from "@/core";
-import { type LoanFile, type DealFile, isLease } from "@/exchange/deal-file";
+import { type DealFile, isLease } from "@/exchange/deal-file";
 import type { LeaseFile } from "@/exchange/kinds/lease";
+import type { LoanFile } from "@/exchange/kinds/loan";
 import {
   DEFAULT_LOCALE,
   inNotation,

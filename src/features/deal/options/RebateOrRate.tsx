@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { rebateOrRate } from "@/core";
-import { type DealFile, isLease, readLoan } from "@/exchange/deal-file";
+import { type DealFile, isLease } from "@/exchange/deal-file";
+import { readLoan } from "@/exchange/kinds/loan";
 import { amountIn, inNotation, plainFigure } from "@/exchange/notation";
 import { readTypedAmount } from "../fields/typed-amount";
 import { useNotation } from "../option/option-context";

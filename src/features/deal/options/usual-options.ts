@@ -1,5 +1,6 @@
 import { periodsPerYear } from "@/core";
-import { type LoanFile, type DealFile, isLease } from "@/exchange/deal-file";
+import { type DealFile, isLease } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/kinds/loan";
 import type { StructureFile } from "@/exchange/structure";
 import { overTerm } from "../desk/house-terms";
 import { withOptional } from "../fields";
@@ -75,8 +76,7 @@ export const withRebate = (inputs: LoanFile, rebate: string): LoanFile =>
 
 /** The rebate, or the low rate without it: what of the two the option is not already. */
 export function rebateOrLowRate(inputs: DealFile, { rebate, lowRate }: Offer): Usual {
-  if (isLease(inputs))
-    return none("A lease has no rate that a lender lowers for a rebate; a loan has.");
+  if (isLease(inputs)) return none("A lease has no rate that a lender lowers for a rebate; a loan has.");
   if (inputs.find !== "payment") return none("To compare them, find the payment.");
   const { rebates: _, ...without } = inputs.structure;
   const atLowRate: LoanFile = {

@@ -1,5 +1,5 @@
 import type { ReactNode } from "react";
-import type { LoanFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/kinds/loan";
 import { COMPOUNDED } from "@/exchange/kinds/loan/plan";
 import { useLoan } from "../option/option-context";
 import { Choice } from "../parts/choices";

@@ -1,6 +1,6 @@
 import { useEffect, useRef } from "react";
 import { addMonths, isoDate, type LoanQuote, parseIsoDate } from "@/core";
-import type { LoanFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/kinds/loan";
 import { amountIn, dateIn, type Notation } from "@/exchange/notation";
 import { type FieldName, type PlanListName, planRows, withPlanRows } from "../fields";
 import { shownQuote } from "../option";

@@ -1,4 +1,4 @@
-import type { LoanFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/kinds/loan";
 import { planRows, withPlanRows } from "../fields";
 
 type PlanFile = LoanFile["plan"];

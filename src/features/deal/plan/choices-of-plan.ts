@@ -1,5 +1,5 @@
 import { FREQUENCIES, FREQUENCY_NAMES, type Frequency } from "@/core";
-import type { LoanFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/kinds/loan";
 
 type PlanFile = LoanFile["plan"];
 

@@ -1,5 +1,5 @@
 import { type DayNumber, type Frequency, isoDate, periodsPerYear } from "@/core";
-import type { LoanFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/kinds/loan";
 
 type PlanFile = LoanFile["plan"];
 

@@ -1,6 +1,6 @@
 import { useEffect, useRef } from "react";
-import { PERCENT_OF_WORDS } from "@/exchange/structure";
 import { type Settings, usualLine, withTaxProfile } from "@/exchange/settings";
+import { PERCENT_OF_WORDS } from "@/exchange/structure";
 import { typedAmountText } from "@/exchange/text";
 import { useStructure } from "./use-structure";
 

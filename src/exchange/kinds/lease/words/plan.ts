@@ -1,6 +1,6 @@
 import { FREQUENCY_NAMES, wholeText } from "@/core";
-import { fileWriter } from "../../loan/plan";
 import { taxLimitWords } from "../../../structure";
+import { fileWriter } from "../../../text";
 import type { LeasePlanFile, LeaseTaxFile } from "../plan.schema";
 
 /** When a residual falls due, as a phrase. */

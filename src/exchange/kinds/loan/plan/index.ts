@@ -2,4 +2,4 @@ export { PLAN_KIND_NAMES } from "./kinds";
 export type { PlanFile } from "./plan.schema";
 export { readPlan } from "./read";
 export { COMPOUNDED } from "./time";
-export { fileWriter, planTitle, planWords } from "./words";
+export { planTitle, planWords } from "./words";

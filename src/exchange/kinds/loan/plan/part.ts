@@ -1,9 +1,7 @@
 import type { LoanPlan } from "@/core";
 import type { Reader } from "../../../reading";
+import type { Writer } from "../../../text";
 import type { PlanFile } from "./plan.schema";
-
-/** Writes what was typed for people, in the deal's currency. */
-export type Writer = { money: (typed: string | number) => string; date: (iso: string) => string };
 
 /**
  * What a part of a plan brings besides its schema: how it is read, and its words for the screen. A part that is not in

@@ -1,20 +1,8 @@
-import { FREQUENCY_NAMES, parseIsoDate } from "@/core";
-import { longDate, typedAmountText } from "../../../text";
+import { FREQUENCY_NAMES } from "@/core";
+import { fileWriter } from "../../../text";
 import { PLAN_KIND_NAMES } from "./kinds";
-import type { Writer } from "./part";
 import { PLAN_PARTS } from "./parts";
 import type { PlanFile } from "./plan.schema";
-
-/** Writes a file's amounts and dates for people. */
-export function fileWriter(currency: string): Writer {
-  return {
-    money: typed => typedAmountText(typed, currency),
-    date: iso => {
-      const day = parseIsoDate(iso);
-      return day === undefined ? iso : longDate(day);
-    },
-  };
-}
 
 /** What kind of plan it is and how often it is paid: "loan, paid every two weeks". */
 export function planTitle({ kind, frequency, datedPayments }: PlanFile): string {

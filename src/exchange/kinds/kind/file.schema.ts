@@ -1,0 +1,39 @@
+import Type from "typebox";
+import { LOCALES } from "../../notation";
+import { Currency, exact, OneOf } from "../../schema";
+import { StructureSchema } from "../../structure/structure.schema";
+
+/** What every deal file has, whatever kind its deal is of. */
+const COMMON = {
+  format: Type.Literal("kellux-deal", { description: '"kellux-deal"' }),
+  version: Type.Literal(1, { description: "1" }),
+  currency: Currency,
+  locale: Type.Optional(OneOf(...LOCALES)),
+  structure: StructureSchema,
+};
+
+/** What of a deal file is its kind's own: its plan, what it looks for and from what, and what is asked about it. */
+type Members = {
+  plan: Type.TSchema;
+  find: Type.TSchema;
+  from: Type.TSchema;
+  ask: Type.TSchema;
+};
+
+/**
+ * The deal file of a kind: the one source of its static type, its published JSON Schema and every check of it.
+ *
+ * @param members its kind's own
+ * @param other another kind's: what the deal was before its kind was changed, for coming back to; its structure is the deal's
+ */
+export const fileSchema = <Own extends Members, Other extends Members>(members: Own, other: Other) =>
+  exact({ ...COMMON, ...members, kept: Type.Optional(exact(other)) });
+
+/**
+ * What the officer typed of a deal of a kind, as it is filed, sent and kept. Figures that were not typed yet, and the one
+ * being found, are left out.
+ */
+export type FileOf<Own extends Members> = Type.Static<Type.TObject<typeof COMMON & Own>> & {
+  /** What it was before its kind was changed, as that kind has it. */
+  kept?: { plan: object; find: string; from?: object; ask?: readonly object[] };
+};

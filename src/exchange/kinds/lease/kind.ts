@@ -1,0 +1,29 @@
+import { evaluateLease, type LeaseDeal, type LeaseQuote, leaseEffectiveRate, success } from "@/core";
+import type { FileKind } from "../kind/kind";
+import type { LeaseFile } from "./file.schema";
+import type { LeaseQuestion } from "./questions.schema";
+import { answerLeaseQuestion, leaseJson } from "./quote-json";
+import { readLease } from "./read";
+import { recordOfLease } from "./record";
+import type { LeaseRecord } from "./record.schema";
+import { leaseRows } from "./rows";
+import { leaseFigures } from "./words/figures";
+
+/** Leases, as they go in and out. */
+export const LEASE_FILES: FileKind<LeaseFile, LeaseDeal, LeaseQuote, LeaseQuestion, LeaseRecord> = {
+  read: readLease,
+  json: leaseJson,
+  brief(lease) {
+    const quote = evaluateLease(lease);
+    if (!quote.ok) return quote;
+    const { schedule: _, ...json } = leaseJson(quote.value);
+    return success(json);
+  },
+  answer: answerLeaseQuestion,
+  rows: leaseRows,
+  figures: leaseFigures,
+  record(optionId, quote) {
+    const rate = leaseEffectiveRate(quote);
+    return recordOfLease(optionId, { ...quote, ...(rate.ok && { keptEffectiveRate: rate.value }) });
+  },
+};
