@@ -1,5 +1,5 @@
 import { expect, type Locator, type Page } from "@playwright/test";
-import { newDealDocument } from "@/features/deal/desk/new-deal";
+import { newDealDocument } from "@/exchange/new-deal/new-deal";
 
 /** The deal screen as an officer uses it. */
 export class DealScreen {

@@ -143,19 +143,30 @@ function rings(places: readonly string[], next: (place: string) => string[]): st
   return found;
 }
 
-/** Folders that import each other in a ring, for types too; a folder and one inside it are two. */
+/**
+ * Folders that import each other in a ring, for types too, at whatever depth: each folder with all that is below it, beside
+ * its own siblings; and a folder beside one that is inside it.
+ */
 function folderCircles(files: ReadonlyMap<string, string>): string[] {
   const arrows = new Map<string, Set<string>>();
+  const add = (from: string, to: string) => arrows.set(from, (arrows.get(from) ?? new Set()).add(to));
   for (const [path, source] of files) {
-    const folder = posix.dirname(path);
-    const targets = arrows.get(folder) ?? new Set();
-    arrows.set(folder, targets);
     for (const { from } of importsOf(source)) {
       const target = resolve(path, from, files);
-      if (target && posix.dirname(target) !== folder) targets.add(posix.dirname(target));
+      if (target === undefined) continue;
+      const [here, there] = parted(posix.dirname(path), posix.dirname(target));
+      if (here !== there) add(here, there);
     }
   }
   return rings([...arrows.keys()], folder => [...(arrows.get(folder) ?? [])]).map(
     ring => `A ring of folders: ${ring.join(" → ")}.`,
   );
+}
+
+/** Two folders as the siblings that they are in, or as they are where one is inside the other. */
+function parted(one: string, other: string): [string, string] {
+  const [a, b] = [one.split("/"), other.split("/")];
+  const depth = a.findIndex((name, index) => name !== b[index]);
+  if (depth < 0 || depth >= b.length) return [one, other];
+  return [a.slice(0, depth + 1).join("/"), b.slice(0, depth + 1).join("/")];
 }

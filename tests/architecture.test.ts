@@ -84,6 +84,16 @@ test.each<[string, Record<string, string>, string]>([
     },
     "A ring of folders: src/core/a → src/core/b → src/core/a.",
   ],
+  [
+    "a ring of folders by way of folders inside them",
+    {
+      "src/core/a/x/one.ts": 'import type { Two } from "../../b/two";',
+      "src/core/b/two.ts": "export type Two = 2;",
+      "src/core/b/y/three.ts": 'import { four } from "../../a/z/four";',
+      "src/core/a/z/four.ts": "export const four = 4;",
+    },
+    "A ring of folders: src/core/a → src/core/b → src/core/a.",
+  ],
   ["a file outside the layers", { "src/misc/a.ts": "" }, "src/misc/a.ts lies in no layer."],
   ["a layer that does not exist", { "src/core/index.ts": "" }, "There is no layer src/exchange/."],
 ])("%s is found", (_name, files, sentence) => {

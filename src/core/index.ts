@@ -19,7 +19,16 @@ export {
 export * from "./calendar";
 export { evaluate, moneyOverTime, summarize, working } from "./deal";
 export { type Decimal, factorOf, PERCENT_OF_FACTOR, parseDecimal } from "./interest";
-export { type Deal, KINDS, kindOf, type Quote, type QuoteOf } from "./kinds";
+export {
+  type Deal,
+  KINDS,
+  type KindName,
+  kindNameOf,
+  kindOf,
+  type PlanKind,
+  type Quote,
+  type QuoteOf,
+} from "./kinds";
 export { askingPayment, type MoneyAt, moneyAfter } from "./kinds/kind";
 export {
   endLeaseEarly,

@@ -1,7 +1,7 @@
 import type { DealFile } from "@/exchange/deal-file";
 import { hasAmounts } from "@/exchange/deal-file/has-amounts";
+import { newDealDocument } from "@/exchange/new-deal/new-deal";
 import { DEFAULT_SETTINGS } from "@/exchange/settings";
-import { newDealDocument } from "@/features/deal/desk/new-deal";
 
 const newInputs = (kind: "vehicleLoan" | "lease" | "personalLoan"): DealFile => {
   const [option] = newDealDocument("2026-11-24", { ...DEFAULT_SETTINGS, newDeal: kind }).options;

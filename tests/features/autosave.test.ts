@@ -1,6 +1,6 @@
 import { applyChange, type DealChange, type DealDocument } from "@/exchange/deal-document";
+import { newDealDocument } from "@/exchange/new-deal/new-deal";
 import type { Answer } from "@/features/api/client";
-import { newDealDocument } from "@/features/deal/desk/new-deal";
 import { createAutosave, type SaveStatus } from "@/features/saving/autosave";
 import { type ChangeStorage, pendingChanges } from "@/features/saving/pending-changes";
 import type { DealReply, SaveReply } from "@/server/contract";

@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { evaluate } from "@/core";
 import { chosenOption } from "@/exchange/deal-document";
 import { type LoanFile, readLoan } from "@/exchange/kinds/loan";
-import { newDealDocument } from "@/features/deal/desk/new-deal";
+import { newDealDocument } from "@/exchange/new-deal/new-deal";
 import { type FieldName, isFoundIn, readField, STRUCTURE_FIELD_NAMES } from "@/features/deal/fields";
 import { PLAN_FIELD_NAMES } from "@/features/deal/fields/plan-fields";
 import { PLAN_PART_FIELD_NAMES } from "@/features/deal/fields/plan-part-fields";

@@ -2,11 +2,11 @@ import fc from "fast-check";
 import type { LeaseQuote } from "@/core";
 import { chosenOption, documentOf } from "@/exchange/deal-document";
 import type { DealFile } from "@/exchange/deal-file";
+import { factorOfRate, rateOfFactor, reckonedBy } from "@/exchange/kinds/lease/reckoning";
 import { describeOption } from "@/features/deal/desk/describe-document";
 import type { FieldName } from "@/features/deal/fields";
 import { LEASE_FIELD_NAMES } from "@/features/deal/fields/lease-fields";
 import { withNewLeaseTax, withoutLeaseTax } from "@/features/deal/fields/lease-taxes";
-import { factorOfRate, rateOfFactor, reckonedBy } from "@/features/deal/fields/reckoning";
 import { LEASE_PARTS } from "@/features/deal/lease/lease-parts";
 import {
   type ChangeWithinKind,

@@ -1,7 +1,7 @@
 import { chosenOption } from "@/exchange/deal-document";
+import { newDealDocument } from "@/exchange/new-deal/new-deal";
 import type { Locale } from "@/exchange/notation";
 import type { PaidBy } from "@/exchange/structure";
-import { newDealDocument } from "@/features/deal/desk/new-deal";
 import { paidMembers, withLine, withNewLine, withoutLine } from "@/features/deal/fields";
 import {
   type ChangeWithinKind,

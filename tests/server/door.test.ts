@@ -1,5 +1,5 @@
 import { DatabaseAway } from "@/data/store-in-thread";
-import { newDealDocument } from "@/features/deal/desk/new-deal";
+import { newDealDocument } from "@/exchange/new-deal/new-deal";
 import { answer, readBody } from "@/server/door";
 import { checkNewDealRequest } from "@/server/requests";
 

@@ -1,9 +1,10 @@
 import type { Kind } from "./kind";
 import { LEASE } from "./lease";
 import { LOAN } from "./loan";
+import { type KindName, kindNameOf, type PlanKind } from "./plans";
 
 /** Every kind of deal: the one list of them. */
-export const KINDS = { loan: LOAN, lease: LEASE };
+export const KINDS = { loan: LOAN, lease: LEASE } satisfies Record<KindName, { name: string }>;
 
 type Kinds = (typeof KINDS)[keyof typeof KINDS];
 type DealIn<Of> = Of extends Kind<infer Deal, infer _Q, infer _S, infer _A> ? Deal : never;
@@ -29,19 +30,9 @@ export type SummaryOf<Of extends Deal> = SummaryIn<Kinds, Of>;
 /** A kind as what does not care which one it is sees it. */
 type AnyKind = Kind<Deal, Quote, SummaryOf<Deal>, { deal: Deal }>;
 
-const ofPlan = new Map<string, AnyKind>(
-  Object.values<{ plans: object }>(KINDS).flatMap(kind =>
-    Object.keys(kind.plans).map(plan => [plan, kind as AnyKind] as const),
-  ),
-);
-
 /**
  * The kind of a deal, or of what has the plan of one.
  *
  * @example kindOf(vanLease).name // "lease"
  */
-export function kindOf({ plan }: { plan: { kind: string } }): AnyKind {
-  const kind = ofPlan.get(plan.kind);
-  if (!kind) throw new Error(`There is no kind of deal with a plan that is a ${plan.kind}.`);
-  return kind;
-}
+export const kindOf = (of: { plan: { kind: PlanKind } }): AnyKind => KINDS[kindNameOf(of)] as AnyKind;

@@ -1,4 +1,4 @@
-import { type Deal, kindOf } from "../kinds";
+import { type Deal, kindOf, type PlanKind } from "../kinds";
 import {
   askingPayment,
   type CashOver,
@@ -132,4 +132,4 @@ export function* cashOverTerms(
 }
 
 /** The figures of a deal's answer that its customer can want to be another. */
-export const wantedOf = (deal: { plan: { kind: string } }) => kindOf(deal).givingWay.wanted;
+export const wantedOf = (deal: { plan: { kind: PlanKind } }) => kindOf(deal).givingWay.wanted;

@@ -1,2 +1,3 @@
 export type { DealFile } from "../kinds";
-export { isLease, readDeal } from "./deal-file";
+export { isLease } from "./is-lease";
+export { readDeal } from "./read-deal";

@@ -1,4 +1,4 @@
-import { type Deal, type KINDS, kindOf, type Quote } from "@/core";
+import { type Deal, type KindName, kindNameOf, type PlanKind, type Quote } from "@/core";
 import type { FileKind } from "./kind/kind";
 import { LEASE_FILES } from "./lease/kind";
 import { LOAN_FILES } from "./loan/kind";
@@ -24,5 +24,5 @@ export type RecordOfQuote = RecordIn<Kinds>;
 type AnyFileKind = FileKind<DealFile, Deal, Quote, object, RecordOfQuote>;
 
 /** What goes in and out of the kind of a deal, or of what has the plan of one. */
-export const fileKindOf = (of: { plan: { kind: string } }): AnyFileKind =>
-  FILE_KINDS[kindOf(of).name as keyof typeof FILE_KINDS] as AnyFileKind;
+export const fileKindOf = (of: { plan: { kind: PlanKind } }): AnyFileKind =>
+  FILE_KINDS[kindNameOf(of)] as AnyFileKind;

@@ -1,7 +1,7 @@
 import { lazy, memo, Suspense, useRef, useState } from "react";
 import type { DealStatus } from "@/exchange/deal-document";
+import { STATUS_NAMES } from "../../exchange/deal-document/status-names";
 import { useFrame } from "./desk/desk-context";
-import { STATUS_NAMES } from "./desk/status-names";
 
 // A deal is signed once: the screen starts without the code for it.
 const SignDialog = lazy(() => import("./SignDialog").then(({ SignDialog: dialog }) => ({ default: dialog })));

@@ -3,10 +3,10 @@
 import { FileDown, FileUp, Search } from "lucide-react";
 import { useCallback, useEffect, useMemo, useState } from "react";
 import { useDropzone } from "react-dropzone";
+import { STATUS_NAMES } from "@/exchange/deal-document/status-names";
 import { notationOf } from "@/exchange/notation";
 import { REGISTER_KINDS } from "@/exchange/option-words";
 import type { NewDeal } from "@/exchange/settings";
-import { STATUS_NAMES } from "@/features/deal/desk/status-names";
 import type { RegisterAsked, RegisterPage, RegisterSort } from "@/server/contract";
 import { type Arriving, ArrivingFile } from "./ArrivingFile";
 import { NewDealButton } from "./NewDealButton";

@@ -1,8 +1,8 @@
 import { createColumnHelper, rowSortingFeature, tableFeatures, useTable } from "@tanstack/react-table";
 import { ArrowDown, ArrowUp, Copy, Trash2 } from "lucide-react";
 import { createContext, memo, useContext } from "react";
+import { STATUS_NAMES } from "@/exchange/deal-document/status-names";
 import { amountIn, DEFAULT_LOCALE, inNotation, type Locale, notationOf } from "@/exchange/notation";
-import { STATUS_NAMES } from "@/features/deal/desk/status-names";
 import { whenText } from "@/features/figures/when";
 import type { RegisterRow, RegisterSort } from "@/server/contract";
 

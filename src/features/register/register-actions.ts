@@ -1,12 +1,12 @@
 import { newId } from "@/exchange/deal-document";
 import { tooLargeSentence } from "@/exchange/deal-file/largest";
+import { newDealDocument } from "@/exchange/new-deal/new-deal";
 import type { NewDeal } from "@/exchange/settings";
 import { api } from "@/features/api/api";
 import type { Answer } from "@/features/api/client";
 import { bringInDeals } from "@/features/api/files";
 import { readTextFile } from "@/features/api/read-text-file";
 import { settingsApi } from "@/features/api/settings";
-import { newDealDocument } from "@/features/deal/desk/new-deal";
 import { localToday } from "@/features/figures/today";
 import { notify } from "@/features/notices/notify";
 import type { DealReply, RegisterRow } from "@/server/contract";

@@ -4,7 +4,7 @@ import { lazy, Suspense, useEffect, useRef, useState } from "react";
 
 // Asked for now and then: a page starts without the code for it.
 const Shortcuts = lazy(() =>
-  import("@/features/deal/palette/Shortcuts").then(({ Shortcuts: sheet }) => ({ default: sheet })),
+  import("@/features/shell/Shortcuts").then(({ Shortcuts: sheet }) => ({ default: sheet })),
 );
 
 /** The sheet of keys on pages that have no palette of their own: `Ctrl /`. */

@@ -13,8 +13,6 @@ import type { Bought, ReachTerm } from "./reached";
  */
 export type Kind<Deal extends AnyDeal, Quote, Summary, Answered extends { deal: Deal }> = {
   name: string;
-  /** The kinds of plan that a deal of this kind can have. */
-  plans: Readonly<Record<Deal["plan"]["kind"], true>>;
   /** Answers a deal: finds its figure, then the table and what it all costs. */
   evaluate(deal: Deal): Result<Quote>;
   /** The same without the table, for many deals. */

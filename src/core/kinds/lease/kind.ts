@@ -11,7 +11,6 @@ import { leaseWorking, WORKED_LEASE_FIGURES, type WorkedLeaseFigure } from "./wo
 /** Leases. */
 export const LEASE: Kind<LeaseDeal, LeaseQuote, LeaseSummary, { deal: LeaseDeal; quote: LeaseQuote }> = {
   name: "lease",
-  plans: { lease: true },
   evaluate: evaluateLease,
   summarize: summarizeLease,
   finds: LEASE_FIGURES,

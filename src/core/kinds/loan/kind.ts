@@ -11,7 +11,6 @@ import { loanWorking, WORKED_FIGURES, type WorkedFigure } from "./working";
 /** Loans. */
 export const LOAN: Kind<LoanDeal, LoanQuote, LoanSummary, { deal: LoanDeal; found: Answer }> = {
   name: "loan",
-  plans: { loan: true, equalPrincipal: true, flatRate: true },
   evaluate: evaluateLoan,
   summarize: summarizeLoan,
   finds: FOUND_FIGURES,

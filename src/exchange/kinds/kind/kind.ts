@@ -1,6 +1,5 @@
 import type { Result } from "@/core";
 import type { TableRows } from "./table-rows";
-import type { Worded } from "./worded";
 
 /** What of a kind of deal goes in and out: its files, its answers, its tables and its words. */
 export type FileKind<File, Deal, Quote, Question, Record> = {
@@ -14,8 +13,6 @@ export type FileKind<File, Deal, Quote, Question, Record> = {
   answer(question: Question, quote: Quote): Result<object>;
   /** Its table, as it is filed. */
   rows(quote: Quote): TableRows;
-  /** Everything that was typed, by the names of its figures and in the order in which it is structured. */
-  figures(file: File): Worded[];
   /** What an option is signed with. */
   record(optionId: string, quote: Quote): Record;
 };

@@ -1,6 +1,6 @@
-export type { LeaseFile } from "./file.schema";
-export type { LeasePlanFile, LeaseTaxFile } from "./plan.schema";
-export type { LeaseQuestion } from "./questions.schema";
+export type { LeaseFile } from "./file/file.schema";
+export type { LeasePlanFile, LeaseTaxFile } from "./file/plan.schema";
+export type { LeaseQuestion } from "./file/questions.schema";
 export { readLease } from "./read";
 export {
   distanceWords,

@@ -1,13 +1,12 @@
 import { evaluateLease, type LeaseDeal, type LeaseQuote, leaseEffectiveRate, success } from "@/core";
 import type { FileKind } from "../kind/kind";
-import type { LeaseFile } from "./file.schema";
-import type { LeaseQuestion } from "./questions.schema";
+import type { LeaseFile } from "./file/file.schema";
+import type { LeaseQuestion } from "./file/questions.schema";
 import { answerLeaseQuestion, leaseJson } from "./quote-json";
 import { readLease } from "./read";
 import { recordOfLease } from "./record";
 import type { LeaseRecord } from "./record.schema";
 import { leaseRows } from "./rows";
-import { leaseFigures } from "./words/figures";
 
 /** Leases, as they go in and out. */
 export const LEASE_FILES: FileKind<LeaseFile, LeaseDeal, LeaseQuote, LeaseQuestion, LeaseRecord> = {
@@ -21,7 +20,6 @@ export const LEASE_FILES: FileKind<LeaseFile, LeaseDeal, LeaseQuote, LeaseQuesti
   },
   answer: answerLeaseQuestion,
   rows: leaseRows,
-  figures: leaseFigures,
   record(optionId, quote) {
     const rate = leaseEffectiveRate(quote);
     return recordOfLease(optionId, { ...quote, ...(rate.ok && { keptEffectiveRate: rate.value }) });

@@ -1,7 +1,7 @@
 import { LEASE_NAMES, type LeaseDeal, type LeasePlan, type Result, readCurrency, success } from "@/core";
 import { fileReader, type Reader } from "../../reading";
 import { readStructure, readTax, tradeInsOf } from "../../structure";
-import type { LeaseFile } from "./file.schema";
+import type { LeaseFile } from "./file/file.schema";
 
 type PlanFile = LeaseFile["plan"];
 

@@ -1,7 +1,7 @@
 import type { Figure, LoanDeal } from "@/core";
 import type { Reader } from "../../reading";
 import { tradeInsOf } from "../../structure";
-import type { LoanFile } from "./file.schema";
+import type { LoanFile } from "./file/file.schema";
 
 /** The figure that each find looks for, by the name a sentence gives it, and what the file gives for it. */
 const FOUND: Record<LoanFile["find"], { figure: Figure; name: string; given: (file: LoanFile) => unknown }> =

@@ -1,3 +1,3 @@
-export type { LoanFile } from "./file.schema";
+export type { LoanFile } from "./file/file.schema";
 export { readLoan } from "./read";
 export { knownWords } from "./words/known";

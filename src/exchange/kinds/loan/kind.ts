@@ -2,14 +2,13 @@ import { costOfCredit, type LoanDeal, type LoanQuote, success, summarizeLoan } f
 import { answerFreeQuestion } from "../../questions/free-questions";
 import type { DealQuestion, FreeQuestion } from "../../questions/questions.schema";
 import type { FileKind } from "../kind/kind";
-import type { LoanFile } from "./file.schema";
+import type { LoanFile } from "./file/file.schema";
 import { answerDealQuestion } from "./questions";
 import { quoteJson } from "./quote-json";
 import { readLoan } from "./read";
 import { recordOfLoan } from "./record";
 import type { LoanRecord } from "./record.schema";
 import { loanRows } from "./rows";
-import { loanFigures } from "./words/figures";
 
 /** Loans, as they go in and out. */
 export const LOAN_FILES: FileKind<LoanFile, LoanDeal, LoanQuote, DealQuestion | FreeQuestion, LoanRecord> = {
@@ -26,7 +25,6 @@ export const LOAN_FILES: FileKind<LoanFile, LoanDeal, LoanQuote, DealQuestion | 
       : answerDealQuestion(question, quote);
   },
   rows: loanRows,
-  figures: loanFigures,
   record(optionId, quote) {
     const cost = costOfCredit(quote);
     return recordOfLoan(optionId, { ...quote, ...(cost.ok && { keptCost: cost.value }) });

@@ -1,6 +1,6 @@
 import type { Known } from "@/core";
 import type { Reader } from "../../reading";
-import type { LoanFile } from "./file.schema";
+import type { LoanFile } from "./file/file.schema";
 
 /** What a file's figure is found from, in place of the plan's payment. */
 export function readKnown(from: NonNullable<LoanFile["from"]>, read: Reader): Known {

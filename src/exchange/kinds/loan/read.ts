@@ -1,7 +1,7 @@
 import { type LoanDeal, type Result, readCurrency, success } from "@/core";
 import { fileReader } from "../../reading";
 import { readStructure } from "../../structure";
-import type { LoanFile } from "./file.schema";
+import type { LoanFile } from "./file/file.schema";
 import { refuseFound, refuseOpenExtras } from "./found";
 import { readKnown } from "./known";
 import { readPlan } from "./plan";

@@ -8,13 +8,13 @@ import { LOCALE_NAMES } from "@/exchange/notation";
 import { proposedNames } from "@/exchange/option-words";
 import { structureWords } from "@/exchange/structure";
 import { amountText, typedAmountText } from "@/exchange/text";
+import { STATUS_NAMES } from "../../../exchange/deal-document/status-names";
 import { type LoanView, provideFields, STRUCTURE_FIELD_NAMES } from "../fields";
 import { leaseField } from "../fields/lease-field";
 import { loanField } from "../fields/loan-fields";
 import { PLAN_FIELD_NAMES } from "../fields/plan-fields";
 import { describeLease } from "./describe-lease";
 import { described } from "./described";
-import { STATUS_NAMES } from "./status-names";
 
 // Two versions can be of two kinds.
 provideFields(loanField);

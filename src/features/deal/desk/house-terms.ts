@@ -3,7 +3,7 @@ import type { RatesOfTerms } from "@/core/moves";
 import type { ReachTerm } from "@/core/reach";
 import { type DealFile, isLease } from "@/exchange/deal-file";
 import type { Settings } from "@/exchange/settings";
-import { factorOfRate } from "../fields/reckoning";
+import { factorOfRate } from "../../../exchange/kinds/lease/reckoning";
 
 /**
  * The terms that a house shows its customers, counted as a deal is paid: 48 months are 208 weeks.

@@ -79,13 +79,3 @@ export const bad = (sentence: string): Reading<never> => ({ ok: false, sentence 
 
 /** A reading of a text that was read. */
 export const good = <File>(file: File): Reading<File> => ({ ok: true, file });
-
-/** An object with a member, or without it where its value is undefined. */
-export function withOptional<Part extends object, Key extends keyof Part>(
-  part: Part,
-  key: Key,
-  value: Part[Key] | undefined,
-): Part {
-  const { [key]: _, ...rest } = part;
-  return (value === undefined ? rest : { ...rest, [key]: value }) as Part;
-}

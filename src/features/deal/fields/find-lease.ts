@@ -1,9 +1,9 @@
 import { formatAmount, type LeaseFigure, type LeaseKnown, type LeaseQuote } from "@/core";
 import type { LeaseFile, LeasePlanFile } from "@/exchange/kinds/lease";
-import { withOptional } from "./field";
-import { giveFoundLease } from "./give-found-lease";
+import { withOptional } from "@/exchange/members";
+import { giveFoundLease } from "../../../exchange/kinds/lease/give-found";
+import { withOpenAllowance } from "../../../exchange/structure/lines";
 import { knownAmount, knownOf, withKnown } from "./lease-known";
-import { withOpenAllowance } from "./structure-lines";
 
 /**
  * A lease that looks for another figure; what was found until now stays as a given one.

@@ -1,10 +1,11 @@
 import type { LoanQuote } from "@/core";
 import type { LoanFile } from "@/exchange/kinds/loan";
-import { type LoanFind, withOptional } from "./field";
-import { giveFound } from "./give-found";
+import { withOptional } from "@/exchange/members";
+import { giveFound } from "../../../exchange/kinds/loan/give-found";
+import { withOpenAllowance } from "../../../exchange/structure/lines";
+import type { LoanFind } from "./field";
 import { isKnownFor, knownOf, knownOfQuote, withKnown } from "./loan-known";
 import { downKind } from "./structure-fields";
-import { withOpenAllowance } from "./structure-lines";
 
 /**
  * A loan that looks for another figure; what was found until now stays as a given one.

@@ -10,20 +10,6 @@ import type { PlanPartFieldName } from "./plan-part-fields";
 import { STRUCTURE_FIELDS, type StructureFieldName } from "./structure-fields";
 
 export {
-  type DeskFind,
-  type FieldView,
-  type LeaseView,
-  type LoanFind,
-  type LoanView,
-  type Reading,
-  withOptional,
-} from "./field";
-export { FOUND_NAMES } from "./found-figures";
-export type { LineFieldName } from "./line-fields";
-export type { LoanKnownName } from "./loan-known";
-export { type PlanListName, planRows, withPlanRows } from "./plan-rows";
-export { type DownKind, downKind, isPercentDown } from "./structure-fields";
-export {
   asPersonal,
   asVehicle,
   type ChargeBy,
@@ -35,7 +21,20 @@ export {
   withLine,
   withNewLine,
   withoutLine,
-} from "./structure-lines";
+} from "../../../exchange/structure/lines";
+export type {
+  DeskFind,
+  FieldView,
+  LeaseView,
+  LoanFind,
+  LoanView,
+  Reading,
+} from "./field";
+export { FOUND_NAMES } from "./found-figures";
+export type { LineFieldName } from "./line-fields";
+export type { LoanKnownName } from "./loan-known";
+export { type PlanListName, planRows, withPlanRows } from "./plan-rows";
+export { type DownKind, downKind, isPercentDown } from "./structure-fields";
 
 export type FieldName =
   | StructureFieldName

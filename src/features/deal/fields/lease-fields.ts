@@ -6,10 +6,11 @@ import {
   wholeText,
 } from "@/core";
 import type { LeaseFile, LeasePlanFile } from "@/exchange/kinds/lease";
+import { withOptional } from "@/exchange/members";
 import { factorText, rateText, termText } from "@/exchange/text";
 import { amountReader, foundAmount, readAmount, readPercent, typedAmount } from "./amount-text";
 import { readContractDate } from "./date-text";
-import { bad, good, type LeaseField, type LeaseView, type Reading, withOptional } from "./field";
+import { bad, good, type LeaseField, type LeaseView, type Reading } from "./field";
 import { LEASE_KNOWN_FIELD } from "./lease-known";
 import { NO_DATE, typedDate } from "./shown-date";
 import { readTerm, termBeside } from "./term-text";

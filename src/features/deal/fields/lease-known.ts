@@ -1,7 +1,8 @@
 import type { LeaseKnown } from "@/core";
 import type { LeaseFile } from "@/exchange/kinds/lease";
+import { withOptional } from "@/exchange/members";
 import { amountReader, typedAmount } from "./amount-text";
-import { type LeaseField, withOptional } from "./field";
+import type { LeaseField } from "./field";
 
 /** What a figure of a lease can be found from, as the screen names it. */
 export const LEASE_KNOWN_NAMES: readonly (readonly [LeaseKnown, string])[] = [

@@ -1,6 +1,5 @@
 import type { LeasePlanFile, LeaseTaxFile } from "@/exchange/kinds/lease";
-import { withOptional } from "./field";
-import { definedOnly } from "./structure-lines";
+import { definedOnly, withOptional } from "@/exchange/members";
 
 /** The plan of a lease with some members of a tax changed; undefined takes one out. */
 export function withLeaseTax(

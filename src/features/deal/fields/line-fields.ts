@@ -1,11 +1,12 @@
 import { LONGEST_LINE_NAME } from "@/core";
 import { type DealFile, isLease } from "@/exchange/deal-file";
 import type { LeaseTaxFile } from "@/exchange/kinds/lease";
+import { withOptional } from "@/exchange/members";
 import { firstCharacters } from "@/exchange/text";
+import { type ListName, linesOf, withLine } from "../../../exchange/structure/lines";
 import { readAmount, readPercent, typedAmount } from "./amount-text";
-import { bad, type Field, good, withOptional } from "./field";
+import { bad, type Field, good } from "./field";
 import { withLeaseTax } from "./lease-taxes";
-import { type ListName, linesOf, withLine } from "./structure-lines";
 
 /** A field of one line of a list: "fees/0/amount". */
 export type LineFieldName = `${AnyList}/${number}/${string}`;

@@ -1,8 +1,9 @@
 import { dependsOn, formatAmount, isoDate, type LoanQuote } from "@/core";
 import type { LoanFile } from "@/exchange/kinds/loan";
+import { withOptional } from "@/exchange/members";
 import { amountReader, typedAmount } from "./amount-text";
 import { readEndDate } from "./date-text";
-import { bad, good, type LoanField, withOptional } from "./field";
+import { bad, good, type LoanField } from "./field";
 import { NO_PLAN_DATE, typedDate } from "./shown-date";
 
 /** What a figure of a loan can be found from, as the screen names it. */

@@ -9,9 +9,10 @@ import {
   wholeText,
 } from "@/core";
 import { type LoanFile, readLoan } from "@/exchange/kinds/loan";
+import { withOptional } from "@/exchange/members";
 import { longDate, termText } from "@/exchange/text";
 import { amountReader, foundAmount, readPercent, typedAmount } from "./amount-text";
-import { bad, good, type LoanField, type LoanView, type Reading, withOptional } from "./field";
+import { bad, good, type LoanField, type LoanView, type Reading } from "./field";
 import { planDates } from "./plan-dates";
 import { NO_DATE, NO_PLAN_DATE, typedDate } from "./shown-date";
 import { readTerm, termBeside } from "./term-text";

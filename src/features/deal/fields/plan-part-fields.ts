@@ -1,8 +1,9 @@
 import { HIGHEST_BALLOON_PERCENT, MOST_PAYMENTS, wholeText } from "@/core";
 import type { LoanFile } from "@/exchange/kinds/loan";
+import { withOptional } from "@/exchange/members";
 import { foundAmount, readAmount, readPercent, typedAmount } from "./amount-text";
 import { readTypedDate } from "./date-text";
-import { bad, good, type LoanField, type Reading, withOptional } from "./field";
+import { bad, good, type LoanField, type Reading } from "./field";
 import { NO_PLAN_DATE, typedDate } from "./shown-date";
 
 type PlanFile = LoanFile["plan"];

@@ -1,5 +1,5 @@
 import type { LoanFile } from "@/exchange/kinds/loan";
-import { withOptional } from "./field";
+import { withOptional } from "@/exchange/members";
 
 type PlanFile = LoanFile["plan"];
 

@@ -1,8 +1,8 @@
 import { addMonths, isoDate, parseIsoDate, periodsPerYear } from "@/core";
 import { type DealFile, isLease } from "@/exchange/deal-file";
 import { rateText, shortDate } from "@/exchange/text";
+import { linesOf } from "../../../exchange/structure/lines";
 import type { FieldName } from "./index";
-import { linesOf } from "./structure-lines";
 
 /** What looks like a slip, asked where it was typed, with what may be meant. */
 export type Slip = {

@@ -1,10 +1,11 @@
 import { LONGEST_LINE_NAME } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
+import { withOptional } from "@/exchange/members";
 import type { StructureFile } from "@/exchange/structure";
 import { firstCharacters } from "@/exchange/text";
+import { linesOf, withLine } from "../../../exchange/structure/lines";
 import { amountReader, foundAmount, readAmount, readPercent, typedAmount } from "./amount-text";
-import { bad, type Field, good, type Reading, withOptional } from "./field";
-import { linesOf, withLine } from "./structure-lines";
+import { bad, type Field, good, type Reading } from "./field";
 
 const DOWN_UNIT = {
   amount: "",

@@ -1,5 +1,5 @@
 import type { LeasePlanFile } from "@/exchange/kinds/lease";
-import { withOptional } from "../fields";
+import { withOptional } from "@/exchange/members";
 import { useLease } from "../option/option-context";
 import { ChoiceInWords } from "../parts/ChoiceInWords";
 import { LineLink } from "../structure/LineLink";

@@ -8,9 +8,9 @@ import { LeaseSentence, LeaseWords } from "./LeaseSentence";
 
 export {
   answerLease,
-  asLoan,
   findInLease,
   fromKnown,
+  LEASE_TURNING,
   leaseField,
   tallyOfLease,
   tallyOfLeaseDraft,

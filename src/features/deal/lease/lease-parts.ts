@@ -1,6 +1,6 @@
 import { wholeText } from "@/core";
 import type { LeasePlanFile } from "@/exchange/kinds/lease";
-import { withOptional } from "../fields";
+import { withOptional } from "@/exchange/members";
 import type { LeasePlanFieldName } from "../fields/lease-fields";
 
 /** A part that a lease can have besides what every one has. */

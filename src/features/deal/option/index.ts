@@ -1,5 +1,5 @@
 export { hasRareParts, provideLeases, provideLoans } from "./loaded";
-export { type ChangeWithinKind, type OptionAction, optionReducer } from "./option-actions";
+export { type ChangeWithinKind, type OptionAction, optionReducer, turnedInto } from "./option-actions";
 export {
   type Edit,
   fieldBeside,

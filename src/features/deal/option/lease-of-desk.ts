@@ -2,8 +2,8 @@
 import { evaluateLease, type LeaseDeal, type LeaseQuote, type Result } from "@/core";
 import { type LeaseFile, readLease } from "@/exchange/kinds/lease";
 
+export { LEASE_TURNING } from "@/exchange/kinds/lease/turning";
 export { understood } from "@/exchange/typing";
-export { asLoan } from "../fields/as-loan";
 export { withDownKind } from "../fields/down-kind";
 export { findInLease, fromKnown, withLeasePlan } from "../fields/find-lease";
 export { leaseField } from "../fields/lease-field";

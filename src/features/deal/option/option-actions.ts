@@ -2,6 +2,7 @@ import { currencyDecimals, formatAmount, type LeaseFigure, type LeaseKnown } fro
 import type { DealFile } from "@/exchange/deal-file";
 import type { LeasePlanFile } from "@/exchange/kinds/lease";
 import type { LoanFile } from "@/exchange/kinds/loan";
+import { withOptional } from "@/exchange/members";
 import type { Locale } from "@/exchange/notation";
 import type { StructureFile } from "@/exchange/structure";
 import {
@@ -13,7 +14,6 @@ import {
   type LoanFind,
   type LoanKnownName,
   type PlanListName,
-  withOptional,
 } from "../fields";
 import { loadedLease, loadedRest } from "./loaded";
 import {
@@ -186,11 +186,16 @@ function findInLease(state: LeaseState, figure: DeskFind, payment?: string): Opt
 /** The deal as a loan or as a lease; what is being typed and cannot be read is forgotten with its fields. */
 function ofKind(state: OptionState, kind: OptionState["kind"]): OptionState {
   if (state.kind === kind) return state;
-  const inputs =
-    state.kind === "loan"
-      ? loadedRest().asLease(state.inputs, shownQuote(state))
-      : loadedLease().asLoan(state.inputs, shownQuote(state));
-  return withInputs({ ...state, typed: {}, errors: {} }, inputs);
+  return withInputs({ ...state, typed: {}, errors: {} }, turnedInto(state));
+}
+
+/** The deal as one of the other kind. */
+export function turnedInto(state: OptionState): DealFile {
+  const { turnInto, LOAN_TURNING } = loadedRest();
+  const { LEASE_TURNING } = loadedLease();
+  return state.kind === "loan"
+    ? turnInto(state.inputs, shownQuote(state), LOAN_TURNING, LEASE_TURNING)
+    : turnInto(state.inputs, shownQuote(state), LEASE_TURNING, LOAN_TURNING);
 }
 
 function give(state: OptionState, figure: "payment" | "down", minor: number): OptionState {

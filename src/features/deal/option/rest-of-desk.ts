@@ -3,8 +3,9 @@
 // to a lease.
 export { costOfCredit } from "@/core";
 export { answer } from "@/core/kinds/loan/find";
+export { turnInto } from "@/exchange/kinds/kind/turning";
+export { LOAN_TURNING } from "@/exchange/kinds/loan/turning";
 export { understood } from "@/exchange/typing";
-export { asLease } from "../fields/as-lease";
 export { planDates } from "../fields/date-text";
 export { withDownKind } from "../fields/down-kind";
 export { findInLoan } from "../fields/find-loan";

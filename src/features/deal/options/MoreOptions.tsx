@@ -1,12 +1,11 @@
 import { lazy, Suspense, useState } from "react";
 import { NO_RATES } from "@/core/moves";
-import type { DealFile } from "@/exchange/deal-file";
+import { type DealFile, isLease } from "@/exchange/deal-file";
 import { plainFigure } from "@/exchange/notation";
 import { useDesk } from "../desk/desk-context";
 import { openedOption } from "../desk/desk-state";
 import { houseRates } from "../desk/house-terms";
-import { shownQuote } from "../option";
-import { loadedLease, loadedRest } from "../option/loaded";
+import { turnedInto } from "../option";
 import { useNotation } from "../option/option-context";
 import { whenBothKindsAreLoaded } from "../option/use-loaded";
 import { Check } from "../parts/choices";
@@ -153,11 +152,8 @@ function LoanAndLease({ room, onAdd }: Omit<RowProps, "inputs">) {
   const turn = () =>
     whenBothKindsAreLoaded(() => {
       if (!percent.ok) return;
-      onAdd([
-        option.kind === "loan"
-          ? withResidual(loadedRest().asLease(option.inputs, shownQuote(option)), percent.text)
-          : loadedLease().asLoan(option.inputs, shownQuote(option)),
-      ]);
+      const turned = turnedInto(option);
+      onAdd([isLease(turned) ? withResidual(turned, percent.text) : turned]);
     });
   return (
     <UsualRow made={made} room={room} onAdd={turn}>

@@ -1,9 +1,9 @@
 import { periodsPerYear } from "@/core";
 import { type DealFile, isLease } from "@/exchange/deal-file";
 import type { LoanFile } from "@/exchange/kinds/loan";
+import { withOptional } from "@/exchange/members";
 import type { StructureFile } from "@/exchange/structure";
 import { overTerm } from "../desk/house-terms";
-import { withOptional } from "../fields";
 
 /** The options that are made in one step from another, that one not among them; or why there are none. */
 export type Usual = { ok: true; options: DealFile[] } | { ok: false; sentence: string };

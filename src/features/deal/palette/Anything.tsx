@@ -1,5 +1,5 @@
+import { Shortcuts } from "../../shell/Shortcuts";
 import { Palette } from "./Palette";
-import { Shortcuts } from "./Shortcuts";
 
 type Props = {
   panel: "palette" | "shortcuts";

@@ -1,8 +1,8 @@
 import { Command as Cmdk } from "cmdk";
 import { useState } from "react";
+import { Panel } from "../../shell/Panel";
 import { useNotation } from "../option/option-context";
 import type { Command } from "./commands";
-import { Panel } from "./Panel";
 import { useCommands } from "./use-commands";
 
 type Props = { onClose: (isBack: boolean) => void; onShortcuts: () => void };

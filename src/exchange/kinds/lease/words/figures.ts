@@ -1,6 +1,6 @@
 import { fileWriter } from "../../../text";
 import { FOUND, partOfPlan, structureFigures, typedOr, type Worded } from "../../kind/worded";
-import type { LeaseFile } from "../file.schema";
+import type { LeaseFile } from "../file/file.schema";
 import { distanceWords, leasePlanWords, leaseTaxWords } from "./plan";
 
 /** Everything that was typed of a lease, by the names of its figures. */

@@ -1,7 +1,7 @@
 import { FREQUENCY_NAMES, wholeText } from "@/core";
 import { taxLimitWords } from "../../../structure";
 import { fileWriter } from "../../../text";
-import type { LeasePlanFile, LeaseTaxFile } from "../plan.schema";
+import type { LeasePlanFile, LeaseTaxFile } from "../file/plan.schema";
 
 /** When a residual falls due, as a phrase. */
 export const RESIDUAL_DUE_WORDS = {

@@ -1,7 +1,7 @@
 import { FREQUENCY_NAMES } from "@/core";
 import { fileWriter } from "../../../text";
 import { partOfPlan, structureFigures, typedOr, type Worded } from "../../kind/worded";
-import type { LoanFile } from "../file.schema";
+import type { LoanFile } from "../file/file.schema";
 import { PLAN_KIND_NAMES, planWords } from "../plan";
 import { knownWords } from "./known";
 

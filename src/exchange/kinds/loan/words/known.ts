@@ -1,5 +1,5 @@
 import { fileWriter } from "../../../text";
-import type { LoanFile } from "../file.schema";
+import type { LoanFile } from "../file/file.schema";
 
 /** What a figure is found from, where it is not the payment: "for a total cost of 46,000.00". */
 export function knownWords(from: NonNullable<LoanFile["from"]>, currency: string): string {

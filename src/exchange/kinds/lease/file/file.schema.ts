@@ -1,7 +1,7 @@
 import Type from "typebox";
 import { LEASE_FIGURES } from "@/core";
-import { OneOf } from "../../schema";
-import type { FileOf } from "../kind/file.schema";
+import { OneOf } from "../../../schema";
+import type { FileOf } from "../../kind/file.schema";
 import { LeaseKnownSchema, LeasePlanSchema } from "./plan.schema";
 import { LeaseQuestionsSchema } from "./questions.schema";
 

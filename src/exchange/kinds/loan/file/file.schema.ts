@@ -1,10 +1,10 @@
 import Type from "typebox";
 import { FOUND_FIGURES } from "@/core";
-import { QuestionsSchema } from "../../questions/questions.schema";
-import { OneOf } from "../../schema";
-import type { FileOf } from "../kind/file.schema";
-import { LoanKnownSchema } from "./plan/known.schema";
-import { PlanSchema } from "./plan/plan.schema";
+import { QuestionsSchema } from "../../../questions/questions.schema";
+import { OneOf } from "../../../schema";
+import type { FileOf } from "../../kind/file.schema";
+import { LoanKnownSchema } from "../plan/known.schema";
+import { PlanSchema } from "../plan/plan.schema";
 
 /** What of a deal file is a loan's own. */
 export const LOAN_MEMBERS = {

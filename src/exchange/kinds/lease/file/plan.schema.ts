@@ -10,8 +10,8 @@ import {
   Percent,
   Whole,
   YearlyRate,
-} from "../../schema";
-import { LineName, list } from "../../structure/structure.schema";
+} from "../../../schema";
+import { LineName, list } from "../../../structure/structure.schema";
 
 const YesOrNo = Type.Boolean({ description: "true or false" });
 

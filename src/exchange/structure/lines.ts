@@ -1,4 +1,7 @@
-import { type PaidBy, type StructureFile, tradeInsOf } from "@/exchange/structure";
+import { definedOnly } from "../members";
+import type { PaidBy } from "./paid-by";
+import { tradeInsOf } from "./read-structure";
+import type { StructureFile } from "./structure.schema";
 
 /** The lists of a structure's lines. */
 type Lists = Required<Pick<StructureFile, "taxes" | "fees" | "extras" | "rebates" | "tradeIns" | "payoffs">>;
@@ -55,11 +58,6 @@ export function withoutLine(structure: StructureFile, list: ListName, index: num
     list,
     linesOf(structure, list).filter((_, k) => k !== index),
   );
-}
-
-/** An object without the members that are undefined. */
-export function definedOnly(line: object): object {
-  return Object.fromEntries(Object.entries(line).filter(([, value]) => value !== undefined));
 }
 
 /** How the amount of a fee or an extra is given. */

@@ -1,8 +1,8 @@
 import { formatAmount, type LeaseQuote } from "@/core";
 import type { LeaseFile, LeasePlanFile } from "@/exchange/kinds/lease";
 import { factorText, rateText } from "@/exchange/text";
-import { withOptional } from "./field";
-import { linesOf, withLines } from "./structure-lines";
+import { withOptional } from "../../members";
+import { linesOf, withLines } from "../../structure/lines";
 
 /**
  * A lease that asks for its payment, with the figure that it was looking for given: as found where there is an answer,

@@ -1,7 +1,7 @@
 import Type from "typebox";
 import { WORKED_LEASE_FIGURES } from "@/core";
-import { MOST_QUESTIONS } from "../../questions/questions.schema";
-import { Amount, AskedPayments, exact, OneOf } from "../../schema";
+import { MOST_QUESTIONS } from "../../../questions/questions.schema";
+import { Amount, AskedPayments, exact, OneOf } from "../../../schema";
 
 /** A question about an answered lease. */
 const Question = Type.Union(

@@ -1,8 +1,10 @@
-import { type DealDocument, documentOf, newId } from "@/exchange/deal-document";
-import type { DealFile } from "@/exchange/deal-file";
-import { DEFAULT_SETTINGS, type NewDeal, newDealInputs, type Settings } from "@/exchange/settings";
-import { asLease } from "../fields/as-lease";
-import { asPersonal } from "../fields/structure-lines";
+import { type DealDocument, documentOf, newId } from "../deal-document";
+import type { DealFile } from "../deal-file";
+import { turnInto } from "../kinds/kind/turning";
+import { LEASE_TURNING } from "../kinds/lease/turning";
+import { LOAN_TURNING } from "../kinds/loan/turning";
+import { DEFAULT_SETTINGS, type NewDeal, newDealInputs, type Settings } from "../settings";
+import { asPersonal } from "../structure/lines";
 
 const PURPOSE = "Personal loan";
 
@@ -30,7 +32,7 @@ function newInputs(today: string, settings: Settings, kind: NewDeal): DealFile {
     case "vehicleLoan":
       return loan;
     case "lease":
-      return asLease(loan, null);
+      return turnInto(loan, null, LOAN_TURNING, LEASE_TURNING);
     case "personalLoan":
       return { ...loan, structure: asPersonal(loan.structure, PURPOSE) };
   }

@@ -1,0 +1,1 @@
+export { definedOnly, withOptional } from "./members";
