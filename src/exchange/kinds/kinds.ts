@@ -4,10 +4,7 @@ import { LEASE_FILES } from "./lease/kind";
 import { LOAN_FILES } from "./loan/kind";
 
 /** What of every kind of deal goes in and out: one entry for each kind of the core. */
-export const FILE_KINDS = { loan: LOAN_FILES, lease: LEASE_FILES } satisfies Record<
-  keyof typeof KINDS,
-  unknown
->;
+export const FILE_KINDS = { loan: LOAN_FILES, lease: LEASE_FILES } satisfies Record<KindName, unknown>;
 
 type Kinds = (typeof FILE_KINDS)[keyof typeof FILE_KINDS];
 type FileIn<Of> = Of extends FileKind<infer File, infer _D, infer _Q, infer _A, infer _R> ? File : never;
