@@ -5,11 +5,9 @@ import { type DealFile, readDeal } from "@/exchange/deal-file";
 import { figuresInWords } from "@/exchange/option-words";
 import type { StructureFile } from "@/exchange/structure";
 import { StructureSchema } from "@/exchange/structure/structure.schema";
-import { fieldText, openOption } from "@/features/deal/option";
+import { fieldText } from "@/features/deal/option";
 import { LINES, MEMBERS, type Member } from "../every-member";
-import { loadDesk } from "../features/load-desk";
-
-beforeAll(loadDesk);
+import { openOption } from "../features/load-desk";
 
 const KINDS = ["loan", "personal", "lease"] as const;
 type Kind = (typeof KINDS)[number];

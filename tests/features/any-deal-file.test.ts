@@ -2,17 +2,8 @@ import { chosenOption, type DealDocument, documentOf } from "@/exchange/deal-doc
 import { knownWords, type LoanFile } from "@/exchange/kinds/loan";
 import { planTitle, planWords } from "@/exchange/kinds/loan/plan";
 import { describeOption } from "@/features/deal/desk/describe-document";
-import {
-  fieldBeside,
-  fieldText,
-  openOption,
-  optionReducer,
-  shownQuote,
-  shownTally,
-} from "@/features/deal/option";
-import { loadDesk } from "./load-desk";
-
-beforeAll(loadDesk);
+import { fieldBeside, fieldText, optionReducer, shownQuote, shownTally } from "@/features/deal/option";
+import { openOption } from "./load-desk";
 
 type Change = {
   structure?: LoanFile["structure"];

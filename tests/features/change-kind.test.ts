@@ -1,12 +1,10 @@
 import fc from "fast-check";
 import type { FieldName } from "@/features/deal/fields";
-import { type ChangeWithinKind, type OptionState, openOption, optionReducer } from "@/features/deal/option";
+import { type ChangeWithinKind, type OptionState, optionReducer } from "@/features/deal/option";
 import { leases } from "../core/random-leases";
 import { leaseInputs, loanInputs } from "../loan-inputs";
 import { LOAN, VAN } from "./lease-and-loan";
-import { loadDesk } from "./load-desk";
-
-beforeAll(loadDesk);
+import { openOption } from "./load-desk";
 
 const typed = (field: FieldName, text: string): ChangeWithinKind => ({ type: "typed", field, text });
 

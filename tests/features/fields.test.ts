@@ -3,17 +3,19 @@ import { evaluate } from "@/core";
 import { chosenOption } from "@/exchange/deal-document";
 import { type LoanFile, readLoan } from "@/exchange/kinds/loan";
 import { newDealDocument } from "@/exchange/new-deal/new-deal";
-import { type FieldName, isFoundIn, readField, STRUCTURE_FIELD_NAMES } from "@/features/deal/fields";
+import { type FieldName, STRUCTURE_FIELD_NAMES } from "@/features/deal/fields";
 import { PLAN_FIELD_NAMES } from "@/features/deal/fields/plan-fields";
 import { PLAN_PART_FIELD_NAMES } from "@/features/deal/fields/plan-part-fields";
-import { fieldText, openOption } from "@/features/deal/option";
+import { fieldIn, fieldText, isFoundIn } from "@/features/deal/option";
 import { loanInputs } from "../loan-inputs";
 import { runs } from "../runs";
-import { loadDesk } from "./load-desk";
-
-beforeAll(loadDesk);
+import { openOption } from "./load-desk";
 
 const EMPTY = loanInputs(chosenOption(newDealDocument("2026-11-24")).inputs);
+
+/** What is typed in a field, read into a deal. */
+const readField = (field: FieldName, text: string, file: LoanFile) =>
+  fieldIn(openOption(file), field).read(text.trim(), file);
 
 function read(field: FieldName, text: string, file = EMPTY) {
   const reading = readField(field, text, file);
@@ -158,7 +160,7 @@ test("reading what a field shows changes nothing: not the deal, and not what it 
   const names: FieldName[] = [...STRUCTURE_FIELD_NAMES, ...PLAN_FIELD_NAMES, ...PLAN_PART_FIELD_NAMES];
   fc.assert(
     fc.property(files, fc.constantFrom(...names), (file, name) => {
-      if (isFoundIn(name, file.find)) return;
+      if (isFoundIn(openOption(file), name)) return;
       const shown = fieldText(openOption(file), name);
       const reading = readField(name, shown, file);
       if (!reading.ok) throw new Error(reading.sentence);

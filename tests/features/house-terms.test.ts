@@ -2,9 +2,6 @@ import { DEFAULT_SETTINGS, type Settings } from "@/exchange/settings";
 import { houseTerms, overTerm } from "@/features/deal/desk/house-terms";
 import { overTerms } from "@/features/deal/options/usual-options";
 import { LOAN, VAN } from "./lease-and-loan";
-import { loadDesk } from "./load-desk";
-
-beforeAll(loadDesk);
 
 const HOUSE: Settings = {
   ...DEFAULT_SETTINGS,

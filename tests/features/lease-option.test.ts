@@ -15,7 +15,6 @@ import {
   fieldText,
   isStale,
   type LeaseState,
-  openOption,
   optionReducer,
   shownQuote,
   shownTally,
@@ -23,9 +22,7 @@ import {
 import { asideAt } from "@/features/deal/option/asides";
 import { leases } from "../core/random-leases";
 import { LOAN, VAN } from "./lease-and-loan";
-import { loadDesk } from "./load-desk";
-
-beforeAll(loadDesk);
+import { openOption } from "./load-desk";
 
 const typed = (field: FieldName, text: string): ChangeWithinKind => ({ type: "typed", field, text });
 

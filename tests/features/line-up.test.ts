@@ -9,10 +9,7 @@ import {
   lineUpRows,
   owedRow,
 } from "@/features/deal/line-up/line-up";
-import { openOption } from "@/features/deal/option";
-import { loadDesk } from "./load-desk";
-
-beforeAll(loadDesk);
+import { openOption } from "./load-desk";
 
 const loan: LoanFile = {
   format: "kellux-deal",

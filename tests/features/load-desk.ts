@@ -1,10 +1,22 @@
-import { provideLeases, provideLoans } from "@/features/deal/option";
-import * as lease from "@/features/deal/option/lease-of-desk";
-import * as loan from "@/features/deal/option/loan-of-desk";
-import * as rest from "@/features/deal/option/rest-of-desk";
+import type { DealFile } from "@/exchange/deal-file";
+import type { LoanFile } from "@/exchange/kinds/loan";
+import type { Locale } from "@/exchange/notation";
+import { openDesk as openDeskWith } from "@/features/deal/desk/desk-state";
+import { type LoanState, type OptionState, openOption as openWith } from "@/features/deal/option";
+import { PLAIN_LOAN } from "@/features/deal/option/plain-loan";
+import { LEASE } from "@/features/deal/option/whole-lease";
+import { wholeLoan } from "@/features/deal/option/whole-loan";
 
-/** Everything that deals of any kind need, without waiting for it. */
-export function loadDesk(): void {
-  provideLoans(loan, rest);
-  provideLeases(lease);
+/** Every kind, as it is once all of it has arrived. */
+export const KINDS = { loan: wholeLoan(PLAIN_LOAN), lease: LEASE };
+
+/** An option as it opens where every kind has arrived. */
+export function openOption(inputs: LoanFile, locale?: Locale): LoanState;
+export function openOption(inputs: DealFile, locale?: Locale): OptionState;
+export function openOption(inputs: DealFile, locale?: Locale): OptionState {
+  return openWith(inputs, KINDS, locale);
 }
+
+/** The same of a desk. */
+export const openDesk = (document: Parameters<typeof openDeskWith>[0], locale?: Locale) =>
+  openDeskWith(document, KINDS, locale);

@@ -11,7 +11,6 @@ import {
   isStale,
   type LoanState,
   type OptionAction,
-  openOption,
   optionReducer,
   shownQuote,
   shownTally,
@@ -19,9 +18,7 @@ import {
 import { ADDABLE_PARTS } from "@/features/deal/plan/addable-parts";
 import { asKind, withFrequency } from "@/features/deal/plan/kinds";
 import { loanInputs } from "../loan-inputs";
-import { loadDesk } from "./load-desk";
-
-beforeAll(loadDesk);
+import { openOption } from "./load-desk";
 
 const typed = (field: Extract<OptionAction, { type: "typed" }>["field"], text: string): ChangeWithinKind => ({
   type: "typed",

@@ -6,7 +6,6 @@ import {
   type DeskState,
   deskDocument,
   deskReducer,
-  openDesk,
   openedOption,
 } from "@/features/deal/desk/desk-state";
 import { keepSteps, keptSteps } from "@/features/deal/desk/kept-steps";
@@ -25,9 +24,7 @@ import {
   withOrWithoutBalloon,
   withPercentsDown,
 } from "@/features/deal/options/usual-options";
-import { loadDesk } from "./load-desk";
-
-beforeAll(loadDesk);
+import { KINDS, openDesk } from "./load-desk";
 
 const id = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, "0")}`;
 const inputs: LoanFile = {
@@ -200,6 +197,7 @@ test("at least 200 steps are kept; none crosses a change that came from another 
     type: "merged",
     change: { heading: { customer: "Ola", vehicle: "", status: "agreed" } },
     mergeInputs,
+    kinds: KINDS,
   });
   expect(merged.steps).toEqual({ past: [], future: [] });
   expect(merged.heading.customer).toBe("Ola");

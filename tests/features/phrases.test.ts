@@ -2,11 +2,9 @@ import { evaluate } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
 import type { LoanFile } from "@/exchange/kinds/loan";
 import { readLoan } from "@/exchange/kinds/loan/read";
-import { type OptionState, openOption } from "@/features/deal/option";
+import type { OptionState } from "@/features/deal/option";
 import { phraseOf } from "@/features/deal/palette/phrases";
-import { loadDesk } from "./load-desk";
-
-loadDesk();
+import { openOption } from "./load-desk";
 
 const VAN: LoanFile = {
   format: "kellux-deal",

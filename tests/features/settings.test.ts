@@ -10,9 +10,6 @@ import {
   settingsReducer,
 } from "@/features/settings/settings-state";
 import { checkSettingsRequest } from "@/server/requests";
-import { loadDesk } from "./load-desk";
-
-beforeAll(loadDesk);
 
 function settled(from: Settings, ...actions: SettingsAction[]): SettingsState {
   return actions.reduce(settingsReducer, openSettingsState(from));

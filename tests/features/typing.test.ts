@@ -2,13 +2,11 @@ import type { DealFile } from "@/exchange/deal-file";
 import { LOCALES, type Locale } from "@/exchange/notation";
 import { understood } from "@/exchange/typing";
 import type { FieldName } from "@/features/deal/fields";
-import { type OptionState, openOption, optionReducer } from "@/features/deal/option";
+import { type OptionState, optionReducer } from "@/features/deal/option";
 import { asideAt } from "@/features/deal/option/asides";
 import { baseOf, typedAt } from "@/features/deal/option/option-state";
-import { loadDesk } from "./load-desk";
+import { openOption } from "./load-desk";
 import { SIGNS, TYPED_AT, TYPED_EVERYWHERE } from "./typed-texts";
-
-loadDesk();
 
 beforeAll(() => jest.useFakeTimers({ now: new Date("2026-11-24T12:00:00"), doNotFake: ["nextTick"] }));
 afterAll(() => jest.useRealTimers());

@@ -1,12 +1,9 @@
 import { documentOf } from "@/exchange/deal-document";
 import type { DealFile } from "@/exchange/deal-file";
 import { type SignedQuote, signQuote } from "@/exchange/signed-quote";
-import { openDesk } from "@/features/deal/desk/desk-state";
 import { withSigned } from "@/features/deal/desk/with-signed";
 import { type OptionState, shownQuote } from "@/features/deal/option";
-import { loadDesk } from "./load-desk";
-
-beforeAll(loadDesk);
+import { openDesk } from "./load-desk";
 
 const OPTION = "11111111-1111-4111-8111-111111111111";
 const plan = { frequency: "monthly", yearlyRate: "6.49", payments: 72 } as const;

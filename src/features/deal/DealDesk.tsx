@@ -6,16 +6,17 @@ import { useIsAlive } from "@/features/shell/WhenAlive";
 import type { DealReply } from "@/server/contract";
 import { Desk } from "./Desk";
 import { openDesk } from "./desk/desk-state";
-import { provideLoaders } from "./option/loaded";
-import { useLoaded } from "./option/use-loaded";
+import type { DeskKinds } from "./option";
+import { provideLoaders } from "./option/loading";
+import { useKinds } from "./option/use-kinds";
 
 const SignedDesk = lazy(async () => {
   const { SignedNotice, withSigned } = await import("./signed-deal");
-  const desk = ({ deal, house }: DeskProps) => (
+  const desk = ({ deal, house, kinds }: DeskProps) => (
     <Desk
       deal={deal}
       house={house}
-      opening={document => withSigned(openDesk(document, house.locale), deal.signing?.quotes ?? [])}
+      opening={document => withSigned(openDesk(document, kinds, house.locale), deal.signing?.quotes ?? [])}
       notice={!deal.deleted && <SignedNotice deal={deal} />}
     />
   );
@@ -23,7 +24,11 @@ const SignedDesk = lazy(async () => {
 });
 
 // A deal is a loan or a lease: the screen starts with the code for what it is.
-provideLoaders({ loan: () => import("./loan/LoanDesk"), lease: () => import("./lease/LeaseDesk") });
+provideLoaders({
+  loan: async () => (await import("./loan/LoanDesk")).PLAIN_LOAN,
+  wholeLoan: async plain => (await import("./option/whole-loan")).wholeLoan(plain),
+  lease: async () => (await import("./lease/LeaseDesk")).LEASE,
+});
 
 type Props = {
   /** A {@link DealReply} as JSON: the server that serves everyone would else write each of its values by itself. */
@@ -43,20 +48,20 @@ export function DealDesk({ json, house }: Props) {
     [isBrowser, json],
   );
   const opening = useMemo(() => deal?.document.options.map(({ inputs }) => inputs), [deal]);
-  const isReady = useLoaded(opening);
-  if (!deal || !isReady) return OPENING;
+  const kinds = useKinds(opening);
+  if (!deal || !kinds) return OPENING;
   const Shown = deal.document.status === "signed" ? SignedDesk : QuotedDesk;
   return (
     <Suspense fallback={OPENING}>
-      <Shown deal={deal} house={house} />
+      <Shown deal={deal} house={house} kinds={kinds} />
     </Suspense>
   );
 }
 
-type DeskProps = { deal: DealReply; house: Settings };
+type DeskProps = { deal: DealReply; house: Settings; kinds: DeskKinds };
 
-function QuotedDesk({ deal, house }: DeskProps) {
-  return <Desk deal={deal} house={house} opening={document => openDesk(document, house.locale)} />;
+function QuotedDesk({ deal, house, kinds }: DeskProps) {
+  return <Desk deal={deal} house={house} opening={document => openDesk(document, kinds, house.locale)} />;
 }
 
 const OPENING = <p className="p-6 text-faint">Opening the deal …</p>;

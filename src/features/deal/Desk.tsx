@@ -26,10 +26,10 @@ import { holdsTogether } from "./desk/holds-together";
 import { KEPT_STEPS } from "./desk/kept-steps-key";
 import { useWarmUp } from "./desk/use-warm-up";
 import type { View } from "./desk/views";
-import { hasErrors, type OptionAction } from "./option";
-import { onRestLoaded } from "./option/loaded";
+import { type DeskKinds, hasErrors, type OptionAction } from "./option";
+import { onArrival } from "./option/loading";
 import { OptionProvider } from "./option/option-context";
-import { whenBothKindsAreLoaded, whenLoaded, whenRestIsLoaded } from "./option/use-loaded";
+import { whenAllAreThere, whenLoansAreWhole, whenThere } from "./option/use-kinds";
 import { DeskBars, DeskBody } from "./views/DeskBody";
 
 // Two people seldom change the same, or delete it: the screen starts without the code for it.
@@ -53,8 +53,8 @@ type Props = {
 /** What needs no more than what the screen starts with: typing must not wait. */
 const isPlainAction = ({ type }: OptionAction) => type === "typed" || type === "left";
 
-const withRest = (options: readonly DealOption[] | undefined, go: () => void) =>
-  whenLoaded(
+const withKinds = (options: readonly DealOption[] | undefined, go: (kinds: DeskKinds) => void) =>
+  whenThere(
     (options ?? []).map(({ inputs }) => inputs),
     go,
   );
@@ -74,8 +74,8 @@ function useNow(state: DeskState): () => DeskState {
 function useEdit(now: () => DeskState, dispatch: Dispatch<DeskAction>): DeskValue["edit"] {
   return useCallback(
     (change, open) =>
-      withRest(change(deskDocument(now())).options, () =>
-        dispatch({ type: "document", change, ...(open !== undefined && { open }) }),
+      withKinds(change(deskDocument(now())).options, kinds =>
+        dispatch({ type: "document", change, kinds, ...(open !== undefined && { open }) }),
       ),
     [now, dispatch],
   );
@@ -94,14 +94,15 @@ export function Desk({ deal, house, opening, notice }: Props) {
   const isFrozen = deal.document.status === "signed" && !deal.deleted;
   const [state, dispatch] = useReducer(isFrozen ? signedReducer : deskReducer, deal.document, opening);
   const open = useCallback(
-    (document: DealDocument) => withRest(document.options, () => dispatch({ type: "open", document })),
+    (document: DealDocument) =>
+      withKinds(document.options, kinds => dispatch({ type: "open", document, kinds })),
     [],
   );
   const merge = useCallback(
     (change: DealChange, { mergeInputs }: Merging) => {
       // One that was signed here is open again elsewhere.
       if (isFrozen) location.reload();
-      else withRest(change.options, () => dispatch({ type: "merged", change, mergeInputs }));
+      else withKinds(change.options, kinds => dispatch({ type: "merged", change, mergeInputs, kinds }));
     },
     [isFrozen],
   );
@@ -112,14 +113,17 @@ export function Desk({ deal, house, opening, notice }: Props) {
   const act: Dispatch<OptionAction> = useCallback(
     action => {
       const go = () => dispatch({ type: "option", action });
-      if (action.type === "kind") whenBothKindsAreLoaded(go);
-      else if (kind === "lease" || isPlainAction(action)) go();
-      else whenRestIsLoaded(go);
+      if (action.type === "kind")
+        whenAllAreThere(({ [action.kind]: to }) =>
+          dispatch({ type: "option", action: to ? { ...action, to } : action }),
+        );
+      else if (kind !== "loan" || isPlainAction(action)) go();
+      else whenLoansAreWhole(go);
     },
     [kind],
   );
   const again = useCallback(() => dispatch({ type: "option", action: { type: "again" } }), []);
-  useEffect(() => onRestLoaded(again), [again]);
+  useEffect(() => onArrival(kinds => dispatch({ type: "arrived", kinds })), []);
   useWarmUp(again, option.inputs.find === "payment" && !isFrozen);
   const now = useNow(state);
   const edit = useEdit(now, dispatch);

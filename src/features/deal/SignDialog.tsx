@@ -1,8 +1,8 @@
 import { lazy, type ReactNode, Suspense, useEffect, useRef } from "react";
 import { inNotation } from "@/exchange/notation";
 import { useDesk } from "./desk/desk-context";
-import { type FieldName, fieldOf } from "./fields";
-import { notationIn } from "./option";
+import type { FieldName } from "./fields";
+import { fieldIn, notationIn } from "./option";
 import { OptionProvider } from "./option/option-context";
 import { type CalledOption, useOptionActions, useOptions } from "./options/use-options";
 
@@ -88,7 +88,7 @@ function whyNot(chosen: CalledOption, options: readonly CalledOption[]): ReactNo
   const unread = options.flatMap(({ state, called }) =>
     (Object.entries(state.errors) as [FieldName, string][]).map(([field, sentence]) => ({
       field,
-      label: fieldOf(field).label,
+      label: fieldIn(state, field).label,
       sentence: inNotation(sentence, notationIn(state)),
       where: options.length > 1 ? ` of “${called}”` : "",
     })),

@@ -7,10 +7,8 @@ import { notationOf } from "@/exchange/notation";
 import type { Settings } from "@/exchange/settings";
 import { readJson } from "@/exchange/text";
 import { readTextFile } from "@/features/api/read-text-file";
-import { type OptionAction, provideLoans } from "@/features/deal/option";
-import * as loan from "@/features/deal/option/loan-of-desk";
+import type { OptionAction } from "@/features/deal/option";
 import { OptionProvider } from "@/features/deal/option/option-context";
-import * as rest from "@/features/deal/option/rest-of-desk";
 import { saveFile } from "@/features/figures/save-file";
 import { notify } from "@/features/notices/notify";
 import { THEME_OF } from "@/features/shell/themes";
@@ -25,9 +23,6 @@ import { TaxProfiles } from "./TaxProfiles";
 import { TermsCard } from "./TermsCard";
 import { UsualCharges } from "./UsualCharges";
 import { useSettingsSave } from "./use-settings-save";
-
-// Usual fees and taxes have the fields of lines.
-provideLoans(loan, rest);
 
 /** What the house has settled once: new deals start from a copy of it. */
 export function SettingsScreen({ opened, kept }: { opened: SettingsReply; kept: KeptCopies }) {

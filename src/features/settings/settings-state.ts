@@ -8,6 +8,8 @@ import {
   optionReducer,
 } from "@/features/deal/option";
 import { withInputs } from "@/features/deal/option/option-state";
+import { PLAIN_LOAN } from "@/features/deal/option/plain-loan";
+import { wholeLoan } from "@/features/deal/option/whole-loan";
 
 /** What of the settings is typed as it is. */
 export type House = Pick<Settings, "houseName" | "currency" | "locale" | "appearance" | "newDeal">;
@@ -36,6 +38,9 @@ export type SettingsAction =
   | { type: "addProfile" }
   | { type: "dropProfile"; key: number };
 
+/** Usual fees and taxes have the fields of a whole loan's lines. */
+const KINDS = { loan: wholeLoan(PLAIN_LOAN) };
+
 /** The settings as they open. */
 export function openSettingsState(settings: Settings): SettingsState {
   const { houseName, currency, locale, appearance, newDeal, ...lists } = settings;
@@ -43,12 +48,20 @@ export function openSettingsState(settings: Settings): SettingsState {
   const empty = emptyDeal(settings);
   return {
     house: { houseName, currency, locale, appearance, ...(newDeal && { newDeal }) },
-    usual: openOption({ ...empty, structure: { ...(fees && { fees }), ...(extras && { extras }) } }, locale),
+    usual: openOption(
+      { ...empty, structure: { ...(fees && { fees }), ...(extras && { extras }) } },
+      KINDS,
+      locale,
+    ),
     profiles: taxProfiles.map(({ name, inEveryDeal = false, taxes, taxIncluded }, key) => ({
       key,
       name,
       inEveryDeal,
-      option: openOption({ ...empty, structure: { taxes, ...(taxIncluded && { taxIncluded }) } }, locale),
+      option: openOption(
+        { ...empty, structure: { taxes, ...(taxIncluded && { taxIncluded }) } },
+        KINDS,
+        locale,
+      ),
     })),
     terms,
     nextKey: taxProfiles.length,
@@ -109,7 +122,7 @@ function newProfile({ usual, profiles, nextKey }: SettingsState): ProfileState {
     key: nextKey,
     name: `Taxes ${profiles.length + 1}`,
     inEveryDeal: false,
-    option: openOption({ ...inputs, structure }, houseLocale),
+    option: openOption({ ...inputs, structure }, KINDS, houseLocale),
   };
 }
 

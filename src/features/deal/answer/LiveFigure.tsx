@@ -1,4 +1,5 @@
-import { type DeskFind, type FieldName, isFoundIn } from "../fields";
+import type { DeskFind, FieldName } from "../fields";
+import { isFoundIn } from "../option";
 import { useOption } from "../option/option-context";
 import { fieldId } from "../parts/FigureField";
 
@@ -29,7 +30,7 @@ function FigureButton({ text, find, field, name = "figure" }: Omit<Props, "after
   const { option, act, isFrozen } = useOption();
   const { inputs } = option;
   if (isFrozen) return <strong className="font-semibold">{text}</strong>;
-  const found = field === undefined ? inputs.find === find : isFoundIn(field, inputs.find);
+  const found = field === undefined ? inputs.find === find : isFoundIn(option, field);
   if (find === undefined) {
     return (
       <button

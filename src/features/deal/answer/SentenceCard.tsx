@@ -1,7 +1,6 @@
 import type { ReactNode } from "react";
 import { moneyText } from "@/features/figures/format";
-import { fieldOf } from "../fields";
-import { isStale, shownQuote } from "../option";
+import { fieldIn, isStale, shownQuote } from "../option";
 import { useIsFrozen, useNotation, useOption } from "../option/option-context";
 import { Changeable } from "../parts/Changeable";
 
@@ -75,7 +74,7 @@ function NoAnswer() {
             act({ type: "give", figure: nearest.figure as "payment" | "down", minor: nearest.minor })
           }
         >
-          Use {fieldOf(nearest.figure).label.toLowerCase()}{" "}
+          Use {fieldIn(option, nearest.figure).label.toLowerCase()}{" "}
           {moneyText(nearest.minor, inputs.currency, notation)}
         </button>
       )}

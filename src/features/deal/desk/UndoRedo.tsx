@@ -4,7 +4,7 @@ import { isSame } from "@/exchange/deal-document";
 import { changePhrase, changesInWords } from "@/exchange/option-words";
 import { hasErrors } from "../option";
 import { useNotation } from "../option/option-context";
-import { whenLoaded } from "../option/use-loaded";
+import { whenThere } from "../option/use-kinds";
 import { useDesk } from "./desk-context";
 import { deskDocument, openedOption } from "./desk-state";
 import { forgetSteps, keepSteps, keptSteps } from "./kept-steps";
@@ -31,9 +31,9 @@ export function UndoRedo({ dealId }: { dealId: string }) {
     (type: "undo" | "redo", step: Step | undefined) => {
       // It may bring an option back of a kind that this page has not shown yet.
       const options = step?.document.options ?? [];
-      whenLoaded(
+      whenThere(
         options.map(({ inputs }) => inputs),
-        () => dispatch({ type }),
+        kinds => dispatch({ type, kinds }),
       );
     },
     [dispatch],

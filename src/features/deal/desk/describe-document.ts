@@ -9,16 +9,11 @@ import { proposedNames } from "@/exchange/option-words";
 import { structureWords } from "@/exchange/structure";
 import { amountText, typedAmountText } from "@/exchange/text";
 import { STATUS_NAMES } from "../../../exchange/deal-document/status-names";
-import { type LoanView, provideFields, STRUCTURE_FIELD_NAMES } from "../fields";
-import { leaseField } from "../fields/lease-field";
-import { loanField } from "../fields/loan-fields";
+import { type LoanView, STRUCTURE_FIELD_NAMES } from "../fields";
 import { PLAN_FIELD_NAMES } from "../fields/plan-fields";
+import { PLAIN_LOAN } from "../option/plain-loan";
 import { describeLease } from "./describe-lease";
 import { described } from "./described";
-
-// Two versions can be of two kinds.
-provideFields(loanField);
-provideFields(leaseField);
 
 /** Whose deal it is, for what, how it stands and which option is chosen, by name. */
 function describeHeading(document: DealDocument, hasOptions: boolean): Record<string, string> {
@@ -79,11 +74,11 @@ function describeLoan(inputs: LoanFile): Record<string, string> {
   const view: LoanView = { kind: "loan", inputs, deal, quote: quote.ok ? quote.value : null };
   const { plan, currency } = inputs;
   return {
-    ...described(STRUCTURE_FIELD_NAMES, view),
+    ...described(STRUCTURE_FIELD_NAMES, view, PLAIN_LOAN),
     ...Object.fromEntries(structureWords(inputs.structure, currency)),
     "Amount financed": view.quote ? amountText(view.quote.amountFinanced, currency) : "no answer",
     Plan: [planTitle(plan), ...planWords(plan, currency)].join("; "),
-    ...described(PLAN_FIELD_NAMES, view),
+    ...described(PLAN_FIELD_NAMES, view, PLAIN_LOAN),
     "Payment rounded": plan.rounding ?? "nearest",
   };
 }

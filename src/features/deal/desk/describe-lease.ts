@@ -4,6 +4,7 @@ import { structureWords } from "@/exchange/structure";
 import { amountText } from "@/exchange/text";
 import { type LeaseView, STRUCTURE_FIELD_NAMES } from "../fields";
 import { LEASE_FIELD_NAMES } from "../fields/lease-fields";
+import { LEASE } from "../option/whole-lease";
 import { described } from "./described";
 
 /** A lease's figures by name, typed and found. */
@@ -18,11 +19,11 @@ export function describeLease(inputs: LeaseFile): Record<string, string> {
   const money = (minor: number | undefined) =>
     minor === undefined ? "no answer" : amountText(minor, currency);
   return {
-    ...described(STRUCTURE_FIELD_NAMES, view),
+    ...described(STRUCTURE_FIELD_NAMES, view, LEASE),
     ...Object.fromEntries(structureWords(lines, currency)),
     "Adjusted capitalized cost": money(quote?.cost),
     Plan: leasePlanWords(plan, currency).join("; "),
-    ...described(LEASE_FIELD_NAMES, view),
+    ...described(LEASE_FIELD_NAMES, view, LEASE),
     "Payment with tax": `${money(quote?.payment)}${inputs.find === "payment" && quote ? ", found" : ""}`,
     "Payment rounded": plan.rounding ?? "nearest",
   };

@@ -1,12 +1,17 @@
-import { type FieldName, type FieldView, fieldOf, isFoundIn } from "../fields";
+import type { FieldName, FieldView } from "../fields";
+import { fieldIn, type OptionState } from "../option";
 
-/** What stands in some fields, by their labels. */
-export function described(names: readonly FieldName[], view: FieldView): Record<string, string> {
+/** What stands in some fields of a kind, by their labels. */
+export function described(
+  names: readonly FieldName[],
+  view: FieldView,
+  desk: OptionState["desk"],
+): Record<string, string> {
   const said = names.flatMap((name): [string, string][] => {
-    const { label, say, show } = fieldOf(name);
+    const { label, say, show, foundAs } = fieldIn({ desk }, name);
     if (say === null) return [];
     const text = (say ?? show)(view) || "–";
-    if (!isFoundIn(name, view.inputs.find)) return [[label, text]];
+    if (!foundAs?.includes(view.inputs.find)) return [[label, text]];
     return [[label, view.quote ? `${text}, found` : "no answer"]];
   });
   return Object.fromEntries(said);

@@ -1,3 +1,4 @@
+import { kindNameOf } from "@/core";
 import {
   applyChange,
   type DealChange,
@@ -6,9 +7,10 @@ import {
   headingOf,
   isSame,
 } from "@/exchange/deal-document";
-import { type DealFile, isLease } from "@/exchange/deal-file";
+import type { DealFile } from "@/exchange/deal-file";
 import { DEFAULT_LOCALE, type Locale } from "@/exchange/notation";
 import {
+  type DeskKinds,
   type Edit,
   hasErrors,
   type OptionAction,
@@ -30,6 +32,8 @@ export type DeskState = {
   open: string;
   /** How figures are written in deals that do not say it themselves. */
   houseLocale: Locale;
+  /** The kinds that its options are of. */
+  kinds: DeskKinds;
   /** What can be undone and done again. */
   steps: Steps;
   /** While a change is made in all options: what it makes of another one. Null while each is changed by itself. */
@@ -45,23 +49,35 @@ type Spread = (before: DealFile, after: DealFile, other: DealFile) => DealFile;
 type MergeInputs = typeof import("@/exchange/deal-document/merge-figures").mergeInputs;
 
 export type DeskAction =
-  | { type: "open"; document: DealDocument }
+  | { type: "open"; document: DealDocument; kinds: DeskKinds }
   /** What somebody else has changed in parts of the deal that were not being changed here. */
-  | { type: "merged"; change: DealChange; mergeInputs: MergeInputs }
+  | { type: "merged"; change: DealChange; mergeInputs: MergeInputs; kinds: DeskKinds }
   | { type: "heading"; change: { [Part in keyof DealHeading]?: DealHeading[Part] | undefined } }
   | { type: "option"; action: OptionAction }
   /** Anything else, such as an option more; `key` where more of the same is no step of its own. */
-  | { type: "document"; change: (document: DealDocument) => DealDocument; open?: string; key?: string }
+  | {
+      type: "document";
+      change: (document: DealDocument) => DealDocument;
+      open?: string;
+      key?: string;
+      kinds?: DeskKinds;
+    }
   | { type: "select"; id: string }
   | { type: "spread"; spread: Spread | null }
-  | { type: "undo" }
-  | { type: "redo" }
+  | { type: "undo"; kinds?: DeskKinds }
+  | { type: "redo"; kinds?: DeskKinds }
+  /** Kinds that have arrived in a fuller form. */
+  | { type: "arrived"; kinds: DeskKinds }
   /** The steps of this page before it was loaded again. */
   | { type: "steps"; steps: Steps };
 
 /** The desk as it opens on a deal. */
-export function openDesk(document: DealDocument, houseLocale: Locale = DEFAULT_LOCALE): DeskState {
-  return deskWith(document, houseLocale, document.chosen, () => undefined);
+export function openDesk(
+  document: DealDocument,
+  kinds: DeskKinds,
+  houseLocale: Locale = DEFAULT_LOCALE,
+): DeskState {
+  return deskWith(document, { houseLocale, kinds }, document.chosen, () => undefined);
 }
 
 /** The desk after something was done on it; what an officer changes can be undone. */
@@ -85,7 +101,8 @@ function keyOf({ open }: DeskState, action: DeskAction): string | null {
 
 const stepOf = (state: DeskState): Step => ({ document: deskDocument(state), open: state.open, key: null });
 
-function changed(state: DeskState, action: DeskAction): DeskState {
+function changed(before: DeskState, action: DeskAction): DeskState {
+  const state = "kinds" in action ? { ...before, kinds: { ...before.kinds, ...action.kinds } } : before;
   switch (action.type) {
     case "document":
       return withDocument(state, action.change(deskDocument(state)), action.open ?? state.open);
@@ -100,7 +117,9 @@ function changed(state: DeskState, action: DeskAction): DeskState {
     case "steps":
       return { ...state, steps: action.steps };
     case "open":
-      return openDesk(action.document, state.houseLocale);
+      return openDesk(action.document, state.kinds, state.houseLocale);
+    case "arrived":
+      return withArrived(state);
     case "merged":
       return merged(state, action);
     case "heading":
@@ -108,6 +127,16 @@ function changed(state: DeskState, action: DeskAction): DeskState {
     case "option":
       return withOpenOption(state, optionReducer(openedOption(state), action.action));
   }
+}
+
+/** Each option by its kind as it has arrived; what is typed in the open one is read once more, as it may be by now. */
+function withArrived(state: DeskState): DeskState {
+  const options = state.options.map((option): DeskOption => {
+    const desk = state.kinds[option.state.kind] ?? option.state.desk;
+    return { ...option, state: { ...option.state, desk } as OptionState };
+  });
+  const arrived = { ...state, options };
+  return withOpenOption(arrived, optionReducer(openedOption(arrived), { type: "again" }));
 }
 
 function withOpenOption(state: DeskState, opened: OptionState): DeskState {
@@ -156,13 +185,13 @@ function goForward(state: DeskState): DeskState {
 
 /** The deal changed to another state; options that are the same stay as they are on the screen. */
 function withDocument(state: DeskState, document: DealDocument, open: string): DeskState {
-  const { houseLocale, steps, spread } = state;
+  const { steps, spread } = state;
   const shown = new Map(state.options.map(option => [option.id, option.state]));
   const known = (id: string, inputs: DealFile) => {
     const option = shown.get(id);
     return option && isSame(option.inputs, inputs) ? option : undefined;
   };
-  return { ...deskWith(document, houseLocale, open, known), steps, spread };
+  return { ...deskWith(document, state, open, known), steps, spread };
 }
 
 /** The deal as it is saved: what of the desk an officer can change. */
@@ -194,13 +223,13 @@ function merged(
     const shown = state.options.find(option => option.id === id)?.state;
     return shown && withTheirs(shown, inputs, mergeInputs);
   };
-  return { ...deskWith(document, state.houseLocale, state.open, known), spread: state.spread };
+  return { ...deskWith(document, state, state.open, known), spread: state.spread };
 }
 
 /** An option with figures that somebody else has changed. */
 function withTheirs(shown: OptionState, inputs: DealFile, mergeInputs: MergeInputs): OptionState | undefined {
   if (isSame(shown.inputs, inputs)) return shown;
-  if (isLease(inputs) !== (shown.kind === "lease")) return undefined;
+  if (kindNameOf(inputs) !== shown.kind) return undefined;
   const { edit } = shown;
   const before = edit && mergeInputs(shown.inputs, edit.before, inputs);
   return { ...withInputs(shown, inputs), edit: before ? { ...edit, before } : null };
@@ -208,13 +237,14 @@ function withTheirs(shown: OptionState, inputs: DealFile, mergeInputs: MergeInpu
 
 function deskWith(
   document: DealDocument,
-  houseLocale: Locale,
+  { houseLocale, kinds }: Pick<DeskState, "houseLocale" | "kinds">,
   open: string,
   known: (id: string, inputs: DealFile) => OptionState | undefined,
 ): DeskState {
   return {
     heading: headingOf(document),
     houseLocale,
+    kinds,
     steps: NO_STEPS,
     spread: null,
     spreadFrom: null,
@@ -223,7 +253,7 @@ function deskWith(
     options: document.options.map(({ id, name, inputs }) => ({
       id,
       name,
-      state: known(id, inputs) ?? openOption(inputs, houseLocale),
+      state: known(id, inputs) ?? openOption(inputs, kinds, houseLocale),
     })),
   };
 }

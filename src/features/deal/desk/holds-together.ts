@@ -1,7 +1,7 @@
 import { type DealDocument, isSame, optionOf } from "@/exchange/deal-document";
 import type { DealFile } from "@/exchange/deal-file";
 import { openOption } from "../option";
-import { loadWhatIsNeeded } from "../option/loaded";
+import { loadFor } from "../option/loading";
 
 /**
  * Whether the changes of two go together: each option that both have changed is one that a file could hold, and has an
@@ -18,10 +18,9 @@ export async function holdsTogether(
     const sides = [mine, theirs].flatMap(document => optionOf(document, id)?.inputs ?? []);
     if (sides.some(side => isSame(side, inputs))) return true;
     if (!checkDealFile(inputs).ok) return false;
-    await loadWhatIsNeeded([inputs, ...sides]);
+    const kinds = await loadFor([inputs, ...sides]);
+    const hasAnswer = (file: DealFile) => openOption(file, kinds).answer.ok;
     return hasAnswer(inputs) || !sides.every(hasAnswer);
   };
   return (await Promise.all(merged.options.map(isGood))).every(Boolean);
 }
-
-const hasAnswer = (inputs: DealFile) => openOption(inputs).answer.ok;

@@ -11,7 +11,6 @@ import {
 import { type DealFile, isLease } from "@/exchange/deal-file";
 import { readDate, readMonth } from "@/exchange/text";
 import { localToday } from "@/features/figures/today";
-import type { PlanDates } from "./plan-dates";
 
 /**
  * A date as people type it, as ISO 8601; undefined where it is none. A distance counts from the contract date, else from
@@ -23,7 +22,7 @@ export function readTypedDate(text: string, file: DealFile): string | undefined 
 }
 
 /** The same for the first payment: a month alone is the contract's day of that month. */
-function readFirstDate(text: string, file: DealFile): string | undefined {
+export function readFirstDate(text: string, file: DealFile): string | undefined {
   return dateOf(readFrom(text, startOf(file)) ?? dayOfMonth(text, startOf(file)));
 }
 
@@ -95,6 +94,3 @@ function dueDates(file: DealFile): (number: number) => DayNumber | null {
   };
   return paymentDates(dated);
 }
-
-/** What reads the dates of a plan. */
-export const planDates: PlanDates = { contract: readContractDate, first: readFirstDate };

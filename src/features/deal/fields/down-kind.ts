@@ -6,7 +6,7 @@ import type { DownKind } from "./structure-fields";
 type DownNow = { down: number; due?: number | undefined; price?: number; total?: number };
 
 /** The deal with the same cash down, given another way; a percent keeps two decimals. */
-export function withDownKind(inputs: DealFile, kind: DownKind, now: DownNow): DealFile {
+export function withDownKind<File extends DealFile>(inputs: File, kind: DownKind, now: DownNow): File {
   const { down, due = down, price = 0, total = 0 } = now;
   const money = (minor: number) => formatAmount(minor, currencyDecimals(inputs.currency) ?? 2);
   const share = (of: number) => String(of > 0 ? Math.min(100, Math.round((down / of) * 10_000) / 100) : 0);

@@ -13,7 +13,6 @@ import { withOptional } from "@/exchange/members";
 import { longDate, termText } from "@/exchange/text";
 import { amountReader, foundAmount, readPercent, typedAmount } from "./amount-text";
 import { bad, good, type LoanField, type LoanView, type Reading } from "./field";
-import { planDates } from "./plan-dates";
 import { NO_DATE, NO_PLAN_DATE, typedDate } from "./shown-date";
 import { readTerm, termBeside } from "./term-text";
 
@@ -56,34 +55,52 @@ export const PLAN_FIELDS = {
         ? foundAmount(inputs, quote?.payment)
         : typedAmount(inputs, inputs.plan.payment),
   },
-  signed: {
-    label: "Contract date",
-    type: "date",
-    read: (text, file) => putDate(file, "signed", text, planDates().contract(text)),
-    show: ({ inputs }) => typedDate(inputs.plan.signed),
-    say: ({ inputs }) => dateText(inputs.plan.signed),
-  },
-  firstPayment: {
-    label: "First payment",
-    type: "date",
-    // The date that follows from the contract date goes on following from it.
-    read: (text, file) => {
-      const date = planDates().first(text, file);
-      return date !== undefined &&
-        date === followingDate(readLoan(file)) &&
-        file.plan.firstPayment === undefined
-        ? good(file)
-        : putDate(file, "firstPayment", text, date);
-    },
-    show: ({ inputs, deal }) => typedDate(inputs.plan.firstPayment ?? followingDate(deal)),
-    say: ({ inputs }) => dateText(inputs.plan.firstPayment) || "one period after the contract",
-  },
+  ...datesOfPlan({ contract: asIso, first: asIso }),
 } satisfies Record<string, LoanField>;
 
 export type PlanFieldName = keyof typeof PLAN_FIELDS;
 
 /** The fields of the plan, in the order in which they stand. */
 export const PLAN_FIELD_NAMES = Object.keys(PLAN_FIELDS) as PlanFieldName[];
+
+/** Reads the contract date and the first payment's as people type them, as ISO 8601; undefined where a text is no date. */
+type DateReaders = {
+  contract: (text: string) => string | undefined;
+  first: (text: string, file: LoanFile) => string | undefined;
+};
+
+/** A date as it stands in a field: before the page is touched nobody types, and the screen starts without more. */
+function asIso(text: string): string | undefined {
+  return parseIsoDate(text) === undefined ? undefined : text;
+}
+
+/** The fields of a plan's dates, by what reads them. */
+export function datesOfPlan(reads: DateReaders) {
+  return {
+    signed: {
+      label: "Contract date",
+      type: "date",
+      read: (text, file) => putDate(file, "signed", text, reads.contract(text)),
+      show: ({ inputs }) => typedDate(inputs.plan.signed),
+      say: ({ inputs }) => dateText(inputs.plan.signed),
+    },
+    firstPayment: {
+      label: "First payment",
+      type: "date",
+      // The date that follows from the contract date goes on following from it.
+      read: (text, file) => {
+        const date = reads.first(text, file);
+        return date !== undefined &&
+          date === followingDate(readLoan(file)) &&
+          file.plan.firstPayment === undefined
+          ? good(file)
+          : putDate(file, "firstPayment", text, date);
+      },
+      show: ({ inputs, deal }) => typedDate(inputs.plan.firstPayment ?? followingDate(deal)),
+      say: ({ inputs }) => dateText(inputs.plan.firstPayment) || "one period after the contract",
+    },
+  } satisfies Record<string, LoanField>;
+}
 
 /** The first payment date where none is typed, as ISO 8601; undefined without a contract date. */
 function followingDate(deal: Result<LoanDeal>): string | undefined {

@@ -7,7 +7,7 @@ import type { HistoryReply } from "@/server/contract";
 import { useDesk } from "../desk/desk-context";
 import { deskDocument } from "../desk/desk-state";
 import { useIsFrozen, useNotation } from "../option/option-context";
-import { whenLoaded } from "../option/use-loaded";
+import { whenThere } from "../option/use-kinds";
 import { VersionsBeside } from "./VersionsBeside";
 
 type Change = HistoryReply["changes"][number];
@@ -34,7 +34,7 @@ export function History({ dealId }: { dealId: string }) {
       return;
     }
     const { document } = answer.value;
-    whenLoaded(
+    whenThere(
       document.options.map(({ inputs }) => inputs),
       () => setOpened({ change, document }),
     );

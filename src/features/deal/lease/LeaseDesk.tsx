@@ -6,18 +6,7 @@ import { useLease } from "../option/option-context";
 import { LeaseCosts } from "./LeaseCosts";
 import { LeaseSentence, LeaseWords } from "./LeaseSentence";
 
-export {
-  answerLease,
-  findInLease,
-  fromKnown,
-  LEASE_TURNING,
-  leaseField,
-  tallyOfLease,
-  tallyOfLeaseDraft,
-  understood,
-  withDownKind,
-  withLeasePlan,
-} from "../option/lease-of-desk";
+export { LEASE } from "../option/whole-lease";
 export { LeasePlanCard as LeasePlan } from "./LeasePlanCard";
 export { LeaseStructure } from "./LeaseStructure";
 

@@ -7,7 +7,7 @@ import { TypedFigure } from "@/features/typing/TypedFigure";
 import { useDesk } from "../desk/desk-context";
 import { shownQuote } from "../option";
 import { useNotation } from "../option/option-context";
-import { whenRestIsLoaded } from "../option/use-loaded";
+import { whenLoansAreWhole } from "../option/use-kinds";
 import { useOptionActions, useOptions } from "../options/use-options";
 import { differenceText, figureText, spreadsheetText } from "./figure-text";
 import { LineUpChart } from "./LineUpChart";
@@ -39,7 +39,6 @@ export function LineUp() {
   const { select } = useOptionActions();
   const [compared, setCompared] = useState(desk.chosen);
   const [asked, setAsked] = useState<number | null>(null);
-  const [, drawAgain] = useState(0);
   const columns = options.map(({ id, called, state }): Column => {
     const quote = state.answer.ok ? state.answer.value : null;
     return { id, called, state, money: quote ? moneyOf(quote) : [] };
@@ -59,7 +58,8 @@ export function LineUp() {
     cells.some(({ figure }) => figure?.unit === "words" && figure.text === "…"),
   );
   useEffect(() => {
-    if (isWaiting) whenRestIsLoaded(() => drawAgain(count => count + 1));
+    // It arrives in the options themselves.
+    if (isWaiting) whenLoansAreWhole(() => {});
   }, [isWaiting]);
   const shown = { columns, base, currency, notation };
   return (

@@ -55,7 +55,7 @@ const answered =
     state.answer.ok ? pick(state.answer.value as Answered<State>) : null;
 
 type Loan = Extract<OptionState, { kind: "loan" }>;
-type LeaseDeal = Extract<OptionState, { kind: "lease" }>;
+type Lease = Extract<OptionState, { kind: "lease" }>;
 
 /** What tells whether the least of a row may be called the best, and among which options. */
 type Best = "all" | "owned" | "sameTerms";
@@ -75,12 +75,12 @@ const FIGURES: readonly Described[] = [
     pick: ({ state }) =>
       state.kind === "loan"
         ? answered<Loan>(({ yearlyRate }) => percent(yearlyRate))(state)
-        : answered<LeaseDeal>(({ yearlyRate }) => percent(rateText(yearlyRate)))(state),
+        : answered<Lease>(({ yearlyRate }) => percent(rateText(yearlyRate)))(state),
   },
-  { name: "APR", pick: ofLoan(answered<Loan>(aprOf)), best: "owned" },
+  { name: "APR", pick: ofLoan(aprOf), best: "owned" },
   { name: "Loan amount", pick: ofLoan(answered<Loan>(({ loanAmount }) => money(loanAmount))) },
   { name: "Amount financed", pick: ofLoan(answered<Loan>(({ amountFinanced }) => money(amountFinanced))) },
-  { name: "Adjusted capitalized cost", pick: ofLease(answered<LeaseDeal>(({ cost }) => money(cost))) },
+  { name: "Adjusted capitalized cost", pick: ofLease(answered<Lease>(({ cost }) => money(cost))) },
   {
     name: "Due at signing",
     pick: ({ state }) => answered(({ dueAtSigning }) => money(dueAtSigning.total))(state),
@@ -91,21 +91,21 @@ const FIGURES: readonly Described[] = [
     pick: ofLoan(answered<Loan>(({ financeCharge }) => money(financeCharge))),
     best: "owned",
   },
-  { name: "Rent charge", pick: ofLease(answered<LeaseDeal>(({ rentCharge }) => money(rentCharge))) },
+  { name: "Rent charge", pick: ofLease(answered<Lease>(({ rentCharge }) => money(rentCharge))) },
   {
     name: "Implicit rate",
     pick: ofLease(
-      answered<LeaseDeal>(({ implicitYearlyRate }) => percent(implicitYearlyRate.toFixed(APR_PLACES))),
+      answered<Lease>(({ implicitYearlyRate }) => percent(implicitYearlyRate.toFixed(APR_PLACES))),
     ),
   },
   { name: "Total cost", pick: ofLoan(answered<Loan>(({ totalCost }) => money(totalCost))), best: "owned" },
   {
     name: "Total cost, handed back",
-    pick: ofLease(answered<LeaseDeal>(({ totalIfReturned }) => money(totalIfReturned))),
+    pick: ofLease(answered<Lease>(({ totalIfReturned }) => money(totalIfReturned))),
   },
   {
     name: "Total cost, bought at the end",
-    pick: ofLease(answered<LeaseDeal>(({ totalIfBought }) => money(totalIfBought))),
+    pick: ofLease(answered<Lease>(({ totalIfBought }) => money(totalIfBought))),
   },
   { name: "Owned at the end", pick: ({ state }) => words(ownedText(state)) },
   {
@@ -219,8 +219,9 @@ export function differenceBetween(figure: Figure, other: Figure): Figure {
   return { unit: "percent", percent: points, text: rateText(Math.abs(points)) };
 }
 
-function aprOf(quote: Answered<Loan>): Figure {
-  const cost = costOf(quote);
+function aprOf({ answer, desk }: Loan): Figure {
+  if (!answer.ok) return null;
+  const cost = costOf(answer.value, desk);
   if (!cost) return words("…");
   return cost.ok ? percent(cost.value.apr.toFixed(APR_PLACES)) : words("none");
 }

@@ -5,12 +5,9 @@ import { useLoan } from "../option/option-context";
 import { LoanCosts } from "./LoanCosts";
 import { LoanSentence, LoanWords } from "./LoanSentence";
 
-export { answerLoan, loanField, tallyOfLoan, tallyOfLoanDraft } from "../option/loan-of-desk";
+export { PLAIN_LOAN } from "../option/plain-loan";
 export { PlanCard as LoanPlan } from "../plan/PlanCard";
 export { LoanStructure } from "./LoanStructure";
-
-/** What only some loans need; from here it comes without what every loan has. */
-export const loadRest = () => import("../option/rest-of-desk");
 
 /** What is signed of a loan: its sentence and what it costs. */
 export function LoanSigned() {

@@ -1,5 +1,5 @@
 import { lazy, memo, Suspense } from "react";
-import { isFoundIn } from "../fields";
+import { isFoundIn } from "../option";
 import { useOption } from "../option/option-context";
 import { AddLine } from "../structure/AddLine";
 import { CashDownRow } from "../structure/CashDownRow";
@@ -30,7 +30,7 @@ export const LoanStructure = memo(function LoanStructure() {
   const { structure, tally, runningOf } = useStructure();
   const opening = useOpening();
   const isPersonal = structure.purpose !== undefined;
-  const isDownFound = isFoundIn("down", useOption().option.inputs.find);
+  const isDownFound = isFoundIn(useOption().option, "down");
   const hasLists = Boolean(structure.taxes || structure.fees || structure.extras || structure.rebates);
   return (
     <TallyCard foot={<LoanFoot />} after={<AddLine opening={opening} />}>

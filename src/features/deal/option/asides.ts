@@ -1,9 +1,10 @@
 import { inNotation } from "@/exchange/notation";
 import { typedOtherWay, understood } from "@/exchange/typing";
-import { type FieldName, fieldOf } from "../fields";
+import type { FieldName } from "../fields";
 import { type Slip, slipAt } from "../fields/slips";
 import {
   baseOf,
+  fieldIn,
   fieldUnit,
   notationIn,
   type OptionState,
@@ -26,7 +27,8 @@ export function asideAt(state: OptionState, field: FieldName): Aside {
   const slip = typed === undefined ? undefined : typingSlip(state, field, typed);
   return {
     understood: typed === undefined ? undefined : understoodText(state, field, typed),
-    slip: slip ?? (state.inputs.find === fieldOf(field).finds ? undefined : slipAt(field, state.inputs)),
+    slip:
+      slip ?? (state.inputs.find === fieldIn(state, field).finds ? undefined : slipAt(field, state.inputs)),
     otherWay: typed === undefined || !state.errors[field] ? undefined : readOtherWay(state, field, typed),
   };
 }
@@ -64,7 +66,7 @@ const bare = (text: string) =>
 
 /** The figure as it will stand in the field, where that is not what is typed. */
 function understoodText(state: OptionState, field: FieldName, typed: string): string | undefined {
-  if (typed === "" || state.errors[field] || fieldOf(field).type === "name") return undefined;
+  if (typed === "" || state.errors[field] || fieldIn(state, field).type === "name") return undefined;
   const shown = inNotation(plainFieldText(state, field), notationIn(state));
   if (shown === "" || bare(shown) === bare(typed)) return undefined;
   const unit = fieldUnit(state, field);

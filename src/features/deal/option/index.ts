@@ -1,12 +1,14 @@
-export { hasRareParts, provideLeases, provideLoans } from "./loaded";
+export type { DeskKinds, LeaseKind, LoanKind } from "./desk-kind";
 export { type ChangeWithinKind, type OptionAction, optionReducer, turnedInto } from "./option-actions";
 export {
   type Edit,
   fieldBeside,
   fieldError,
+  fieldIn,
   fieldText,
   fieldUnit,
   hasErrors,
+  isFoundIn,
   isStale,
   type LeaseState,
   type LoanState,
@@ -18,4 +20,5 @@ export {
   shownQuote,
   withInputs,
 } from "./option-state";
+export { hasRareParts } from "./rare-parts";
 export { amountOf, shownTally, type Tally } from "./shown-tally";

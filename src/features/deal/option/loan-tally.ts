@@ -1,7 +1,5 @@
 import { type LoanDeal, type LoanQuote, prepaidCharges, settle, tally } from "@/core";
-import type { Tally } from "./shown-tally";
-
-type ShownTally = Omit<Tally, "stale">;
+import type { DeskTally } from "./desk-kind";
 
 /** The tally of an answered loan, as the structure shows it. */
 export function tallyOfLoan({
@@ -10,12 +8,12 @@ export function tallyOfLoan({
   loanAmount,
   amountFinanced,
   dueAtSigning,
-}: LoanQuote): ShownTally {
+}: LoanQuote): DeskTally {
   return { lines, reckoned, loanAmount, amountFinanced, due: dueAtSigning.total };
 }
 
 /** The same before there is an answer: it needs no plan, unless a line of it is being found. */
-export function tallyOfLoanDraft({ structure, find, plan }: LoanDeal): ShownTally | undefined {
+export function tallyOfLoanDraft({ structure, find, plan }: LoanDeal): DeskTally | undefined {
   if (structure.price === null || structure.down === null || find === "allowance") return undefined;
   const reckoned = settle(structure);
   const { loanAmount } = reckoned;

@@ -1,25 +1,26 @@
-import { currencyDecimals, formatAmount, type LeaseFigure, type LeaseKnown } from "@/core";
+import {
+  currencyDecimals,
+  type Deal,
+  formatAmount,
+  type KindName,
+  type LeaseKnown,
+  type Quote,
+} from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
+import { type Turning, turnInto } from "@/exchange/kinds/kind/turning";
 import type { LeasePlanFile } from "@/exchange/kinds/lease";
 import type { LoanFile } from "@/exchange/kinds/loan";
 import { withOptional } from "@/exchange/members";
 import type { Locale } from "@/exchange/notation";
 import type { StructureFile } from "@/exchange/structure";
+import type { DeskFind, DownKind, FieldName, ListName, LoanKnownName, PlanListName } from "../fields";
+import { type DeskKind, type LeaseKind, type LoanKind, there } from "./desk-kind";
 import {
-  type DeskFind,
-  type DownKind,
-  type FieldName,
   isFoundIn,
-  type ListName,
-  type LoanFind,
-  type LoanKnownName,
-  type PlanListName,
-} from "../fields";
-import { loadedLease, loadedRest } from "./loaded";
-import {
   type LeaseState,
   type LoanState,
   type OptionState,
+  openOption,
   plainFieldText,
   readTyped,
   shownQuote,
@@ -47,7 +48,8 @@ export type OptionAction =
   | { type: "lease"; change: (plan: LeasePlanFile) => LeasePlanFile; forget?: "leaseTaxes" }
   /** What of an answer the figure is found from. */
   | { type: "known"; figure: LeaseKnown | LoanKnownName }
-  | { type: "kind"; kind: OptionState["kind"] }
+  /** As another kind; `to` is that kind, which has arrived. */
+  | { type: "kind"; kind: KindName; to?: LoanKind | LeaseKind }
   /** The same answered again. */
   | { type: "again" }
   /** How figures are written in this deal; as in the house where none is named. */
@@ -80,33 +82,20 @@ export function optionReducer(state: OptionState, action: OptionAction): OptionS
     case "locale":
       return withInputs(forgotten(state, undefined), withOptional(state.inputs, "locale", action.locale));
     case "plan":
-      if (state.kind !== "loan") return state;
-      return withInputs(forgotten(state, action.forget), {
-        ...state.inputs,
-        plan: action.change(state.inputs.plan),
-      });
     case "lease":
-      if (state.kind !== "lease") return state;
-      return withInputs(
-        forgotten(state, action.forget),
-        loadedLease().withLeasePlan(state.inputs, action.change(state.inputs.plan)),
-      );
+      if (state.kind !== (action.type === "lease" ? "lease" : "loan")) return state;
+      return withInputs(forgotten(state, action.forget), withPlan(state, action.change));
     case "known": {
-      if (state.kind === "loan") {
-        const found = loadedRest().fromLoanKnown(
-          state.inputs,
-          shownQuote(state),
-          action.figure as LoanKnownName,
-        );
-        return withInputs(forgotten(state, undefined), found);
-      }
-      const inputs = loadedLease().fromKnown(state.inputs, shownQuote(state), action.figure as LeaseKnown);
-      return withInputs(cleared(state, "lease/known"), inputs);
+      const found = restOf(state).fromKnown(state.inputs, shownQuote(state), action.figure);
+      return withInputs(
+        state.kind === "loan" ? forgotten(state, undefined) : cleared(state, "lease/known"),
+        found,
+      );
     }
     case "again":
       return readAgain({ ...withInputs(state, state.inputs), edit: state.edit });
     case "kind":
-      return ofKind(state, action.kind);
+      return action.to === undefined || state.kind === action.kind ? state : turned(state, action.to);
   }
 }
 
@@ -154,49 +143,50 @@ function leave(state: OptionState, field: FieldName): OptionState {
   return { ...again, edit: null, typed: again.errors[field] ? again.typed : without(again.typed, field) };
 }
 
+/** An option's kind, whose deals and answers are the option's own, with all that changes one. */
+const restOf = ({ desk }: OptionState) => there((desk as DeskKind<string, DealFile, Deal, Quote>).rest);
+
+/** The option's plan changed, by what its own kind makes of it. */
+function withPlan(state: OptionState, change: (plan: never) => DealFile["plan"]): DealFile {
+  return restOf(state).withPlan(state.inputs, change(state.inputs.plan as never));
+}
+
 /** Takes another figure as the one to find, from a payment where one was typed that can be read. */
 function findFrom(state: OptionState, figure: DeskFind, wish: string | undefined): OptionState {
-  const reading =
-    wish === undefined
-      ? undefined
-      : readTyped(state, state.kind === "lease" ? "lease/known" : "payment", wish);
+  const reading = wish === undefined ? undefined : readTyped(state, state.desk.paymentField, wish);
   if (reading && !reading.ok) return state;
   const payment = reading?.file.plan.payment;
-  const typed = payment === undefined ? undefined : String(payment);
-  return state.kind === "lease" ? findInLease(state, figure, typed) : find(state, figure as LoanFind, typed);
+  return find(state, figure, payment === undefined ? undefined : String(payment));
 }
 
 /** Takes another figure as the one to find; what was found until now stays as a given figure. */
-function find(state: LoanState, figure: LoanFind, payment?: string): OptionState {
+function find(state: OptionState, figure: DeskFind, payment?: string): OptionState {
   const { inputs, typed, errors } = state;
-  if (figure === inputs.find && payment === undefined) return state;
-  const next = loadedRest().findInLoan(inputs, shownQuote(state), figure, payment);
+  if (state.kind === "loan" && figure === inputs.find && payment === undefined) return state;
+  const next = restOf(state).find(inputs, shownQuote(state), figure, payment);
+  if (state.kind === "lease") return withInputs(forgotten(state, undefined), next);
   // What is being typed in a figure that stays given stays too, readable or not.
-  const stays = Object.keys(typed).filter(field => isFoundIn(field as FieldName, next.find));
-  const gone = Object.keys(errors).filter(field => isFoundIn(field as FieldName, next.find));
-  const kept = cleared(state, ...([...stays, ...gone] as FieldName[]));
-  return withInputs(kept, next);
+  const isNowFound = (field: string) =>
+    isFoundIn({ ...state, inputs: next } as OptionState, field as FieldName);
+  const stays = Object.keys(typed).filter(isNowFound);
+  const gone = Object.keys(errors).filter(isNowFound);
+  return withInputs(cleared(state, ...([...stays, ...gone] as FieldName[])), next);
 }
 
-function findInLease(state: LeaseState, figure: DeskFind, payment?: string): OptionState {
-  const inputs = loadedLease().findInLease(state.inputs, shownQuote(state), figure as LeaseFigure, payment);
-  return withInputs(forgotten(state, undefined), inputs);
+/** The deal as one of another kind; what is being typed and cannot be read is forgotten with its fields. */
+function turned(state: OptionState, to: LoanKind | LeaseKind): OptionState {
+  const { houseLocale } = state;
+  return openOption(turnedInto(state, to), { [to.name]: to }, houseLocale);
 }
 
-/** The deal as a loan or as a lease; what is being typed and cannot be read is forgotten with its fields. */
-function ofKind(state: OptionState, kind: OptionState["kind"]): OptionState {
-  if (state.kind === kind) return state;
-  return withInputs({ ...state, typed: {}, errors: {} }, turnedInto(state));
-}
-
-/** The deal as one of the other kind. */
-export function turnedInto(state: OptionState): DealFile {
-  const { turnInto, LOAN_TURNING } = loadedRest();
-  const { LEASE_TURNING } = loadedLease();
-  return state.kind === "loan"
-    ? turnInto(state.inputs, shownQuote(state), LOAN_TURNING, LEASE_TURNING)
-    : turnInto(state.inputs, shownQuote(state), LEASE_TURNING, LOAN_TURNING);
-}
+/** What was typed of a deal as one of another kind. */
+export const turnedInto = (state: OptionState, to: LoanKind | LeaseKind): DealFile =>
+  turnInto(
+    state.inputs,
+    shownQuote(state),
+    restOf(state).turning,
+    there<{ turning: Turning<DealFile, never> }>(to.rest as never).turning,
+  );
 
 function give(state: OptionState, figure: "payment" | "down", minor: number): OptionState {
   const { inputs } = state;
@@ -206,8 +196,7 @@ function give(state: OptionState, figure: "payment" | "down", minor: number): Op
       ...inputs,
       structure: { ...inputs.structure, down: { amount } },
     });
-  const field = state.kind === "lease" ? "lease/known" : "payment";
-  return withInputs(cleared(state, field), {
+  return withInputs(cleared(state, state.desk.paymentField), {
     ...inputs,
     plan: { ...inputs.plan, payment: amount },
   } as DealFile);
@@ -216,10 +205,12 @@ function give(state: OptionState, figure: "payment" | "down", minor: number): Op
 /** Says the same cash down another way. */
 function changeDownKind(state: OptionState, kind: DownKind): OptionState {
   const { inputs } = state;
-  const { withDownKind } = state.kind === "lease" ? loadedLease() : loadedRest();
   const { lines, reckoned, due } = shownTally(state);
   const down = amountOf({ lines }, "down") ?? 0;
-  return withInputs(cleared(state, "down"), withDownKind(inputs, kind, { down, due, ...reckoned }));
+  return withInputs(
+    cleared(state, "down"),
+    restOf(state).withDownKind(inputs, kind, { down, due, ...reckoned }),
+  );
 }
 
 /**

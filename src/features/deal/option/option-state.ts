@@ -1,13 +1,16 @@
 import {
   currencyDecimals,
+  type Deal,
+  kindNameOf,
   type LeaseDeal,
   type LeaseQuote,
   type LoanDeal,
   type LoanQuote,
   periodsPerYear,
+  type Quote,
   type Result,
 } from "@/core";
-import { type DealFile, isLease } from "@/exchange/deal-file";
+import type { DealFile } from "@/exchange/deal-file";
 import type { LeaseFile } from "@/exchange/kinds/lease";
 import type { LoanFile } from "@/exchange/kinds/loan";
 import {
@@ -20,16 +23,8 @@ import {
   plainFigure,
 } from "@/exchange/notation";
 import type { TypedAt } from "@/exchange/typing";
-import {
-  type FieldName,
-  type FieldView,
-  fieldOf,
-  isFoundIn,
-  type Reading,
-  readField,
-  showField,
-} from "../fields";
-import { loadedLease, loadedLoan, loadedRest, understoodBy } from "./loaded";
+import { type Field, type FieldName, type FieldView, type Reading, structureField } from "../fields";
+import { type DeskKind, type DeskKinds, type LeaseKind, type LoanKind, there } from "./desk-kind";
 
 /** What of an option does not hang on its kind. */
 type Typing = {
@@ -53,8 +48,10 @@ export type Edit = {
 };
 
 /** What was typed, and what follows from it. */
-type Answered<Kind, File, Read, Answer> = Typing & {
-  kind: Kind;
+type Answered<Name, Kind, File, Read, Answer> = Typing & {
+  kind: Name;
+  /** All that its kind does. */
+  desk: Kind;
   /** The last readable state of what was typed; this is what is saved. */
   inputs: File;
   /** The inputs as the core reads them, once for each change. */
@@ -63,18 +60,27 @@ type Answered<Kind, File, Read, Answer> = Typing & {
   /** The newest answer that held, shown greyed while there is none. */
   lastGood: Answer | null;
 };
-export type LoanState = Answered<"loan", LoanFile, LoanDeal, LoanQuote>;
-export type LeaseState = Answered<"lease", LeaseFile, LeaseDeal, LeaseQuote>;
+export type LoanState = Answered<"loan", LoanKind, LoanFile, LoanDeal, LoanQuote>;
+export type LeaseState = Answered<"lease", LeaseKind, LeaseFile, LeaseDeal, LeaseQuote>;
 
 /** One option on the screen: all that is shown of it follows from this. */
 export type OptionState = LoanState | LeaseState;
 
-/** An option as it opens. */
-export function openOption(inputs: LoanFile, houseLocale?: Locale): LoanState;
-export function openOption(inputs: DealFile, houseLocale?: Locale): OptionState;
-export function openOption(inputs: DealFile, houseLocale: Locale = DEFAULT_LOCALE): OptionState {
-  return withInputs({ lastGood: null, typed: {}, errors: {}, houseLocale }, inputs);
+/** An option as it opens, by the kinds that have arrived. */
+export function openOption(inputs: LoanFile, kinds: DeskKinds, houseLocale?: Locale): LoanState;
+export function openOption(inputs: DealFile, kinds: DeskKinds, houseLocale?: Locale): OptionState;
+export function openOption(
+  inputs: DealFile,
+  kinds: DeskKinds,
+  houseLocale: Locale = DEFAULT_LOCALE,
+): OptionState {
+  const desk = there(kinds[kindNameOf(inputs)]);
+  return answered({ desk, lastGood: null, typed: {}, errors: {}, houseLocale } as Shown, inputs);
 }
+
+/** All about a field of an option: one entry says it. */
+export const fieldIn = ({ desk }: Pick<OptionState, "desk">, name: FieldName): Field =>
+  there(structureField(name) ?? desk.field(name));
 
 /** How figures are typed and shown. */
 export function notationIn({ inputs, houseLocale }: Pick<OptionState, "inputs" | "houseLocale">): Notation {
@@ -83,7 +89,7 @@ export function notationIn({ inputs, houseLocale }: Pick<OptionState, "inputs" |
 
 /** Where something is typed in a field; null where it is no figure that is understood in more than one way. */
 export function typedAt(state: OptionState, field: FieldName, base: string | undefined): TypedAt | null {
-  const { type = "figure", typed = "amount" } = fieldOf(field);
+  const { type = "figure", typed = "amount" } = fieldIn(state, field);
   if (type !== "figure" || typed === "asItIs") return null;
   const { currency, plan } = state.inputs;
   return {
@@ -97,7 +103,7 @@ export function typedAt(state: OptionState, field: FieldName, base: string | und
 
 /** What stands in a field, as the fields read it. */
 export const plainFieldText = (state: OptionState, field: FieldName): string =>
-  showField(field, { ...state, quote: shownQuote(state) } as FieldView);
+  fieldIn(state, field).show({ ...state, quote: shownQuote(state) } as FieldView);
 
 /** What stood in a field before it was typed in, as the fields read it. */
 export const baseOf = (state: OptionState, field: FieldName): string =>
@@ -109,32 +115,35 @@ export const baseOf = (state: OptionState, field: FieldName): string =>
  * @param base what stood there before
  */
 export function readTyped(state: OptionState, field: FieldName, text: string, base?: string): Reading {
-  const read = { name: same, figure: plainFigure, date: plainDate }[fieldOf(field).type ?? "figure"];
+  const read = { name: same, figure: plainFigure, date: plainDate }[fieldIn(state, field).type ?? "figure"];
   const typed = text.trim();
   const at = typedAt(state, field, base);
-  const plain = (at && understoodBy(typed, at)) ?? read(typed, notationIn(state));
-  const reading = readField(field, plain, state.inputs);
+  const plain = (at && state.desk.rest?.understood(typed, at).plain) ?? read(typed, notationIn(state));
+  const reading = fieldIn(state, field).read(plain.trim(), state.inputs);
   if (reading.ok) return reading;
   return { ok: false, sentence: reading.sentence.replace(`“${plain}”`, `“${typed}”`) };
 }
 
 const same = (text: string) => text;
 
-type Shown = Omit<Typing, "edit"> & { lastGood: LoanQuote | LeaseQuote | null };
+type Shown = Omit<Typing, "edit"> &
+  (Pick<LoanState, "desk" | "lastGood"> | Pick<LeaseState, "desk" | "lastGood">);
 
-/** An option with other inputs, read and answered; what was being typed in is not any more. */
-export function withInputs(state: Shown, inputs: LoanFile): LoanState;
-export function withInputs(state: Shown, inputs: DealFile): OptionState;
-export function withInputs({ typed, errors, houseLocale, lastGood }: Shown, inputs: DealFile): OptionState {
+/** An option with other inputs of its kind, read and answered; what was being typed in is not any more. */
+export function withInputs(state: LoanState, inputs: LoanFile): LoanState;
+export function withInputs(state: OptionState, inputs: DealFile): OptionState;
+export function withInputs(state: OptionState, inputs: DealFile): OptionState {
+  return answered(state, inputs);
+}
+
+function answered({ desk, typed, errors, houseLocale, lastGood }: Shown, inputs: DealFile): OptionState {
+  // Its kind is the inputs' own.
+  const kind = desk as DeskKind<string, DealFile, Deal, Quote>;
+  const deal = kind.read(inputs);
+  const answer = deal.ok ? kind.answer(deal.value) : deal;
+  const held = answer.ok ? answer.value : lastGood;
   const typing = { typed, errors, houseLocale, edit: null };
-  if (isLease(inputs)) {
-    const { deal, answer } = loadedLease().answerLease(inputs);
-    const held = lastGood?.kind === "lease" ? lastGood : null;
-    return { ...typing, kind: "lease", inputs, deal, answer, lastGood: answer.ok ? answer.value : held };
-  }
-  const { deal, answer } = loadedLoan().answerLoan(inputs, () => loadedRest().answer);
-  const held = lastGood?.kind === "lease" ? null : lastGood;
-  return { ...typing, kind: "loan", inputs, deal, answer, lastGood: answer.ok ? answer.value : held };
+  return { ...typing, kind: desk.name, desk, inputs, deal, answer, lastGood: held } as OptionState;
 }
 
 /** The answer that is shown: the present one, or the last that held. */
@@ -160,7 +169,7 @@ export function fieldText(state: OptionState, field: FieldName): string {
   const typed = state.typed[field];
   if (typed !== undefined) return typed;
   const text = plainFieldText(state, field);
-  return fieldOf(field).type === "name" ? text : inNotation(text, notationIn(state));
+  return fieldIn(state, field).type === "name" ? text : inNotation(text, notationIn(state));
 }
 
 /** Why a field's figure cannot be read, or gives no answer. */
@@ -168,22 +177,28 @@ export function fieldError(state: OptionState, field: FieldName): string | undef
   const { errors, answer } = state;
   const notation = notationIn(state);
   if (errors[field]) return inNotation(errors[field], notation);
-  const isBlamed = !answer.ok && (fieldOf(field).figure?.(state.inputs) ?? field) === answer.failure.figure;
+  const isBlamed =
+    !answer.ok && (fieldIn(state, field).figure?.(state.inputs) ?? field) === answer.failure.figure;
   if (!isBlamed || isMissing(state, field)) return undefined;
   return inNotation(answer.failure.sentence, notation);
 }
 
 /** A figure that was not typed yet is no mistake; the place of the answer asks for it. */
 function isMissing(state: OptionState, field: FieldName): boolean {
-  return !isFoundIn(field, state.inputs.find) && showField(field, { ...state, quote: null }) === "";
+  return !isFoundIn(state, field) && fieldIn(state, field).show({ ...state, quote: null }) === "";
 }
 
 /** What stands beside a field's figure: the same said another way. */
 export function fieldBeside(state: OptionState, field: FieldName): string {
-  return fieldOf(field).beside?.({ ...state, quote: shownQuote(state) } as FieldView) ?? "";
+  return fieldIn(state, field).beside?.({ ...state, quote: shownQuote(state) } as FieldView) ?? "";
 }
 
 /** A field's unit, where it has one. */
-export function fieldUnit({ inputs }: OptionState, field: FieldName): string | undefined {
-  return fieldOf(field).unit?.(inputs);
+export function fieldUnit(state: OptionState, field: FieldName): string | undefined {
+  return fieldIn(state, field).unit?.(state.inputs);
+}
+
+/** Whether what a field shows is the figure being found. */
+export function isFoundIn(state: Pick<OptionState, "desk" | "inputs">, field: FieldName): boolean {
+  return fieldIn(state, field).foundAs?.includes(state.inputs.find) ?? false;
 }

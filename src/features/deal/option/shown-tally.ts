@@ -1,18 +1,10 @@
-import type { CapitalizedLine, Reckoned, StructureFigure, TallyLine } from "@/core";
-import { loadedLease, loadedLoan } from "./loaded";
+import type { Deal, Quote, StructureFigure } from "@/core";
+import type { DealFile } from "@/exchange/deal-file";
+import type { DeskKind, DeskTally } from "./desk-kind";
 import { hasErrors, isStale, type OptionState, shownQuote } from "./option-state";
 
-/** The running tally as it is shown, and what it leads to; money in minor units. */
-export type Tally = {
-  /** Empty while the price is missing. */
-  lines: readonly (TallyLine | CapitalizedLine)[];
-  /** What fees, extras and taxes come to. */
-  reckoned: Pick<Reckoned, "price" | "total" | "fees" | "extras" | "taxes"> | null;
-  /** Of a lease its adjusted capitalized cost, as the amount financed. */
-  loanAmount: number | undefined;
-  amountFinanced: number | undefined;
-  /** What is due at signing, once there is an answer. */
-  due: number | undefined;
+/** The running tally as it is shown: no lines while the price is missing. */
+export type Tally = DeskTally & {
   /** Whether it is the last that held, and does not follow from what is typed any more. */
   stale: boolean;
 };
@@ -46,21 +38,18 @@ function tallyNow(state: OptionState): Tally {
   return { ...(heldTally(state) ?? NOTHING), stale: isStale(state) };
 }
 
-function draftOf(state: OptionState): Omit<Tally, "stale"> | undefined {
+function draftOf(state: OptionState): DeskTally | undefined {
   if (state.answer.ok || !state.deal.ok) return undefined;
-  return state.kind === "loan"
-    ? loadedLoan().tallyOfLoanDraft(state.deal.value)
-    : loadedLease().tallyOfLeaseDraft(state.deal.value);
+  return kindOf(state).draftTally(state.deal.value);
 }
 
-function heldTally(state: OptionState): Omit<Tally, "stale"> | undefined {
-  if (state.kind === "loan") {
-    const quote = shownQuote(state);
-    return quote ? loadedLoan().tallyOfLoan(quote) : undefined;
-  }
+function heldTally(state: OptionState): DeskTally | undefined {
   const quote = shownQuote(state);
-  return quote ? loadedLease().tallyOfLease(quote) : undefined;
+  return quote ? kindOf(state).tally(quote) : undefined;
 }
+
+/** An option's kind, whose deals and answers are the option's own. */
+const kindOf = ({ desk }: OptionState) => desk as DeskKind<string, DealFile, Deal, Quote>;
 
 /** The amount of a line of a tally in minor units; undefined where it is not known. */
 export function amountOf({ lines }: Pick<Tally, "lines">, figure: StructureFigure): number | undefined {

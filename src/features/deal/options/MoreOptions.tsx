@@ -7,7 +7,7 @@ import { openedOption } from "../desk/desk-state";
 import { houseRates } from "../desk/house-terms";
 import { turnedInto } from "../option";
 import { useNotation } from "../option/option-context";
-import { whenBothKindsAreLoaded } from "../option/use-loaded";
+import { whenAllAreThere } from "../option/use-kinds";
 import { Check } from "../parts/choices";
 import { listOf } from "./list-of";
 import { roomFor } from "./option-changes";
@@ -150,9 +150,10 @@ function LoanAndLease({ room, onAdd }: Omit<RowProps, "inputs">) {
       ? { ok: true, options: [option.inputs] }
       : percent;
   const turn = () =>
-    whenBothKindsAreLoaded(() => {
-      if (!percent.ok) return;
-      const turned = turnedInto(option);
+    whenAllAreThere(({ loan, lease }) => {
+      const to = isLoan ? lease : loan;
+      if (!percent.ok || !to) return;
+      const turned = turnedInto(option, to);
       onAdd([isLease(turned) ? withResidual(turned, percent.text) : turned]);
     });
   return (

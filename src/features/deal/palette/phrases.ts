@@ -1,7 +1,8 @@
 import { LEASE_NAMES } from "@/core";
 import { inNotation } from "@/exchange/notation";
-import { type DeskFind, type FieldName, FOUND_NAMES, fieldOf, linesOf, withNewLine } from "../fields";
+import { type DeskFind, type FieldName, FOUND_NAMES, linesOf, withNewLine } from "../fields";
 import {
+  fieldIn,
   fieldUnit,
   notationIn,
   type OptionAction,
@@ -232,7 +233,7 @@ function changesText(actions: readonly OptionAction[], option: OptionState, afte
         const text = inNotation(plainFieldText(state, field), notation);
         return text === "" ? "none" : `${text}${fieldUnit(state, field) === "%" ? " %" : ""}`;
       });
-      return `${fieldOf(field).label} ${from} → ${to}`;
+      return `${fieldIn(option, field).label} ${from} → ${to}`;
     })
     .join(", ");
 }
@@ -258,9 +259,9 @@ function answerText(before: OptionState, after: OptionState): string {
 }
 
 /** The field that shows a found figure. */
-function fieldFound(find: DeskFind, { kind }: OptionState): FieldName | undefined {
+function fieldFound(find: DeskFind, option: OptionState): FieldName | undefined {
   const fields: FieldName[] =
-    kind === "lease"
+    option.kind === "lease"
       ? [
           "price",
           "down",
@@ -271,5 +272,5 @@ function fieldFound(find: DeskFind, { kind }: OptionState): FieldName | undefine
           "lease/payments",
         ]
       : ["price", "down", "allowance", "yearlyRate", "payments", "balloon", "extra"];
-  return fields.find(field => fieldOf(field).foundAs?.includes(find));
+  return fields.find(field => fieldIn(option, field).foundAs?.includes(find));
 }

@@ -1,8 +1,16 @@
 import { Target } from "lucide-react";
 import { lazy, memo, Suspense, useRef } from "react";
-import { type FieldName, fieldOf, isFoundIn } from "../fields";
-import { fieldBeside, fieldError, fieldText, fieldUnit, isStale, shownQuote } from "../option";
-import { isUnderstanding } from "../option/loaded";
+import type { Field, FieldName } from "../fields";
+import {
+  fieldBeside,
+  fieldError,
+  fieldIn,
+  fieldText,
+  fieldUnit,
+  isFoundIn,
+  isStale,
+  shownQuote,
+} from "../option";
 import { type OpenOption, useOption } from "../option/option-context";
 import { CalendarButton } from "./CalendarButton";
 
@@ -37,11 +45,12 @@ export function FigureField(props: FigureFieldProps) {
       </Suspense>
     );
   }
-  const found = isFoundIn(field, option.inputs.find);
+  const found = isFoundIn(option, field);
   return (
     <div className="min-w-0">
       <FieldInput
         field={field}
+        entry={fieldIn(option, field)}
         called={called}
         hideLabel={hideLabel}
         shortLabel={shortLabel}
@@ -60,6 +69,8 @@ export function FigureField(props: FigureFieldProps) {
 
 type InputProps = {
   field: FieldName;
+  /** All about it. */
+  entry: Field;
   called: string | undefined;
   hideLabel: boolean;
   shortLabel: string | undefined;
@@ -77,8 +88,9 @@ const LOOKS = { date: "pr-8", figure: "text-right", name: "" };
 
 /** Drawn again only where something of it has changed: a key changes few of many fields. */
 const FieldInput = memo(function FieldInput(props: InputProps) {
-  const { field, called, hideLabel, shortLabel, text, unit, beside, found, stale, isWrong, act } = props;
-  const { label, finds, type = "figure" } = fieldOf(field);
+  const { field, entry, called, hideLabel, shortLabel, text, unit, beside, found, stale, isWrong, act } =
+    props;
+  const { label, finds, type = "figure" } = entry;
   const id = fieldId(field);
   return (
     <>
@@ -155,7 +167,7 @@ export function FieldError({ field }: { field: FieldName }) {
   const error = fieldError(option, field);
   const wasTyped = useRef(false);
   if (field in option.typed) wasTyped.current = true;
-  const hasAside = isUnderstanding() && (wasTyped.current || ASKED.test(field));
+  const hasAside = option.desk.rest !== undefined && (wasTyped.current || ASKED.test(field));
   return (
     <>
       {error && (

@@ -1,12 +1,11 @@
-import { fieldOf } from "../fields";
-import { fieldText, fieldUnit } from "../option";
+import { fieldIn, fieldText, fieldUnit } from "../option";
 import { useOption } from "../option/option-context";
 import type { FigureFieldProps } from "./FigureField";
 
 /** The figure of a signed deal: to be read, and no field. */
 export function SignedFigure({ field, called, hideLabel, shortLabel }: FigureFieldProps) {
   const { option } = useOption();
-  const { label, type = "figure" } = fieldOf(field);
+  const { label, type = "figure" } = fieldIn(option, field);
   const unit = fieldUnit(option, field);
   return (
     <dl className="min-w-0">

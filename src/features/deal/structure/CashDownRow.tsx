@@ -1,5 +1,5 @@
-import { type DownKind, downKind, isFoundIn } from "../fields";
-import { amountOf } from "../option";
+import { type DownKind, downKind } from "../fields";
+import { amountOf, isFoundIn } from "../option";
 import { useOption } from "../option/option-context";
 import { ChoiceInWords } from "../parts/ChoiceInWords";
 import { NamedRow } from "./NamedRow";
@@ -41,7 +41,7 @@ function Remark() {
   if (tally.lines.some(({ figure, sign }) => figure === "down" && sign > 0))
     return `${money(down)} not paid: capitalized`;
   const said = kind === "amount" ? say(`${share} % of the ${whole}`) : `${money(down)} in cash`;
-  if (isFoundIn("down", inputs.find)) return said;
+  if (isFoundIn(option, "down")) return said;
   return (
     <>
       {said} ·{" "}

@@ -1,6 +1,6 @@
 import { type ComponentProps, lazy, Suspense, useState } from "react";
 import { useOption } from "../option/option-context";
-import { whenRestIsLoaded } from "../option/use-loaded";
+import { whenLoansAreWhole } from "../option/use-kinds";
 import { TallyRow } from "./TallyRow";
 import { useStructure } from "./use-structure";
 
@@ -38,7 +38,7 @@ export function NamedRow({ line, usual, ...row }: Props) {
           onClick={() => {
             if (isOpen) setOpen(false);
             else if (kind === "lease") open();
-            else whenRestIsLoaded(open);
+            else whenLoansAreWhole(open);
           }}
         >
           {name}

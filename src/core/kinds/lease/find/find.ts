@@ -145,6 +145,8 @@ function search(
   const outside = rises && CANNOT_BE_MORE.has(find) ? Number.POSITIVE_INFINITY : Number.NEGATIVE_INFINITY;
   const at = (whole: number) => measure(fill(lease, whole));
   const isRight = (whole: number) => (at(whole) ?? Number.POSITIVE_INFINITY) <= asked;
+  // What was looked at last: where there is none, the least is near it.
+  let tried = 0;
   const found = lastRight(
     { rises, ...range(lease, currencyDecimals(lease.currency) ?? 2), asked },
     {
@@ -161,11 +163,12 @@ function search(
               outside,
             })
           : first;
+        tried = nearest;
         if (nearest < from || !isRight(sign * nearest)) return from - 1;
         return IS_RATE.has(find) ? nearest : lastNearby(x => isRight(sign * x), nearest, to);
       },
       none: (_, { from, to, sign }) => {
-        const valid = 1 + lastWhole(x => (at(sign * x) === undefined ? -1 : 1), from, to, from);
+        const valid = 1 + lastWhole(x => (at(sign * x) === undefined ? -1 : 1), from, to, tried + 1);
         return noLeaseAnswer(
           lease,
           known,

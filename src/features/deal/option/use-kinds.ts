@@ -1,14 +1,9 @@
 import { useEffect, useState } from "react";
-import { type DealFile, isLease } from "@/exchange/deal-file";
+import { kindNameOf } from "@/core";
+import type { DealFile } from "@/exchange/deal-file";
 import { notify } from "@/features/notices/notify";
-import {
-  areBothKindsLoaded,
-  hasWhatItNeeds,
-  isRestLoaded,
-  loadBothKinds,
-  loadRest,
-  loadWhatIsNeeded,
-} from "./loaded";
+import type { DeskKinds } from "./desk-kind";
+import { allThere, kindsFor, loadAll, loadFor, loadWholeLoan, wholeLoanThere } from "./loading";
 
 const RETRY_AFTER = 2000;
 
@@ -16,19 +11,20 @@ const RETRY_AFTER = 2000;
 const TOUCHES = ["pointerdown", "keydown", "input"] as const;
 
 /**
- * Whether the screen can be shown: when what its deals need is loaded. The first touch of the page loads what only some
- * loans need in any case, so that it is there when it is wanted.
+ * The kinds that the screen's deals need, once they are there. The first touch of the page loads loans whole in any case,
+ * so that what only some need is there when it is wanted.
  *
  * @param deals what opens, the same list each time; nothing while nothing can be loaded
  */
-export function useLoaded(deals: readonly DealFile[] | undefined): boolean {
+export function useKinds(deals: readonly DealFile[] | undefined): DeskKinds | undefined {
   const [, setLoaded] = useState(0);
-  const isReady = deals !== undefined && hasWhatItNeeds(deals);
-  const hasLoans = deals?.some(inputs => !isLease(inputs)) ?? false;
+  const kinds = deals && kindsFor(deals);
+  const isReady = kinds !== undefined;
+  const hasLoans = deals?.some(inputs => kindNameOf(inputs) === "loan") ?? false;
   useEffect(() => {
     if (isReady || !deals) return;
     return untilLoaded(
-      () => loadWhatIsNeeded(deals),
+      () => loadFor(deals),
       () => setLoaded(count => count + 1),
     );
   }, [deals, isReady]);
@@ -36,7 +32,7 @@ export function useLoaded(deals: readonly DealFile[] | undefined): boolean {
     if (!hasLoans) return;
     let stop: (() => void) | undefined;
     const touched = () => {
-      stop ??= untilLoaded(loadRest, () => {});
+      stop ??= untilLoaded(loadWholeLoan, () => {});
     };
     for (const touch of TOUCHES) window.addEventListener(touch, touched, { once: true, passive: true });
     return () => {
@@ -44,11 +40,11 @@ export function useLoaded(deals: readonly DealFile[] | undefined): boolean {
       for (const touch of TOUCHES) window.removeEventListener(touch, touched);
     };
   }, [hasLoans]);
-  return isReady;
+  return kinds;
 }
 
 /** Loads something, again and again while the server is away; the returned function gives up. */
-function untilLoaded(load: () => Promise<void>, done: () => void): () => void {
+function untilLoaded(load: () => Promise<unknown>, done: () => void): () => void {
   let timer: ReturnType<typeof setTimeout> | undefined;
   let isStopped = false;
   const again = () => {
@@ -69,18 +65,19 @@ function untilLoaded(load: () => Promise<void>, done: () => void): () => void {
 const away = () =>
   notify.error("This could not be loaded, because the server is away. Try again when it is back.");
 
-const whenReady = (isReady: boolean, load: () => Promise<void>, go: () => void) => {
-  if (isReady) go();
+type Go = (kinds: DeskKinds) => void;
+
+const whenReady = (ready: DeskKinds | undefined, load: () => Promise<DeskKinds>, go: Go) => {
+  if (ready) go(ready);
   else load().then(go, away);
 };
 
 /** Does what only some loans need: at once where it is there. */
-export const whenRestIsLoaded = (go: () => void): void => whenReady(isRestLoaded(), loadRest, go);
+export const whenLoansAreWhole = (go: Go): void => whenReady(wholeLoanThere(), loadWholeLoan, go);
 
-/** Does what turns one kind into the other. */
-export const whenBothKindsAreLoaded = (go: () => void): void =>
-  whenReady(areBothKindsLoaded(), loadBothKinds, go);
+/** Does what turns one kind into another. */
+export const whenAllAreThere = (go: Go): void => whenReady(allThere(), loadAll, go);
 
-/** Does what needs all that some deals need. */
-export const whenLoaded = (deals: readonly DealFile[], go: () => void): void =>
-  whenReady(hasWhatItNeeds(deals), () => loadWhatIsNeeded(deals), go);
+/** Does what needs the kinds of some deals. */
+export const whenThere = (deals: readonly DealFile[], go: Go): void =>
+  whenReady(kindsFor(deals), () => loadFor(deals), go);

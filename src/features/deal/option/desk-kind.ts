@@ -1,0 +1,74 @@
+import type {
+  CapitalizedLine,
+  CostOfCredit,
+  LeaseDeal,
+  LeaseQuote,
+  LoanDeal,
+  LoanQuote,
+  Reckoned,
+  Result,
+  TallyLine,
+} from "@/core";
+import type { Turning } from "@/exchange/kinds/kind/turning";
+import type { LeaseFile } from "@/exchange/kinds/lease";
+import type { LoanFile } from "@/exchange/kinds/loan";
+import type { TypedAt, Understood } from "@/exchange/typing";
+import type { DownKind, Field, FieldName } from "../fields";
+
+/** The running tally, and what it leads to; money in minor units. */
+export type DeskTally = {
+  lines: readonly (TallyLine | CapitalizedLine)[];
+  /** What fees, extras and taxes come to. */
+  reckoned: Pick<Reckoned, "price" | "total" | "fees" | "extras" | "taxes"> | null;
+  /** Of a lease its adjusted capitalized cost, as the amount financed. */
+  loanAmount: number | undefined;
+  amountFinanced: number | undefined;
+  /** What is due at signing, once there is an answer. */
+  due: number | undefined;
+};
+
+/** What a cash down comes to, for saying it another way; in minor units. */
+export type DownAmounts = { down: number; due: number | undefined; price?: number; total?: number };
+
+/** What of a kind changes a deal otherwise than by typing in its fields, and what only some deals need. */
+type Rest<File extends LoanFile | LeaseFile, Quote> = {
+  /** What is typed, as people type it. */
+  understood: (typed: string, at: TypedAt) => Understood;
+  /** The deal looking for another figure; what was found until now stays as a given one. */
+  find: (inputs: File, quote: Quote | null, figure: string, payment?: string) => File;
+  /** The deal found from another figure of its answer. */
+  fromKnown: (inputs: File, quote: Quote | null, figure: string) => File;
+  withPlan: (inputs: File, plan: File["plan"]) => File;
+  withDownKind: (inputs: File, kind: DownKind, amounts: DownAmounts) => File;
+  turning: Turning<File, Quote>;
+  /** The yearly rates of an answer. */
+  costOf?: (quote: Quote) => Result<CostOfCredit>;
+};
+
+/** A kind of deal on the desk, as one object: all that an option of it does. */
+export type DeskKind<Name, File extends LoanFile | LeaseFile, Deal, Quote> = {
+  name: Name;
+  /** All about a field that only this kind has; undefined where it is none of them. */
+  field: (name: string) => Field | undefined;
+  /** The field in which a payment is typed that something is found from. */
+  paymentField: FieldName;
+  read: (inputs: File) => Result<Deal>;
+  answer: (deal: Deal) => Result<Quote>;
+  tally: (quote: Quote) => DeskTally;
+  /** The same before there is an answer; undefined where a line of it is missing, or hangs on the payments. */
+  draftTally: (deal: Deal) => DeskTally | undefined;
+  /** Left out while only what a plain deal needs has arrived: the screen starts without the code for the rest. */
+  rest?: Rest<File, Quote>;
+};
+
+export type LoanKind = DeskKind<"loan", LoanFile, LoanDeal, LoanQuote>;
+export type LeaseKind = DeskKind<"lease", LeaseFile, LeaseDeal, LeaseQuote>;
+
+/** The kinds that have arrived. */
+export type DeskKinds = { loan?: LoanKind; lease?: LeaseKind };
+
+/** What of a kind is needed has to be there. */
+export function there<Part>(part: Part | undefined): Part {
+  if (part === undefined) throw new Error("What this deal needs has not arrived.");
+  return part;
+}

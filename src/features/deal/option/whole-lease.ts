@@ -1,0 +1,28 @@
+import { evaluateLease, type LeaseFigure, type LeaseKnown } from "@/core";
+import { readLease } from "@/exchange/kinds/lease";
+import { LEASE_TURNING } from "@/exchange/kinds/lease/turning";
+import { understood } from "@/exchange/typing";
+import { withDownKind } from "../fields/down-kind";
+import { findInLease, fromKnown, withLeasePlan } from "../fields/find-lease";
+import { leaseField } from "../fields/lease-field";
+import type { LeaseKind } from "./desk-kind";
+import { tallyOfLease, tallyOfLeaseDraft } from "./lease-tally";
+
+/** Leases. */
+export const LEASE: LeaseKind = {
+  name: "lease",
+  field: leaseField,
+  paymentField: "lease/known",
+  read: readLease,
+  answer: evaluateLease,
+  tally: tallyOfLease,
+  draftTally: tallyOfLeaseDraft,
+  rest: {
+    understood,
+    find: (inputs, quote, figure, payment) => findInLease(inputs, quote, figure as LeaseFigure, payment),
+    fromKnown: (inputs, quote, figure) => fromKnown(inputs, quote, figure as LeaseKnown),
+    withPlan: withLeasePlan,
+    withDownKind,
+    turning: LEASE_TURNING,
+  },
+};
