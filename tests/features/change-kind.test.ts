@@ -4,12 +4,12 @@ import { type ChangeWithinKind, type OptionState, optionReducer } from "@/featur
 import { leases } from "../core/random-leases";
 import { leaseInputs, loanInputs } from "../loan-inputs";
 import { LOAN, VAN } from "./lease-and-loan";
-import { openOption } from "./load-desk";
+import { KINDS, openOption } from "./load-desk";
 
 const typed = (field: FieldName, text: string): ChangeWithinKind => ({ type: "typed", field, text });
 
 const ofKind = (state: OptionState, kind: OptionState["kind"]) =>
-  optionReducer(state, { type: "kind", kind });
+  optionReducer(state, { type: "kind", kind, to: KINDS[kind] });
 
 test("what applies is taken over: rate, term, frequency, rounding, date; a balloon is the residual, a tax falls on payments", () => {
   const lease = leaseInputs(ofKind(openOption(LOAN), "lease").inputs);

@@ -28,7 +28,7 @@ export type DeskTally = {
 };
 
 /** What a cash down comes to, for saying it another way; in minor units. */
-export type DownAmounts = { down: number; due: number | undefined; price?: number; total?: number };
+type DownAmounts = { down: number; due: number | undefined; price?: number; total?: number };
 
 /** What of a kind changes a deal otherwise than by typing in its fields, and what only some deals need. */
 type Rest<File extends LoanFile | LeaseFile, Quote> = {
