@@ -24,11 +24,7 @@ const SignedDesk = lazy(async () => {
 });
 
 // A deal is a loan or a lease: the screen starts with the code for what it is.
-provideLoaders({
-  loan: async () => (await import("./loan/LoanDesk")).PLAIN_LOAN,
-  wholeLoan: async plain => (await import("./option/whole-loan")).wholeLoan(plain),
-  lease: async () => (await import("./lease/LeaseDesk")).LEASE,
-});
+provideLoaders({ loan: () => import("./loan/LoanDesk"), lease: () => import("./lease/LeaseDesk") });
 
 type Props = {
   /** A {@link DealReply} as JSON: the server that serves everyone would else write each of its values by itself. */

@@ -2,12 +2,16 @@ import { RepaymentTable } from "@/features/repayment/RepaymentTable";
 import type { AnswerProps } from "../desk/answer-props";
 import { isStale, notationIn, shownQuote } from "../option";
 import { useLoan } from "../option/option-context";
+import { PLAIN_LOAN } from "../option/plain-loan";
 import { LoanCosts } from "./LoanCosts";
 import { LoanSentence, LoanWords } from "./LoanSentence";
 
-export { PLAIN_LOAN } from "../option/plain-loan";
 export { PlanCard as LoanPlan } from "../plan/PlanCard";
 export { LoanStructure } from "./LoanStructure";
+export { PLAIN_LOAN };
+
+/** What not every loan needs; from here it comes without what every loan has. */
+export const loadWholeLoan = async () => (await import("../option/whole-loan")).wholeLoan(PLAIN_LOAN);
 
 /** What is signed of a loan: its sentence and what it costs. */
 export function LoanSigned() {

@@ -40,7 +40,14 @@ type Rest<File extends LoanFile | LeaseFile, Quote> = {
   fromKnown: (inputs: File, quote: Quote | null, figure: string) => File;
   withPlan: (inputs: File, plan: File["plan"]) => File;
   withDownKind: (inputs: File, kind: DownKind, amounts: DownAmounts) => File;
+  /** How it is turned into another kind, and another one into it. */
   turning: Turning<File, Quote>;
+  /** The deal as one of another kind. */
+  turnedInto: (
+    inputs: File,
+    quote: Quote | null,
+    to: Pick<Turning<LoanFile | LeaseFile, never>, "firstPlan">,
+  ) => LoanFile | LeaseFile;
   /** The yearly rates of an answer. */
   costOf?: (quote: Quote) => Result<CostOfCredit>;
 };

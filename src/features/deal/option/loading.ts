@@ -6,9 +6,8 @@ import { hasRareParts } from "./rare-parts";
 
 /** Where the kinds are loaded from, each in one piece with what is drawn of it: of loans first what a plain one needs. */
 type Loaders = {
-  loan: () => Promise<LoanKind>;
-  wholeLoan: (plain: LoanKind) => Promise<LoanKind>;
-  lease: () => Promise<LeaseKind>;
+  loan: () => Promise<{ PLAIN_LOAN: LoanKind; loadWholeLoan: () => Promise<LoanKind> }>;
+  lease: () => Promise<{ LEASE: LeaseKind }>;
 };
 
 let loaders: Loaders | undefined;
@@ -22,10 +21,9 @@ export function provideLoaders(from: Loaders): void {
 let arrived: DeskKinds = {};
 const listeners = new Set<(kinds: DeskKinds) => void>();
 
-function take(kinds: DeskKinds): DeskKinds {
+function take(kinds: DeskKinds): void {
   arrived = { ...arrived, ...kinds };
   for (const listener of listeners) listener(arrived);
-  return arrived;
 }
 
 /** Does something with every kind that arrives, in a fuller form than before; the returned function leaves it. */
@@ -35,14 +33,19 @@ export function onArrival(listener: (kinds: DeskKinds) => void): () => void {
 }
 
 async function loadLoan(isWhole: boolean): Promise<void> {
-  if (!loaders) return;
-  const plain = arrived.loan ?? (await loaders.loan());
+  if (!loaders || arrived.loan?.rest) return;
+  const { PLAIN_LOAN: plain, loadWholeLoan: load } = await loaders.loan();
   if (!arrived.loan) take({ loan: plain });
-  if (isWhole && !arrived.loan?.rest) take({ loan: await loaders.wholeLoan(plain) });
+  if (!isWhole) return;
+  const whole = await load();
+  // It arrives once, however often it was asked for.
+  if (!arrived.loan?.rest) take({ loan: whole });
 }
 
 async function loadLease(): Promise<void> {
-  if (!arrived.lease && loaders) take({ lease: await loaders.lease() });
+  if (arrived.lease || !loaders) return;
+  const { LEASE: lease } = await loaders.lease();
+  if (!arrived.lease) take({ lease });
 }
 
 /** The kinds that some deals need, where they are there. */

@@ -7,7 +7,6 @@ import {
   type Quote,
 } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
-import { type Turning, turnInto } from "@/exchange/kinds/kind/turning";
 import type { LeasePlanFile } from "@/exchange/kinds/lease";
 import type { LoanFile } from "@/exchange/kinds/loan";
 import { withOptional } from "@/exchange/members";
@@ -181,12 +180,9 @@ function turned(state: OptionState, to: LoanKind | LeaseKind): OptionState {
 
 /** What was typed of a deal as one of another kind. */
 export const turnedInto = (state: OptionState, to: LoanKind | LeaseKind): DealFile =>
-  turnInto(
-    state.inputs,
-    shownQuote(state),
-    restOf(state).turning,
-    there<{ turning: Turning<DealFile, never> }>(to.rest as never).turning,
-  );
+  restOf(state).turnedInto(state.inputs, shownQuote(state), there(to.rest as AnyRest).turning);
+
+type AnyRest = DeskKind<string, DealFile, Deal, Quote>["rest"];
 
 function give(state: OptionState, figure: "payment" | "down", minor: number): OptionState {
   const { inputs } = state;

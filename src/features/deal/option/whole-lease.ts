@@ -1,4 +1,5 @@
 import { evaluateLease, type LeaseFigure, type LeaseKnown } from "@/core";
+import { turnInto } from "@/exchange/kinds/kind/turning";
 import { readLease } from "@/exchange/kinds/lease";
 import { LEASE_TURNING } from "@/exchange/kinds/lease/turning";
 import { understood } from "@/exchange/typing";
@@ -24,5 +25,6 @@ export const LEASE: LeaseKind = {
     withPlan: withLeasePlan,
     withDownKind,
     turning: LEASE_TURNING,
+    turnedInto: (inputs, quote, to) => turnInto(inputs, quote, LEASE_TURNING, to),
   },
 };

@@ -1,5 +1,6 @@
 import { costOfCredit, type FoundFigure, isLevel, levelAnswer, quoteBy } from "@/core";
 import { answer } from "@/core/kinds/loan/find";
+import { turnInto } from "@/exchange/kinds/kind/turning";
 import { LOAN_TURNING } from "@/exchange/kinds/loan/turning";
 import { understood } from "@/exchange/typing";
 import { datedField } from "../fields/dated-fields";
@@ -24,6 +25,7 @@ export const wholeLoan = (plain: LoanKind): LoanKind => ({
     withPlan: (inputs, plan) => ({ ...inputs, plan }),
     withDownKind,
     turning: LOAN_TURNING,
+    turnedInto: (inputs, quote, to) => turnInto(inputs, quote, LOAN_TURNING, to),
     costOf: costOfCredit,
   },
 });
