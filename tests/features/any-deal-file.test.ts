@@ -1,7 +1,7 @@
 import { chosenOption, type DealDocument, documentOf } from "@/exchange/deal-document";
 import { knownWords, type LoanFile } from "@/exchange/kinds/loan";
 import { planTitle, planWords } from "@/exchange/kinds/loan/plan";
-import { describeOption } from "@/features/deal/desk/describe-document";
+import { describeOption } from "@/features/deal/history/describe-document";
 import { fieldBeside, fieldText, optionReducer, shownQuote, shownTally } from "@/features/deal/option";
 import { openOption } from "./load-desk";
 

@@ -1,7 +1,11 @@
 import { FOUND_FIGURES, type FoundFigure, type LoanQuote } from "@/core";
 import { checkDealFile } from "@/exchange/deal-file/parse";
 import type { LoanFile } from "@/exchange/kinds/loan";
-import { isKnownFor, LOAN_KNOWN_NAMES, type LoanKnownName } from "@/features/deal/fields/loan-known";
+import {
+  isKnownFor,
+  LOAN_KNOWN_NAMES,
+  type LoanKnownName,
+} from "@/features/deal/kinds/loan/fields/loan-known";
 import { type LoanState, optionReducer, shownQuote } from "@/features/deal/option";
 import { openOption } from "./load-desk";
 

@@ -3,11 +3,11 @@ import type { LeaseQuote } from "@/core";
 import { chosenOption, documentOf } from "@/exchange/deal-document";
 import type { DealFile } from "@/exchange/deal-file";
 import { factorOfRate, rateOfFactor, reckonedBy } from "@/exchange/kinds/lease/reckoning";
-import { describeOption } from "@/features/deal/desk/describe-document";
 import type { FieldName } from "@/features/deal/fields";
-import { LEASE_FIELD_NAMES } from "@/features/deal/fields/lease-fields";
 import { withNewLeaseTax, withoutLeaseTax } from "@/features/deal/fields/lease-taxes";
-import { LEASE_PARTS } from "@/features/deal/lease/lease-parts";
+import { describeOption } from "@/features/deal/history/describe-document";
+import { LEASE_FIELD_NAMES } from "@/features/deal/kinds/lease/fields/lease-fields";
+import { LEASE_PARTS } from "@/features/deal/kinds/lease/lease-parts";
 import {
   type ChangeWithinKind,
   fieldBeside,

@@ -2,10 +2,10 @@ import type { DealFile } from "@/exchange/deal-file";
 import type { LoanFile } from "@/exchange/kinds/loan";
 import type { Locale } from "@/exchange/notation";
 import { openDesk as openDeskWith } from "@/features/deal/desk/desk-state";
+import { LEASE } from "@/features/deal/kinds/lease/lease";
+import { PLAIN_LOAN } from "@/features/deal/kinds/loan/plain-loan";
+import { wholeLoan } from "@/features/deal/kinds/loan/whole-loan";
 import { type LoanState, type OptionState, openOption as openWith } from "@/features/deal/option";
-import { PLAIN_LOAN } from "@/features/deal/option/plain-loan";
-import { LEASE } from "@/features/deal/option/whole-lease";
-import { wholeLoan } from "@/features/deal/option/whole-loan";
 
 /** Every kind, as it is once all of it has arrived. */
 export const KINDS = { loan: wholeLoan(PLAIN_LOAN), lease: LEASE };

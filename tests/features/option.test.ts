@@ -3,6 +3,7 @@ import { newDealDocument } from "@/exchange/new-deal/new-deal";
 import type { Locale } from "@/exchange/notation";
 import type { PaidBy } from "@/exchange/structure";
 import { paidMembers, withLine, withNewLine, withoutLine } from "@/features/deal/fields";
+import { ADDABLE_PARTS } from "@/features/deal/kinds/loan/plan/addable-parts";
 import {
   type ChangeWithinKind,
   fieldBeside,
@@ -15,7 +16,6 @@ import {
   shownQuote,
   shownTally,
 } from "@/features/deal/option";
-import { ADDABLE_PARTS } from "@/features/deal/plan/addable-parts";
 import { asKind, withFrequency } from "@/features/deal/plan/kinds";
 import { loanInputs } from "../loan-inputs";
 import { openOption } from "./load-desk";

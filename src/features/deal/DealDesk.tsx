@@ -24,7 +24,10 @@ const SignedDesk = lazy(async () => {
 });
 
 // A deal is a loan or a lease: the screen starts with the code for what it is.
-provideLoaders({ loan: () => import("./loan/LoanDesk"), lease: () => import("./lease/LeaseDesk") });
+provideLoaders({
+  loan: () => import("./kinds/loan/LoanDesk"),
+  lease: () => import("./kinds/lease/LeaseDesk"),
+});
 
 type Props = {
   /** A {@link DealReply} as JSON: the server that serves everyone would else write each of its values by itself. */

@@ -7,10 +7,10 @@ import { OptionProvider } from "./option/option-context";
 import { type CalledOption, useOptionActions, useOptions } from "./options/use-options";
 
 const LoanSigned = lazy(() =>
-  import("./loan/LoanDesk").then(({ LoanSigned: signed }) => ({ default: signed })),
+  import("./kinds/loan/LoanDesk").then(({ LoanSigned: signed }) => ({ default: signed })),
 );
 const LeaseSigned = lazy(() =>
-  import("./lease/LeaseDesk").then(({ LeaseSigned: signed }) => ({ default: signed })),
+  import("./kinds/lease/LeaseDesk").then(({ LeaseSigned: signed }) => ({ default: signed })),
 );
 
 const doNothing = () => {};

@@ -1,5 +1,7 @@
 import type { LoanFile } from "@/exchange/kinds/loan";
 import type { Settings, TaxProfileFile, UsualTerm } from "@/exchange/settings";
+import { PLAIN_LOAN } from "@/features/deal/kinds/loan/plain-loan";
+import { wholeLoan } from "@/features/deal/kinds/loan/whole-loan";
 import {
   hasErrors,
   type LoanState,
@@ -8,8 +10,6 @@ import {
   optionReducer,
 } from "@/features/deal/option";
 import { withInputs } from "@/features/deal/option/option-state";
-import { PLAIN_LOAN } from "@/features/deal/option/plain-loan";
-import { wholeLoan } from "@/features/deal/option/whole-loan";
 
 /** What of the settings is typed as it is. */
 export type House = Pick<Settings, "houseName" | "currency" | "locale" | "appearance" | "newDeal">;

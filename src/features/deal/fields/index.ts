@@ -1,10 +1,5 @@
 import type { Field } from "./field";
-import type { LeasePlanFieldName } from "./lease-fields";
-import type { LineFieldName, NameOfLineField } from "./line-fields";
-import type { LoanKnownFieldName } from "./loan-known";
-import type { PlanFieldName } from "./plan-fields";
-import type { PlanLineFieldName } from "./plan-lines";
-import type { PlanPartFieldName } from "./plan-part-fields";
+import type { FieldName } from "./field-name";
 import { STRUCTURE_FIELDS, type StructureFieldName } from "./structure-fields";
 
 export {
@@ -19,31 +14,12 @@ export {
   withLine,
   withNewLine,
   withoutLine,
-} from "../../../exchange/structure/lines";
-export type {
-  DeskFind,
-  Field,
-  FieldView,
-  LeaseView,
-  LoanFind,
-  LoanView,
-  Reading,
-} from "./field";
+} from "@/exchange/structure/lines";
+export type { DeskFind, Field, FieldView, LeaseView, LoanFind, LoanView, Reading } from "./field";
+export type { FieldName, FieldNames } from "./field-name";
 export { FOUND_NAMES } from "./found-figures";
 export type { LineFieldName } from "./line-fields";
-export type { LoanKnownName } from "./loan-known";
-export { type PlanListName, planRows, withPlanRows } from "./plan-rows";
 export { type DownKind, downKind, isPercentDown } from "./structure-fields";
-
-export type FieldName =
-  | StructureFieldName
-  | PlanFieldName
-  | PlanPartFieldName
-  | LoanKnownFieldName
-  | LineFieldName
-  | NameOfLineField
-  | PlanLineFieldName
-  | LeasePlanFieldName;
 
 /** The fields of the structure that every deal has, in the order of its lines. */
 export const STRUCTURE_FIELD_NAMES = Object.keys(STRUCTURE_FIELDS) as StructureFieldName[];

@@ -1,7 +1,7 @@
 import { Fragment } from "react";
 import type { DealDocument } from "@/exchange/deal-document";
-import { type DescribedPart, describeParts } from "../desk/describe-document";
 import { useNotation } from "../option/option-context";
+import { type DescribedPart, describeParts } from "./describe-document";
 
 type Props = {
   one: DealDocument;

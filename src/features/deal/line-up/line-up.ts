@@ -1,7 +1,7 @@
 import { type DayNumber, FREQUENCY_NAMES, type MoneyAt, moneyAfter } from "@/core";
 import { figuresInWords } from "@/exchange/option-words";
 import { rateText } from "@/exchange/text";
-import { costOf } from "../loan/cost-of";
+import { costOf } from "../kinds/loan/cost-of";
 import type { OptionState } from "../option";
 
 /** An option in the line-up: what it is called, its answer, and what is paid and owed over time. */

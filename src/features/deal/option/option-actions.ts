@@ -1,18 +1,11 @@
-import {
-  currencyDecimals,
-  type Deal,
-  formatAmount,
-  type KindName,
-  type LeaseKnown,
-  type Quote,
-} from "@/core";
+import { currencyDecimals, type Deal, formatAmount, type KindName, type Quote } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
 import type { LeasePlanFile } from "@/exchange/kinds/lease";
 import type { LoanFile } from "@/exchange/kinds/loan";
 import { withOptional } from "@/exchange/members";
 import type { Locale } from "@/exchange/notation";
 import type { StructureFile } from "@/exchange/structure";
-import type { DeskFind, DownKind, FieldName, ListName, LoanKnownName, PlanListName } from "../fields";
+import type { DeskFind, DownKind, FieldName, ListName } from "../fields";
 import { type DeskKind, type LeaseKind, type LoanKind, there } from "./desk-kind";
 import {
   isFoundIn,
@@ -42,11 +35,11 @@ export type OptionAction =
       forget?: ListName;
     }
   /** The same for the plan. */
-  | { type: "plan"; change: (plan: LoanFile["plan"]) => LoanFile["plan"]; forget?: PlanListName }
+  | { type: "plan"; change: (plan: LoanFile["plan"]) => LoanFile["plan"]; forget?: string }
   /** The same for the plan of a lease. */
-  | { type: "lease"; change: (plan: LeasePlanFile) => LeasePlanFile; forget?: "leaseTaxes" }
+  | { type: "lease"; change: (plan: LeasePlanFile) => LeasePlanFile; forget?: string }
   /** What of an answer the figure is found from. */
-  | { type: "known"; figure: LeaseKnown | LoanKnownName }
+  | { type: "known"; figure: string }
   /** As another kind; `to` is that kind, which has arrived. */
   | { type: "kind"; kind: KindName; to?: LoanKind | LeaseKind }
   /** The same answered again. */
@@ -213,10 +206,7 @@ function changeDownKind(state: OptionState, kind: DownKind): OptionState {
  * The option without what was typed and could be read, which stands in its field anyway and may be another figure now,
  * and without what was being typed in a list whose lines have other places.
  */
-function forgotten(
-  state: OptionState,
-  list: ListName | PlanListName | "leaseTaxes" | undefined,
-): OptionState {
+function forgotten(state: OptionState, list: string | undefined): OptionState {
   const { typed, errors } = state;
   const isKept = (field: string) => list === undefined || !field.startsWith(`${list}/`);
   const keep = <Value>(record: Partial<Record<string, Value>>) =>

@@ -30,20 +30,24 @@ const LineUp = lazy(() => LOADS.lineUp().then(({ LineUp: lineUp }) => ({ default
 const Reach = lazy(() => LOADS.reach().then(({ Reach: reach }) => ({ default: reach })));
 const PaymentMap = lazy(() => LOADS.map().then(({ PaymentMap: map }) => ({ default: map })));
 const LoanStructure = lazy(() =>
-  import("../loan/LoanDesk").then(({ LoanStructure: structure }) => ({ default: structure })),
+  import("../kinds/loan/LoanDesk").then(({ LoanStructure: structure }) => ({ default: structure })),
 );
 const LoanAnswer = lazy(() =>
-  import("../loan/LoanDesk").then(({ LoanAnswer: answer }) => ({ default: answer })),
+  import("../kinds/loan/LoanDesk").then(({ LoanAnswer: answer }) => ({ default: answer })),
 );
 const LeaseStructure = lazy(() =>
-  import("../lease/LeaseDesk").then(({ LeaseStructure: structure }) => ({ default: structure })),
+  import("../kinds/lease/LeaseDesk").then(({ LeaseStructure: structure }) => ({ default: structure })),
 );
 const LeaseAnswer = lazy(() =>
-  import("../lease/LeaseDesk").then(({ LeaseAnswer: answer }) => ({ default: answer })),
+  import("../kinds/lease/LeaseDesk").then(({ LeaseAnswer: answer }) => ({ default: answer })),
 );
 
-const LoanPlan = lazy(() => import("../loan/LoanDesk").then(({ LoanPlan: plan }) => ({ default: plan })));
-const LeasePlan = lazy(() => import("../lease/LeaseDesk").then(({ LeasePlan: plan }) => ({ default: plan })));
+const LoanPlan = lazy(() =>
+  import("../kinds/loan/LoanDesk").then(({ LoanPlan: plan }) => ({ default: plan })),
+);
+const LeasePlan = lazy(() =>
+  import("../kinds/lease/LeaseDesk").then(({ LeasePlan: plan }) => ({ default: plan })),
+);
 
 const opened = (part: ReactNode) => (
   <Suspense fallback={<p className="p-4 text-faint">Opening …</p>}>{part}</Suspense>

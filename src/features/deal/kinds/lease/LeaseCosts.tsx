@@ -1,0 +1,54 @@
+import { memo } from "react";
+import { LEASE_RATE_NOTICE } from "@/core";
+import { effectiveRateIfBought, LEASE_COSTS } from "@/exchange/kinds/lease/words/costs";
+import { amountText } from "@/exchange/text";
+import { CostCard, CostCards } from "../../answer/CostCard";
+import { shownQuote } from "../../option";
+import { useLease, useNotation } from "../../option/option-context";
+import { WorkingButton } from "../../parts/WorkingButton";
+import { WorkingsHere } from "../../parts/WorkingsHere";
+
+/** What the lease really costs, each figure with what it includes and its working. */
+export const LeaseCosts = memo(function LeaseCosts() {
+  const { option } = useLease();
+  const { notation, say } = useNotation();
+  const { usesEffectiveRate } = notation;
+  const quote = shownQuote(option);
+  if (!quote) return null;
+  const money = (minor: number) => amountText(minor, quote.deal.currency);
+  const { residual, totalIfBought, totalOfPayments } = quote;
+  return (
+    <div className="shrink-0">
+      <CostCards>
+        {LEASE_COSTS.map(({ figure, name, includes }) => (
+          <CostCard
+            key={figure}
+            figure={figure}
+            name={name}
+            text={money(quote[figure])}
+            includes={includes(quote)}
+          />
+        ))}
+      </CostCards>
+      <div className="mt-1 flex flex-wrap items-center gap-x-4 text-faint text-sm">
+        <WorkingsHere>
+          <span className="flex items-center gap-1">
+            {say(`Total of payments ${money(totalOfPayments)}`)}
+            <WorkingButton figure="totalOfPayments" name="total of payments" />
+          </span>
+          <span className="flex items-center gap-1">
+            {say(`If bought, ${money(totalIfBought)} in all`)}
+            <WorkingButton figure="totalIfBought" name="total if bought" />
+            {usesEffectiveRate && residual > 0 && (
+              <>
+                {say(effectiveRateIfBought(quote))}
+                <WorkingButton figure="effectiveRate" name="effective rate if bought" />
+              </>
+            )}
+          </span>
+          <span>* {LEASE_RATE_NOTICE}</span>
+        </WorkingsHere>
+      </div>
+    </div>
+  );
+});

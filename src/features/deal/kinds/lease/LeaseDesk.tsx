@@ -1,0 +1,70 @@
+import { lazy, Suspense, useState } from "react";
+import { LeaseTable } from "@/features/repayment/LeaseTable";
+import type { AnswerProps } from "../../answer/answer-props";
+import { isStale, notationIn, shownQuote } from "../../option";
+import { useLease } from "../../option/option-context";
+import { LeaseCosts } from "./LeaseCosts";
+import { LeaseSentence, LeaseWords } from "./LeaseSentence";
+
+export { LeasePlanCard as LeasePlan } from "./LeasePlanCard";
+export { LeaseStructure } from "./LeaseStructure";
+export { LEASE } from "./lease";
+
+// Asked for now and then: the screen starts without the code for it.
+const EndingEarly = lazy(() =>
+  import("./EndingEarly").then(({ EndingEarly: panel }) => ({ default: panel })),
+);
+
+/** What is signed of a lease: its sentence and what it costs. */
+export function LeaseSigned() {
+  return (
+    <>
+      <p className="font-serif text-[1.25rem] leading-[1.5]">
+        <LeaseWords />
+      </p>
+      <LeaseCosts />
+    </>
+  );
+}
+
+/** The answer of a lease, with its costs and its table where nothing else is looked at. */
+export function LeaseAnswer({ fileName, isWhole }: AnswerProps) {
+  const { option } = useLease();
+  const quote = shownQuote(option);
+  const [isEnding, setEnding] = useState(false);
+  if (!isWhole) return <LeaseSentence />;
+  return (
+    <>
+      <LeaseSentence />
+      <LeaseCosts />
+      {quote && isEnding && (
+        <section aria-labelledby="ending-title" className="card-paper shrink-0">
+          <h2 id="ending-title" className="px-4 pt-2.5 font-semibold text-lg">
+            Ending early
+          </h2>
+          <Suspense fallback={<p className="px-4 py-3 text-faint text-sm">Opening …</p>}>
+            <EndingEarly />
+          </Suspense>
+        </section>
+      )}
+      {quote && (
+        <LeaseTable
+          quote={quote}
+          notation={notationIn(option)}
+          stale={isStale(option)}
+          fileName={fileName}
+          action={
+            <button
+              type="button"
+              aria-expanded={isEnding}
+              className="cursor-pointer font-semibold text-primary text-sm"
+              onClick={() => setEnding(!isEnding)}
+            >
+              Ending early {isEnding ? "▾" : "▸"}
+            </button>
+          }
+        />
+      )}
+    </>
+  );
+}

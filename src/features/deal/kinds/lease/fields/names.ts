@@ -1,0 +1,7 @@
+import type { LeasePlanFieldName } from "./lease-fields";
+
+declare module "../../../fields/field-name" {
+  interface FieldNames {
+    lease: LeasePlanFieldName;
+  }
+}

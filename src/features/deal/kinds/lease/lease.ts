@@ -1,0 +1,30 @@
+import { evaluateLease, type LeaseFigure, type LeaseKnown } from "@/core";
+import { turnInto } from "@/exchange/kinds/kind/turning";
+import { readLease } from "@/exchange/kinds/lease";
+import { LEASE_TURNING } from "@/exchange/kinds/lease/turning";
+import { understood } from "@/exchange/typing";
+import { withDownKind } from "../../fields/down-kind";
+import type { LeaseKind } from "../../option/desk-kind";
+import { findInLease, fromKnown, withLeasePlan } from "./fields/find-lease";
+import { leaseField } from "./fields/lease-field";
+import { tallyOfLease, tallyOfLeaseDraft } from "./tally";
+
+/** Leases. */
+export const LEASE: LeaseKind = {
+  name: "lease",
+  field: leaseField,
+  paymentField: "lease/known",
+  read: readLease,
+  answer: evaluateLease,
+  tally: tallyOfLease,
+  draftTally: tallyOfLeaseDraft,
+  rest: {
+    understood,
+    find: (inputs, quote, figure, payment) => findInLease(inputs, quote, figure as LeaseFigure, payment),
+    fromKnown: (inputs, quote, figure) => fromKnown(inputs, quote, figure as LeaseKnown),
+    withPlan: withLeasePlan,
+    withDownKind,
+    turning: LEASE_TURNING,
+    turnedInto: (inputs, quote, to) => turnInto(inputs, quote, LEASE_TURNING, to),
+  },
+};

@@ -1,0 +1,176 @@
+import { HIGHEST_BALLOON_PERCENT, MOST_PAYMENTS, wholeText } from "@/core";
+import type { LoanFile } from "@/exchange/kinds/loan";
+import { withOptional } from "@/exchange/members";
+import { foundAmount, readAmount, readPercent, typedAmount } from "../../../fields/amount-text";
+import { readTypedDate } from "../../../fields/date-text";
+import { bad, good, type LoanField, type Reading } from "../../../fields/field";
+import { NO_PLAN_DATE, typedDate } from "../../../fields/shown-date";
+
+type PlanFile = LoanFile["plan"];
+
+/** A part of the plan whose figure is typed in one field. */
+export type PlanPartFieldName =
+  | "balloon"
+  | "interestOnly"
+  | "deferred"
+  | "roundingStep"
+  | "prepaidCharge"
+  | "extra"
+  | "yearlyExtra"
+  | "yearlyExtraFrom"
+  | "twiceMonthlyDays";
+
+const withPlan = (file: LoanFile, plan: PlanFile): Reading<LoanFile> => good({ ...file, plan });
+const put = <Key extends keyof PlanFile>(file: LoanFile, key: Key, value: PlanFile[Key]): Reading<LoanFile> =>
+  withPlan(file, withOptional(file.plan, key, value));
+
+/** Reads an amount of a part that is there; cleared, the part stays with 0. */
+function amountOfPart(
+  label: string,
+  of: (plan: PlanFile) => string | number | undefined,
+  putAmount: (file: LoanFile, amount: string) => Reading<LoanFile>,
+): LoanField {
+  return {
+    label,
+    read: (text, file) => {
+      if (text === "") return of(file.plan) === undefined ? good(file) : putAmount(file, "0");
+      const read = readAmount(text, file.currency);
+      return "amount" in read ? putAmount(file, read.amount) : bad(read.sentence);
+    },
+    show: ({ inputs }) => typedAmount(inputs, of(inputs.plan)),
+  };
+}
+
+/** Reads a number of payments of a part that is there. */
+function countOfPart(
+  label: string,
+  of: (plan: PlanFile) => number | undefined,
+  putCount: (file: LoanFile, count: number) => Reading<LoanFile>,
+): LoanField {
+  return {
+    label,
+    typed: "count",
+    read: (text, file) => {
+      if (text === "" && of(file.plan) === undefined) return good(file);
+      const count = /^\d{1,4}$/.test(text) ? Number(text) : 0;
+      return count >= 1 && count <= MOST_PAYMENTS
+        ? putCount(file, count)
+        : bad(`“${text}” is not a number of payments; type one from 1 to ${wholeText(MOST_PAYMENTS)}.`);
+    },
+    show: ({ inputs }) => String(of(inputs.plan) ?? ""),
+  };
+}
+
+/** The fields of the plan's rare parts. */
+export const PLAN_PART_FIELDS: Record<PlanPartFieldName, LoanField> = {
+  balloon: {
+    label: "Balloon",
+    finds: "balloon",
+    foundAs: ["balloon"],
+    unit: ({ plan, find }) =>
+      find !== "balloon" && plan.balloon && "percent" in plan.balloon ? "%" : undefined,
+    read: readBalloon,
+    beside: ({ inputs, quote }) =>
+      inputs.plan.balloon && "percent" in inputs.plan.balloon
+        ? foundAmount(inputs, quote?.agreedBalloon)
+        : "",
+    show: ({ inputs, quote }) => {
+      const { balloon } = inputs.plan;
+      if (inputs.find === "balloon") return foundAmount(inputs, quote?.agreedBalloon);
+      if (!balloon) return "";
+      return "percent" in balloon ? String(balloon.percent) : typedAmount(inputs, balloon.amount);
+    },
+  },
+  interestOnly: countOfPart(
+    "Just interest at first",
+    ({ interestOnly }) => interestOnly,
+    (file, count) => put(file, "interestOnly", count),
+  ),
+  deferred: countOfPart(
+    "No payment at first",
+    ({ deferred }) => deferred?.payments,
+    (file, payments) => put(file, "deferred", { interest: "accrues", ...file.plan.deferred, payments }),
+  ),
+  roundingStep: amountOfPart(
+    "Rounded in steps of",
+    ({ roundingStep }) => roundingStep,
+    (file, amount) => put(file, "roundingStep", amount),
+  ),
+  prepaidCharge: amountOfPart(
+    "Charge at signing",
+    ({ prepaidCharge }) => prepaidCharge,
+    (file, amount) => put(file, "prepaidCharge", amount),
+  ),
+  extra: {
+    ...amountOfPart(
+      "Extra with every payment",
+      ({ extra }) => extra?.each,
+      (file, each) => put(file, "extra", { ...file.plan.extra, each }),
+    ),
+    finds: "extra",
+    foundAs: ["extra"],
+    show: ({ inputs, quote }) =>
+      inputs.find === "extra"
+        ? foundAmount(inputs, quote?.extraEach)
+        : typedAmount(inputs, inputs.plan.extra?.each),
+  },
+  yearlyExtra: amountOfPart(
+    "Extra every year",
+    ({ extra }) => extra?.yearly?.amount,
+    (file, amount) => {
+      const yearly = file.plan.extra?.yearly;
+      return yearly ? put(file, "extra", { ...file.plan.extra, yearly: { ...yearly, amount } }) : good(file);
+    },
+  ),
+  yearlyExtraFrom: {
+    label: "from",
+    type: "date",
+    read: (text, file) => {
+      const yearly = file.plan.extra?.yearly;
+      const from = readTypedDate(text, file);
+      if (!yearly) return good(file);
+      return from === undefined
+        ? bad(NO_PLAN_DATE)
+        : put(file, "extra", { ...file.plan.extra, yearly: { ...yearly, from } });
+    },
+    show: ({ inputs }) => typedDate(inputs.plan.extra?.yearly?.from),
+  },
+  twiceMonthlyDays: {
+    label: "Two days of the month",
+    typed: "asItIs",
+    read: readTwoDays,
+    show: ({ inputs }) => (inputs.plan.twiceMonthlyDays ?? []).join(" and "),
+  },
+};
+
+const TWO_DAYS = /^(\d{1,2})\D+(\d{1,2})$/;
+
+/** The two days of payments twice a month; without them they follow from the first date. */
+function readTwoDays(text: string, file: LoanFile): Reading<LoanFile> {
+  if (text === "") return put(file, "twiceMonthlyDays", undefined);
+  const [, first, second] = TWO_DAYS.exec(text) ?? [];
+  const days = [Number(first), Number(second)];
+  return days.every(day => day >= 1 && day <= 31)
+    ? put(file, "twiceMonthlyDays", days)
+    : bad(`“${text}” is not two days of the month; type two such as 1 and 16.`);
+}
+
+/** A balloon is typed as an amount or a percent of the price; a percent sign makes it a percent wherever it is typed. */
+function readBalloon(text: string, file: LoanFile): Reading<LoanFile> {
+  const { balloon } = file.plan;
+  const isPercent = balloon !== undefined && "percent" in balloon;
+  if (text === "") {
+    if (balloon === undefined) return good(file);
+    return put(file, "balloon", isPercent ? { percent: "0" } : { amount: "0" });
+  }
+  if (isPercent || text.endsWith("%")) {
+    const percent = readPercent(text);
+    return percent === undefined || Number(percent) > HIGHEST_BALLOON_PERCENT
+      ? bad(`“${text}” is not a percent of the price; type one such as 35.`)
+      : put(file, "balloon", { percent });
+  }
+  const read = readAmount(text, file.currency);
+  return "amount" in read ? put(file, "balloon", { amount: read.amount }) : bad(read.sentence);
+}
+
+export const PLAN_PART_FIELD_NAMES = Object.keys(PLAN_PART_FIELDS) as PlanPartFieldName[];

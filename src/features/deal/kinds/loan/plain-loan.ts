@@ -1,0 +1,19 @@
+import { isLevel, levelAnswer, quoteBy } from "@/core";
+import { readLoan } from "@/exchange/kinds/loan";
+import type { LoanKind } from "../../option/desk-kind";
+import { loanField } from "./fields/loan-fields";
+import { tallyOfLoan, tallyOfLoanDraft } from "./tally";
+
+/** What every loan needs: it answers a level one. */
+export const PLAIN_LOAN: LoanKind = {
+  name: "loan",
+  field: loanField,
+  paymentField: "payment",
+  read: readLoan,
+  answer(deal) {
+    if (!isLevel(deal)) throw new Error("What this loan needs has not arrived.");
+    return quoteBy(levelAnswer, deal);
+  },
+  tally: tallyOfLoan,
+  draftTally: tallyOfLoanDraft,
+};

@@ -1,0 +1,149 @@
+import type { ReactNode } from "react";
+import type { LoanFile } from "@/exchange/kinds/loan";
+import { COMPOUNDED } from "@/exchange/kinds/loan/plan";
+import { useLoan } from "../../../option/option-context";
+import { Choice } from "../../../parts/choices";
+import { FigureField } from "../../../parts/FigureField";
+import { TakeOut } from "../../../parts/TakeOut";
+import { DAY_COUNTS } from "../../../plan/choices-of-plan";
+import { ADDABLE_PARTS, type AddablePart } from "./addable-parts";
+import { PlanTable } from "./PlanTable";
+import { SkippedMonths } from "./SkippedMonths";
+
+type PlanFile = LoanFile["plan"];
+
+const COMPOUNDINGS = (Object.entries(COMPOUNDED) as [NonNullable<PlanFile["compounding"]>, string][]).filter(
+  ([compounding]) => compounding !== "payments",
+);
+
+export { RoundingChoice } from "../../../plan/RoundingChoice";
+
+/** The parts that a plan has, each with its figures and the way to remove. */
+export function PlanParts() {
+  const { option } = useLoan();
+  const { plan } = option.inputs;
+  return (
+    <div className="mt-2 grid grid-cols-2 items-end gap-x-3 gap-y-1.5 border-base-300 border-t pt-1.5">
+      {plan.kind === "flatRate" && <EarningChoice />}
+      {ADDABLE_PARTS.filter(({ has }) => has(plan)).map(part => (
+        <div key={part.name} data-part={part.name} className="contents">
+          <PartOf part={part} />
+        </div>
+      ))}
+      {plan.datedPayments && <PlanTable list="datedPayments" />}
+    </div>
+  );
+}
+
+function PartOf({ part }: { part: AddablePart }) {
+  const { option, act } = useLoan();
+  const { plan } = option.inputs;
+  const change = (members: Partial<PlanFile>) =>
+    act({ type: "plan", change: now => ({ ...now, ...members }) });
+  switch (part.name) {
+    case "start without payments":
+      return (
+        <>
+          <Part part={part}>
+            <FigureField field="deferred" />
+          </Part>
+          <Choice
+            label="Interest meanwhile"
+            value={plan.deferred?.interest ?? "accrues"}
+            choices={[
+              ["accrues", "is added to the loan"],
+              ["waived", "is waived"],
+            ]}
+            onChange={interest => change({ deferred: { payments: 3, ...plan.deferred, interest } })}
+          />
+        </>
+      );
+    case "skipped months":
+      return (
+        <Part part={part} isWide>
+          <SkippedMonths />
+        </Part>
+      );
+    case "steps":
+      return <PlanTable list="steps" />;
+    case "extra every year":
+      return (
+        <>
+          <Part part={part}>
+            <FigureField field="yearlyExtra" />
+          </Part>
+          <FigureField field="yearlyExtraFrom" />
+        </>
+      );
+    case "extra on a date":
+      return <PlanTable list="once" />;
+    case "payments in advance":
+      return (
+        <Part part={part}>
+          <p className="text-sm">Paid in advance, the first at signing</p>
+        </Part>
+      );
+    case "compounding":
+      return (
+        <Part part={part}>
+          <Choice
+            label="Interest compounded"
+            value={plan.compounding ?? "yearly"}
+            choices={COMPOUNDINGS}
+            onChange={compounding => change({ compounding })}
+          />
+        </Part>
+      );
+    case "counting of days":
+      return (
+        <Part part={part}>
+          <Choice
+            label="Days counted"
+            value={plan.dayCount ?? "actual/365"}
+            choices={DAY_COUNTS}
+            onChange={dayCount => change({ dayCount })}
+          />
+        </Part>
+      );
+    default:
+      return (
+        <Part part={part}>
+          <FigureField field={FIELD_OF[part.name]} />
+        </Part>
+      );
+  }
+}
+
+/** Parts that have one figure and nothing else. */
+const FIELD_OF = {
+  balloon: "balloon",
+  "interest-only start": "interestOnly",
+  "extra with every payment": "extra",
+  "rounding step": "roundingStep",
+  "charge at signing": "prepaidCharge",
+} as const;
+
+function Part({ part, isWide, children }: { part: AddablePart; isWide?: boolean; children: ReactNode }) {
+  const { act } = useLoan();
+  return (
+    <div className={isWide ? "col-span-full" : ""}>
+      {children}
+      <TakeOut name={part.name} onClick={() => act({ type: "plan", change: part.takeOut })} />
+    </div>
+  );
+}
+
+function EarningChoice() {
+  const { option, act } = useLoan();
+  return (
+    <Choice
+      label="Interest earned"
+      value={option.inputs.plan.earning ?? "actuarial"}
+      choices={[
+        ["actuarial", "on what is owed"],
+        ["sumOfDigits", "by the sum of the digits"],
+      ]}
+      onChange={earning => act({ type: "plan", change: now => ({ ...now, earning }) })}
+    />
+  );
+}
