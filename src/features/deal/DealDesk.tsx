@@ -6,6 +6,7 @@ import { useIsAlive } from "@/features/shell/WhenAlive";
 import type { DealReply } from "@/server/contract";
 import { Desk } from "./Desk";
 import { openDesk } from "./desk/desk-state";
+import { DESKS } from "./kinds/desks";
 import type { DeskKinds } from "./option";
 import { provideLoaders } from "./option/loading";
 import { useKinds } from "./option/use-kinds";
@@ -24,10 +25,7 @@ const SignedDesk = lazy(async () => {
 });
 
 // A deal is a loan or a lease: the screen starts with the code for what it is.
-provideLoaders({
-  loan: () => import("./kinds/loan/LoanDesk"),
-  lease: () => import("./kinds/lease/LeaseDesk"),
-});
+provideLoaders(DESKS);
 
 type Props = {
   /** A {@link DealReply} as JSON: the server that serves everyone would else write each of its values by itself. */

@@ -29,7 +29,7 @@ import type { View } from "./desk/views";
 import { type DeskKinds, hasErrors, type OptionAction } from "./option";
 import { onArrival } from "./option/loading";
 import { OptionProvider } from "./option/option-context";
-import { whenAllAreThere, whenLoansAreWhole, whenThere } from "./option/use-kinds";
+import { whenThere, whenWhole } from "./option/use-kinds";
 import { DeskBars, DeskBody } from "./views/DeskBody";
 
 // Two people seldom change the same, or delete it: the screen starts without the code for it.
@@ -114,11 +114,11 @@ export function Desk({ deal, house, opening, notice }: Props) {
     action => {
       const go = () => dispatch({ type: "option", action });
       if (action.type === "kind")
-        whenAllAreThere(({ [action.kind]: to }) =>
+        whenWhole([kind, action.kind], ({ [action.kind]: to }) =>
           dispatch({ type: "option", action: to ? { ...action, to } : action }),
         );
-      else if (kind !== "loan" || isPlainAction(action)) go();
-      else whenLoansAreWhole(go);
+      else if (isPlainAction(action)) go();
+      else whenWhole([kind], go);
     },
     [kind],
   );

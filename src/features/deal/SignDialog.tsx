@@ -1,17 +1,11 @@
-import { lazy, type ReactNode, Suspense, useEffect, useRef } from "react";
+import { type ReactNode, Suspense, useEffect, useRef } from "react";
 import { inNotation } from "@/exchange/notation";
 import { useDesk } from "./desk/desk-context";
 import type { FieldName } from "./fields";
+import { drawnOf } from "./kinds/desks";
 import { fieldIn, notationIn } from "./option";
 import { OptionProvider } from "./option/option-context";
 import { type CalledOption, useOptionActions, useOptions } from "./options/use-options";
-
-const LoanSigned = lazy(() =>
-  import("./kinds/loan/LoanDesk").then(({ LoanSigned: signed }) => ({ default: signed })),
-);
-const LeaseSigned = lazy(() =>
-  import("./kinds/lease/LeaseDesk").then(({ LeaseSigned: signed }) => ({ default: signed })),
-);
 
 const doNothing = () => {};
 
@@ -32,6 +26,7 @@ export function SignDialog({ onClose }: { onClose: () => void }) {
   if (!chosen) return null;
   const reason = whyNot(chosen, options);
   const { id, state } = chosen;
+  const { Signed } = drawnOf(state.kind);
   const named = (option: CalledOption) => `option ${options.indexOf(option) + 1}, “${option.called}”`;
   const sign = () => {
     dialog.current?.close();
@@ -53,7 +48,7 @@ export function SignDialog({ onClose }: { onClose: () => void }) {
           <OptionProvider value={{ option: state, act: doNothing, isFrozen: true }}>
             <Suspense fallback={<p className="mt-3 text-faint">Opening …</p>}>
               <div key={id} className="mt-3 grid gap-3">
-                {state.kind === "lease" ? <LeaseSigned /> : <LoanSigned />}
+                <Signed />
               </div>
             </Suspense>
             <p className="mt-3 text-faint text-sm">

@@ -7,7 +7,7 @@ import { TypedFigure } from "@/features/typing/TypedFigure";
 import { useDesk } from "../desk/desk-context";
 import { shownQuote } from "../option";
 import { useNotation } from "../option/option-context";
-import { whenLoansAreWhole } from "../option/use-kinds";
+import { whenWhole } from "../option/use-kinds";
 import { useOptionActions, useOptions } from "../options/use-options";
 import { differenceText, figureText, spreadsheetText } from "./figure-text";
 import { LineUpChart } from "./LineUpChart";
@@ -59,7 +59,7 @@ export function LineUp() {
   );
   useEffect(() => {
     // It arrives in the options themselves.
-    if (isWaiting) whenLoansAreWhole(() => {});
+    if (isWaiting) whenWhole(["loan"], () => {});
   }, [isWaiting]);
   const shown = { columns, base, currency, notation };
   return (

@@ -64,6 +64,8 @@ export type DeskKind<Name, File extends LoanFile | LeaseFile, Deal, Quote> = {
   tally: (quote: Quote) => DeskTally;
   /** The same before there is an answer; undefined where a line of it is missing, or hangs on the payments. */
   draftTally: (deal: Deal) => DeskTally | undefined;
+  /** Whether a deal needs no more than what arrives first; left out where all of the kind arrives at once. */
+  isPlain?: (inputs: File) => boolean;
   /** Left out while only what a plain deal needs has arrived: the screen starts without the code for the rest. */
   rest?: Rest<File, Quote>;
 };

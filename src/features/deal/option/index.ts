@@ -20,5 +20,4 @@ export {
   shownQuote,
   withInputs,
 } from "./option-state";
-export { hasRareParts } from "./rare-parts";
 export { amountOf, shownTally, type Tally } from "./shown-tally";

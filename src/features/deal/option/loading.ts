@@ -1,14 +1,12 @@
-import { FEWEST_IN_STREAM, isPlain, kindNameOf } from "@/core";
+import { type KindName, kindNameOf } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
-import type { LoanFile } from "@/exchange/kinds/loan";
-import type { DeskKinds, LeaseKind, LoanKind } from "./desk-kind";
-import { hasRareParts } from "./rare-parts";
+import type { DeskKind, DeskKinds, LeaseKind, LoanKind } from "./desk-kind";
 
-/** Where the kinds are loaded from, each in one piece with what is drawn of it: of loans first what a plain one needs. */
-type Loaders = {
-  loan: () => Promise<{ PLAIN_LOAN: LoanKind; loadWholeLoan: () => Promise<LoanKind> }>;
-  lease: () => Promise<{ LEASE: LeaseKind }>;
-};
+/** A kind as it is loaded: whole, or first what a plain deal needs. */
+export type LoadedKind<Kind = LoanKind | LeaseKind> = { KIND: Kind; loadWhole?: () => Promise<Kind> };
+
+/** Where each kind is loaded from, in one piece with what is drawn of it. */
+type Loaders = { [Name in KindName]: () => Promise<LoadedKind> };
 
 let loaders: Loaders | undefined;
 
@@ -21,8 +19,8 @@ export function provideLoaders(from: Loaders): void {
 let arrived: DeskKinds = {};
 const listeners = new Set<(kinds: DeskKinds) => void>();
 
-function take(kinds: DeskKinds): void {
-  arrived = { ...arrived, ...kinds };
+function take(kind: LoanKind | LeaseKind): void {
+  arrived = { ...arrived, [kind.name]: kind };
   for (const listener of listeners) listener(arrived);
 }
 
@@ -32,65 +30,47 @@ export function onArrival(listener: (kinds: DeskKinds) => void): () => void {
   return () => listeners.delete(listener);
 }
 
-async function loadLoan(isWhole: boolean): Promise<void> {
-  if (!loaders || arrived.loan?.rest) return;
-  const { PLAIN_LOAN: plain, loadWholeLoan: load } = await loaders.loan();
-  if (!arrived.loan) take({ loan: plain });
-  if (!isWhole) return;
-  const whole = await load();
-  // It arrives once, however often it was asked for.
-  if (!arrived.loan?.rest) take({ loan: whole });
+type IsEnough = (kind: LoanKind | LeaseKind) => boolean;
+
+const isWhole: IsEnough = ({ rest }) => rest !== undefined;
+
+/** Whether as much of a kind has arrived as a deal needs. */
+const isEnoughFor =
+  (file: DealFile): IsEnough =>
+  kind =>
+    isWhole(kind) || ((kind as DeskKind<string, DealFile, never, never>).isPlain?.(file) ?? false);
+
+/** Loads a kind, and all of it where what a plain deal needs is not enough; each part arrives once. */
+async function load(name: KindName, isEnough: IsEnough): Promise<void> {
+  if (!loaders || isThere(name, isEnough)) return;
+  const { KIND, loadWhole } = await loaders[name]();
+  if (!arrived[name]) take(KIND);
+  if (isEnough(arrived[name] ?? KIND) || !loadWhole) return;
+  const whole = await loadWhole();
+  if (!isThere(name, isWhole)) take(whole);
 }
 
-async function loadLease(): Promise<void> {
-  if (arrived.lease || !loaders) return;
-  const { LEASE: lease } = await loaders.lease();
-  if (!arrived.lease) take({ lease });
+function isThere(name: KindName, isEnough: IsEnough): boolean {
+  const kind = arrived[name];
+  return kind !== undefined && isEnough(kind);
 }
 
 /** The kinds that some deals need, where they are there. */
-export function kindsFor(deals: readonly DealFile[]): DeskKinds | undefined {
-  const { loan, lease } = arrived;
-  const isThere = deals.every(file =>
-    isLoan(file) ? loan !== undefined && (loan.rest !== undefined || !needsWhole(file)) : lease !== undefined,
-  );
-  return isThere ? arrived : undefined;
-}
+export const kindsFor = (deals: readonly DealFile[]): DeskKinds | undefined =>
+  deals.every(file => isThere(kindNameOf(file), isEnoughFor(file))) ? arrived : undefined;
 
 /** Loads the kinds that some deals need; rejects where the server is away. */
 export async function loadFor(deals: readonly DealFile[]): Promise<DeskKinds> {
-  await Promise.all(deals.map(file => (isLoan(file) ? loadLoan(needsWhole(file)) : loadLease())));
+  await Promise.all(deals.map(file => load(kindNameOf(file), isEnoughFor(file))));
   return arrived;
 }
 
-/** Loads loans whole. */
-export async function loadWholeLoan(): Promise<DeskKinds> {
-  await loadLoan(true);
+/** Some kinds, where they are there whole. */
+export const wholeKinds = (names: readonly KindName[]): DeskKinds | undefined =>
+  names.every(name => isThere(name, isWhole)) ? arrived : undefined;
+
+/** Loads some kinds whole. */
+export async function loadWhole(names: readonly KindName[]): Promise<DeskKinds> {
+  await Promise.all(names.map(name => load(name, isWhole)));
   return arrived;
-}
-
-/** Loads every kind, for turning one into another. */
-export async function loadAll(): Promise<DeskKinds> {
-  await Promise.all([loadLoan(true), loadLease()]);
-  return arrived;
-}
-
-/** Loans, where they are there whole; every kind, where all are. */
-export const wholeLoanThere = (): DeskKinds | undefined => (arrived.loan?.rest ? arrived : undefined);
-export const allThere = (): DeskKinds | undefined => (arrived.lease ? wholeLoanThere() : undefined);
-
-const isLoan = (file: DealFile): file is LoanFile => kindNameOf(file) === "loan";
-
-/** What every structure has. */
-const PLAIN_STRUCTURE = new Set(["price", "tradeIn", "down", "deposit", "purpose", "names"]);
-
-/** Whether a loan has, or looks for, what not every loan needs. */
-function needsWhole({ structure, plan, ...file }: LoanFile): boolean {
-  return (
-    !isPlain(file) ||
-    plan.kind !== "loan" ||
-    hasRareParts(plan) ||
-    (plan.payments ?? FEWEST_IN_STREAM) < FEWEST_IN_STREAM ||
-    !Object.keys(structure).every(name => PLAIN_STRUCTURE.has(name))
-  );
 }

@@ -1,9 +1,9 @@
 import { useEffect, useState } from "react";
-import { kindNameOf } from "@/core";
+import { type KindName, kindNameOf } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
 import { notify } from "@/features/notices/notify";
 import type { DeskKinds } from "./desk-kind";
-import { allThere, kindsFor, loadAll, loadFor, loadWholeLoan, wholeLoanThere } from "./loading";
+import { kindsFor, loadFor, loadWhole, wholeKinds } from "./loading";
 
 const RETRY_AFTER = 2000;
 
@@ -11,7 +11,7 @@ const RETRY_AFTER = 2000;
 const TOUCHES = ["pointerdown", "keydown", "input"] as const;
 
 /**
- * The kinds that the screen's deals need, once they are there. The first touch of the page loads loans whole in any case,
+ * The kinds that the screen's deals need, once they are there. The first touch of the page loads them whole in any case,
  * so that what only some need is there when it is wanted.
  *
  * @param deals what opens, the same list each time; nothing while nothing can be loaded
@@ -20,7 +20,6 @@ export function useKinds(deals: readonly DealFile[] | undefined): DeskKinds | un
   const [, setLoaded] = useState(0);
   const kinds = deals && kindsFor(deals);
   const isReady = kinds !== undefined;
-  const hasLoans = deals?.some(inputs => kindNameOf(inputs) === "loan") ?? false;
   useEffect(() => {
     if (isReady || !deals) return;
     return untilLoaded(
@@ -29,17 +28,20 @@ export function useKinds(deals: readonly DealFile[] | undefined): DeskKinds | un
     );
   }, [deals, isReady]);
   useEffect(() => {
-    if (!hasLoans) return;
+    if (!deals) return;
     let stop: (() => void) | undefined;
     const touched = () => {
-      stop ??= untilLoaded(loadWholeLoan, () => {});
+      stop ??= untilLoaded(
+        () => loadWhole(deals.map(kindNameOf)),
+        () => {},
+      );
     };
     for (const touch of TOUCHES) window.addEventListener(touch, touched, { once: true, passive: true });
     return () => {
       stop?.();
       for (const touch of TOUCHES) window.removeEventListener(touch, touched);
     };
-  }, [hasLoans]);
+  }, [deals]);
   return kinds;
 }
 
@@ -72,11 +74,9 @@ const whenReady = (ready: DeskKinds | undefined, load: () => Promise<DeskKinds>,
   else load().then(go, away);
 };
 
-/** Does what only some loans need: at once where it is there. */
-export const whenLoansAreWhole = (go: Go): void => whenReady(wholeLoanThere(), loadWholeLoan, go);
-
-/** Does what turns one kind into another. */
-export const whenAllAreThere = (go: Go): void => whenReady(allThere(), loadAll, go);
+/** Does what needs some kinds whole: at once where they are there. */
+export const whenWhole = (names: readonly KindName[], go: Go): void =>
+  whenReady(wholeKinds(names), () => loadWhole(names), go);
 
 /** Does what needs the kinds of some deals. */
 export const whenThere = (deals: readonly DealFile[], go: Go): void =>

@@ -7,7 +7,7 @@ import { openedOption } from "../desk/desk-state";
 import { houseRates } from "../desk/house-terms";
 import { turnedInto } from "../option";
 import { useNotation } from "../option/option-context";
-import { whenAllAreThere } from "../option/use-kinds";
+import { whenWhole } from "../option/use-kinds";
 import { Check } from "../parts/choices";
 import { listOf } from "./list-of";
 import { roomFor } from "./option-changes";
@@ -150,7 +150,7 @@ function LoanAndLease({ room, onAdd }: Omit<RowProps, "inputs">) {
       ? { ok: true, options: [option.inputs] }
       : percent;
   const turn = () =>
-    whenAllAreThere(({ loan, lease }) => {
+    whenWhole(["loan", "lease"], ({ loan, lease }) => {
       const to = isLoan ? lease : loan;
       if (!percent.ok || !to) return;
       const turned = turnedInto(option, to);

@@ -1,6 +1,6 @@
 import { type ComponentProps, lazy, Suspense, useState } from "react";
 import { useOption } from "../option/option-context";
-import { whenLoansAreWhole } from "../option/use-kinds";
+import { whenWhole } from "../option/use-kinds";
 import { TallyRow } from "./TallyRow";
 import { useStructure } from "./use-structure";
 
@@ -37,8 +37,7 @@ export function NamedRow({ line, usual, ...row }: Props) {
           className="mb-1 block min-h-6 cursor-pointer text-left last:mb-0"
           onClick={() => {
             if (isOpen) setOpen(false);
-            else if (kind === "lease") open();
-            else whenLoansAreWhole(open);
+            else whenWhole([kind], open);
           }}
         >
           {name}

@@ -3,6 +3,7 @@ import type { ReachTerm } from "@/core/reach";
 import { useUntilPressed } from "@/features/focus/use-until-pressed";
 import { useFrame } from "../desk/desk-context";
 import type { View } from "../desk/views";
+import { drawnOf } from "../kinds/desks";
 import type { MapChoice } from "../map/choice";
 import { KindOfDeal } from "../structure/KindOfDeal";
 import { ViewBar } from "./ViewBar";
@@ -29,26 +30,6 @@ const History = lazy(() => LOADS.history().then(({ History: history }) => ({ def
 const LineUp = lazy(() => LOADS.lineUp().then(({ LineUp: lineUp }) => ({ default: lineUp })));
 const Reach = lazy(() => LOADS.reach().then(({ Reach: reach }) => ({ default: reach })));
 const PaymentMap = lazy(() => LOADS.map().then(({ PaymentMap: map }) => ({ default: map })));
-const LoanStructure = lazy(() =>
-  import("../kinds/loan/LoanDesk").then(({ LoanStructure: structure }) => ({ default: structure })),
-);
-const LoanAnswer = lazy(() =>
-  import("../kinds/loan/LoanDesk").then(({ LoanAnswer: answer }) => ({ default: answer })),
-);
-const LeaseStructure = lazy(() =>
-  import("../kinds/lease/LeaseDesk").then(({ LeaseStructure: structure }) => ({ default: structure })),
-);
-const LeaseAnswer = lazy(() =>
-  import("../kinds/lease/LeaseDesk").then(({ LeaseAnswer: answer }) => ({ default: answer })),
-);
-
-const LoanPlan = lazy(() =>
-  import("../kinds/loan/LoanDesk").then(({ LoanPlan: plan }) => ({ default: plan })),
-);
-const LeasePlan = lazy(() =>
-  import("../kinds/lease/LeaseDesk").then(({ LeasePlan: plan }) => ({ default: plan })),
-);
-
 const opened = (part: ReactNode) => (
   <Suspense fallback={<p className="p-4 text-faint">Opening …</p>}>{part}</Suspense>
 );
@@ -81,7 +62,7 @@ export const DeskBody = memo(function DeskBody({ dealId, fileName }: { dealId: s
   const { heading, kind, view } = useFrame();
   const [mapChoice, setMapChoice] = useState<MapChoice | null>(null);
   const [terms, setTerms] = useState<readonly ReachTerm[] | null>(null);
-  const isLease = kind === "lease";
+  const { Structure, Plan, Answer } = drawnOf(kind);
   const notes = useUntilPressed(heading.notes);
   const answer = { fileName, isWhole: view === "repayment" };
   return (
@@ -96,14 +77,14 @@ export const DeskBody = memo(function DeskBody({ dealId, fileName }: { dealId: s
       {view !== "history" && view !== "lineUp" && (
         <div className="flex min-h-0 flex-1 flex-col gap-3 lg:flex-row">
           <div className="card-paper shrink-0 max-lg:order-[-1] lg:w-[27rem] lg:self-start lg:overflow-auto lg:max-h-full">
-            {opened(isLease ? <LeaseStructure /> : <LoanStructure />)}
-            {opened(isLease ? <LeasePlan /> : <LoanPlan />)}
+            {opened(<Structure />)}
+            {opened(<Plan />)}
             <div className="px-4 pb-2 print:hidden">
               <KindOfDeal />
             </div>
           </div>
           <div className="flex min-h-0 min-w-0 flex-1 flex-col gap-3 max-lg:contents lg:overflow-auto">
-            {opened(isLease ? <LeaseAnswer {...answer} /> : <LoanAnswer {...answer} />)}
+            {opened(<Answer {...answer} />)}
             {view === "reach" && opened(<Reach terms={terms} onTerms={setTerms} />)}
             {view === "map" && opened(<PaymentMap choice={mapChoice} onChoice={setMapChoice} />)}
           </div>

@@ -6,9 +6,9 @@ import { useLease } from "../../option/option-context";
 import { LeaseCosts } from "./LeaseCosts";
 import { LeaseSentence, LeaseWords } from "./LeaseSentence";
 
-export { LeasePlanCard as LeasePlan } from "./LeasePlanCard";
-export { LeaseStructure } from "./LeaseStructure";
-export { LEASE } from "./lease";
+export { LeasePlanCard as Plan } from "./LeasePlanCard";
+export { LeaseStructure as Structure } from "./LeaseStructure";
+export { LEASE as KIND } from "./lease";
 
 // Asked for now and then: the screen starts without the code for it.
 const EndingEarly = lazy(() =>
@@ -16,7 +16,7 @@ const EndingEarly = lazy(() =>
 );
 
 /** What is signed of a lease: its sentence and what it costs. */
-export function LeaseSigned() {
+export function Signed() {
   return (
     <>
       <p className="font-serif text-[1.25rem] leading-[1.5]">
@@ -28,7 +28,7 @@ export function LeaseSigned() {
 }
 
 /** The answer of a lease, with its costs and its table where nothing else is looked at. */
-export function LeaseAnswer({ fileName, isWhole }: AnswerProps) {
+export function Answer({ fileName, isWhole }: AnswerProps) {
   const { option } = useLease();
   const quote = shownQuote(option);
   const [isEnding, setEnding] = useState(false);

@@ -3,7 +3,7 @@ import { LOAN_COSTS } from "@/exchange/kinds/loan/words/costs";
 import { CostCard, CostCards } from "../../answer/CostCard";
 import { shownQuote } from "../../option";
 import { useLoan, useNotation } from "../../option/option-context";
-import { whenLoansAreWhole } from "../../option/use-kinds";
+import { whenWhole } from "../../option/use-kinds";
 import { costOf } from "./cost-of";
 
 /** What the deal really costs, each figure with what it includes and its working. */
@@ -14,7 +14,7 @@ export const LoanCosts = memo(function LoanCosts() {
   const isWaiting = quote !== null && costOf(quote, option.desk) === undefined;
   useEffect(() => {
     // It arrives in the option itself.
-    if (isWaiting) whenLoansAreWhole(() => {});
+    if (isWaiting) whenWhole(["loan"], () => {});
   }, [isWaiting]);
   if (!quote) return null;
   const costed = { quote, rates: costOf(quote, option.desk) };

@@ -6,15 +6,15 @@ import { LoanCosts } from "./LoanCosts";
 import { LoanSentence, LoanWords } from "./LoanSentence";
 import { PLAIN_LOAN } from "./plain-loan";
 
-export { LoanStructure } from "./LoanStructure";
-export { PlanCard as LoanPlan } from "./plan/PlanCard";
-export { PLAIN_LOAN };
+export { LoanStructure as Structure } from "./LoanStructure";
+export { PlanCard as Plan } from "./plan/PlanCard";
+export { PLAIN_LOAN as KIND };
 
 /** What not every loan needs; from here it comes without what every loan has. */
-export const loadWholeLoan = async () => (await import("./whole-loan")).wholeLoan(PLAIN_LOAN);
+export const loadWhole = async () => (await import("./whole-loan")).wholeLoan(PLAIN_LOAN);
 
 /** What is signed of a loan: its sentence and what it costs. */
-export function LoanSigned() {
+export function Signed() {
   return (
     <>
       <p className="font-serif text-[1.25rem] leading-[1.5]">
@@ -26,7 +26,7 @@ export function LoanSigned() {
 }
 
 /** The answer of a loan, with its costs and its table where nothing else is looked at. */
-export function LoanAnswer({ fileName, isWhole }: AnswerProps) {
+export function Answer({ fileName, isWhole }: AnswerProps) {
   const { option } = useLoan();
   const quote = shownQuote(option);
   if (!isWhole) return <LoanSentence />;

@@ -2,6 +2,7 @@ import { isLevel, levelAnswer, quoteBy } from "@/core";
 import { readLoan } from "@/exchange/kinds/loan";
 import type { LoanKind } from "../../option/desk-kind";
 import { loanField } from "./fields/loan-fields";
+import { isPlainLoan } from "./plan/plain";
 import { tallyOfLoan, tallyOfLoanDraft } from "./tally";
 
 /** What every loan needs: it answers a level one. */
@@ -9,6 +10,7 @@ export const PLAIN_LOAN: LoanKind = {
   name: "loan",
   field: loanField,
   paymentField: "payment",
+  isPlain: isPlainLoan,
   read: readLoan,
   answer(deal) {
     if (!isLevel(deal)) throw new Error("What this loan needs has not arrived.");

@@ -2,7 +2,7 @@ import { lazy, memo, Suspense, useState } from "react";
 import { FREQUENCY_NAMES, parseIsoDate } from "@/core";
 import { planTitle } from "@/exchange/kinds/loan/plan";
 import { yearsText } from "@/exchange/text";
-import { hasRareParts, shownQuote } from "../../../option";
+import { shownQuote } from "../../../option";
 import { useIsFrozen, useLoan } from "../../../option/option-context";
 import { Changeable } from "../../../parts/Changeable";
 import { Choice } from "../../../parts/choices";
@@ -18,6 +18,7 @@ import {
   withFrequency,
 } from "../../../plan/kinds";
 import { turn } from "../../../plan/turn";
+import { hasRareParts } from "./plain";
 
 // A plain loan has none of them: the screen starts without the code for them.
 const PartsToAdd = lazy(() => import("./PartsToAdd").then(({ PartsToAdd: parts }) => ({ default: parts })));

@@ -1,3 +1,4 @@
+import { AMOUNT_LINE_NAMES, FEWEST_IN_STREAM, isPlain } from "@/core";
 import type { LoanFile } from "@/exchange/kinds/loan";
 
 /** What every plan has. */
@@ -20,5 +21,26 @@ export function hasRareParts(plan: LoanFile["plan"]): boolean {
     dayCount !== "equal" ||
     timing !== "arrears" ||
     !Object.keys(others).every(name => PLAIN_PLAN.has(name))
+  );
+}
+
+/** What every structure has. */
+const PLAIN_STRUCTURE = new Set<string>([
+  "price",
+  "tradeIn",
+  "down",
+  "purpose",
+  "names",
+  ...AMOUNT_LINE_NAMES,
+]);
+
+/** Whether a loan neither has nor looks for what not every loan needs. */
+export function isPlainLoan({ structure, plan, ...file }: LoanFile): boolean {
+  return (
+    isPlain(file) &&
+    plan.kind === "loan" &&
+    !hasRareParts(plan) &&
+    (plan.payments ?? FEWEST_IN_STREAM) >= FEWEST_IN_STREAM &&
+    Object.keys(structure).every(name => PLAIN_STRUCTURE.has(name))
   );
 }
