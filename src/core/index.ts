@@ -16,6 +16,7 @@ export {
   type Unaffordable,
   type YearTotals,
 } from "./after";
+export { AMOUNT_LINE_NAMES, AMOUNT_LINES, type AmountLineName } from "./amount-lines";
 export * from "./calendar";
 export { evaluate, moneyOverTime, summarize, working } from "./deal";
 export { type Decimal, factorOf, PERCENT_OF_FACTOR, parseDecimal } from "./interest";
@@ -95,9 +96,8 @@ export {
 export { convertRate, type NominalCompounding, type RateKind } from "./rates";
 export { type Failure, type Figure, failure, type Result, success } from "./result";
 export {
-  AMOUNT_LINE_NAMES,
-  AMOUNT_LINES,
-  type AmountLineName,
+  CAPITALIZED_FIGURES,
+  type CapitalizedFigure,
   type CapitalizedLine,
   type CashDown,
   type Charge,
@@ -105,6 +105,7 @@ export {
   type ChargePaid,
   chargeColumn,
   type DueItem,
+  FINANCED_FIGURES,
   isDownFromDue,
   type LineNames,
   type Personal,

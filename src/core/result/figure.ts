@@ -1,5 +1,8 @@
+import type { AmountLineName } from "../amount-lines";
+
 /** A figure of a deal, as failures and screens name it. */
 export type Figure =
+  | AmountLineName
   | "currency"
   | "price"
   | "allowance"
@@ -8,7 +11,6 @@ export type Figure =
   | "taxes"
   | "fees"
   | "rebates"
-  | "deposit"
   | "payoffs"
   | "dueAtSigning"
   | "cashReceived"

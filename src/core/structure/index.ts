@@ -1,4 +1,3 @@
-export { AMOUNT_LINE_NAMES, AMOUNT_LINES, type AmountLineName, sumOfAmounts } from "./amount-lines";
 export { type CapitalizedLine, capitalizedSums, capitalizedTally } from "./capitalized";
 export { cashDown, isDownFromDue } from "./cash-down";
 export { chargeColumn } from "./charge-column";
@@ -22,7 +21,13 @@ export {
   type PaidThatDay,
   totalWithPayments,
 } from "./due-at-signing";
-export { ownCostOf, type StructureFigure } from "./lines";
+export {
+  CAPITALIZED_FIGURES,
+  type CapitalizedFigure,
+  FINANCED_FIGURES,
+  ownCostOf,
+  type StructureFigure,
+} from "./lines";
 export { cashReceived, prepaidCharges } from "./paid-out";
 export { percentProblem, settledProblem } from "./problems";
 export type { Reckoned } from "./reckon";

@@ -1,4 +1,4 @@
-import { AMOUNT_LINE_NAMES, AMOUNT_LINES, type AmountLineName } from "./amount-lines";
+import { AMOUNT_LINE_NAMES, AMOUNT_LINES, type AmountLineName } from "../amount-lines";
 import { eachCharge } from "./charges";
 import type { Reckoned } from "./reckon";
 import type { Charge, Structure } from "./structure";
@@ -230,6 +230,10 @@ export const FINANCED_LINES: readonly (Financed & { figure: StructureFigure })[]
 export const CAPITALIZED_LINES: readonly (Capitalized & { figure: CapitalizedFigure })[] = ENTRIES.flatMap(
   entry => ("capitalized" in entry ? [{ figure: entry.figure, ...entry.capitalized }] : []),
 );
+
+/** What the lines of each tally are, each once. */
+export const FINANCED_FIGURES = [...new Set(FINANCED_LINES.map(({ figure }) => figure))];
+export const CAPITALIZED_FIGURES = [...new Set(CAPITALIZED_LINES.map(({ figure }) => figure))];
 
 /** The sum of the tally, in minor units. */
 export function loanAmountOf(structure: Structure, reckoned: Reckoned): number {

@@ -1,5 +1,5 @@
+import type { AmountLineName } from "../amount-lines";
 import type { Rounding } from "../money";
-import type { AmountLineName } from "./amount-lines";
 
 /**
  * Cash down: an amount in minor units; a percent as typed, of the price or of the price with tax, fees and extras; or

@@ -1,13 +1,15 @@
-import type {
-  CashDown,
-  Charge,
-  ChargePaid,
-  FoundFigure,
-  LineNames,
-  Personal,
-  Rebate,
-  Structure,
-  TradeIn,
+import {
+  AMOUNT_LINE_NAMES,
+  AMOUNT_LINES,
+  type CashDown,
+  type Charge,
+  type ChargePaid,
+  type FoundFigure,
+  type LineNames,
+  type Personal,
+  type Rebate,
+  type Structure,
+  type TradeIn,
 } from "@/core";
 import type { Reader } from "../reading";
 import { refuseContradictions } from "./contradictions";
@@ -17,7 +19,7 @@ import type { ExtraFile, FeeFile, RebateFile, StructureFile, TaxFile, TradeInFil
 /** Turns a structure that passed its schema into the one that the core computes with. */
 export function readStructure(file: StructureFile, find: FoundFigure, read: Reader): Structure {
   refuseContradictions(file, read);
-  const { taxIncluded, taxes, fees, extras, rebates, deposit, purpose } = file;
+  const { taxIncluded, taxes, fees, extras, rebates, purpose } = file;
   const structure: Structure = {
     price: read.amount("price", purpose === undefined ? "price" : "amount asked for", file.price),
     tradeIns: tradeInsOf(file).map(tradeIn => readTradeIn(tradeIn, find, read)),
@@ -28,7 +30,11 @@ export function readStructure(file: StructureFile, find: FoundFigure, read: Read
   if (fees) structure.fees = fees.map(fee => readCharge(fee, read));
   if (extras) structure.extras = extras.map(extra => readCharge(extra, read));
   if (rebates) structure.rebates = rebates.map(rebate => readRebate(rebate, read));
-  if (deposit !== undefined) structure.deposit = read.amount("deposit", "deposit", deposit) ?? 0;
+  for (const line of AMOUNT_LINE_NAMES) {
+    const amount = file[line];
+    if (amount !== undefined)
+      structure[line] = read.amount(line, AMOUNT_LINES[line].label.toLowerCase(), amount) ?? 0;
+  }
   if (file.names) structure.names = file.names as LineNames;
   if (purpose !== undefined) structure.personal = { purpose, payoffs: readPayoffs(file, read) };
   return structure;

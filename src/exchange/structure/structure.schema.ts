@@ -1,5 +1,7 @@
 import Type from "typebox";
 import {
+  AMOUNT_LINE_NAMES,
+  type AmountLineName,
   LONGEST_LINE_NAME,
   MOST_EXTRAS,
   MOST_FEES,
@@ -86,6 +88,10 @@ const TradeIn = exact({
   owed: Type.Optional(Amount),
 });
 
+/** A member for each line that is one amount. */
+const eachAmountLine = <Member extends Type.TSchema>(member: Member) =>
+  Object.fromEntries(AMOUNT_LINE_NAMES.map(name => [name, member])) as { [Line in AmountLineName]: Member };
+
 /** The lines from the price to the amount financed. */
 export const StructureSchema = exact({
   price: Type.Optional(Amount),
@@ -99,14 +105,14 @@ export const StructureSchema = exact({
   tradeIn: Type.Optional(exact({ allowance: Type.Optional(Amount), owed: Amount })),
   tradeIns: Type.Optional(list(TradeIn, MOST_TRADE_INS, "trade-ins")),
   down: Type.Optional(CashDown),
-  deposit: Type.Optional(Amount),
+  ...eachAmountLine(Type.Optional(Amount)),
   purpose: Type.Optional(LineName),
   payoffs: Type.Optional(list(exact({ name: LineName, amount: Amount }), MOST_PAYOFFS, "debts paid off")),
   /** What the lines that every structure has are called, where not as usual. */
   names: Type.Optional(
     exact({
       price: Type.Optional(LineName),
-      deposit: Type.Optional(LineName),
+      ...eachAmountLine(Type.Optional(LineName)),
       down: Type.Optional(LineName),
     }),
   ),

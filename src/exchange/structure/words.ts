@@ -1,3 +1,4 @@
+import { AMOUNT_LINE_NAMES, AMOUNT_LINES } from "@/core";
 import { fileWriter } from "../text";
 import { PAID_WORDS, PERCENT_OF_WORDS, paidBy } from "./paid-by";
 import type { ExtraFile, FeeFile, StructureFile, TaxFile } from "./structure.schema";
@@ -23,11 +24,13 @@ export function structureWords(structure: StructureFile, currency: string): [nam
     ]);
   };
   const tradeIns = structure.tradeIns ?? [];
-  const { price, deposit, down } = structure.names ?? {};
+  const names = structure.names ?? {};
   const called = list([
-    price ? `price: ${price}` : "",
-    deposit ? `deposit: ${deposit}` : "",
-    down ? `cash down: ${down}` : "",
+    names.price ? `price: ${names.price}` : "",
+    ...AMOUNT_LINE_NAMES.map(line =>
+      names[line] ? `${AMOUNT_LINES[line].label.toLowerCase()}: ${names[line]}` : "",
+    ),
+    names.down ? `cash down: ${names.down}` : "",
   ]);
   return [
     ...(called ? [["Lines called", called] as [string, string]] : []),

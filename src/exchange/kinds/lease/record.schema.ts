@@ -1,4 +1,5 @@
 import Type from "typebox";
+import { CAPITALIZED_FIGURES } from "@/core";
 import { exact, OneOf } from "../../schema";
 import {
   CountOf,
@@ -72,9 +73,7 @@ export const LeaseRecordSchema = exact({
   /** What of each payment falls to each tax of the plan. */
   paymentTaxes: Type.Array(Minor),
   taxes: Type.Array(exact({ name: Text, base: Minor, amount: Minor, isFinanced: Type.Boolean() })),
-  tally: tallyOf(
-    OneOf("price", "fee", "extra", "acquisitionFee", "tax", "equity", "rebate", "deposit", "down"),
-  ),
+  tally: tallyOf(OneOf(...CAPITALIZED_FIGURES)),
   due: dueOf(OneOf("down", "payment", "securityDeposit", "acquisitionFee", "tax", "fee", "extra")),
   withPayments: WithPayments,
   rows: Type.Array(

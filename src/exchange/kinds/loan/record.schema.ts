@@ -1,4 +1,5 @@
 import Type from "typebox";
+import { FINANCED_FIGURES } from "@/core";
 import { exact, OneOf } from "../../schema";
 import {
   CountOf,
@@ -78,7 +79,7 @@ export const LoanRecordSchema = exact({
   }),
   taxes: Type.Array(exact({ name: Text, base: Minor, amount: Minor })),
   taxTotal: Minor,
-  tally: tallyOf(OneOf("price", "tax", "fee", "extra", "rebate", "allowance", "owed", "deposit", "down")),
+  tally: tallyOf(OneOf(...FINANCED_FIGURES)),
   due: dueOf(OneOf("down", "tax", "fee", "extra", "payment", "prepaidCharge")),
   withPayments: Type.Optional(exact({ all: WithPayments, inFinanceCharge: WithPayments })),
   oddFirstPeriod: orNone(exact({ months: CountOf, days: CountOf })),

@@ -19,7 +19,7 @@ export type { DeskFind, Field, FieldView, LeaseView, LoanFind, LoanView, Reading
 export type { FieldName, FieldNames } from "./field-name";
 export { FOUND_NAMES } from "./found-figures";
 export type { LineFieldName } from "./line-fields";
-export { type DownKind, downKind, isPercentDown } from "./structure-fields";
+export { type DownKind, downKind, isPercentDown, nameOfAmountLine } from "./structure-fields";
 
 /** The fields of the structure that every deal has, in the order of its lines. */
 export const STRUCTURE_FIELD_NAMES = Object.keys(STRUCTURE_FIELDS) as StructureFieldName[];

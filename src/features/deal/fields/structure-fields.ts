@@ -1,4 +1,4 @@
-import { LONGEST_LINE_NAME } from "@/core";
+import { AMOUNT_LINE_NAMES, AMOUNT_LINES, type AmountLineName, LONGEST_LINE_NAME } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
 import { withOptional } from "@/exchange/members";
 import type { StructureFile } from "@/exchange/structure";
@@ -14,7 +14,27 @@ const DOWN_UNIT = {
   dueAtSigning: " due at signing",
 };
 
-export type StructureFieldName = "price" | "purpose" | "allowance" | "owed" | "deposit" | "down";
+export type StructureFieldName = "price" | "purpose" | "allowance" | "owed" | "down" | AmountLineName;
+
+/** A line that is one amount. Cleared, its line stays to be typed in again; a button takes it out. */
+const amountField = (line: AmountLineName): Field => ({
+  label: nameOfAmountLine(line),
+  read: amountReader((file, amount) =>
+    withStructure(file, line, amount ?? (file.structure[line] === undefined ? undefined : "0")),
+  ),
+  show: ({ inputs }) => typedAmount(inputs, inputs.structure[line]),
+});
+
+const AMOUNT_FIELDS = Object.fromEntries(AMOUNT_LINE_NAMES.map(line => [line, amountField(line)])) as Record<
+  AmountLineName,
+  Field
+>;
+
+/** What a line that is one amount is called, unless it is given another name: "Deposit paid". */
+export function nameOfAmountLine(line: AmountLineName): string {
+  const { name } = AMOUNT_LINES[line];
+  return name.charAt(0).toUpperCase() + name.slice(1);
+}
 
 /** The fields of lines that every structure has; those of its lists are in line-fields. */
 export const STRUCTURE_FIELDS: Record<StructureFieldName, Field> = {
@@ -58,14 +78,7 @@ export const STRUCTURE_FIELDS: Record<StructureFieldName, Field> = {
     show: ({ inputs }) => typedAmount(inputs, linesOf(inputs.structure, "tradeIns")[0]?.owed),
     say: ({ inputs }) => typedAmount(inputs, linesOf(inputs.structure, "tradeIns")[0]?.owed ?? 0),
   },
-  deposit: {
-    label: "Deposit paid",
-    // Cleared, its line stays to be typed in again; a button takes it out.
-    read: amountReader((file, amount) =>
-      withStructure(file, "deposit", amount ?? (file.structure.deposit === undefined ? undefined : "0")),
-    ),
-    show: ({ inputs }) => typedAmount(inputs, inputs.structure.deposit),
-  },
+  ...AMOUNT_FIELDS,
   down: {
     label: "Cash down",
     finds: "down",

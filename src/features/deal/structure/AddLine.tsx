@@ -1,5 +1,14 @@
 import { lazy, type ReactNode, Suspense, useState } from "react";
-import { MOST_EXTRAS, MOST_FEES, MOST_PAYOFFS, MOST_REBATES, MOST_TAXES, MOST_TRADE_INS } from "@/core";
+import {
+  AMOUNT_LINE_NAMES,
+  AMOUNT_LINES,
+  MOST_EXTRAS,
+  MOST_FEES,
+  MOST_PAYOFFS,
+  MOST_REBATES,
+  MOST_TAXES,
+  MOST_TRADE_INS,
+} from "@/core";
 import type { Settings } from "@/exchange/settings";
 import { focusSoon } from "@/features/focus/focus-soon";
 import { Toolbar } from "@/features/focus/Toolbar";
@@ -98,15 +107,16 @@ export function AddLine({ opening, children }: Props) {
             }}
           />
         )}
-        {structure.deposit === undefined && (
+        {AMOUNT_LINE_NAMES.filter(line => structure[line] === undefined).map(line => (
           <AddButton
-            name="deposit"
+            key={line}
+            name={AMOUNT_LINES[line].label.toLowerCase()}
             onClick={() => {
-              change(now => ({ ...now, deposit: "0" }));
-              focusSoon(`#${fieldId("deposit")}`);
+              change(now => ({ ...now, [line]: "0" }));
+              focusSoon(`#${fieldId(line)}`);
             }}
           />
-        )}
+        ))}
         {children}
       </Toolbar>
       {shown && shownLine && (

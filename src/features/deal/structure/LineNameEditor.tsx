@@ -1,9 +1,10 @@
 import { useEffect } from "react";
+import type { LineNames } from "@/core";
 import { FigureField, fieldId } from "../parts/FigureField";
 import { EditorFrame } from "./EditorFrame";
 import { useStructure } from "./use-structure";
 
-type Props = { line: "price" | "deposit" | "down"; usual: string; onDone: () => void };
+type Props = { line: keyof LineNames; usual: string; onDone: () => void };
 
 /** The name of a line that every structure has, below it. */
 export function LineNameEditor({ line, usual, onDone }: Props) {

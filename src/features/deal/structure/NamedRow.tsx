@@ -1,4 +1,5 @@
 import { type ComponentProps, lazy, Suspense, useState } from "react";
+import type { LineNames } from "@/core";
 import { useOption } from "../option/option-context";
 import { whenWhole } from "../option/use-kinds";
 import { TallyRow } from "./TallyRow";
@@ -10,7 +11,7 @@ const LineNameEditor = lazy(() =>
 );
 
 type Props = Omit<ComponentProps<typeof TallyRow>, "label" | "called" | "children"> & {
-  line: "price" | "deposit" | "down";
+  line: keyof LineNames;
   /** What it is called unless it is renamed. */
   usual: string;
 };

@@ -1,3 +1,4 @@
+import { sumOfAmounts } from "../../../amount-lines";
 import { percentOf, readPercent } from "../../../interest";
 import { lastNearby, lastWhole } from "../../../solve";
 import {
@@ -7,7 +8,6 @@ import {
   chargesWithPayments,
   isDownFromDue,
   type Structure,
-  sumOfAmounts,
   totalOf,
 } from "../../../structure";
 import { basePayment } from "./base-payment";

@@ -1,4 +1,4 @@
-import type { CostOfCredit, LoanQuote, Result } from "@/core";
+import { AMOUNT_LINE_NAMES, AMOUNT_LINES, type CostOfCredit, type LoanQuote, type Result } from "@/core";
 import { amountText } from "../../../text";
 
 /** A loan with its yearly rates; undefined while they are not known yet. */
@@ -69,7 +69,7 @@ function includedAtSigning({ dueAtSigning: { items } }: LoanQuote): string {
 }
 
 function includedInTotalCost({ filled: { structure }, charges, dueAtSigning, down }: LoanQuote): string {
-  const { tradeIns, deposit = 0 } = structure;
+  const { tradeIns } = structure;
   const isTraded = tradeIns.some(({ allowance }) => (allowance ?? 0) > 0);
   const isAtSigning = dueAtSigning.items.some(({ figure }) => figure !== "down" && figure !== "payment");
   const parts = [
@@ -77,7 +77,9 @@ function includedInTotalCost({ filled: { structure }, charges, dueAtSigning, dow
     ...(charges ? ["charges with them"] : []),
     ...(down > 0 ? ["down"] : []),
     ...(isAtSigning ? ["fees at signing"] : []),
-    ...(deposit > 0 ? ["deposit"] : []),
+    ...AMOUNT_LINE_NAMES.filter(line => AMOUNT_LINES[line].ownCost > 0 && (structure[line] ?? 0) > 0).map(
+      line => AMOUNT_LINES[line].label.toLowerCase(),
+    ),
     ...(isTraded ? ["trade-in"] : []),
   ];
   return `${parts.join(" + ")}${tradeIns.some(({ owed }) => owed > 0) ? " − owed on it" : ""}`;

@@ -5,9 +5,9 @@ import { withNewLeaseTax } from "../../fields/lease-taxes";
 import { useLease } from "../../option/option-context";
 import { fieldId } from "../../parts/FigureField";
 import { AddButton, AddLine } from "../../structure/AddLine";
+import { AmountRows } from "../../structure/AmountRows";
 import { CashDownRow } from "../../structure/CashDownRow";
 import { ChargeLines } from "../../structure/ChargeLines";
-import { DepositRow } from "../../structure/DepositRow";
 import { NamedRow } from "../../structure/NamedRow";
 import { RebateLines } from "../../structure/OtherLines";
 import { TallyCard } from "../../structure/TallyCard";
@@ -21,7 +21,7 @@ import { LeaseTaxLines } from "./LeaseTaxLines";
 /** The tally from the agreed price to the adjusted capitalized cost, over what is due at signing. */
 export const LeaseStructure = memo(function LeaseStructure() {
   const { option, act } = useLease();
-  const { structure, tally, runningOf } = useStructure();
+  const { tally, runningOf } = useStructure();
   const [openTax, setOpenTax] = useState<number | null>(null);
   const opening = useOpening();
   const { taxes = [], acquisitionFee } = option.inputs.plan;
@@ -62,7 +62,7 @@ export const LeaseStructure = memo(function LeaseStructure() {
       <LeaseTaxLines open={openTax} setOpen={setOpenTax} />
       <TradeInLines opening={opening} />
       <RebateLines opening={opening} />
-      {structure.deposit !== undefined && <DepositRow />}
+      <AmountRows />
       <CashDownRow />
     </TallyCard>
   );

@@ -2,8 +2,8 @@ import { lazy, memo, Suspense } from "react";
 import { isFoundIn } from "../../option";
 import { useOption } from "../../option/option-context";
 import { AddLine } from "../../structure/AddLine";
+import { AmountRows } from "../../structure/AmountRows";
 import { CashDownRow } from "../../structure/CashDownRow";
-import { DepositRow } from "../../structure/DepositRow";
 import { NamedRow } from "../../structure/NamedRow";
 import { TallyCard } from "../../structure/TallyCard";
 import { TallyRow } from "../../structure/TallyRow";
@@ -55,7 +55,7 @@ export const LoanStructure = memo(function LoanStructure() {
         </Suspense>
       )}
       {!isPersonal && <TradeInLines opening={opening} />}
-      {structure.deposit !== undefined && <DepositRow />}
+      <AmountRows />
       {(!isPersonal || structure.down !== undefined || isDownFound) && <CashDownRow />}
       {structure.payoffs && (
         <Suspense fallback={null}>
