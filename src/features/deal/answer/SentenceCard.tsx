@@ -1,6 +1,7 @@
 import type { ReactNode } from "react";
+import type { Figure } from "@/core";
 import { moneyText } from "@/features/figures/format";
-import { fieldIn, isStale, shownQuote } from "../option";
+import { isStale, shownQuote } from "../option";
 import { useIsFrozen, useNotation, useOption } from "../option/option-context";
 import { Changeable } from "../parts/Changeable";
 
@@ -48,6 +49,10 @@ export function SentenceCard({ findBar, children }: Props) {
   );
 }
 
+/** The figures that a press takes at what works, as its button calls them. */
+const USED = { payment: "payment", down: "cash down" };
+const isUsed = (figure: Figure): figure is keyof typeof USED => figure in USED;
+
 /** Why there is no answer, and the nearest figure that has one. */
 function NoAnswer() {
   const { option, act } = useOption();
@@ -66,16 +71,13 @@ function NoAnswer() {
         {!lastGood && !nearest && <span className="text-faint">The answer appears here as you type.</span>}
         {lastGood && <span className="text-faint"> The last answer is grayed below.</span>}
       </span>
-      {nearest && (nearest.figure === "payment" || nearest.figure === "down") && (
+      {nearest && isUsed(nearest.figure) && (
         <button
           type="button"
           className="btn btn-primary btn-sm"
-          onClick={() =>
-            act({ type: "give", figure: nearest.figure as "payment" | "down", minor: nearest.minor })
-          }
+          onClick={() => act({ type: "give", figure: nearest.figure, minor: nearest.minor })}
         >
-          Use {fieldIn(option, nearest.figure).label.toLowerCase()}{" "}
-          {moneyText(nearest.minor, inputs.currency, notation)}
+          Use {USED[nearest.figure]} {moneyText(nearest.minor, inputs.currency, notation)}
         </button>
       )}
     </div>
