@@ -60,6 +60,8 @@ function NoAnswer() {
   const { answer, lastGood, inputs } = option;
   if (answer.ok) return null;
   const { sentence, nearest } = answer.failure;
+  const used =
+    nearest && isUsed(nearest.figure) ? { figure: nearest.figure, minor: nearest.minor } : undefined;
   return (
     <div
       role="alert"
@@ -71,13 +73,13 @@ function NoAnswer() {
         {!lastGood && !nearest && <span className="text-faint">The answer appears here as you type.</span>}
         {lastGood && <span className="text-faint"> The last answer is grayed below.</span>}
       </span>
-      {nearest && isUsed(nearest.figure) && (
+      {used && (
         <button
           type="button"
           className="btn btn-primary btn-sm"
-          onClick={() => act({ type: "give", figure: nearest.figure, minor: nearest.minor })}
+          onClick={() => act({ type: "give", ...used })}
         >
-          Use {USED[nearest.figure]} {moneyText(nearest.minor, inputs.currency, notation)}
+          Use {USED[used.figure]} {moneyText(used.minor, inputs.currency, notation)}
         </button>
       )}
     </div>
