@@ -1,5 +1,6 @@
 import { Readable } from "node:stream";
 import { failureOf } from "@/data/failure";
+import type { Store } from "@/data/store";
 import { isDatabaseAway } from "@/data/store-in-thread";
 import { takingTurns } from "@/data/turns";
 import type { Checked } from "@/exchange/checks";
@@ -8,6 +9,7 @@ import { AWAY } from "./away";
 import type { RefusalReply } from "./contract";
 import { dataFolder } from "./data-folder";
 import { Refusal } from "./refusal";
+import { serverStore } from "./store";
 import { damageSentence } from "./whole";
 
 /** The largest body that is read, in bytes: a deal of the largest deal file, with room to spare. */
@@ -19,20 +21,37 @@ export const LARGEST_IMPORT = 2 * LARGEST_BODY;
 /** Never kept by a browser, and not packed: that would keep the thread busy that serves everyone. */
 const AS_IT_IS = { "Cache-Control": "no-store, no-transform" };
 
+/** What a route has to work with, of the one who asks. */
+type Context = {
+  request: Request;
+  /** The database; asked for once what was sent is known to be good. */
+  store: () => Promise<Store>;
+};
+
+type Work<Answered> = (context: Context) => Promise<Answered>;
+
 /** Runs a route: what it returns becomes JSON, a refusal becomes its status with a sentence. */
-export const answer = (work: () => Promise<unknown>, status = 200): Promise<Response> =>
-  answerWith(async () => Response.json(await work(), { status, headers: AS_IT_IS }));
+export const answer = (request: Request, work: Work<unknown>, status = 200): Promise<Response> =>
+  answerWith(async () => Response.json(await work(contextOf(request)), { status, headers: AS_IT_IS }));
 
 /** The same for what is JSON already. */
-export const answerJson = (work: () => Promise<string>): Promise<Response> =>
+export const answerJson = (request: Request, work: Work<string>): Promise<Response> =>
   answerWith(
-    async () => new Response(await work(), { headers: { ...AS_IT_IS, "Content-Type": "application/json" } }),
+    async () =>
+      new Response(await work(contextOf(request)), {
+        headers: { ...AS_IT_IS, "Content-Type": "application/json" },
+      }),
   );
 
 /** The same for a route that gives a file to keep. */
-export const answerFile = (name: string, type: string, work: () => Promise<Readable>): Promise<Response> =>
+export const answerFile = (
+  request: Request,
+  name: string,
+  type: string,
+  work: Work<Readable>,
+): Promise<Response> =>
   answerWith(async () => {
-    const bytes = Readable.toWeb(await work()) as ReadableStream<Uint8Array>;
+    const bytes = Readable.toWeb(await work(contextOf(request))) as ReadableStream<Uint8Array>;
     return new Response(bytes, {
       headers: {
         ...AS_IT_IS,
@@ -41,6 +60,9 @@ export const answerFile = (name: string, type: string, work: () => Promise<Reada
       },
     });
   });
+
+/** Whoever asks has the house's one store. */
+const contextOf = (request: Request): Context => ({ request, store: serverStore });
 
 async function answerWith(work: () => Promise<Response>): Promise<Response> {
   try {

@@ -1,8 +1,7 @@
 import { answer } from "@/server/door";
 import { suggestedNames } from "@/server/names";
-import { serverStore } from "@/server/store";
 
 export const dynamic = "force-dynamic";
 
 export const GET = (request: Request) =>
-  answer(async () => suggestedNames(await serverStore(), new URL(request.url).searchParams));
+  answer(request, async ({ store }) => suggestedNames(await store(), new URL(request.url).searchParams));

@@ -1,14 +1,13 @@
 import { answer, readBody } from "@/server/door";
 import { checkSettingsRequest } from "@/server/requests";
 import { openSettings, saveSettings } from "@/server/settings";
-import { serverStore } from "@/server/store";
 
 export const dynamic = "force-dynamic";
 
-export const GET = () => answer(async () => openSettings(await serverStore()));
+export const GET = (request: Request) => answer(request, async ({ store }) => openSettings(await store()));
 
 export const PUT = (request: Request) =>
-  answer(async () => {
+  answer(request, async ({ store }) => {
     const body = await readBody(request, checkSettingsRequest);
-    return saveSettings(await serverStore(), body);
+    return saveSettings(await store(), body);
   });

@@ -6,9 +6,9 @@ import { Refusal } from "@/server/refusal";
 
 type Context = { params: Promise<{ name: string }> };
 
-export const GET = async (_request: Request, { params }: Context) => {
+export const GET = async (request: Request, { params }: Context) => {
   const { name } = await params;
-  return answerFile(name, "application/gzip", async () => {
+  return answerFile(request, name, "application/gzip", async () => {
     const path = keptCopy(dataFolder(), name);
     if (!path) throw new Refusal(404, "There is no copy of this name.");
     return createReadStream(path);

@@ -4,7 +4,7 @@ import { checkRestoreRequest } from "@/server/requests";
 import { restoreBackup } from "@/server/restore-backup";
 
 export const POST = (request: Request) =>
-  answer(async () => {
+  answer(request, async () => {
     if (request.headers.get("content-type") !== "application/gzip") {
       return restoreBackup((await readBody(request, checkRestoreRequest)).copy);
     }

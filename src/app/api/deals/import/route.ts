@@ -1,10 +1,13 @@
 import { importDeal } from "@/server/deals";
 import { answer, LARGEST_IMPORT, readBody } from "@/server/door";
 import { checkImportRequest } from "@/server/requests";
-import { serverStore } from "@/server/store";
 
 export const POST = (request: Request) =>
-  answer(async () => {
-    const body = await readBody(request, checkImportRequest, LARGEST_IMPORT);
-    return importDeal(await serverStore(), body);
-  }, 201);
+  answer(
+    request,
+    async ({ store }) => {
+      const body = await readBody(request, checkImportRequest, LARGEST_IMPORT);
+      return importDeal(await store(), body);
+    },
+    201,
+  );

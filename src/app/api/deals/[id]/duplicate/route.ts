@@ -1,8 +1,7 @@
 import { duplicateDeal } from "@/server/deals";
 import { answer, readId } from "@/server/door";
-import { serverStore } from "@/server/store";
 
 type Context = { params: Promise<{ id: string }> };
 
-export const POST = (_request: Request, { params }: Context) =>
-  answer(async () => duplicateDeal(await serverStore(), await readId(params)), 201);
+export const POST = (request: Request, { params }: Context) =>
+  answer(request, async ({ store }) => duplicateDeal(await store(), await readId(params)), 201);

@@ -1,8 +1,7 @@
 import { answer, readId } from "@/server/door";
 import { dealHistory } from "@/server/history";
-import { serverStore } from "@/server/store";
 
 type Context = { params: Promise<{ id: string }> };
 
-export const GET = (_request: Request, { params }: Context) =>
-  answer(async () => dealHistory(await serverStore(), await readId(params)));
+export const GET = (request: Request, { params }: Context) =>
+  answer(request, async ({ store }) => dealHistory(await store(), await readId(params)));

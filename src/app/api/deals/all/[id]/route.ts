@@ -5,8 +5,8 @@ type Context = { params: Promise<{ id: string }> };
 
 export const dynamic = "force-dynamic";
 
-export const GET = (_request: Request, { params }: Context) =>
-  answer(async () => arrivingDeals(await readArrivalId(params)));
+export const GET = (request: Request, { params }: Context) =>
+  answer(request, async () => arrivingDeals(await readArrivalId(params)));
 
-export const DELETE = (_request: Request, { params }: Context) =>
-  answer(async () => cancelArriving(await readArrivalId(params)));
+export const DELETE = (request: Request, { params }: Context) =>
+  answer(request, async () => cancelArriving(await readArrivalId(params)));

@@ -1,11 +1,10 @@
 import { answer, readId } from "@/server/door";
 import { dealAfterChange } from "@/server/history";
-import { serverStore } from "@/server/store";
 
 type Context = { params: Promise<{ id: string; number: string }> };
 
-export const GET = (_request: Request, { params }: Context) =>
-  answer(async () => {
+export const GET = (request: Request, { params }: Context) =>
+  answer(request, async ({ store }) => {
     const id = await readId(params);
-    return dealAfterChange(await serverStore(), id, (await params).number);
+    return dealAfterChange(await store(), id, (await params).number);
   });
