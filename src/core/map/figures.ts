@@ -1,9 +1,17 @@
-import { type Deal, kindOf } from "../kinds";
+import { type Deal, KINDS, type KindName, kindOf } from "../kinds";
 import { MAP_FIGURES, type MapFigure } from "../kinds/kind";
 
 /** The figures that a deal's map can show. */
 export const figuresOn = (deal: Deal): MapFigure[] =>
-  MAP_FIGURES.filter(figure => kindOf(deal).mapped.figures.includes(figure));
+  MAP_FIGURES.filter(figure => figure in kindOf(deal).mapped.figures);
+
+/**
+ * What a figure of the map is called for a kind of deal.
+ *
+ * @example figureName("financeCharge", "lease") // "rent charge"
+ */
+export const figureName = (figure: MapFigure, kind: KindName): string =>
+  KINDS[kind].mapped.figures[figure] ?? figure;
 
 /**
  * One figure of a deal, exactly as its whole answer has it.

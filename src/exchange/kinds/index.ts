@@ -1,1 +1,1 @@
-export { type DealFile, FILE_KINDS, fileKindOf, type RecordOfQuote } from "./kinds";
+export { type DealFile, FILE_KINDS, fileKindOf, type RecordOfQuote, recordKind } from "./kinds";

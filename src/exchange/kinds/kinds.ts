@@ -23,3 +23,6 @@ type AnyFileKind = FileKind<DealFile, Deal, Quote, object, RecordOfQuote>;
 /** What goes in and out of the kind of a deal, or of what has the plan of one. */
 export const fileKindOf = (of: { plan: { kind: PlanKind } }): AnyFileKind =>
   FILE_KINDS[kindNameOf(of)] as AnyFileKind;
+
+/** What goes in and out of the kind of what was signed. */
+export const recordKind = ({ kind }: RecordOfQuote): AnyFileKind => FILE_KINDS[kind] as AnyFileKind;

@@ -1,8 +1,8 @@
-import { evaluateLease, FREQUENCY_NAMES, failure, type Result, success, summarize } from "@/core";
+import { failure, type Result, success } from "@/core";
 import type { FiguresFrom, KeptFigures } from "@/data/register-figures";
-import { type DealFile, isLease } from "@/exchange/deal-file";
-import { readLease } from "@/exchange/kinds/lease";
-import { readLoan } from "@/exchange/kinds/loan";
+import type { DealFile } from "@/exchange/deal-file";
+import { fileKindOf, recordKind } from "@/exchange/kinds";
+import type { Listed } from "@/exchange/kinds/kind/kind";
 import { registerKind, termName } from "@/exchange/option-words";
 import { readSignedQuotes } from "@/exchange/signed-quote";
 
@@ -17,7 +17,7 @@ export const figuresFrom = ({ inputs, signed }: FiguresFrom): KeptFigures =>
  */
 export function figuresOf(inputs: DealFile, signed?: unknown): KeptFigures {
   const { currency, plan } = inputs;
-  const paid = paidText(plan);
+  const paid = fileKindOf(inputs).paid(plan);
   const figures = signed === undefined ? answered(inputs) : signedWith(signed);
   const told = { currency, paid, planKind: registerKind(inputs), chosenName: termName(inputs) };
   if (!figures.ok) return { ...told, payment: null, amountFinanced: null, problem: figures.failure.sentence };
@@ -25,34 +25,14 @@ export function figuresOf(inputs: DealFile, signed?: unknown): KeptFigures {
   return { ...told, payment, amountFinanced, problem: null };
 }
 
-/** How it is paid; of a lease, that it is one. */
-function paidText(plan: DealFile["plan"]): string {
-  const { adjective } = FREQUENCY_NAMES[plan.frequency];
-  if (plan.kind !== "lease") return plan.datedPayments ? "listed" : adjective;
-  return plan.inAdvance === plan.payments ? "lease, paid at once" : `${adjective} lease`;
-}
-
-/** The payment, and what is financed: of a lease its adjusted capitalized cost. Minor units. */
-type Figures = { payment: number; amountFinanced: number };
-
-function signedWith(stored: unknown): Result<Figures> {
+function signedWith(stored: unknown): Result<Listed> {
   const [signed] = readSignedQuotes([stored]);
-  if (signed?.kind === "loan") return success(signed.figures);
-  if (signed?.kind !== "lease") return failure("payment", signed?.words.sentence ?? "");
-  const { payment, adjustedCapitalizedCost } = signed.figures;
-  return success({ payment, amountFinanced: adjustedCapitalizedCost });
+  if (!signed || signed.kind === "none") return failure("payment", signed?.words.sentence ?? "");
+  return success(recordKind(signed).listedRecord(signed));
 }
 
-function answered(inputs: DealFile): Result<Figures> {
-  if (isLease(inputs)) {
-    const lease = readLease(inputs);
-    const quote = lease.ok ? evaluateLease(lease.value) : lease;
-    if (!quote.ok) return quote;
-    return { ok: true, value: { payment: quote.value.payment, amountFinanced: quote.value.cost } };
-  }
-  const deal = readLoan(inputs);
-  const quote = deal.ok ? summarize(deal.value) : deal;
-  if (!quote.ok) return quote;
-  const { payment, amountFinanced } = quote.value;
-  return { ok: true, value: { payment, amountFinanced } };
+function answered(inputs: DealFile): Result<Listed> {
+  const { read, listed } = fileKindOf(inputs);
+  const deal = read(inputs);
+  return deal.ok ? listed(deal.value) : deal;
 }

@@ -4,7 +4,12 @@ import type { LeaseDeal } from "./pricing";
 
 /** The figures of a lease that a map can show: it has no APR, and its finance charge is its rent charge. */
 export const LEASE_MAPPED: Mapped<LeaseDeal> = {
-  figures: ["payment", "financeCharge", "totalCost", "dueAtSigning"],
+  figures: {
+    payment: "payment",
+    financeCharge: "rent charge",
+    totalCost: "total cost, handed back",
+    dueAtSigning: "due at signing",
+  },
   figureOf(lease, figure) {
     const quote = summarizeLease(lease);
     if (!quote.ok) return null;

@@ -1,4 +1,4 @@
-import { MAP_FIGURES, type Mapped } from "../kind";
+import type { Mapped } from "../kind";
 import { aprOfStream, costOfCredit } from "./credit";
 import { dueAtSigning, type LoanDeal } from "./deal";
 import { type Answer, answer } from "./find";
@@ -7,7 +7,13 @@ import { summaryOf } from "./quote";
 
 /** The figures of a loan that a map can show. */
 export const LOAN_MAPPED: Mapped<LoanDeal> = {
-  figures: MAP_FIGURES,
+  figures: {
+    payment: "payment",
+    financeCharge: "finance charge",
+    totalCost: "total cost",
+    apr: "APR",
+    dueAtSigning: "due at signing",
+  },
   figureOf(deal, figure) {
     const found = answer(deal);
     if (!found.ok) return null;

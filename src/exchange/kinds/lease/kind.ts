@@ -1,4 +1,11 @@
-import { evaluateLease, type LeaseDeal, type LeaseQuote, leaseEffectiveRate, success } from "@/core";
+import {
+  evaluateLease,
+  FREQUENCY_NAMES,
+  type LeaseDeal,
+  type LeaseQuote,
+  leaseEffectiveRate,
+  success,
+} from "@/core";
 import type { FileKind } from "../kind/kind";
 import type { LeaseFile } from "./file/file.schema";
 import type { LeaseQuestion } from "./file/questions.schema";
@@ -20,6 +27,16 @@ export const LEASE_FILES: FileKind<LeaseFile, LeaseDeal, LeaseQuote, LeaseQuesti
   },
   answer: answerLeaseQuestion,
   rows: leaseRows,
+  paid: ({ frequency, inAdvance, payments }) =>
+    inAdvance === payments ? "lease, paid at once" : `${FREQUENCY_NAMES[frequency].adjective} lease`,
+  listed(lease) {
+    const quote = evaluateLease(lease);
+    return quote.ok ? success({ payment: quote.value.payment, amountFinanced: quote.value.cost }) : quote;
+  },
+  listedRecord: ({ figures }) => ({
+    payment: figures.payment,
+    amountFinanced: figures.adjustedCapitalizedCost,
+  }),
   record(optionId, quote) {
     const rate = leaseEffectiveRate(quote);
     return recordOfLease(optionId, { ...quote, ...(rate.ok && { keptEffectiveRate: rate.value }) });

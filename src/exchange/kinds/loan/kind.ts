@@ -1,4 +1,4 @@
-import { costOfCredit, type LoanDeal, type LoanQuote, success, summarizeLoan } from "@/core";
+import { costOfCredit, FREQUENCY_NAMES, type LoanDeal, type LoanQuote, success, summarizeLoan } from "@/core";
 import { answerFreeQuestion } from "../../questions/free-questions";
 import type { DealQuestion, FreeQuestion } from "../../questions/questions.schema";
 import type { FileKind } from "../kind/kind";
@@ -25,6 +25,9 @@ export const LOAN_FILES: FileKind<LoanFile, LoanDeal, LoanQuote, DealQuestion | 
       : answerDealQuestion(question, quote);
   },
   rows: loanRows,
+  paid: ({ frequency, datedPayments }) => (datedPayments ? "listed" : FREQUENCY_NAMES[frequency].adjective),
+  listed: summarizeLoan,
+  listedRecord: ({ figures }) => figures,
   record(optionId, quote) {
     const cost = costOfCredit(quote);
     return recordOfLoan(optionId, { ...quote, ...(cost.ok && { keptCost: cost.value }) });

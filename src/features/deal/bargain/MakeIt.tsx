@@ -5,7 +5,6 @@ import { useOption } from "../option/option-context";
 import { ChoiceInWords } from "../parts/ChoiceInWords";
 import { WISH_FIELD } from "../parts/places";
 import type { MovesHandle } from "./Moves";
-import { wishesOf } from "./wishes";
 
 // What would have to move is asked for once a wish is typed: the screen starts without the code for it.
 const Moves = lazy(() => import("./Moves").then(({ Moves: moves }) => ({ default: moves })));
@@ -27,7 +26,7 @@ export function MakeIt({ children }: Props) {
   }, [wishSaid, sayWish]);
   const [isWrong, setWrong] = useState(false);
   const moves = useRef<MovesHandle>(null);
-  const wishes = wishesOf(option);
+  const { wishes } = option.desk;
   const asked = wishes.some(([each]) => each === wished) ? wished : "payment";
   const isWish = text.trim() !== "";
   const find = (found: DeskFind) =>

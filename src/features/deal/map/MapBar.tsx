@@ -1,8 +1,9 @@
 import { memo } from "react";
 import type { MapAxis, MapFigure, MapRange } from "@/core/map";
+import { figureName } from "@/core/map";
 import { BudgetField } from "../desk/BudgetField";
 import type { MapChoice } from "./choice";
-import { axisName, figureName, type MapSubject } from "./map-words";
+import { axisName, type MapSubject } from "./map-words";
 import { Ranges } from "./Ranges";
 
 type Props = {
@@ -29,7 +30,7 @@ export const MapBar = memo(function MapBar(props: Props) {
         <Pick
           label="What the map shows"
           value={figure}
-          choices={figures.map(each => [each, figureName(each, subject)])}
+          choices={figures.map(each => [each, figureName(each, subject.kind)])}
           onPick={each => onChoice({ ...choice, figure: each })}
         />
         over

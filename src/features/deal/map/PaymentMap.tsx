@@ -1,6 +1,6 @@
 import { useCallback, useMemo, useRef } from "react";
 import { askingPayment, currencyDecimals, type Deal } from "@/core";
-import { axesOf, figureOf, figuresOn, type MapRange, valueOn, valuesOf } from "@/core/map";
+import { axesOf, figureName, figureOf, figuresOn, type MapRange, valueOn, valuesOf } from "@/core/map";
 import { useBudget } from "../desk/BudgetField";
 import { useDesk } from "../desk/desk-context";
 import { isStale, shownQuote } from "../option";
@@ -13,7 +13,7 @@ import { inputsAt } from "./inputs-at";
 import { MapBar } from "./MapBar";
 import { MapFigures } from "./MapFigures";
 import { MapPlane } from "./MapPlane";
-import { figureName, mapWriter } from "./map-words";
+import { mapWriter } from "./map-words";
 import { payingInputs } from "./paying-inputs";
 import { useMap } from "./use-map";
 
@@ -75,11 +75,11 @@ function MapOf({
   const made = useMap(question);
   const { currency, plan, structure } = inputs;
   const { frequency } = plan;
-  const isLease = plan.kind === "lease";
+  const { kind } = option;
   const isPersonal = structure.purpose !== undefined;
   const subject = useMemo(
-    () => ({ currency, frequency, isLease, isPersonal, decimals }),
-    [currency, frequency, isLease, isPersonal, decimals],
+    () => ({ currency, frequency, kind, isPersonal, decimals }),
+    [currency, frequency, kind, isPersonal, decimals],
   );
   const write = useMemo(() => mapWriter(subject, notation), [subject, notation]);
   const latest = useRef({ option, open: state.open, made });
@@ -110,12 +110,12 @@ function MapOf({
       {!made ? (
         <p className="py-6 text-faint">Reckoning the map …</p>
       ) : choice.asFigures ? (
-        <MapFigures made={made} write={write} name={figureName(made.question.figure, subject)} />
+        <MapFigures made={made} write={write} name={figureName(made.question.figure, kind)} />
       ) : (
         <MapPlane
           made={made}
           write={write}
-          name={figureName(made.question.figure, subject)}
+          name={figureName(made.question.figure, kind)}
           isStale={isStale(option)}
           pinX={valueOn(deal, made.question.across.axis)}
           pinY={valueOn(deal, made.question.up.axis)}

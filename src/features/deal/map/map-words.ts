@@ -1,4 +1,4 @@
-import { FREQUENCY_NAMES, type Frequency, groupedAmount } from "@/core";
+import { FREQUENCY_NAMES, type Frequency, groupedAmount, type KindName } from "@/core";
 import { type MapAxis, type MapFigure, RATE_UNITS } from "@/core/map";
 import { amountIn, inNotation, type Notation, spreadsheetAmount } from "@/exchange/notation";
 import { rateText } from "@/exchange/text";
@@ -15,7 +15,7 @@ const AXES: Record<MapAxis, string> = {
 
 /** What of a deal its map is told with. */
 export type MapSubject = {
-  isLease: boolean;
+  kind: KindName;
   isPersonal: boolean;
   currency: string;
   frequency: Frequency;
@@ -25,21 +25,6 @@ export type MapSubject = {
 /** What an axis is called for a deal. */
 export function axisName(axis: MapAxis, { isPersonal }: MapSubject): string {
   return axis === "price" && isPersonal ? "amount" : AXES[axis];
-}
-
-const FIGURES: Record<MapFigure, string> = {
-  payment: "payment",
-  financeCharge: "finance charge",
-  totalCost: "total cost",
-  apr: "APR",
-  dueAtSigning: "due at signing",
-};
-
-/** What a figure is called for a deal: a lease has a rent charge, and is handed back. */
-export function figureName(figure: MapFigure, { isLease }: MapSubject): string {
-  if (isLease && figure === "financeCharge") return "rent charge";
-  if (isLease && figure === "totalCost") return "total cost, handed back";
-  return FIGURES[figure];
 }
 
 /** Writes the figures of a map. */

@@ -9,6 +9,7 @@ import type {
   Result,
   TallyLine,
 } from "@/core";
+import type { WantedFigure } from "@/core/moves";
 import type { Turning } from "@/exchange/kinds/kind/turning";
 import type { LeaseFile } from "@/exchange/kinds/lease";
 import type { LoanFile } from "@/exchange/kinds/loan";
@@ -59,6 +60,8 @@ export type DeskKind<Name, File extends LoanFile | LeaseFile, Deal, Quote> = {
   field: (name: string) => Field | undefined;
   /** The field in which a payment is typed that something is found from. */
   paymentField: FieldName;
+  /** The figures of the answer that a customer can want to be another, as the screen names them. */
+  wishes: readonly (readonly [WantedFigure, string])[];
   read: (inputs: File) => Result<Deal>;
   answer: (deal: Deal) => Result<Quote>;
   tally: (quote: Quote) => DeskTally;

@@ -11,6 +11,13 @@ export const PLAIN_LOAN: LoanKind = {
   field: loanField,
   paymentField: "payment",
   isPlain: isPlainLoan,
+  wishes: [
+    ["payment", "payment"],
+    ["totalCost", "total cost"],
+    ["financeCharge", "finance charge"],
+    ["dueAtSigning", "sum due at signing"],
+    ["endDate", "end date"],
+  ],
   read: readLoan,
   answer(deal) {
     if (!isLevel(deal)) throw new Error("What this loan needs has not arrived.");
