@@ -77,7 +77,11 @@ function layerViolations(path: string, source: string, files: ReadonlyMap<string
   if (layer < 0) return [`${path} lies in no layer.`];
   return importsOf(source).flatMap(({ from }) => {
     const target = resolve(path, from, files);
-    return target && layerOf(target) < layer ? [`${path} imports ${target}, which lies above it.`] : [];
+    if (!target) return [];
+    if (layerOf(target) < layer) return [`${path} imports ${target}, which lies above it.`];
+    return from.startsWith(".") && layerOf(target) !== layer
+      ? [`${path} imports ${from}; another layer is named by @/.`]
+      : [];
   });
 }
 

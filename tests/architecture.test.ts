@@ -42,6 +42,11 @@ test.each<[string, Record<string, string>, string]>([
     "src/data/b.ts imports src/server/c.ts, which lies above it.",
   ],
   [
+    "another layer by way of folders above",
+    { ...GOOD, "src/features/deal/b.ts": 'import { one } from "../../core";' },
+    "src/features/deal/b.ts imports ../../core; another layer is named by @/.",
+  ],
+  [
     "a package in the core",
     { "src/core/index.ts": 'import fs from "node:fs";' },
     "src/core/index.ts imports node:fs; the core imports nothing but itself.",

@@ -1,6 +1,6 @@
 import { lazy, memo, Suspense, useRef, useState } from "react";
 import type { DealStatus } from "@/exchange/deal-document";
-import { STATUS_NAMES } from "../../exchange/deal-document/status-names";
+import { STATUS_NAMES } from "@/exchange/deal-document/status-names";
 import { useFrame } from "./desk/desk-context";
 
 // A deal is signed once: the screen starts without the code for it.

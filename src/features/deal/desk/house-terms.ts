@@ -2,8 +2,8 @@ import { type Frequency, periodsPerYear } from "@/core";
 import type { RatesOfTerms } from "@/core/moves";
 import type { ReachTerm } from "@/core/reach";
 import { type DealFile, isLease } from "@/exchange/deal-file";
+import { factorOfRate } from "@/exchange/kinds/lease/reckoning";
 import type { Settings } from "@/exchange/settings";
-import { factorOfRate } from "../../../exchange/kinds/lease/reckoning";
 
 /**
  * The terms that a house shows its customers, counted as a deal is paid: 48 months are 208 weeks.

@@ -1,7 +1,7 @@
 import { addMonths, isoDate, parseIsoDate, periodsPerYear } from "@/core";
 import { type DealFile, isLease } from "@/exchange/deal-file";
+import { linesOf } from "@/exchange/structure/lines";
 import { rateText, shortDate } from "@/exchange/text";
-import { linesOf } from "../../../exchange/structure/lines";
 import type { FieldName } from "./index";
 
 /** What looks like a slip, asked where it was typed, with what may be meant. */

@@ -2,8 +2,8 @@ import { AMOUNT_LINE_NAMES, AMOUNT_LINES, type AmountLineName, LONGEST_LINE_NAME
 import type { DealFile } from "@/exchange/deal-file";
 import { withOptional } from "@/exchange/members";
 import type { StructureFile } from "@/exchange/structure";
+import { linesOf, withLine } from "@/exchange/structure/lines";
 import { firstCharacters } from "@/exchange/text";
-import { linesOf, withLine } from "../../../exchange/structure/lines";
 import { amountReader, foundAmount, readAmount, readPercent, typedAmount } from "./amount-text";
 import { bad, type Field, good, type Reading } from "./field";
 

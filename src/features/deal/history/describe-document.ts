@@ -1,6 +1,7 @@
 import { quoteBy } from "@/core";
 import { answer } from "@/core/kinds/loan/find";
 import { chosenOption, type DealDocument, optionOf } from "@/exchange/deal-document";
+import { STATUS_NAMES } from "@/exchange/deal-document/status-names";
 import { type DealFile, isLease } from "@/exchange/deal-file";
 import { type LoanFile, readLoan } from "@/exchange/kinds/loan";
 import { planTitle, planWords } from "@/exchange/kinds/loan/plan";
@@ -8,7 +9,6 @@ import { LOCALE_NAMES } from "@/exchange/notation";
 import { proposedNames } from "@/exchange/option-words";
 import { structureWords } from "@/exchange/structure";
 import { amountText, typedAmountText } from "@/exchange/text";
-import { STATUS_NAMES } from "../../../exchange/deal-document/status-names";
 import { type LoanView, STRUCTURE_FIELD_NAMES } from "../fields";
 import { PLAN_FIELD_NAMES } from "../kinds/loan/fields/plan-fields";
 import { PLAIN_LOAN } from "../kinds/loan/plain-loan";

@@ -1,8 +1,8 @@
 import { memo } from "react";
 import { type LeaseQuote, periodsPerYear, type WorkedLeaseFigure } from "@/core";
 import { RECKONING_WORDS, RESIDUAL_DUE_WORDS } from "@/exchange/kinds/lease";
+import { reckonedBy } from "@/exchange/kinds/lease/reckoning";
 import { amountText, factorText, rateText } from "@/exchange/text";
-import { reckonedBy } from "../../../../exchange/kinds/lease/reckoning";
 import { shownQuote } from "../../option";
 import { useLease, useNotation } from "../../option/option-context";
 import { Changeable } from "../../parts/Changeable";

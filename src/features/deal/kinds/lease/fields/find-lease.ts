@@ -1,8 +1,8 @@
 import { formatAmount, type LeaseFigure, type LeaseKnown, type LeaseQuote } from "@/core";
 import type { LeaseFile, LeasePlanFile } from "@/exchange/kinds/lease";
+import { giveFoundLease } from "@/exchange/kinds/lease/give-found";
 import { withOptional } from "@/exchange/members";
-import { giveFoundLease } from "../../../../../exchange/kinds/lease/give-found";
-import { withOpenAllowance } from "../../../../../exchange/structure/lines";
+import { withOpenAllowance } from "@/exchange/structure/lines";
 import { knownAmount, knownOf, withKnown } from "./lease-known";
 
 /**

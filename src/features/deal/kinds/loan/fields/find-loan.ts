@@ -1,8 +1,8 @@
 import type { LoanQuote } from "@/core";
 import type { LoanFile } from "@/exchange/kinds/loan";
+import { giveFound } from "@/exchange/kinds/loan/give-found";
 import { withOptional } from "@/exchange/members";
-import { giveFound } from "../../../../../exchange/kinds/loan/give-found";
-import { withOpenAllowance } from "../../../../../exchange/structure/lines";
+import { withOpenAllowance } from "@/exchange/structure/lines";
 import type { LoanFind } from "../../../fields/field";
 import { downKind } from "../../../fields/structure-fields";
 import { isKnownFor, knownOf, knownOfQuote, withKnown } from "./loan-known";
