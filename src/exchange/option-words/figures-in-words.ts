@@ -1,5 +1,5 @@
 import type { DealFile } from "../deal-file";
-import { figuresOf } from "../kinds/figures";
+import { wordsOf } from "../kinds/words";
 import { LOCALE_NAMES } from "../notation";
 
 /** A figure as it was typed: what it is called, and what stands there. */
@@ -24,7 +24,7 @@ const worded = new WeakMap<DealFile, readonly WordedFigure[]>();
 
 function inWords(inputs: DealFile): WordedFigure[] {
   const { locale } = inputs;
-  const figures = figuresOf(inputs);
+  const figures = wordsOf(inputs).figures(inputs);
   return [...figures, ["formats", locale && LOCALE_NAMES[locale]]].filter((figure): figure is WordedFigure =>
     Boolean(figure[1]),
   );

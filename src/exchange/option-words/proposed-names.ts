@@ -1,5 +1,6 @@
-import { FREQUENCY_NAMES } from "@/core";
-import { type DealFile, isLease } from "../deal-file";
+import { kindNameOf } from "@/core";
+import type { DealFile } from "../deal-file";
+import { wordsOf } from "../kinds/words";
 import { figuresInWords } from "./figures-in-words";
 
 /** An option to be called: by its own name, or by what differs. */
@@ -24,14 +25,7 @@ const NOT_SAID = new Set([
 const USUALLY_SAID = 2;
 
 /** How long and how often it is paid: "72 monthly", "Lease, 36 monthly". */
-export function termName({ plan }: DealFile): string {
-  const { adjective } = FREQUENCY_NAMES[plan.frequency];
-  const listed = "datedPayments" in plan ? plan.datedPayments?.length : undefined;
-  if (plan.kind === "lease" && plan.inAdvance === plan.payments && plan.payments)
-    return "Lease, paid at once";
-  const term = listed ? `${listed} listed` : plan.payments ? `${plan.payments} ${adjective}` : adjective;
-  return plan.kind === "lease" ? `Lease, ${term}` : term;
-}
+export const termName = (inputs: DealFile): string => wordsOf(inputs).term(inputs);
 
 /**
  * What each option of a deal is called: its own name where it has one, else how it is paid and what sets it apart from
@@ -58,9 +52,9 @@ export function proposedNames(options: readonly Named[]): string[] {
   });
 }
 
-/** A lease has figures of its own, which its name says already. */
+/** A kind has figures of its own, which its name says already. */
 function areCompared(one: DealFile, other: DealFile, figure: string): boolean {
-  if (isLease(one) === isLease(other)) return true;
+  if (kindNameOf(one) === kindNameOf(other)) return true;
   return figure === "price" || figure === "cash down";
 }
 
