@@ -1,5 +1,6 @@
 import { extent, ticks } from "d3-array";
 import { contours } from "d3-contour";
+import { FULL } from "@/exchange/charts/payment-map";
 
 /** A level with where it is labelled; coordinates go from 0 to 1000, to the right and down. */
 export type MapLabel = {
@@ -66,8 +67,6 @@ export function linesOf(
 
 type Shape = ReturnType<ReturnType<typeof contours>["contour"]>;
 type Point = [x: number, y: number];
-
-const FULL = 1000;
 
 /** A point of the grid, whose places lie in the middle of its cells, from 0 to 1000 between the outer places. */
 const scaled = ([x = 0, y = 0]: readonly number[], columns: number, rows: number): Point => [

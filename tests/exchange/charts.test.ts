@@ -1,6 +1,9 @@
 // Where things stand on a chart, in a frame in which a dot is easily reckoned.
-import { evaluateLease, type MoneyAt } from "@/core";
+import { dayNumber, evaluateLease, type MoneyAt } from "@/core";
+import { amountBar } from "@/exchange/charts/amount-bar";
+import { flowsTimeline } from "@/exchange/charts/flows-timeline";
 import { lineUpChart } from "@/exchange/charts/line-up-chart";
+import { paymentMapChart } from "@/exchange/charts/payment-map";
 import { placedLabels } from "@/exchange/charts/placed-labels";
 import { residualChart } from "@/exchange/charts/residual-chart";
 import { readLease } from "@/exchange/kinds/lease";
@@ -87,4 +90,61 @@ test("labels keep apart and stay within the chart", () => {
   expect(Math.abs((placed[0]?.y ?? 0) - (placed[1]?.y ?? 0))).toBeGreaterThanOrEqual(15);
   expect(placed[2]?.y).toBe(51);
   expect(placed[3]?.y).toBeLessThanOrEqual(200);
+});
+
+test("a map's places, its round values and its labels stand where they are", () => {
+  const across = { axis: "down", values: [0, 50_000, 100_000] } as const;
+  const up = { axis: "payments", values: [12, 24, 36, 48, 60] } as const;
+  const margin = { top: 10, right: 20, bottom: 30, left: 40 };
+  const chart = paymentMapChart(across, up, { width: 260, height: 140, margin });
+  expect(chart.ground).toEqual({ x: 40, y: 10, width: 200, height: 100 });
+  expect([chart.x(0), chart.x(50_000), chart.x(100_000)]).toEqual([40, 140, 240]);
+  // More payments stand higher.
+  expect([chart.y(12), chart.y(36), chart.y(60)]).toEqual([110, 60, 10]);
+  expect(chart.up.map(({ value }) => value)).toEqual([12, 24, 36, 48, 60]);
+  expect(chart.across.map(({ value, x }) => [value, x])).toContainEqual([20_000, 80]);
+  expect(chart.placeAt(150, 58)).toEqual({ column: 1, row: 2 });
+  expect([chart.placeAt(0, 0), chart.placeAt(999, 999)]).toEqual([
+    { column: 0, row: 4 },
+    { column: 2, row: 0 },
+  ]);
+  // A line that falls as it goes right, and one that goes left: both are read from the left.
+  expect(chart.label({ x: 500, y: 500, dx: 1, dy: 2 })).toEqual({ x: 140, y: 60, angle: 45 });
+  expect(chart.label({ x: 0, y: 1000, dx: -1, dy: -2 })).toEqual({ x: 40, y: 110, angle: 45 });
+});
+
+test("what an amount is made of stands side by side, each as wide as its share", () => {
+  const line = (figure: "price" | "fee" | "owed" | "down", amount: number, sign: 1 | -1 = 1) => ({
+    figure,
+    amount,
+    sign,
+  });
+  const lines = [line("price", 60_000), line("fee", 20_000), line("owed", 20_000), line("down", 50_000, -1)];
+  expect(amountBar(lines).map(({ name, from, to }) => [name, from, to])).toEqual([
+    ["price", 0, 0.6],
+    ["taxes", 0.6, 0.6],
+    ["fees and extras", 0.6, 0.8],
+    ["owed on the trade-in", 0.8, 1],
+  ]);
+  expect(amountBar([line("price", 0), line("down", 10, -1)])).toEqual([]);
+});
+
+test("money on a line of time: received above, paid below, heights by the root; years where they begin", () => {
+  const first = dayNumber(2026, 1, 1);
+  const flows = [
+    { date: first, minor: 10_000 },
+    { date: first + 100, minor: -2_500 },
+    { date: first + 500, minor: -10_000 },
+  ];
+  const chart = flowsTimeline(flows, { width: 500, height: 200, margin: NO_MARGIN });
+  expect([chart.first, chart.last, chart.middle]).toEqual([first, first + 500, 100]);
+  expect(chart.stems).toEqual([
+    { x: 0, end: 0 },
+    { x: 100, end: 150 },
+    { x: 500, end: 200 },
+  ]);
+  expect(chart.years).toEqual([{ year: 2027, x: 365 }]);
+  expect([chart.nearest(40), chart.nearest(60), chart.nearest(1000)]).toEqual([0, 1, 2]);
+  const alone = flowsTimeline([{ date: first, minor: 1 }], { width: 500, height: 200, margin: NO_MARGIN });
+  expect(alone.stems).toEqual([{ x: 0, end: 0 }]);
 });

@@ -1,7 +1,5 @@
-import { extent, max } from "d3-array";
-import { scaleLinear } from "d3-scale";
 import { useRef, useState } from "react";
-import { civilDate, dayNumber } from "@/core";
+import { flowsTimeline } from "@/exchange/charts/flows-timeline";
 import { amountIn, dateIn } from "@/exchange/notation";
 import { useWidth } from "@/features/figures/use-width";
 import type { Flow } from "./flows";
@@ -10,7 +8,6 @@ import { usePlace } from "./place";
 const HEIGHT = 170;
 const MARGIN = { top: 24, right: 16, bottom: 22, left: 16 };
 const FIRST_WIDTH = 520;
-const MOST_YEARS_LABELLED = 8;
 
 /** Money on a line of time: what is received stands above it, what is paid hangs below. */
 export function FlowsTimeline({ flows }: { flows: readonly Flow[] }) {
@@ -20,22 +17,12 @@ export function FlowsTimeline({ flows }: { flows: readonly Flow[] }) {
   const [pointed, setPointed] = useState<number | null>(null);
   const money = ({ minor }: Flow) =>
     `${minor > 0 ? "received" : "paid"} ${amountIn(Math.abs(minor), currency, notation)}`;
-  const [first = 0, last = 0] = extent(flows, ({ date }) => date);
-  const x = scaleLinear([first, Math.max(last, first + 1)], [MARGIN.left, width - MARGIN.right]);
-  const most = max(flows, ({ minor }) => Math.abs(minor)) ?? 1;
-  const middle = (HEIGHT - MARGIN.bottom + MARGIN.top) / 2;
-  // Small payments beside one large sum are still to be seen.
-  const heightOf = (minor: number) => Math.sqrt(Math.abs(minor) / most) * (middle - MARGIN.top);
-  const years = yearsBetween(first, last);
+  const { first, last, stems, years, middle, nearest } = flowsTimeline(flows, {
+    width,
+    height: HEIGHT,
+    margin: MARGIN,
+  });
   const shown = pointed === null ? undefined : flows[pointed];
-  const nearest = (clientX: number) => {
-    const date = x.invert(clientX - (frame.current?.getBoundingClientRect().left ?? 0));
-    return flows.reduce(
-      (best, flow, index) =>
-        Math.abs(flow.date - date) < Math.abs((flows[best]?.date ?? 0) - date) ? index : best,
-      0,
-    );
-  };
   const title = `${flows.length} flows from ${dateIn(first, notation)} to ${dateIn(last, notation)}, ${currency}; heights by the root of the amounts`;
   return (
     <figure ref={frame} className="m-0 mt-2">
@@ -45,14 +32,16 @@ export function FlowsTimeline({ flows }: { flows: readonly Flow[] }) {
         viewBox={`0 0 ${width} ${HEIGHT}`}
         className="block w-full text-faint"
         height={HEIGHT}
-        onPointerMove={event => setPointed(nearest(event.clientX))}
+        onPointerMove={({ clientX }) =>
+          setPointed(nearest(clientX - (frame.current?.getBoundingClientRect().left ?? 0)))
+        }
         onPointerLeave={() => setPointed(null)}
       >
         <text x={MARGIN.left} y={14} className="fill-current text-xs">
           {shown ? `${dateIn(shown.date, notation)}: ${money(shown)}` : title}
         </text>
-        {years.map(({ year, date }) => (
-          <g key={year} transform={`translate(${x(date)},0)`}>
+        {years.map(({ year, x }) => (
+          <g key={year} transform={`translate(${x},0)`}>
             <line y1={MARGIN.top} y2={HEIGHT - MARGIN.bottom} stroke="var(--color-base-300)" />
             <text y={HEIGHT - 6} textAnchor="middle" className="fill-current text-xs">
               {year}
@@ -60,13 +49,13 @@ export function FlowsTimeline({ flows }: { flows: readonly Flow[] }) {
           </g>
         ))}
         <line x1={MARGIN.left} x2={width - MARGIN.right} y1={middle} y2={middle} stroke="currentColor" />
-        {flows.map(flow => (
+        {flows.map((flow, index) => (
           <line
             key={flow.place}
-            x1={x(flow.date)}
-            x2={x(flow.date)}
+            x1={stems[index]?.x}
+            x2={stems[index]?.x}
             y1={middle}
-            y2={middle - Math.sign(flow.minor) * heightOf(flow.minor)}
+            y2={stems[index]?.end}
             stroke={flow.minor > 0 ? "var(--color-primary)" : "var(--color-accent-content)"}
             strokeWidth={flow.place === pointed ? 4 : 2}
             strokeDasharray={flow.minor > 0 ? undefined : "3 1"}
@@ -98,15 +87,4 @@ export function FlowsTimeline({ flows }: { flows: readonly Flow[] }) {
       </details>
     </figure>
   );
-}
-
-/** The beginnings of years between two days: each, or so many that their names fit. */
-function yearsBetween(first: number, last: number): { year: number; date: number }[] {
-  const [from, to] = [civilDate(first).year + 1, civilDate(last).year];
-  const step = Math.max(1, Math.ceil((to - from + 1) / MOST_YEARS_LABELLED));
-  const count = Math.max(0, Math.floor((to - from) / step) + 1);
-  return Array.from({ length: to < from ? 0 : count }, (_, index) => {
-    const year = from + index * step;
-    return { year, date: dayNumber(year, 1, 1) };
-  });
 }

@@ -1,28 +1,24 @@
-import { ticks } from "d3-array";
-import { scaleLinear } from "d3-scale";
 import { memo } from "react";
 import type { MapAxis } from "@/core/map";
+import type { PaymentMapChart } from "@/exchange/charts/payment-map";
 import type { MapLabel } from "@/workers/map-lines";
 import type { MapWriter } from "./map-words";
-import { endsOf, FULL, HEIGHT, MARGIN, ROOM_UP } from "./plane";
+import { HEIGHT, MARGIN } from "./plane";
 import type { MadeMap } from "./use-map";
 
-type Room = { x: number; y: number };
-
-type GroundProps = { made: MadeMap; write: MapWriter; width: number; id: string };
+type GroundProps = { made: MadeMap; write: MapWriter; chart: PaymentMapChart; id: string };
 
 /** All that stays while the map is read: tint, lines, labels, the side that does not fit, what has no answer, the edges. */
 export const MapGround = memo(function MapGround({
   made: { question, answer },
   write,
-  width,
+  chart,
   id,
 }: GroundProps) {
   const { figure, across, up } = question;
   const { lines, between, overBudget, noAnswer } = answer;
-  const room: Room = { x: width, y: ROOM_UP };
-  const plane = `translate(${MARGIN.left} ${MARGIN.top}) scale(${room.x / FULL} ${room.y / FULL})`;
-  const whole = { x: MARGIN.left, y: MARGIN.top, width: room.x, height: room.y };
+  const { ground: whole, scale } = chart;
+  const plane = `translate(${whole.x} ${whole.y}) scale(${scale.x} ${scale.y})`;
   const tint = lines.length > 0 ? 0.5 / lines.length : 0;
   const drawn = {
     transform: plane,
@@ -59,25 +55,17 @@ export const MapGround = memo(function MapGround({
       </g>
       <rect {...whole} fill="none" stroke="var(--field-line)" />
       {lines.map(line => (
-        <Label key={line.level} line={line} room={room} text={write.alongLine(figure, line.level)} />
+        <Label key={line.level} line={line} chart={chart} text={write.alongLine(figure, line.level)} />
       ))}
       {overBudget && (
         <Label
           line={overBudget}
-          room={room}
+          chart={chart}
           text={`budget ${write.alongLine(figure, overBudget.level)}`}
           isBudget
         />
       )}
-      <Edges
-        x={scaleLinear(endsOf(across.values), [MARGIN.left, MARGIN.left + room.x])}
-        y={scaleLinear(endsOf(up.values), [MARGIN.top + room.y, MARGIN.top])}
-        xs={across.values}
-        ys={up.values}
-        write={write}
-        across={across.axis}
-        up={up.axis}
-      />
+      <Edges chart={chart} write={write} across={across.axis} up={up.axis} />
     </>
   );
 });
@@ -102,16 +90,12 @@ function Patterned({ path, plane, whole, id }: PatternedProps) {
   );
 }
 
-type LabelProps = { line: MapLabel; room: Room; text: string; isBudget?: boolean };
+type LabelProps = { line: MapLabel; chart: PaymentMapChart; text: string; isBudget?: boolean };
 
 /** The figure of a line, written along it. */
-function Label({ line: { label }, room, text, isBudget = false }: LabelProps) {
+function Label({ line: { label }, chart, text, isBudget = false }: LabelProps) {
   if (!label) return null;
-  const x = MARGIN.left + (label.x / FULL) * room.x;
-  const y = MARGIN.top + (label.y / FULL) * room.y;
-  const along = (Math.atan2(label.dy * room.y, label.dx * room.x) * 180) / Math.PI;
-  // Never upside down.
-  const angle = along > 90 ? along - 180 : along < -90 ? along + 180 : along;
+  const { x, y, angle } = chart.label(label);
   return (
     <text
       x={x}
@@ -131,23 +115,16 @@ function Label({ line: { label }, room, text, isBudget = false }: LabelProps) {
   );
 }
 
-type EdgesProps = {
-  x: (value: number) => number;
-  y: (value: number) => number;
-  xs: readonly number[];
-  ys: readonly number[];
-  write: MapWriter;
-  across: MapAxis;
-  up: MapAxis;
-};
+type EdgesProps = { chart: PaymentMapChart; write: MapWriter; across: MapAxis; up: MapAxis };
 
-function Edges({ x, y, xs, ys, write, across, up }: EdgesProps) {
+function Edges({ chart, write, across, up }: EdgesProps) {
+  const { ground } = chart;
   return (
     <>
-      {ticksOn(across, xs, 7).map(value => (
+      {chart.across.map(({ value, x }) => (
         <text
           key={value}
-          x={x(value)}
+          x={x}
           y={HEIGHT - MARGIN.bottom + 16}
           textAnchor="middle"
           className="fill-current text-xs"
@@ -156,18 +133,18 @@ function Edges({ x, y, xs, ys, write, across, up }: EdgesProps) {
         </text>
       ))}
       <text
-        x={(x(xs[0] ?? 0) + x(xs.at(-1) ?? 0)) / 2}
+        x={ground.x + ground.width / 2}
         y={HEIGHT - 5}
         textAnchor="middle"
         className="fill-current font-semibold text-xs"
       >
         {write.axis(across)}
       </text>
-      {ticksOn(up, ys, 5).map(value => (
+      {chart.up.map(({ value, y }) => (
         <text
           key={value}
           x={MARGIN.left - 8}
-          y={y(value)}
+          y={y}
           textAnchor="end"
           dominantBaseline="middle"
           className="fill-current text-xs"
@@ -184,15 +161,4 @@ function Edges({ x, y, xs, ys, write, across, up }: EdgesProps) {
       </text>
     </>
   );
-}
-
-const TERM_STEPS = [1, 2, 3, 6, 12, 24, 36, 60, 120, 240];
-
-/** About so many round values of an axis. */
-function ticksOn(axis: MapAxis, values: readonly number[], most: number): number[] {
-  const [low, high] = [values[0] ?? 0, values.at(-1) ?? 0];
-  if (axis !== "payments") return ticks(low, high, most);
-  const step = TERM_STEPS.find(each => (high - low) / each <= most) ?? high - low;
-  const first = Math.ceil(low / step) * step;
-  return Array.from({ length: Math.floor((high - first) / step) + 1 }, (_, index) => first + index * step);
 }

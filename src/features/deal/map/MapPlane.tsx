@@ -1,10 +1,10 @@
-import { scaleLinear } from "d3-scale";
-import { type KeyboardEvent, memo, type PointerEvent, useId, useRef, useState } from "react";
+import { type KeyboardEvent, memo, type PointerEvent, useId, useMemo, useRef, useState } from "react";
 import type { MapFigure } from "@/core/map";
+import { nearestTo, paymentMapChart } from "@/exchange/charts/payment-map";
 import { useWidth } from "@/features/figures/use-width";
 import { MapGround } from "./MapGround";
 import type { MapWriter } from "./map-words";
-import { endsOf, HEIGHT, MARGIN, ROOM_UP } from "./plane";
+import { HEIGHT, MARGIN } from "./plane";
 import type { MadeMap } from "./use-map";
 
 type Props = {
@@ -37,18 +37,17 @@ export const MapPlane = memo(function MapPlane(props: Props) {
   const [cursor, setCursor] = useState<Place | null>(null);
   const xs = question.across.values;
   const ys = question.up.values;
-  const room = { x: width - MARGIN.left - MARGIN.right, y: ROOM_UP };
-  const x = scaleLinear(endsOf(xs), [MARGIN.left, MARGIN.left + room.x]);
-  const y = scaleLinear(endsOf(ys), [MARGIN.top + room.y, MARGIN.top]);
+  const chart = useMemo(
+    () => paymentMapChart(question.across, question.up, { width, height: HEIGHT, margin: MARGIN }),
+    [question, width],
+  );
+  const { ground, x, y } = chart;
   const { place, isAtHome, atX, atY, value } = whereRead(made, cursor, pin);
   const reading = readingOf(value, budget, figure, write);
   const placeOf = (event: PointerEvent): Place => {
     const box = event.currentTarget.getBoundingClientRect();
     const scale = width / box.width;
-    return {
-      column: nearestTo(xs, x.invert((event.clientX - box.left) * scale)),
-      row: nearestTo(ys, y.invert((event.clientY - box.top) * scale)),
-    };
+    return chart.placeAt((event.clientX - box.left) * scale, (event.clientY - box.top) * scale);
   };
   const take = ({ column, row }: Place, isOption: boolean) => {
     if (Number.isNaN(answer.values[row * xs.length + column])) return;
@@ -99,21 +98,21 @@ export const MapPlane = memo(function MapPlane(props: Props) {
               <circle cx="3" cy="3" r="1" fill="var(--faint)" opacity="0.6" />
             </pattern>
             <mask id={`${id}-inside`}>
-              <rect x={MARGIN.left} y={MARGIN.top} width={room.x} height={room.y} fill="white" />
+              <rect {...ground} fill="white" />
             </mask>
           </defs>
-          <MapGround made={made} write={write} width={room.x} id={id} />
+          <MapGround made={made} write={write} chart={chart} id={id} />
           <line
             x1={x(atX)}
             x2={x(atX)}
-            y1={MARGIN.top}
-            y2={MARGIN.top + room.y}
+            y1={ground.y}
+            y2={ground.y + ground.height}
             stroke="currentColor"
             strokeDasharray="2 3"
           />
           <line
-            x1={MARGIN.left}
-            x2={MARGIN.left + room.x}
+            x1={ground.x}
+            x2={ground.x + ground.width}
             y1={y(atY)}
             y2={y(atY)}
             stroke="currentColor"
@@ -190,12 +189,6 @@ function Pin({ x, y }: { x: number; y: number }) {
 
 const isWithin = (value: number, values: readonly number[]) =>
   value >= (values[0] ?? 0) && value <= (values.at(-1) ?? 0);
-
-function nearestTo(values: readonly number[], value: number | null): number {
-  if (value === null || values.length < 2) return 0;
-  const [first = 0, second = 1] = values;
-  return Math.max(0, Math.min(values.length - 1, Math.round((value - first) / (second - first))));
-}
 
 function readingOf(value: number, budget: number | undefined, figure: MapFigure, write: MapWriter) {
   if (Number.isNaN(value)) return { figure: "no answer", beside: "", isOver: false };
