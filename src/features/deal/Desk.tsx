@@ -61,7 +61,7 @@ const withKinds = (options: readonly DealOption[] | undefined, go: (kinds: DeskK
 
 /** A signed deal is looked at, and nothing of it changed. */
 const signedReducer: typeof deskReducer = (state, action) =>
-  action.type === "select" ? deskReducer(state, action) : state;
+  action.type === "select" || action.type === "arrived" ? deskReducer(state, action) : state;
 
 /** The desk as it is at the moment of asking. */
 function useNow(state: DeskState): () => DeskState {

@@ -129,14 +129,16 @@ function changed(before: DeskState, action: DeskAction): DeskState {
   }
 }
 
-/** Each option by its kind as it has arrived; what is typed in the open one is read once more, as it may be by now. */
+/** Each option by its kind as it has arrived; what is being typed in the open one, or cannot be read, is read once more. */
 function withArrived(state: DeskState): DeskState {
   const options = state.options.map((option): DeskOption => {
     const desk = state.kinds[option.state.kind] ?? option.state.desk;
     return { ...option, state: { ...option.state, desk } as OptionState };
   });
   const arrived = { ...state, options };
-  return withOpenOption(arrived, optionReducer(openedOption(arrived), { type: "again" }));
+  const opened = openedOption(arrived);
+  const isTyped = opened.edit !== null || hasErrors(opened.errors);
+  return isTyped ? withOpenOption(arrived, optionReducer(opened, { type: "again" })) : arrived;
 }
 
 function withOpenOption(state: DeskState, opened: OptionState): DeskState {
