@@ -17,18 +17,13 @@ export type Kind<Deal extends AnyDeal, Quote, Summary, Answered extends { deal: 
   evaluate(deal: Deal): Result<Quote>;
   /** The same without the table, for many deals. */
   summarize(deal: Deal): Result<Summary>;
-  /** The figures that it can ask for. */
-  finds: readonly string[];
-  /** The figures of a result that they are found from. */
-  knowns: readonly string[];
   axes: Axes<Deal>;
   mapped: Mapped<Deal>;
   /** What a deal that asks for its price buys. */
   bought(deal: Deal): Bought;
   overTerm(deal: Deal, term: ReachTerm): Deal;
   givingWay: GivingWay<Deal, Answered>;
-  /** The figures of a quote that can show their working. */
-  worked: readonly string[];
+  /** How a figure of a quote came about. */
   working(quote: Quote, figure: string): WorkingStep;
   moneyOverTime(quote: Quote): MoneyAt[];
 };

@@ -5,22 +5,19 @@ import { evaluateLease, type LeaseSummary, summarizeLease } from "./evaluate";
 import { LEASE_GIVING_WAY } from "./giving-way";
 import { LEASE_MAPPED } from "./mapped";
 import { leaseMoney } from "./money-over-time";
-import { LEASE_FIGURES, LEASE_KNOWN, type LeaseDeal, type LeaseQuote } from "./pricing";
-import { leaseWorking, WORKED_LEASE_FIGURES, type WorkedLeaseFigure } from "./working/working";
+import type { LeaseDeal, LeaseQuote } from "./pricing";
+import { leaseWorking, type WorkedLeaseFigure } from "./working/working";
 
 /** Leases. */
 export const LEASE: Kind<LeaseDeal, LeaseQuote, LeaseSummary, { deal: LeaseDeal; quote: LeaseQuote }> = {
   name: "lease",
   evaluate: evaluateLease,
   summarize: summarizeLease,
-  finds: LEASE_FIGURES,
-  knowns: LEASE_KNOWN,
   axes: LEASE_AXES,
   mapped: LEASE_MAPPED,
   bought,
   overTerm,
   givingWay: LEASE_GIVING_WAY,
-  worked: WORKED_LEASE_FIGURES,
   working: (quote, figure) => leaseWorking(quote, figure as WorkedLeaseFigure),
   moneyOverTime: leaseMoney,
 };

@@ -1,26 +1,23 @@
 import type { Bought, Kind, ReachTerm } from "../kind";
 import { LOAN_AXES } from "./axes";
-import { FOUND_FIGURES, KNOWN_FIGURES, type LoanDeal } from "./deal";
+import type { LoanDeal } from "./deal";
 import { type Answer, answer } from "./find";
 import { LOAN_GIVING_WAY } from "./giving-way";
 import { LOAN_MAPPED } from "./mapped";
 import { loanMoney } from "./money-over-time";
 import { evaluateLoan, type LoanQuote, type LoanSummary, summarizeLoan } from "./quote";
-import { loanWorking, WORKED_FIGURES, type WorkedFigure } from "./working";
+import { loanWorking, type WorkedFigure } from "./working";
 
 /** Loans. */
 export const LOAN: Kind<LoanDeal, LoanQuote, LoanSummary, { deal: LoanDeal; found: Answer }> = {
   name: "loan",
   evaluate: evaluateLoan,
   summarize: summarizeLoan,
-  finds: FOUND_FIGURES,
-  knowns: KNOWN_FIGURES,
   axes: LOAN_AXES,
   mapped: LOAN_MAPPED,
   bought,
   overTerm,
   givingWay: LOAN_GIVING_WAY,
-  worked: WORKED_FIGURES,
   working: (quote, figure) => loanWorking(quote, figure as WorkedFigure),
   moneyOverTime: loanMoney,
 };

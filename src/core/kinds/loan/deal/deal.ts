@@ -18,20 +18,17 @@ export const FOUND_FIGURES = [
 /** The figure that a deal asks for; all others are given. */
 export type FoundFigure = (typeof FOUND_FIGURES)[number];
 
-/** The figures of the result that something can be found from. */
-export const KNOWN_FIGURES = [
-  "payment",
-  "totalCost",
-  "financeCharge",
-  "loanAmount",
-  "amountFinanced",
-  "dueAtSigning",
-  "cashReceived",
-  "endDate",
-  "payments",
-] as const;
-
-export type KnownFigure = (typeof KNOWN_FIGURES)[number];
+/** A figure of the result that something can be found from. */
+export type KnownFigure =
+  | "payment"
+  | "totalCost"
+  | "financeCharge"
+  | "loanAmount"
+  | "amountFinanced"
+  | "dueAtSigning"
+  | "cashReceived"
+  | "endDate"
+  | "payments";
 
 /** What a figure is found from: an amount in minor units, a day number for the end date, or a number of payments. */
 export type Known = { figure: KnownFigure; value: number };

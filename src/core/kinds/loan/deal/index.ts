@@ -1,7 +1,6 @@
 export {
   FOUND_FIGURES,
   type FoundFigure,
-  KNOWN_FIGURES,
   type Known,
   type KnownFigure,
   type LoanDeal,
