@@ -1,9 +1,7 @@
 import fc from "fast-check";
-import { askingPayment, costOfCredit, evaluate, evaluateLease } from "@/core";
+import { askingPayment, costOfCredit, evaluate, KINDS, kindOf } from "@/core";
 import { axesOf, figuresOn, type MapAxis, type MapFigure, usualRange, valuesOf, walkMap } from "@/core/map";
-import { type DealFile, isLease, readDeal } from "@/exchange/deal-file";
-import { readLease } from "@/exchange/kinds/lease";
-import { readLoan } from "@/exchange/kinds/loan/read";
+import { type DealFile, readDeal } from "@/exchange/deal-file";
 import { inputsAt } from "@/features/deal/map/inputs-at";
 import { runs } from "../runs";
 import { leases } from "./random-leases";
@@ -12,29 +10,15 @@ import { structures } from "./random-structures";
 const PLACES_A_MAP = 5;
 const MAPS = runs(800);
 
-/** A figure of a deal as its whole answer, with its table, has it. */
+/** A figure of a deal as its whole answer, with its table and its yearly rates, has it. */
 function wholeAnswer(inputs: DealFile, figure: MapFigure): number | null {
-  if (isLease(inputs)) {
-    const lease = readLease(inputs);
-    const quote = lease.ok ? evaluateLease(lease.value) : lease;
-    if (!quote.ok) return null;
-    const { payment, rentCharge, totalIfReturned, dueAtSigning } = quote.value;
-    const figures: Partial<Record<MapFigure, number>> = {
-      payment,
-      financeCharge: rentCharge,
-      totalCost: totalIfReturned,
-      dueAtSigning: dueAtSigning.total,
-    };
-    return figures[figure] ?? null;
-  }
-  const deal = readLoan(inputs);
-  const quote = deal.ok ? evaluate(deal.value) : deal;
-  if (!quote.ok) return null;
-  if (figure === "apr") {
-    const cost = costOfCredit(quote.value);
-    return cost.ok ? cost.value.apr : null;
-  }
-  return figure === "dueAtSigning" ? quote.value.dueAtSigning.total : quote.value[figure];
+  const deal = readDeal(inputs);
+  const answer = deal.ok ? evaluate(deal.value) : deal;
+  if (!answer.ok) return null;
+  const quote = answer.value;
+  const rates = quote.kind === "lease" ? undefined : costOfCredit(quote);
+  const value = kindOf(quote.filled).figures[figure]?.value({ quote, rates });
+  return value === undefined || value === null ? null : Number(value);
 }
 
 const amount = fc.integer({ min: 0, max: 6_000_000 });
@@ -86,31 +70,27 @@ test(`${MAPS * PLACES_A_MAP} random places of maps are the whole answer of the d
           across.values[column] ?? 0,
         );
         expect(place).toBe(wholeAnswer(moved, figure));
-        const key = `${isLease(inputs) ? "lease" : "loan"} ${figure}`;
+        const key = `${kindOf(deal).name} ${figure}`;
         if (place !== null) seen.set(key, (seen.get(key) ?? 0) + 1);
       }
     }),
     { numRuns: MAPS, seed: 12 },
   );
   // Each figure was really met, of loans and of leases.
-  expect([...seen.keys()].sort()).toEqual([
-    "lease dueAtSigning",
-    "lease financeCharge",
-    "lease payment",
-    "lease totalCost",
-    "loan apr",
-    "loan dueAtSigning",
-    "loan financeCharge",
-    "loan payment",
-    "loan totalCost",
-  ]);
+  const mapped = Object.entries(KINDS).flatMap(([kind, { figures }]) =>
+    Object.entries<{ mapped?: unknown }>(figures)
+      .filter(([, entry]) => entry.mapped)
+      .map(([name]) => `${kind} ${name}`),
+  );
+  expect(mapped.length).toBeGreaterThan(8);
+  expect([...seen.keys()].sort()).toEqual(mapped.sort());
   for (const count of seen.values()) expect(count).toBeGreaterThan(0.15 * MAPS);
 }, 240_000);
 
 test("a map has a thousand places around the deal, in steps that people use", () => {
   const file = fc.sample(structures, { numRuns: 200, seed: 3 });
   for (const inputs of file) {
-    const deal = readLoan(inputs);
+    const deal = readDeal(inputs);
     if (!deal.ok) continue;
     const [across, up] = [
       usualRange(deal.value, "payments", 100, 40),

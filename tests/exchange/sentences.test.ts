@@ -1,11 +1,13 @@
 // The answers in words, as an officer reads them aloud. Without interest each figure can be seen in one's head.
 import { type CostOfCredit, evaluate, evaluateLease, type LeaseQuote, type LoanQuote, success } from "@/core";
+import { LEASE_COSTS } from "@/core/kinds/lease/costs";
+import { LOAN_COSTS } from "@/core/kinds/loan/figures";
 import { plainSentence, type SentenceWriter } from "@/exchange/kinds/kind/segment";
+import { shownCosts } from "@/exchange/kinds/kind/shown-cost";
 import { type LeaseFile, readLease } from "@/exchange/kinds/lease";
-import { effectiveRateIfBought, LEASE_COSTS } from "@/exchange/kinds/lease/words/costs";
+import { effectiveRateIfBought } from "@/exchange/kinds/lease/words/effective-rate";
 import { leaseSentence } from "@/exchange/kinds/lease/words/sentence";
 import { type LoanFile, readLoan } from "@/exchange/kinds/loan";
-import { LOAN_COSTS } from "@/exchange/kinds/loan/words/costs";
 import { loanEnding } from "@/exchange/kinds/loan/words/ending";
 import { loanSentence } from "@/exchange/kinds/loan/words/sentence";
 import { longDateIn, notationOf } from "@/exchange/notation";
@@ -183,8 +185,8 @@ test.each<[string, LeaseQuote, string]>([
 
 const NO_RATES = success<CostOfCredit>({ apr: 6.4912, effectiveRate: 6.69 } as CostOfCredit);
 const costsOf = (quote: LoanQuote, rates: typeof NO_RATES | undefined) =>
-  LOAN_COSTS.map(
-    ({ name, text, includes }) => `${name}: ${text({ quote, rates })}, ${includes({ quote, rates })}`,
+  shownCosts(LOAN_COSTS, { quote, rates }, true).map(
+    ({ name, text, includes }) => `${name}: ${text}, ${includes}`,
   );
 
 test("each cost of a loan says what it includes", () => {
@@ -222,14 +224,15 @@ test("each cost of a lease says what it includes", () => {
     { dispositionFee: "395.00", taxes: [{ name: "Tax", rate: "10", on: ["payment"] }] },
     { tradeIns: [{ allowance: "3000.00", owed: "600.00" }], down: { amount: "1200.00" }, deposit: "240.00" },
   );
-  expect(LEASE_COSTS.map(({ name, figure, includes }) => [name, quote[figure], includes(quote)])).toEqual([
-    ["Payment", 37_400, "340.00 value + 0.00 rent + 34.00 tax"],
-    ["Rent in all", 0, "implicit rate 0.00 % a year *"],
-    ["Lost value", 816_000, "26,160.00 − 18,000.00"],
+  const costs = shownCosts(LEASE_COSTS, { quote, rates: undefined }, false);
+  expect(costs.map(({ name, text, includes }) => [name, text, includes])).toEqual([
+    ["Payment", "374.00", "340.00 value + 0.00 rent + 34.00 tax"],
+    ["Rent in all", "0.00", "implicit rate 0.00 % a year *"],
+    ["Lost value", "8,160.00", "26,160.00 − 18,000.00"],
     // 24 × 374 + 1,200 + 240 + 2,400 + 395.
     [
       "Total if handed back",
-      1_321_100,
+      "13,211.00",
       "payments + cash + deposit paid + trade-in less owed + fee at the end",
     ],
   ]);

@@ -1,6 +1,8 @@
-import type { Kind } from "./kind";
+import type { Kind, MappedIn } from "./kind";
 import { LEASE } from "./lease";
+import type { LEASE_FIGURES } from "./lease/figures";
 import { LOAN } from "./loan";
+import type { LOAN_FIGURES } from "./loan/figures";
 import { type KindName, kindNameOf, type PlanKind } from "./plans";
 
 /** Every kind of deal: the one list of them. */
@@ -26,6 +28,9 @@ export type Quote = QuoteOf<Deal>;
 
 /** The same without its table. */
 export type SummaryOf<Of extends Deal> = SummaryIn<Kinds, Of>;
+
+/** A figure that the map of some kind can show. */
+export type MapFigure = MappedIn<typeof LOAN_FIGURES> | MappedIn<typeof LEASE_FIGURES>;
 
 /** A kind as what does not care which one it is sees it. */
 type AnyKind = Kind<Deal, Quote, SummaryOf<Deal>, { deal: Deal }>;

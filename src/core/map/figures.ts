@@ -1,9 +1,15 @@
-import { type Deal, KINDS, type KindName, kindOf } from "../kinds";
-import { MAP_FIGURES, type MapFigure } from "../kinds/kind";
+import { type Deal, KINDS, type KindName, kindOf, type MapFigure } from "../kinds";
+import { nameInSentence, type QuotedFigure } from "../kinds/kind";
 
-/** The figures that a deal's map can show. */
-export const figuresOn = (deal: Deal): MapFigure[] =>
-  MAP_FIGURES.filter(figure => figure in kindOf(deal).mapped.figures);
+const entryOf = (figure: MapFigure, kind: KindName): QuotedFigure<unknown, unknown> | undefined =>
+  (KINDS[kind].figures as Record<string, QuotedFigure<unknown, unknown>>)[figure];
+
+/** The figures that a deal's map can show; the payment first. */
+export function figuresOn(deal: Deal): MapFigure[] {
+  const { figures } = kindOf(deal);
+  const mapped = Object.keys(figures).filter(name => figures[name]?.mapped) as MapFigure[];
+  return ["payment", ...mapped.filter(figure => figure !== "payment")];
+}
 
 /**
  * What a figure of the map is called for a kind of deal.
@@ -11,7 +17,13 @@ export const figuresOn = (deal: Deal): MapFigure[] =>
  * @example figureName("financeCharge", "lease") // "rent charge"
  */
 export const figureName = (figure: MapFigure, kind: KindName): string =>
-  KINDS[kind].mapped.figures[figure] ?? figure;
+  nameInSentence(entryOf(figure, kind)?.name ?? figure);
+
+/** How many decimals a percent of the map is shown with; undefined of an amount. */
+export function percentPlaces(figure: MapFigure, kind: KindName): number | undefined {
+  const { unit, places = 2 } = entryOf(figure, kind) ?? {};
+  return unit === "percent" ? places : undefined;
+}
 
 /**
  * One figure of a deal, exactly as its whole answer has it.
@@ -20,5 +32,4 @@ export const figureName = (figure: MapFigure, kind: KindName): string =>
  * @returns minor units, percent a year of an APR; null where the deal has no answer, or no such figure
  * @example figureOf(deal, "payment") // 68397
  */
-export const figureOf = (deal: Deal, figure: MapFigure): number | null =>
-  kindOf(deal).mapped.figureOf(deal, figure);
+export const figureOf = (deal: Deal, figure: MapFigure): number | null => kindOf(deal).figureAt(deal, figure);

@@ -1,5 +1,5 @@
-import type { Deal } from "../kinds";
-import type { MapAxis, MapFigure } from "../kinds/kind";
+import type { Deal, MapFigure } from "../kinds";
+import type { MapAxis } from "../kinds/kind";
 import { atValue } from "./axes";
 import { figureOf } from "./figures";
 

@@ -1,8 +1,16 @@
 export { type AnyDeal, askingPayment, askingPrice } from "./any-deal";
 export { type Axes, type Axis, MAP_AXES, type MapAxis, RATE_UNITS, rateText, structureAxes } from "./axis";
+export {
+  type Answered,
+  type Best,
+  COMPARED_PARTS,
+  type FigureValue,
+  type MappedIn,
+  nameInSentence,
+  type QuotedFigure,
+} from "./figure";
 export type { GivingWay } from "./giving-way";
 export type { Kind } from "./kind";
-export { MAP_FIGURES, type MapFigure, type Mapped } from "./mapped";
 export { type MoneyAt, moneyAfter, monthsTo } from "./money-over-time";
 export {
   type CashOver,

@@ -5,12 +5,12 @@ export { LEASE_NAMES } from "./find";
 export { LEASE } from "./kind";
 export {
   type Distance,
-  LEASE_FIGURES,
+  LEASE_FOUND_FIGURES,
   LEASE_KNOWN,
   LEASE_RATE_NOTICE,
   type LeaseDeal,
   type LeaseDueItem,
-  type LeaseFigure,
+  type LeaseFoundFigure,
   type LeaseKnown,
   type LeasePlan,
   type LeaseQuote,

@@ -2,8 +2,9 @@ import { factorOf } from "../../interest";
 import type { Bought, Kind, ReachTerm } from "../kind";
 import { LEASE_AXES } from "./axes";
 import { evaluateLease, type LeaseSummary, summarizeLease } from "./evaluate";
+import { leaseFigureAt } from "./figure-at";
+import { LEASE_FIGURES } from "./figures";
 import { LEASE_GIVING_WAY } from "./giving-way";
-import { LEASE_MAPPED } from "./mapped";
 import { leaseMoney } from "./money-over-time";
 import type { LeaseDeal, LeaseQuote } from "./pricing";
 import { leaseWorking, type WorkedLeaseFigure } from "./working/working";
@@ -11,10 +12,12 @@ import { leaseWorking, type WorkedLeaseFigure } from "./working/working";
 /** Leases. */
 export const LEASE: Kind<LeaseDeal, LeaseQuote, LeaseSummary, { deal: LeaseDeal; quote: LeaseQuote }> = {
   name: "lease",
+  isHandedBack: true,
   evaluate: evaluateLease,
   summarize: summarizeLease,
   axes: LEASE_AXES,
-  mapped: LEASE_MAPPED,
+  figures: LEASE_FIGURES,
+  figureAt: leaseFigureAt,
   bought,
   overTerm,
   givingWay: LEASE_GIVING_WAY,

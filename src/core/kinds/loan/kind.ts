@@ -1,9 +1,10 @@
 import type { Bought, Kind, ReachTerm } from "../kind";
 import { LOAN_AXES } from "./axes";
 import type { LoanDeal } from "./deal";
+import { LOAN_FIGURES } from "./figures";
+import { loanFigureAt } from "./figures/figure-at";
 import { type Answer, answer } from "./find";
 import { LOAN_GIVING_WAY } from "./giving-way";
-import { LOAN_MAPPED } from "./mapped";
 import { loanMoney } from "./money-over-time";
 import { evaluateLoan, type LoanQuote, type LoanSummary, summarizeLoan } from "./quote";
 import { loanWorking, type WorkedFigure } from "./working";
@@ -14,7 +15,8 @@ export const LOAN: Kind<LoanDeal, LoanQuote, LoanSummary, { deal: LoanDeal; foun
   evaluate: evaluateLoan,
   summarize: summarizeLoan,
   axes: LOAN_AXES,
-  mapped: LOAN_MAPPED,
+  figures: LOAN_FIGURES,
+  figureAt: loanFigureAt,
   bought,
   overTerm,
   givingWay: LOAN_GIVING_WAY,

@@ -4,24 +4,22 @@ import {
   excessDistance,
   formatAmount,
   isoDate,
-  LEASE_RATE_NOTICE,
   type LeaseQuote,
   type LeaseRow,
-  leaseEffectiveRate,
   leaseWorking,
   type Result,
   success,
 } from "@/core";
+import { LEASE_FIGURES } from "@/core/kinds/lease/figures";
 import { fileReader } from "../../reading";
-import { factorText, rateText } from "../../text";
+import { figuresJson } from "../kind/figures-json";
 import type { LeaseQuestion } from ".";
 
-/** Writes a lease's quote for programs: money and rates as decimal strings, dates as ISO 8601. */
+/** A lease's quote as plain JSON for programs: its lines and taxes, every figure of the answer by its name, and its table. */
 export function leaseJson(quote: LeaseQuote) {
   const money = (minor: number) => formatAmount(minor, quote.decimals);
-  const { deal, filled, dueAtSigning } = quote;
-  const { residual } = filled.plan;
-  const effective = leaseEffectiveRate(quote);
+  const { dueAtSigning } = quote;
+  const figures = figuresJson(LEASE_FIGURES, { quote, rates: undefined });
   return {
     lines: quote.lines
       .filter(({ amount, figure }) => amount > 0 || figure === "price")
@@ -32,43 +30,12 @@ export function leaseJson(quote: LeaseQuote) {
       amount: money(amount),
       financed: isFinanced,
     })),
-    grossCapitalizedCost: money(quote.gross),
-    capitalizedCostReduction: money(quote.reduction),
-    adjustedCapitalizedCost: money(quote.cost),
-    loanAmount: money(quote.cost),
-    amountFinanced: money(quote.cost),
-    residual: money(quote.residual),
-    residualPercent:
-      deal.find === "residualPercent" && residual && "percent" in residual ? residual.percent : undefined,
-    basePayment: money(quote.basePayment),
-    paymentParts: { depreciation: money(quote.parts.depreciation), rent: money(quote.parts.rent) },
-    paymentTax: money(quote.tax),
-    payment: money(quote.payment),
-    payments: quote.payments,
-    depreciation: money(quote.depreciation),
-    rentCharge: money(quote.rentCharge),
-    financeCharge: money(quote.rentCharge),
-    moneyFactor: factorText(quote.moneyFactor),
-    yearlyRate: rateText(quote.yearlyRate),
-    implicitYearlyRate: rateText(quote.implicitYearlyRate),
-    effectiveRate: effective.ok ? rateText(effective.value) : null,
-    rateNotice: LEASE_RATE_NOTICE,
-    apr: null,
+    ...figures,
     dueAtSigning: {
       items: dueAtSigning.items.map(item => ({ ...item, amount: money(item.amount) })),
-      total: money(dueAtSigning.total),
+      total: figures.dueAtSigning,
       beside: { tradeIn: money(Math.max(quote.equity, 0)), rebates: money(quote.rebates) },
     },
-    securityDeposit: money(quote.securityDeposit),
-    totalOfPayments: money(quote.totalOfPayments),
-    totalIfReturned: money(quote.totalIfReturned),
-    totalIfBought: money(quote.totalIfBought),
-    totalCost: money(quote.totalIfReturned),
-    price: money(quote.price),
-    down: money(quote.down),
-    allowance: deal.find === "allowance" ? money(quote.allowance) : undefined,
-    firstDate: dateText(quote.firstDate),
-    finalDate: dateText(quote.finalDate),
     note: quote.note,
     schedule: quote.schedule.map(row => rowJson(row, money)),
   };

@@ -2,7 +2,7 @@ import type {
   Figure,
   FoundFigure,
   LeaseDeal,
-  LeaseFigure,
+  LeaseFoundFigure,
   LeaseQuote,
   LoanDeal,
   LoanQuote,
@@ -31,7 +31,7 @@ export type FieldView = LoanView | LeaseView;
 /** What can be found of a loan. */
 export type LoanFind = FoundFigure;
 /** What can be found on the screen. */
-export type DeskFind = LoanFind | LeaseFigure;
+export type DeskFind = LoanFind | LeaseFoundFigure;
 
 /** A place on the deal screen where a figure is typed. */
 type FieldOf<File, View> = {
@@ -43,7 +43,7 @@ type FieldOf<File, View> = {
   /** Set where the figure can be found on the screen instead of given. */
   finds?: DeskFind;
   /** What is being found where the field shows a found figure. */
-  foundAs?: readonly (FoundFigure | LeaseFigure)[];
+  foundAs?: readonly (FoundFigure | LeaseFoundFigure)[];
   /** What a failure of the core calls its figure, where that is not its name. */
   figure?: (inputs: File) => Figure;
   /** Shown after the figure, as the percent sign is. */

@@ -1,8 +1,18 @@
-import { type DayNumber, FREQUENCY_NAMES, type MoneyAt, moneyAfter } from "@/core";
+import {
+  type DayNumber,
+  type Deal,
+  FREQUENCY_NAMES,
+  KINDS,
+  kindOf,
+  type MoneyAt,
+  moneyAfter,
+  type Quote,
+} from "@/core";
+import { type Best, COMPARED_PARTS, type QuotedFigure } from "@/core/kinds/kind";
 import { figuresInWords } from "@/exchange/option-words";
 import { rateText } from "@/exchange/text";
-import { costOf } from "../kinds/loan/cost-of";
 import type { OptionState } from "../option";
+import type { DeskKind } from "../option/desk-kind";
 
 /** An option in the line-up: what it is called, its answer, and what is paid and owed over time. */
 export type Column = {
@@ -30,102 +40,33 @@ export type Figure =
 
 export type Row = { name: string; cells: readonly Cell[]; isMain?: true };
 
-const money = (minor: number | undefined): Figure => (minor === undefined ? null : { unit: "money", minor });
+const money = (minor: number): Figure => ({ unit: "money", minor });
 const words = (text: string | undefined): Figure => (text ? { unit: "words", text } : null);
 const percent = (text: string): Figure => ({ unit: "percent", percent: Number(text), text });
 
-const APR_PLACES = 4;
-
-type Pick = (column: Column) => Figure;
-
-/** Picks of loans, which leases have no figure for, and the other way round. */
-const ofLoan =
-  (pick: (state: Extract<OptionState, { kind: "loan" }>) => Figure): Pick =>
-  ({ state }) =>
-    state.kind === "loan" ? pick(state) : null;
-const ofLease =
-  (pick: (state: Extract<OptionState, { kind: "lease" }>) => Figure): Pick =>
-  ({ state }) =>
-    state.kind === "lease" ? pick(state) : null;
-
-type Answered<State extends OptionState> = Extract<State["answer"], { ok: true }>["value"];
-const answered =
-  <State extends OptionState>(pick: (answer: Answered<State>) => Figure) =>
-  (state: State): Figure =>
-    state.answer.ok ? pick(state.answer.value as Answered<State>) : null;
-
-type Loan = Extract<OptionState, { kind: "loan" }>;
-type Lease = Extract<OptionState, { kind: "lease" }>;
-
-/** What tells whether the least of a row may be called the best, and among which options. */
-type Best = "all" | "owned" | "sameTerms";
-
-type Described = { name: string; pick: Pick; best?: Best; isMain?: true };
-
-const FIGURES: readonly Described[] = [
-  {
-    name: "Payment",
-    pick: ({ state }) => answered(({ payment }) => money(payment))(state),
-    best: "sameTerms",
-    isMain: true,
-  },
-  { name: "Payments", pick: ({ state }) => words(paymentsText(state)) },
-  {
-    name: "Yearly rate",
-    pick: ({ state }) =>
-      state.kind === "loan"
-        ? answered<Loan>(({ yearlyRate }) => percent(yearlyRate))(state)
-        : answered<Lease>(({ yearlyRate }) => percent(rateText(yearlyRate)))(state),
-  },
-  { name: "APR", pick: ofLoan(aprOf), best: "owned" },
-  { name: "Loan amount", pick: ofLoan(answered<Loan>(({ loanAmount }) => money(loanAmount))) },
-  { name: "Amount financed", pick: ofLoan(answered<Loan>(({ amountFinanced }) => money(amountFinanced))) },
-  { name: "Adjusted capitalized cost", pick: ofLease(answered<Lease>(({ cost }) => money(cost))) },
-  {
-    name: "Due at signing",
-    pick: ({ state }) => answered(({ dueAtSigning }) => money(dueAtSigning.total))(state),
-    best: "all",
-  },
-  {
-    name: "Finance charge",
-    pick: ofLoan(answered<Loan>(({ financeCharge }) => money(financeCharge))),
-    best: "owned",
-  },
-  { name: "Rent charge", pick: ofLease(answered<Lease>(({ rentCharge }) => money(rentCharge))) },
-  {
-    name: "Implicit rate",
-    pick: ofLease(
-      answered<Lease>(({ implicitYearlyRate }) => percent(implicitYearlyRate.toFixed(APR_PLACES))),
-    ),
-  },
-  { name: "Total cost", pick: ofLoan(answered<Loan>(({ totalCost }) => money(totalCost))), best: "owned" },
-  {
-    name: "Total cost, handed back",
-    pick: ofLease(answered<Lease>(({ totalIfReturned }) => money(totalIfReturned))),
-  },
-  {
-    name: "Total cost, bought at the end",
-    pick: ofLease(answered<Lease>(({ totalIfBought }) => money(totalIfBought))),
-  },
-  { name: "Owned at the end", pick: ({ state }) => words(ownedText(state)) },
-  {
-    name: "Ends",
-    pick: ({ state }) =>
-      answered(({ finalDate }) => (finalDate !== null && { unit: "date", day: finalDate }) || null)(state),
-  },
-];
-
-/** The rows of a line-up, without those that no option has a figure for. */
+/** The rows of a line-up, part by part, without those that no option has a figure for. */
 export function lineUpRows(columns: readonly Column[]): Row[] {
-  return FIGURES.map(described => rowOf(described, columns)).filter(hasFigures);
+  const entries = COMPARED_PARTS.flatMap(part => COMPARED.filter(({ compared }) => compared.part === part));
+  const names = [...new Set(entries.map(({ name }) => name))];
+  return names.map(name => rowOf(name, columns)).filter(hasFigures);
 }
+
+type AnyFigure = QuotedFigure<Quote, never>;
+type Compared = AnyFigure & { compared: NonNullable<AnyFigure["compared"]> };
+
+const comparedIn = (figures: Readonly<Record<string, AnyFigure>>): Compared[] =>
+  Object.values(figures).filter((figure): figure is Compared => figure.compared !== undefined);
+
+/** What options are compared by, of every kind; what has the same name in two kinds is one row. */
+const COMPARED = Object.values(KINDS).flatMap(({ figures }) => comparedIn(figures));
 
 /** What is still owed so many months after signing. */
 export function owedRow(columns: readonly Column[], months: number): Row {
   const cells = columns.map(({ money: points, state }): Cell => {
     const last = points.at(-1);
     if (!last) return { figure: null };
-    if (state.kind === "lease" && months > last.months) return { figure: words("ended") };
+    if (state.answer.ok && kindOf(state.answer.value.filled).isHandedBack && months > last.months)
+      return { figure: words("ended") };
     return { figure: money(moneyAfter(points, months).owed) };
   });
   return { name: "Still owed", cells };
@@ -162,8 +103,9 @@ const SHOWN_ABOVE = new Set([
 
 const hasFigures = ({ cells }: Row) => cells.some(({ figure }) => figure !== null);
 
-function rowOf({ name, pick, best, isMain }: Described, columns: readonly Column[]): Row {
-  const figures = columns.map(pick);
+function rowOf(name: string, columns: readonly Column[]): Row {
+  const figures = columns.map(column => figureIn(name, column));
+  const { best, isMain } = COMPARED.find(each => each.name === name)?.compared ?? {};
   const marks = best ? marksOf(figures, columns, best) : [];
   return {
     name,
@@ -171,6 +113,35 @@ function rowOf({ name, pick, best, isMain }: Described, columns: readonly Column
     ...(isMain && { isMain }),
   };
 }
+
+/** What an option has for a row; nothing where its kind has no such figure, or there is no answer. */
+function figureIn(name: string, { state }: Column): Figure {
+  if (!state.answer.ok) return null;
+  const quote: Quote = state.answer.value;
+  const entry = comparedIn(kindOf(quote.filled).figures).find(each => each.name === name);
+  if (!entry) return null;
+  const rates = (state.desk as DeskKind<string, never, Deal, Quote>).ratesOf?.(quote);
+  if (entry.ofRates && !rates) return words("…");
+  const value = entry.value({ quote, rates });
+  if (value === undefined) return null;
+  switch (entry.unit) {
+    case "money":
+      return money(Number(value));
+    case "date":
+      return value === null ? null : { unit: "date", day: Number(value) };
+    case "payments":
+      return words(`${value} ${FREQUENCY_NAMES[quote.filled.plan.frequency].adjective}`);
+    case "words":
+      return words(String(value));
+    default:
+      return value === null ? words("none") : percent(percentText(value, entry.places));
+  }
+}
+
+const percentText = (value: string | number, places: number | undefined): string => {
+  if (typeof value === "string") return value;
+  return places === undefined ? rateText(value) : value.toFixed(places);
+};
 
 /** The least of a row, among the options that can be compared by it; none where they are all the same. */
 function marksOf(figures: readonly Figure[], columns: readonly Column[], best: Best): (string | undefined)[] {
@@ -192,7 +163,6 @@ function marksOf(figures: readonly Figure[], columns: readonly Column[], best: B
 function groupsOf(columns: readonly Column[], best: Best): number[][] {
   const all = columns.map((_, index) => index);
   if (best === "all") return [all];
-  if (best === "owned") return [all.filter(index => columns[index]?.state.kind === "loan")];
   const groups = new Map<string, number[]>();
   for (const index of all) {
     const { state } = columns[index] as Column;
@@ -217,22 +187,4 @@ export function differenceBetween(figure: Figure, other: Figure): Figure {
   if (figure?.unit === "money") return { unit: "money", minor: one - two };
   const points = one - two;
   return { unit: "percent", percent: points, text: rateText(Math.abs(points)) };
-}
-
-function aprOf({ answer, desk }: Loan): Figure {
-  if (!answer.ok) return null;
-  const cost = costOf(answer.value, desk);
-  if (!cost) return words("…");
-  return cost.ok ? percent(cost.value.apr.toFixed(APR_PLACES)) : words("none");
-}
-
-function paymentsText({ answer, inputs }: OptionState): string | undefined {
-  if (!answer.ok) return undefined;
-  const { adjective } = FREQUENCY_NAMES[inputs.plan.frequency];
-  return `${answer.value.payments} ${adjective}`;
-}
-
-function ownedText(state: OptionState): string | undefined {
-  if (!state.answer.ok || state.inputs.structure.purpose !== undefined) return undefined;
-  return state.kind === "loan" ? "the vehicle" : "nothing, unless it is bought";
 }

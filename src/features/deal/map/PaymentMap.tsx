@@ -1,6 +1,15 @@
 import { useCallback, useMemo, useRef } from "react";
 import { askingPayment, currencyDecimals, type Deal } from "@/core";
-import { axesOf, figureName, figureOf, figuresOn, type MapRange, valueOn, valuesOf } from "@/core/map";
+import {
+  axesOf,
+  figureName,
+  figureOf,
+  figuresOn,
+  type MapRange,
+  percentPlaces,
+  valueOn,
+  valuesOf,
+} from "@/core/map";
 import { useBudget } from "../desk/BudgetField";
 import { useDesk } from "../desk/desk-context";
 import { isStale, shownQuote } from "../option";
@@ -52,7 +61,7 @@ function MapOf({
   const { state, edit } = useDesk();
   const { addAfter } = useOptionActions();
   const aMonth = useBudget();
-  const { inputs } = option;
+  const { inputs, kind } = option;
   const decimals = currencyDecimals(inputs.currency) ?? 2;
   const unit = 10 ** decimals;
   const [axes, figures] = [useSteady(axesOf(deal)), useSteady(figuresOn(deal))];
@@ -67,15 +76,14 @@ function MapOf({
       across: { axis: across, values: valuesOf(ranges.across) },
       up: { axis: up, values: valuesOf(ranges.up) },
       figure,
-      unit: figure === "apr" ? 1 : unit,
+      unit: percentPlaces(figure, kind) === undefined ? unit : 1,
       budget,
     }),
-    [deal, across, up, ranges.across, ranges.up, figure, unit, budget],
+    [deal, across, up, ranges.across, ranges.up, figure, kind, unit, budget],
   );
   const made = useMap(question);
   const { currency, plan, structure } = inputs;
   const { frequency } = plan;
-  const { kind } = option;
   const isPersonal = structure.purpose !== undefined;
   const subject = useMemo(
     () => ({ currency, frequency, kind, isPersonal, decimals }),

@@ -1,5 +1,5 @@
 import { FREQUENCY_NAMES, type Frequency, groupedAmount, type KindName } from "@/core";
-import { type MapAxis, type MapFigure, RATE_UNITS } from "@/core/map";
+import { type MapAxis, type MapFigure, percentPlaces, RATE_UNITS } from "@/core/map";
 import { amountIn, inNotation, type Notation, spreadsheetAmount } from "@/exchange/notation";
 import { rateText } from "@/exchange/text";
 
@@ -46,10 +46,9 @@ export type MapWriter = {
   place: (axis: MapAxis, value: number) => string;
 };
 
-const APR_PLACES = 4;
-
 export function mapWriter(subject: MapSubject, notation: Notation): MapWriter {
-  const { currency, frequency, decimals } = subject;
+  const { kind, currency, frequency, decimals } = subject;
+  const inPercent = (figure: MapFigure) => percentPlaces(figure, kind) !== undefined;
   const money = (minor: number) => amountIn(minor, currency, notation);
   const short = (minor: number) => inNotation(groupedAmount(minor, decimals).replace(/\.0+$/, ""), notation);
   const rate = (value: number) => `${inNotation(rateText(value / RATE_UNITS), notation)} %`;
@@ -62,9 +61,11 @@ export function mapWriter(subject: MapSubject, notation: Notation): MapWriter {
     atEdge: (axis, value) =>
       axis === "payments" || axis === "yearlyRate" ? onAxis(axis, value) : short(value),
     shown: (figure, value) =>
-      figure === "apr" ? `${inNotation(value.toFixed(APR_PLACES), notation)} %` : money(Math.round(value)),
+      inPercent(figure)
+        ? `${inNotation(value.toFixed(percentPlaces(figure, kind)), notation)} %`
+        : money(Math.round(value)),
     alongLine: (figure, value) =>
-      figure === "apr" ? `${inNotation(rateText(value), notation)} %` : short(Math.round(value)),
+      inPercent(figure) ? `${inNotation(rateText(value), notation)} %` : short(Math.round(value)),
     axis: axis => axisName(axis, subject),
     copied: (axis, value) => {
       if (axis === "payments") return String(value);
@@ -73,8 +74,8 @@ export function mapWriter(subject: MapSubject, notation: Notation): MapWriter {
         : spreadsheetAmount(value, decimals, notation);
     },
     copiedFigure: (figure, value) =>
-      figure === "apr"
-        ? value.toFixed(APR_PLACES).replace(".", notation.decimal)
+      inPercent(figure)
+        ? value.toFixed(percentPlaces(figure, kind)).replace(".", notation.decimal)
         : spreadsheetAmount(Math.round(value), decimals, notation),
     place: (axis, value) =>
       axis === "payments"

@@ -49,8 +49,6 @@ type Rest<File extends LoanFile | LeaseFile, Quote> = {
     quote: Quote | null,
     to: Pick<Turning<LoanFile | LeaseFile, never>, "firstPlan">,
   ) => LoanFile | LeaseFile;
-  /** The yearly rates of an answer. */
-  costOf?: (quote: Quote) => Result<CostOfCredit>;
 };
 
 /** A kind of deal on the desk, as one object: all that an option of it does. */
@@ -64,6 +62,8 @@ export type DeskKind<Name, File extends LoanFile | LeaseFile, Deal, Quote> = {
   wishes: readonly (readonly [WantedFigure, string])[];
   read: (inputs: File) => Result<Deal>;
   answer: (deal: Deal) => Result<Quote>;
+  /** The yearly rates of an answer, of a kind whose figures hang on them; undefined while the code for them has not arrived. */
+  ratesOf?: (quote: Quote) => Result<CostOfCredit> | undefined;
   tally: (quote: Quote) => DeskTally;
   /** The same before there is an answer; undefined where a line of it is missing, or hangs on the payments. */
   draftTally: (deal: Deal) => DeskTally | undefined;

@@ -7,13 +7,13 @@ import { lastNearby, lastWhole, roundest } from "../../../solve";
 import { isDownFromDue } from "../../../structure";
 import { dueFallsWithCash } from "../pricing/capitalize";
 import { dueBesidesCash } from "../pricing/due";
-import type { LeaseDeal, LeaseFigure, LeaseKnown } from "../pricing/lease";
+import type { LeaseDeal, LeaseFoundFigure, LeaseKnown } from "../pricing/lease";
 import { type PricedLease, priceLease } from "../pricing/price";
 import { purchaseTax } from "../pricing/taxes";
 import { leaseTerms } from "../pricing/terms";
 import { LEASE_NAMES, noLeaseAnswer, notDepending } from "./no-answer";
 
-type Searched = Exclude<LeaseFigure, "payment" | "payments">;
+type Searched = Exclude<LeaseFoundFigure, "payment" | "payments">;
 
 const HUNDREDTHS = 100;
 /** A residual of more than ten times the price is a slip. */

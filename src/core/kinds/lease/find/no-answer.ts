@@ -1,9 +1,9 @@
 import { currencyDecimals, groupedAmount } from "../../../money";
 import { failure, type Result } from "../../../result";
-import type { LeaseDeal, LeaseFigure, LeaseKnown } from "../pricing/lease";
+import type { LeaseDeal, LeaseFoundFigure, LeaseKnown } from "../pricing/lease";
 
 /** What each figure is called in a sentence. */
-export const LEASE_NAMES: Record<LeaseFigure | LeaseKnown, string> = {
+export const LEASE_NAMES: Record<LeaseFoundFigure | LeaseKnown, string> = {
   payment: "payment",
   price: "agreed price",
   down: "cash down",

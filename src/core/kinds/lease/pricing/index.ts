@@ -5,11 +5,11 @@ export { dueBesidesCash, leaseDueItems } from "./due";
 export { bearsRent, implicitRate } from "./implicit-rate";
 export {
   type Distance,
-  LEASE_FIGURES,
+  LEASE_FOUND_FIGURES,
   LEASE_KNOWN,
   LEASE_RATE_NOTICE,
   type LeaseDeal,
-  type LeaseFigure,
+  type LeaseFoundFigure,
   type LeaseKnown,
   type LeasePlan,
   type LeaseTax,

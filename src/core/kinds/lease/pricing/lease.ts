@@ -6,7 +6,7 @@ import type { Structure, Tax } from "../../../structure";
 export const LEASE_RATE_NOTICE = "This percentage may not measure the overall cost of financing this lease.";
 
 /** The figures that a lease can ask for. */
-export const LEASE_FIGURES = [
+export const LEASE_FOUND_FIGURES = [
   "payment",
   "price",
   "down",
@@ -19,7 +19,7 @@ export const LEASE_FIGURES = [
 ] as const;
 
 /** The figure that a lease asks for; all others are given. */
-export type LeaseFigure = (typeof LEASE_FIGURES)[number];
+export type LeaseFoundFigure = (typeof LEASE_FOUND_FIGURES)[number];
 
 /** A figure of the result that something can be found from. */
 export const LEASE_KNOWN = [
@@ -94,7 +94,7 @@ export type LeaseDeal = {
   /** Minor units; null where there is none. */
   listPrice: number | null;
   plan: LeasePlan;
-  find: LeaseFigure;
+  find: LeaseFoundFigure;
   /** What to find it from; the plan's payment where left out. */
   from?: { figure: LeaseKnown; value: number };
 };

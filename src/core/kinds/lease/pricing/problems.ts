@@ -2,7 +2,7 @@ import { groupedAmount } from "../../../money";
 import { type Failure, failure, missing, type Result, type Wanted } from "../../../result";
 import { isDownFromDue, percentProblem } from "../../../structure";
 import type { Capitalized } from "./capitalized";
-import type { LeaseDeal, LeaseFigure } from "./lease";
+import type { LeaseDeal, LeaseFoundFigure } from "./lease";
 
 /** What was not given yet, in one sentence that names it all. */
 export function missingLeaseFigures({
@@ -12,7 +12,7 @@ export function missingLeaseFigures({
   find,
   from,
 }: LeaseDeal): Failure | undefined {
-  const isFound = (...figures: LeaseFigure[]) => figures.includes(find);
+  const isFound = (...figures: LeaseFoundFigure[]) => figures.includes(find);
   const needsList = plan.residual && "percent" in plan.residual && plan.residual.of === "listPrice";
   const byFactor = plan.reckoning === "moneyFactor";
   const wanted: Wanted[] = [

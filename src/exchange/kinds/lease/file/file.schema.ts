@@ -1,5 +1,5 @@
 import Type from "typebox";
-import { LEASE_FIGURES } from "@/core";
+import { LEASE_FOUND_FIGURES } from "@/core";
 import { OneOf } from "../../../schema";
 import type { FileOf } from "../../kind/file.schema";
 import { LeaseKnownSchema, LeasePlanSchema } from "./plan.schema";
@@ -8,7 +8,7 @@ import { LeaseQuestionsSchema } from "./questions.schema";
 /** What of a deal file is a lease's own. */
 export const LEASE_MEMBERS = {
   plan: LeasePlanSchema,
-  find: OneOf(...LEASE_FIGURES),
+  find: OneOf(...LEASE_FOUND_FIGURES),
   from: Type.Optional(LeaseKnownSchema),
   ask: Type.Optional(LeaseQuestionsSchema),
 };

@@ -1,8 +1,10 @@
 import { memo } from "react";
 import { LEASE_RATE_NOTICE } from "@/core";
-import { effectiveRateIfBought, LEASE_COSTS } from "@/exchange/kinds/lease/words/costs";
+import { LEASE_COSTS } from "@/core/kinds/lease/costs";
+import { shownCosts } from "@/exchange/kinds/kind/shown-cost";
+import { effectiveRateIfBought } from "@/exchange/kinds/lease/words/effective-rate";
 import { amountText } from "@/exchange/text";
-import { CostCard, CostCards } from "../../answer/CostCard";
+import { CostCards } from "../../answer/CostCards";
 import { shownQuote } from "../../option";
 import { useLease, useNotation } from "../../option/option-context";
 import { WorkingButton } from "../../parts/WorkingButton";
@@ -16,20 +18,11 @@ export const LeaseCosts = memo(function LeaseCosts() {
   const quote = shownQuote(option);
   if (!quote) return null;
   const money = (minor: number) => amountText(minor, quote.deal.currency);
+  const answered = { quote, rates: undefined };
   const { residual, totalIfBought, totalOfPayments } = quote;
   return (
     <div className="shrink-0">
-      <CostCards>
-        {LEASE_COSTS.map(({ figure, name, includes }) => (
-          <CostCard
-            key={figure}
-            figure={figure}
-            name={name}
-            text={money(quote[figure])}
-            includes={includes(quote)}
-          />
-        ))}
-      </CostCards>
+      <CostCards costs={shownCosts(LEASE_COSTS, answered, usesEffectiveRate)} />
       <div className="mt-1 flex flex-wrap items-center gap-x-4 text-faint text-sm">
         <WorkingsHere>
           <span className="flex items-center gap-1">

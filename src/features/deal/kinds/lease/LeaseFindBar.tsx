@@ -1,5 +1,5 @@
 import { Target } from "lucide-react";
-import { LEASE_NAMES, type LeaseFigure } from "@/core";
+import { LEASE_NAMES, type LeaseFoundFigure } from "@/core";
 import { FindOthers } from "../../answer/FindOthers";
 import { MakeIt } from "../../bargain/MakeIt";
 import { useLease } from "../../option/option-context";
@@ -12,10 +12,14 @@ import { knownOf, LEASE_KNOWN_NAMES } from "./fields/lease-known";
 const FOUND_SIGN = <Target size={17} aria-hidden="true" className="text-accent-content" />;
 
 /** The figure being found, as the screen names it. */
-const FOUND: Record<LeaseFigure, string> = { ...LEASE_NAMES, residualPercent: "residual", payments: "term" };
+const FOUND: Record<LeaseFoundFigure, string> = {
+  ...LEASE_NAMES,
+  residualPercent: "residual",
+  payments: "term",
+};
 
 /** What the screen finds, by the word of its button. */
-const FINDS: readonly (readonly [LeaseFigure, string])[] = [
+const FINDS: readonly (readonly [LeaseFoundFigure, string])[] = [
   ["payment", "payment"],
   ["residual", "residual"],
   ["price", "price"],
@@ -48,10 +52,10 @@ export function LeaseFindBar() {
 }
 
 /** The figures that can be found instead. */
-const findsBeside = (find: LeaseFigure) =>
+const findsBeside = (find: LeaseFoundFigure) =>
   FINDS.filter(([figure]) => FOUND[figure] !== FOUND[find] && !isSameRate(figure, find));
 
-const isSameRate = (figure: LeaseFigure, find: LeaseFigure) =>
+const isSameRate = (figure: LeaseFoundFigure, find: LeaseFoundFigure) =>
   figure === "moneyFactor" && find === "yearlyRate";
 
 /** While another figure is found: what it is found from. */

@@ -1,4 +1,4 @@
-import { evaluateLease, type LeaseFigure, type LeaseKnown } from "@/core";
+import { evaluateLease, type LeaseFoundFigure, type LeaseKnown } from "@/core";
 import { turnInto } from "@/exchange/kinds/kind/turning";
 import { readLease } from "@/exchange/kinds/lease";
 import { LEASE_TURNING } from "@/exchange/kinds/lease/turning";
@@ -28,7 +28,7 @@ export const LEASE: LeaseKind = {
   draftTally: tallyOfLeaseDraft,
   rest: {
     understood,
-    find: (inputs, quote, figure, payment) => findInLease(inputs, quote, figure as LeaseFigure, payment),
+    find: (inputs, quote, figure, payment) => findInLease(inputs, quote, figure as LeaseFoundFigure, payment),
     fromKnown: (inputs, quote, figure) => fromKnown(inputs, quote, figure as LeaseKnown),
     withPlan: withLeasePlan,
     withDownKind,

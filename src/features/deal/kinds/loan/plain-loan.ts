@@ -3,6 +3,7 @@ import { readLoan } from "@/exchange/kinds/loan";
 import type { LoanKind } from "../../option/desk-kind";
 import { loanField } from "./fields/loan-fields";
 import { isPlainLoan } from "./plan/plain";
+import { ratesOf } from "./rates-of";
 import { tallyOfLoan, tallyOfLoanDraft } from "./tally";
 
 /** What every loan needs: it answers a level one. */
@@ -23,6 +24,7 @@ export const PLAIN_LOAN: LoanKind = {
     if (!isLevel(deal)) throw new Error("What this loan needs has not arrived.");
     return quoteBy(levelAnswer, deal);
   },
+  ratesOf: quote => ratesOf(quote),
   tally: tallyOfLoan,
   draftTally: tallyOfLoanDraft,
 };

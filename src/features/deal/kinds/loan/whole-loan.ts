@@ -9,6 +9,7 @@ import { datedField } from "./fields/dated-fields";
 import { findInLoan } from "./fields/find-loan";
 import { fromLoanKnown, type LoanKnownName } from "./fields/loan-known";
 import { rareLoanField } from "./fields/rare-loan-fields";
+import { ratesOf } from "./rates-of";
 
 /**
  * A loan with what a plain one does not need, too: the search for figures, the general equations of its yearly rates, the
@@ -18,6 +19,7 @@ export const wholeLoan = (plain: LoanKind): LoanKind => ({
   ...plain,
   field: name => datedField(name) ?? plain.field(name) ?? rareLoanField(name),
   answer: deal => quoteBy(isLevel(deal) ? levelAnswer : answer, deal),
+  ratesOf: quote => ratesOf(quote, costOfCredit),
   rest: {
     understood,
     find: (inputs, quote, figure, payment) => findInLoan(inputs, quote, figure as FoundFigure, payment),
@@ -26,6 +28,5 @@ export const wholeLoan = (plain: LoanKind): LoanKind => ({
     withDownKind,
     turning: LOAN_TURNING,
     turnedInto: (inputs, quote, to) => turnInto(inputs, quote, LOAN_TURNING, to),
-    costOf: costOfCredit,
   },
 });

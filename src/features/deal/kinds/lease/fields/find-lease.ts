@@ -1,4 +1,4 @@
-import { formatAmount, type LeaseFigure, type LeaseKnown, type LeaseQuote } from "@/core";
+import { formatAmount, type LeaseFoundFigure, type LeaseKnown, type LeaseQuote } from "@/core";
 import type { LeaseFile, LeasePlanFile } from "@/exchange/kinds/lease";
 import { giveFoundLease } from "@/exchange/kinds/lease/give-found";
 import { withOptional } from "@/exchange/members";
@@ -16,7 +16,7 @@ import { knownAmount, knownOf, withKnown } from "./lease-known";
 export function findInLease(
   inputs: LeaseFile,
   quote: LeaseQuote | null,
-  figure: LeaseFigure,
+  figure: LeaseFoundFigure,
   payment?: string,
 ): LeaseFile {
   const given = giveFoundLease(inputs, quote);
@@ -43,19 +43,19 @@ export function withLeasePlan(file: LeaseFile, plan: LeasePlanFile): LeaseFile {
   return { ...changed, find: asReckoned(file.find, changed) };
 }
 
-function asGiven(figure: LeaseFigure, file: LeaseFile): LeaseFigure {
+function asGiven(figure: LeaseFoundFigure, file: LeaseFile): LeaseFoundFigure {
   const { residual } = file.plan;
   if (figure === "residual" && residual && "percent" in residual) return "residualPercent";
   return asReckoned(figure, file);
 }
 
-function asReckoned(figure: LeaseFigure, { plan }: LeaseFile): LeaseFigure {
+function asReckoned(figure: LeaseFoundFigure, { plan }: LeaseFile): LeaseFoundFigure {
   if (figure === "yearlyRate" || figure === "moneyFactor")
     return plan.reckoning === "moneyFactor" ? "moneyFactor" : "yearlyRate";
   return figure;
 }
 
-function withoutFigure(file: LeaseFile, find: LeaseFigure): LeaseFile {
+function withoutFigure(file: LeaseFile, find: LeaseFoundFigure): LeaseFile {
   const { structure, plan } = file;
   switch (find) {
     case "price":

@@ -1,10 +1,10 @@
-import type { ReactNode } from "react";
+import { nameInSentence } from "@/core/kinds/kind/figure";
 import { isStale } from "../option";
 import { useNotation, useOption } from "../option/option-context";
 import { type AnyWorkedFigure, WorkingButton } from "../parts/WorkingButton";
 import { WorkingsHere } from "../parts/WorkingsHere";
 
-type Props = {
+type Cost = {
   figure: AnyWorkedFigure;
   name: string;
   text: string;
@@ -12,11 +12,21 @@ type Props = {
   includes: string;
 };
 
-/** A name within a sentence: an abbreviation stays as it is. */
-const nameInSentence = (name: string) => (name === name.toUpperCase() ? name : name.toLowerCase());
+/** The costs of a deal, one under the other. */
+export function CostCards({ costs }: { costs: readonly Cost[] }) {
+  return (
+    <section aria-label="What it costs" className="card-paper shrink-0 py-0.5">
+      <WorkingsHere>
+        {costs.map(cost => (
+          <CostCard key={cost.figure} {...cost} />
+        ))}
+      </WorkingsHere>
+    </section>
+  );
+}
 
 /** A cost in one line: its name, its amount and one phrase; all that it includes is in its working. */
-export function CostCard({ figure, name, text, includes }: Props) {
+function CostCard({ figure, name, text, includes }: Cost) {
   const { option } = useOption();
   const { say } = useNotation();
   return (
@@ -33,14 +43,5 @@ export function CostCard({ figure, name, text, includes }: Props) {
       </output>
       <WorkingButton figure={figure} name={nameInSentence(name)} />
     </div>
-  );
-}
-
-/** The costs of a deal, one under the other. */
-export function CostCards({ children }: { children: ReactNode }) {
-  return (
-    <section aria-label="What it costs" className="card-paper shrink-0 py-0.5">
-      <WorkingsHere>{children}</WorkingsHere>
-    </section>
   );
 }
