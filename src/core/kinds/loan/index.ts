@@ -1,5 +1,13 @@
 export { type CostOfCredit, costOfCredit, costOfLevel } from "./credit";
-export { FOUND_FIGURES, type FoundFigure, type Known, type KnownFigure, type LoanDeal } from "./deal";
+export {
+  FOUND_FIGURES,
+  type FoundFigure,
+  KNOWN_AMOUNTS,
+  type Known,
+  type KnownAmount,
+  type KnownFigure,
+  type LoanDeal,
+} from "./deal";
 export { dependsOn, isLevel, isPlain, levelAnswer } from "./find";
 export { LOAN } from "./kind";
 export { type DatedPlan, firstPaymentDate, type LoanPlan, type PaymentRow, paymentDates } from "./plan";

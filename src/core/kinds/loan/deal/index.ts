@@ -6,7 +6,7 @@ export {
   type LoanDeal,
 } from "./deal";
 export { dueAtSigning } from "./due";
-export { knownFigure, standsInForPrice } from "./known";
+export { KNOWN_AMOUNTS, type KnownAmount, knownFigure, standsInForPrice } from "./known";
 export { type Lent, lend } from "./lend";
 export { missingFigures } from "./missing";
 export { type Priced, price } from "./price";

@@ -3,7 +3,14 @@ import { wholeText } from "../../../limits";
 import { groupedAmount } from "../../../money";
 import type { Figure } from "../../../result";
 import { cashReceived } from "../../../structure";
-import { dueAtSigning, type KnownFigure, type Lent, type LoanDeal, type Priced } from "../deal";
+import {
+  dueAtSigning,
+  KNOWN_AMOUNTS,
+  type KnownFigure,
+  type Lent,
+  type LoanDeal,
+  type Priced,
+} from "../deal";
 import { regularPayment } from "../plan";
 
 /** A figure that something is found from: an amount in minor units, a day number, or a number of payments. */
@@ -43,7 +50,7 @@ export const MEASURES: Record<MeasureName, Measure> = {
   },
   totalCost: {
     figure: "totalCost",
-    name: "total cost",
+    name: KNOWN_AMOUNTS.totalCost,
     follows: "repayment",
     of: ({ totalCost }) => totalCost,
     asked,
@@ -51,7 +58,7 @@ export const MEASURES: Record<MeasureName, Measure> = {
   },
   financeCharge: {
     figure: "financeCharge",
-    name: "finance charge",
+    name: KNOWN_AMOUNTS.financeCharge,
     follows: "repayment",
     of: ({ financeCharge }) => financeCharge,
     asked,
@@ -59,7 +66,7 @@ export const MEASURES: Record<MeasureName, Measure> = {
   },
   loanAmount: {
     figure: "loanAmount",
-    name: "loan amount",
+    name: KNOWN_AMOUNTS.loanAmount,
     follows: "loan",
     of: ({ loanAmount }) => loanAmount,
     asked,
@@ -67,7 +74,7 @@ export const MEASURES: Record<MeasureName, Measure> = {
   },
   amountFinanced: {
     figure: "amountFinanced",
-    name: "amount financed",
+    name: KNOWN_AMOUNTS.amountFinanced,
     follows: "loan",
     of: ({ amountFinanced }) => amountFinanced,
     asked,
@@ -75,7 +82,7 @@ export const MEASURES: Record<MeasureName, Measure> = {
   },
   dueAtSigning: {
     figure: "dueAtSigning",
-    name: "sum due at signing",
+    name: KNOWN_AMOUNTS.dueAtSigning,
     follows: "repayment",
     of: lent => dueAtSigning(lent).total,
     asked,
@@ -83,7 +90,7 @@ export const MEASURES: Record<MeasureName, Measure> = {
   },
   cashReceived: {
     figure: "cashReceived",
-    name: "amount received",
+    name: KNOWN_AMOUNTS.cashReceived,
     follows: "loan",
     of: ({ structure, reckoned }) => cashReceived(structure, reckoned),
     asked,
