@@ -1,7 +1,7 @@
 import { and, asc, count, eq, gt, inArray, isNull } from "drizzle-orm";
 import { type DealChange, type DealDocument, isNoChange, isSame, upToDate } from "@/exchange/deal-document";
 import type { Database } from "./database";
-import { guarded, keepMerged } from "./keep-deal";
+import { keepMerged } from "./keep-deal";
 import { type Merged, merge, type VersionedDeal } from "./merge";
 import { dropIfUnused } from "./names";
 import { customers, deals, options, registerLines, vehicles } from "./schema";
@@ -196,7 +196,6 @@ export async function updateDeal(
   if (kept.version !== version && saysYes(kept, merged)) return undefined;
   const { signing } = saving;
   if (becomesSigned && !isSame(signing?.document, merged.document)) return "withoutQuotes";
-  const ready = withGuardedInputs(merged);
   await rest();
   const saved = await database.transaction(async tx => {
     const [live] = await tx
@@ -206,7 +205,7 @@ export async function updateDeal(
       .for("update");
     // Somebody else was quicker, or deleted the deal: it is looked at anew.
     if (live?.version !== kept.version) return undefined;
-    const keeping = await keepMerged(tx, kept, ready);
+    const keeping = await keepMerged(tx, kept, merged);
     if (merged.changed.heading) await dropIfUnused(tx, live);
     if (becomesSigned && signing) await keepSigning(tx, id, signing.quotes);
     return keeping;
@@ -236,14 +235,6 @@ async function isStill(database: Database, { id, version }: DealRecord): Promise
       .for("share");
     return live?.version === version;
   });
-}
-
-/** The schema that guards the deal file guards what the database keeps, whoever calls. */
-function withGuardedInputs({ document, changed }: Merged): Merged {
-  return {
-    document,
-    changed: { ...changed, ...(changed.options && { options: changed.options.map(guarded) }) },
-  };
 }
 
 /**

@@ -1,12 +1,5 @@
 import { and, eq, notInArray, sql } from "drizzle-orm";
-import {
-  type DealDocument,
-  type DealHeading,
-  type DealOption,
-  headingOf,
-  orderOf,
-} from "@/exchange/deal-document";
-import { checkDealFile } from "@/exchange/deal-file/parse";
+import { type DealDocument, type DealHeading, headingOf, orderOf } from "@/exchange/deal-document";
 import type { Database } from "./database";
 import type { DealRecord } from "./deals";
 import { noteChange } from "./history";
@@ -115,11 +108,4 @@ async function headingColumns(database: Database, heading: DealHeading) {
     customerId: (await customersNamed(database, [heading.customer])).get(heading.customer) ?? null,
     vehicleId: (await vehiclesCalled(database, [heading.vehicle])).get(heading.vehicle) ?? null,
   };
-}
-
-/** An option whose inputs passed the schema of the deal file. */
-export function guarded(option: DealOption): DealOption {
-  const checked = checkDealFile(option.inputs);
-  if (!checked.ok) throw new Error(`Inputs that must not be kept: ${checked.sentence}`);
-  return { ...option, inputs: checked.value };
 }

@@ -1,7 +1,6 @@
 import {
   applyChange,
   changeBetween,
-  changedOptions,
   type DealChange,
   type DealDocument,
   optionOf,
@@ -41,7 +40,7 @@ export function merge(kept: VersionedDeal, from: number, change: DealChange): Me
     (changed.order && isNewer(kept.orderVersion)) ||
     changed.options?.some(({ id }) => isNewer(kept.optionVersions.get(id))) ||
     // An option that somebody else took out, or that was changed since by somebody else and is taken out here.
-    changedOptions(kept.document, change).some(({ id }) => isLost(id)) ||
+    change.options?.some(({ id }) => isLost(id)) ||
     order?.options.some(isLost) ||
     kept.document.options.some(({ id }) => isLost(id) && isNewer(kept.optionVersions.get(id)));
   return clashes ? null : { document, changed };

@@ -3,7 +3,6 @@ import { type DealDocument, headingOf } from "@/exchange/deal-document";
 import type { Database } from "./database";
 import { begun } from "./history";
 import { insertRows } from "./insert-rows";
-import { guarded } from "./keep-deal";
 import { customersNamed, vehiclesCalled } from "./names";
 import { newLine } from "./register-lines";
 import { dealChanges, deals, options, registerLines, signings } from "./schema";
@@ -20,7 +19,7 @@ export async function insertDeals(database: Database, documents: readonly NewDea
     changedAt,
     signing,
     arrival,
-    document: { ...document, options: document.options.map(guarded) },
+    document,
   }));
   await database.transaction(async tx => {
     const customers = await customersNamed(

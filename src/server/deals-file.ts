@@ -7,10 +7,10 @@ import { tooLargeSentence } from "@/exchange/deal-file/largest";
 import { wholeDealOf } from "@/exchange/whole-deal";
 import { parseDealDocument } from "@/exchange/whole-deal/parse-document";
 import { dropArrival, showArrivals } from "./arrivals";
-import { withSigning } from "./deals";
 import { type Progress, tellArriving } from "./deals-arriving";
 import { wakeFigures } from "./figures";
 import { Refusal } from "./refusal";
+import { withSigning } from "./sign";
 
 /** So few deals, and so many characters of them, are read or kept at a time that others are served in between. */
 const AT_A_TIME = 25;

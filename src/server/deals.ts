@@ -1,12 +1,9 @@
 import { randomUUID } from "node:crypto";
 import type { DealRecord, SavedDeal, Saving } from "@/data/deals";
-import type { Signing } from "@/data/signings";
 import type { Store } from "@/data/store";
 import { takingTurns } from "@/data/turns";
 import {
   applyChange,
-  CHOSEN_OPTION,
-  chosenOption,
   type DealChange,
   type DealDocument,
   headingOf,
@@ -19,7 +16,7 @@ import type { DealReply, SaveReply, VersionReply } from "./contract";
 import { wakeFigures } from "./figures";
 import { Refusal } from "./refusal";
 import type { ImportRequest, SaveRequest } from "./requests";
-import { type SigningOccasion, signingOf } from "./signing";
+import { sign, withSigning } from "./sign";
 
 /** What is told of a deal: its document where it is there. */
 const reply = <Deal extends SavedDeal>({ id, version, changedAt, deleted, document }: Deal) =>
@@ -73,27 +70,9 @@ export async function dealVersion(store: Store, id: string): Promise<VersionRepl
   return found;
 }
 
-/** A new deal with what it is signed with, where it is; one of many does not keep waiting who signs a deal meanwhile. */
-export async function withSigning<Document extends DealDocument & { changedAt?: Date }>(
-  document: Document,
-  occasion: SigningOccasion = "many",
-) {
-  if (document.status !== "signed") return document;
-  const signing = await quotesOf(document, occasion);
-  // One of the demo was signed when it was last changed.
-  const at = document.changedAt ?? signing.at;
-  return { ...document, signing: { ...signing, at } };
-}
-
-async function quotesOf(document: DealDocument, occasion: SigningOccasion = "awaited"): Promise<Signing> {
-  const signing = await signingOf(document, occasion);
-  if (signing) return signing;
-  throw new Refusal(422, "The quotes of this deal take too much work to be kept; it cannot be signed.");
-}
-
 /** Keeps a new deal. */
 export async function createDeal(store: Store, document: DealDocument): Promise<DealReply> {
-  const [id = ""] = await store.insertDeals([await withSigning(document, "awaited")]);
+  const [id = ""] = await store.insertDeals([await withSigning(document, "arrives")]);
   wakeFigures();
   const rest = takingTurns();
   const deal = await openDeal(store, id);
@@ -125,23 +104,15 @@ export async function saveDeal(
   { version, change, brief }: SaveRequest,
 ): Promise<SaveReply> {
   const saved = await savedOrSigned(store, id, version, change, { ...(brief && { brief }) });
-  const isFromBeforeOptions = change.options?.some(option => option.id === CHOSEN_OPTION) ?? false;
   if (!saved) {
     const current = await openDeal(store, id);
-    throw new Refusal(
-      409,
-      "This deal was changed and saved somewhere else since you opened it.",
-      isFromBeforeOptions ? withInputs(current) : current,
-    );
+    throw new Refusal(409, "This deal was changed and saved somewhere else since you opened it.", current);
   }
   wakeFigures();
-  const answer = reply(saved);
-  return isFromBeforeOptions && answer.document
-    ? withInputs({ ...answer, document: answer.document })
-    : answer;
+  return reply(saved);
 }
 
-/** Saves a change; one that signs the deal is saved with the quotes of every option. */
+/** Saves a change; one that signs the deal is saved with what it is signed with. */
 async function savedOrSigned(
   store: Store,
   id: string,
@@ -156,17 +127,9 @@ async function savedOrSigned(
   const deal = await store.getDeal(id);
   if (!deal) return undefined;
   const document = applyChange(deal.document, change);
-  // Where somebody else has saved meanwhile, the quotes are made once more.
-  const signing = { document, quotes: await quotesOf(document) };
-  refuseUnanswered(document, signing.quotes);
+  // Where somebody else has saved meanwhile, it is signed once more.
+  const signing = { document, quotes: await sign(document, "signed") };
   return savedOrSigned(store, id, version, change, { ...saving, signing });
-}
-
-/** A deal is signed with the answer of its chosen option. */
-function refuseUnanswered({ chosen }: DealDocument, { quotes }: Signing): void {
-  const quote = quotes.find(({ optionId }) => optionId === chosen);
-  if (quote?.kind === "none")
-    throw new Refusal(422, `The chosen option has no answer and cannot be signed. ${quote.words.sentence}`);
 }
 
 /** Said where what is asked for was asked in view of another state of the deal. */
@@ -192,12 +155,6 @@ export async function reopenDeal(store: Store, id: string, version: number): Pro
   }
   wakeFigures();
   return openDeal(store, id);
-}
-
-/** The deal as a page from before options can show it, too. */
-function withInputs(deal: DealReply): DealReply {
-  const { inputs } = chosenOption(deal.document);
-  return { ...deal, document: Object.assign({ inputs }, deal.document) };
 }
 
 /** Copies a deal; the copy is being quoted again. */

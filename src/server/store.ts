@@ -6,10 +6,10 @@ import type { Store } from "@/data/store";
 import { type OpenStore, openStoreInThread } from "@/data/store-in-thread";
 import { settleArrivals } from "./arrivals";
 import { dataFolder } from "./data-folder";
-import { withSigning } from "./deals";
 import { loadDemo } from "./demo";
 import { startFigures } from "./figures";
-import { keepLateSignings } from "./signing";
+import { keepLateSignings } from "./late-signings";
+import { withSigning } from "./sign";
 import { lookAtAll } from "./whole";
 
 // Kept on the process, because bundles of the server each have their own copy of this module.

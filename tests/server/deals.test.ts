@@ -1,6 +1,10 @@
+import { randomUUID } from "node:crypto";
 import { CORE_VERSION } from "@/core";
 import { signQuote } from "@/exchange/signed-quote";
-import { findDealJson, openDeal, openDealJson } from "@/server/deals";
+import { wholeDealOf } from "@/exchange/whole-deal";
+import { findDealJson, importDeal, openDeal, openDealJson } from "@/server/deals";
+import { bringInDeals } from "@/server/deals-file";
+import { checkNewDealRequest, checkSaveRequest } from "@/server/requests";
 import { numberedDeal } from "../data/numbered-deal";
 import { testDatabase } from "../data/test-database";
 
@@ -30,4 +34,26 @@ test("a deleted one is found, and refused to who wants it to work on; one that n
   const none = "11111111-2222-4333-8444-555555555555";
   expect(await findDealJson(data.store, none)).toBeUndefined();
   await expect(openDealJson(data.store, none)).rejects.toMatchObject({ status: 404 });
+});
+
+test("inputs that break the schema of the deal file come in nowhere, nor does anything with them", async () => {
+  const { options, ...rest } = QUOTED;
+  const bad = options.map(option => ({
+    ...option,
+    id: randomUUID(),
+    inputs: { ...option.inputs, find: "residual" } as never,
+  }));
+  const document = { ...rest, chosen: bad[0]?.id ?? "", options: bad };
+  const refused = { ok: false, sentence: expect.stringMatching(/find is "?residual/) };
+  expect(checkNewDealRequest({ document })).toMatchObject(refused);
+  expect(checkSaveRequest({ version: 1, change: { options: bad } })).toMatchObject(refused);
+  const kept = async () => (await data.store.dealsAfter(null, 1000)).records.length;
+  const before = await kept();
+  const [good, wrong] = [QUOTED, document].map(each => JSON.stringify(wholeDealOf(each)));
+  const sentence = { status: 422, message: expect.stringMatching(/find is "?residual/) };
+  await expect(importDeal(data.store, { fileName: "deal.json", text: wrong ?? "" })).rejects.toMatchObject(
+    sentence,
+  );
+  await expect(bringInDeals(data.store, `${good}\n${wrong}\n`)).rejects.toMatchObject(sentence);
+  expect(await kept()).toBe(before);
 });

@@ -1,6 +1,7 @@
-import type { DealChange, DealDocument, DealOption } from "./document.schema";
-import { chosenOption, headingOf, optionOf, orderOf } from "./parts";
+import type { DealChange, DealDocument } from "./document.schema";
+import { headingOf, optionOf, orderOf } from "./parts";
 import { isSame } from "./same";
+import { optionsUpToDate } from "./up-to-date";
 
 /**
  * What changed from one state of a deal to another, part by part.
@@ -29,24 +30,9 @@ export function isNoChange(change: DealChange): boolean {
  */
 export function applyChange(document: DealDocument, change: DealChange): DealDocument {
   const { heading = headingOf(document), order = orderOf(document) } = change;
-  const changed = changedOptions(document, change);
+  const changed = optionsUpToDate(document, change.options);
   const options = order.options.flatMap(
     id => optionOf({ options: changed }, id) ?? optionOf(document, id) ?? [],
   );
   return { ...heading, chosen: order.chosen, options };
-}
-
-/**
- * The id of an option in what was written before options had ids: it stands for the chosen one of the deal that it is
- * put into.
- */
-export const CHOSEN_OPTION = "00000000-0000-0000-0000-000000000000";
-
-/** The options of a change, with the deal's own id and name where it names none. */
-export function changedOptions(document: DealDocument, { options = [] }: DealChange): DealOption[] {
-  return options.map(option => {
-    if (option.id !== CHOSEN_OPTION) return option;
-    const { id, name } = chosenOption(document);
-    return { id, name, inputs: option.inputs };
-  });
 }

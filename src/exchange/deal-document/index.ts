@@ -1,8 +1,6 @@
 export {
   applyChange,
-  CHOSEN_OPTION,
   changeBetween,
-  changedOptions,
   isNoChange,
 } from "./changes";
 export {

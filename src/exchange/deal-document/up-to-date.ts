@@ -1,7 +1,9 @@
 import type { DealFile } from "../deal-file";
-import { CHOSEN_OPTION } from "./changes";
-import type { DealDocument, DealHeading } from "./document.schema";
-import { documentOf } from "./parts";
+import type { DealDocument, DealHeading, DealOption } from "./document.schema";
+import { chosenOption, documentOf } from "./parts";
+
+/** The id of an option that has none: it stands for the chosen one of the deal that it is put into. */
+const CHOSEN_OPTION = "00000000-0000-0000-0000-000000000000";
 
 /** A deal's document as it was before a deal had options: one set of inputs. */
 type WithInputs = DealHeading & { inputs: DealFile };
@@ -15,7 +17,7 @@ type WithInputs = DealHeading & { inputs: DealFile };
  * - A document with `inputs` is from before options; they are those of its only option.
  *
  * @param stored of any form that was ever kept
- * @param optionId the id that an option without one gets; {@link CHOSEN_OPTION} to stand for a deal's chosen one
+ * @param optionId the id that an option without one gets; left out, it stands for the chosen one of the deal that it is put into
  */
 export function upToDate(stored: unknown, optionId: string = CHOSEN_OPTION): unknown {
   if (!isObject(stored)) return stored;
@@ -32,3 +34,9 @@ function fromInputs({ inputs, ...heading }: WithInputs, id: string): DealDocumen
 function isObject(value: unknown): value is Record<string, unknown> {
   return typeof value === "object" && value !== null && !Array.isArray(value);
 }
+
+/** The options of a change of a deal; one that was written before options had ids is the deal's chosen one. */
+export const optionsUpToDate = (document: DealDocument, options: readonly DealOption[] = []): DealOption[] =>
+  options.map(option =>
+    option.id === CHOSEN_OPTION ? { ...chosenOption(document), inputs: option.inputs } : option,
+  );

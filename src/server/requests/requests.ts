@@ -1,13 +1,6 @@
 import { randomUUID } from "node:crypto";
 import { type Checked, checked } from "@/exchange/checks";
-import {
-  type DealDocument,
-  type DealOption,
-  type DealOrder,
-  headingOf,
-  orderOf,
-  upToDate,
-} from "@/exchange/deal-document";
+import { type DealOption, type DealOrder, orderOf, upToDate } from "@/exchange/deal-document";
 import { readDeal } from "@/exchange/deal-file";
 import { checkDealFile } from "@/exchange/deal-file/parse";
 import { importRequest, newDealRequest, restoreRequest, saveRequest } from "./compiled";
@@ -21,7 +14,7 @@ export const checkRestoreRequest = (value: unknown): Checked<RestoreRequest> =>
 
 /** A new deal's form, and figures that can be read. A deal that has no answer yet may be kept. */
 export function checkNewDealRequest(value: unknown): Checked<NewDealRequest> {
-  const request = checked<NewDealRequest>(newDealRequest, withDocument(value, randomUUID()));
+  const request = checked<NewDealRequest>(newDealRequest, withDocument(value));
   if (!request.ok) return request;
   const { document } = request.value;
   return withOrder(
@@ -31,33 +24,20 @@ export function checkNewDealRequest(value: unknown): Checked<NewDealRequest> {
   );
 }
 
-/** The same for a save; a page from before options sends its whole document. */
+/** The same for a save. */
 export function checkSaveRequest(value: unknown): Checked<SaveRequest> {
-  const current = hasMember(value, "document") ? fromWholeDocument(value) : { ok: true as const, value };
-  if (!current.ok) return current;
-  const request = checked<SaveRequest>(saveRequest, current.value);
+  const request = checked<SaveRequest>(saveRequest, value);
   if (!request.ok) return request;
   const { options = [], order } = request.value.change;
   const readable = withReadableFigures(request, options, "/change");
   return order ? withOrder(readable, order, "change.order") : readable;
 }
 
-function fromWholeDocument(value: { document: unknown }): Checked<unknown> {
-  const { document, ...rest } = withDocument(value) as { document: DealDocument };
-  const request = checked<NewDealRequest>(newDealRequest, { document });
-  return request.ok
-    ? { ok: true, value: { ...rest, change: { heading: headingOf(document), options: document.options } } }
-    : request;
-}
-
 /** A body with its document brought up to date; what is no body stays as it is. */
-function withDocument(value: unknown, optionId?: string): unknown {
-  return hasMember(value, "document") ? { ...value, document: upToDate(value.document, optionId) } : value;
-}
-
-function hasMember<Name extends string>(value: unknown, name: Name): value is { [Member in Name]: unknown } {
-  return typeof value === "object" && value !== null && name in value;
-}
+const withDocument = (value: unknown): unknown =>
+  typeof value === "object" && value !== null && "document" in value
+    ? { ...value, document: upToDate(value.document, randomUUID()) }
+    : value;
 
 /** Whether each option stands once in an order, and the chosen one is among them. */
 function withOrder<Value>(

@@ -1,2 +1,1 @@
-export { keepLateSignings } from "./late-signings";
-export { type SigningOccasion, signingOf } from "./signing-of";
+export { quotesOf } from "./quotes-of";

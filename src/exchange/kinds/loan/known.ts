@@ -1,10 +1,7 @@
-import { KNOWN_AMOUNTS, type Known, type KnownAmount } from "@/core";
+import { KNOWN_AMOUNTS, type Known } from "@/core";
 import type { Reader } from "../../reading";
 import type { LoanFile } from "./file/file.schema";
-
-/** The one amount that a file's figure is found from. */
-export const knownAmount = (from: NonNullable<LoanFile["from"]>): [KnownAmount, string | number] =>
-  Object.entries(from)[0] as [KnownAmount, string | number];
+import { knownAmount } from "./file/known-amount";
 
 /** What a file's figure is found from, in place of the plan's payment. */
 export function readKnown(from: NonNullable<LoanFile["from"]>, read: Reader): Known {

@@ -1,7 +1,7 @@
 import { KNOWN_AMOUNTS } from "@/core";
 import { fileWriter } from "../../../text";
 import type { LoanFile } from "../file/file.schema";
-import { knownAmount } from "../known";
+import { knownAmount } from "../file/known-amount";
 
 /** What a figure is found from, where it is not the payment: "for a total cost of 46,000.00". */
 export function knownWords(from: NonNullable<LoanFile["from"]>, currency: string): string {

@@ -1,5 +1,7 @@
+import type { DealRecord } from "@/data/deals";
 import type { Store } from "@/data/store";
-import { signingOf } from "./signing-of";
+import { Refusal } from "./refusal";
+import { sign } from "./sign";
 
 const AT_A_TIME = 20;
 
@@ -11,10 +13,17 @@ export async function keepLateSignings(store: Store): Promise<void> {
     if (ids.length === 0) return;
     for (const id of ids.slice(0, AT_A_TIME)) {
       const deal = await store.getDeal(id);
-      const signing = deal && (await signingOf(deal.document, "late"));
-      if (deal && signing) await store.keepLateSigning(id, deal.version, signing);
+      if (deal) await keepLate(store, deal);
       // One that takes too much work is not tried for ever.
       done.add(id);
     }
+  }
+}
+
+async function keepLate(store: Store, { id, version, document }: DealRecord): Promise<void> {
+  try {
+    await store.keepLateSigning(id, version, await sign(document, "late"));
+  } catch (error) {
+    if (!(error instanceof Refusal)) throw error;
   }
 }

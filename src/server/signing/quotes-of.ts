@@ -1,7 +1,5 @@
 import { Worker } from "node:worker_threads";
-import { CORE_VERSION } from "@/core";
-import type { Signing } from "@/data/signings";
-import type { DealDocument, DealOption } from "@/exchange/deal-document";
+import type { DealOption } from "@/exchange/deal-document";
 import type { SignedQuote } from "@/exchange/signed-quote";
 import { workInThread } from "../threads/work-in-thread";
 
@@ -24,18 +22,8 @@ const makers = () => {
   return shared.kelluxQuotes;
 };
 
-/** How a signing comes about: alone, and waited for; as one of many; or late, where it had been signed before quotes were kept. */
-export type SigningOccasion = "awaited" | "many" | "late";
-
-/**
- * What a deal is signed with: the quote of every option, as this core computes it.
- *
- * @returns undefined where it takes too much work
- */
-export async function signingOf(
-  { options }: DealDocument,
-  occasion: SigningOccasion,
-): Promise<Signing | undefined> {
-  const quotes = await makers()[occasion === "awaited" ? "awaited" : "many"](options);
-  return quotes && { at: new Date(), coreVersion: CORE_VERSION, isLate: occasion === "late", quotes };
-}
+/** The quotes of some options, as this core computes them; undefined where they take too much work. */
+export const quotesOf = (
+  options: DealOption[],
+  maker: "awaited" | "many",
+): Promise<SignedQuote[] | undefined> => makers()[maker](options);
