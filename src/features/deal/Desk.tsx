@@ -40,6 +40,9 @@ const ConflictDialog = lazy(() =>
   import("./ConflictDialog").then(({ ConflictDialog: dialog }) => ({ default: dialog })),
 );
 
+// What would have to move is asked for once a wish is typed.
+const Moves = lazy(() => import("./bargain/Moves").then(({ Moves: moves }) => ({ default: moves })));
+
 type Props = {
   deal: DealReply;
   /** What the house has settled for its deals. */
@@ -131,7 +134,7 @@ export function Desk({ deal, house, opening, notice }: Props) {
   const [wished, wish] = useState<WantedFigure>("payment");
   const [wishSaid, sayWish] = useState<string | null>(null);
   const ways = useMemo(
-    () => ({ dispatch, edit, house, view, show, wished, wish, wishSaid, sayWish }),
+    () => ({ dispatch, edit, house, view, show, wished, wish, wishSaid, sayWish, Moves }),
     [edit, house, view, wished, wishSaid],
   );
   const desk = useMemo(() => ({ ...ways, state }), [ways, state]);

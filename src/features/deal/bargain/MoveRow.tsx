@@ -1,5 +1,6 @@
-import type { LeaseQuote, LoanQuote } from "@/core";
+import type { Quote } from "@/core";
 import type { Move, MoveFigure, MoveValue, Standing, UsualTerm, Wanted } from "@/core/moves";
+import { askedOf } from "../kinds/asked";
 import type { MoveWriter } from "./move-words";
 
 /** Takes some figures with what they are to be, into the deal or as an option more. */
@@ -12,7 +13,7 @@ export type Taking = (taken: {
 export type RowsOf = {
   wanted: Wanted;
   /** The deal as it is. */
-  now: LoanQuote | LeaseQuote;
+  now: Quote;
   write: MoveWriter;
   onTake: Taking;
 };
@@ -85,8 +86,7 @@ const stepsOf = (move: Pick<Move, "figure" | "index">, { to, rate }: UsualTerm, 
 ];
 
 /** What a lease by money factor has in place of a rate. */
-const rateFigureOf = (now: LoanQuote | LeaseQuote): MoveFigure =>
-  now.kind === "lease" && now.filled.plan.reckoning === "moneyFactor" ? "moneyFactor" : "yearlyRate";
+const rateFigureOf = ({ filled }: Quote): MoveFigure => askedOf(filled).rateFigure(filled.plan);
 
 /** What the deal then costs to finance, and in all. */
 export function Costs({ after, write }: { after: Standing } & Pick<RowsOf, "write">) {

@@ -1,17 +1,12 @@
-import { type Ref, useEffect, useImperativeHandle, useMemo, useState } from "react";
+import { useEffect, useImperativeHandle, useMemo, useState } from "react";
 import { askingPayment, type Deal, periodsPerYear, type Quote } from "@/core";
-import {
-  isMoving,
-  isSensible,
-  type Move,
-  type MoveValue,
-  usualTerms,
-  type Wanted,
-  type WantedFigure,
-} from "@/core/moves";
+import { figureName } from "@/core/map";
+import { isMoving, isSensible, type Move, type MoveValue, usualTerms, type Wanted } from "@/core/moves";
 import { startMoves } from "@/workers/moves-client";
 import { useDesk } from "../desk/desk-context";
 import { houseRates } from "../desk/house-terms";
+import type { MovesProps } from "../desk/moves-props";
+import { askedOf } from "../kinds/asked";
 import { payingInputs } from "../map/paying-inputs";
 import { shownQuote } from "../option";
 import { useNotation, useOption } from "../option/option-context";
@@ -24,23 +19,6 @@ import { moveName, moveWriter } from "./move-words";
 import { OverTerms } from "./OverTerms";
 import { readWish } from "./wish";
 
-/** What the field of the wish does with the candidates under it. */
-export type MovesHandle = {
-  choose: (by: 1 | -1) => void;
-  take: (asOption: boolean) => void;
-};
-
-type Props = {
-  ref: Ref<MovesHandle>;
-  figure: WantedFigure;
-  /** What was typed for it. */
-  text: string;
-  /** Whether it cannot be read. */
-  onWrong: (isWrong: boolean) => void;
-  /** A candidate was taken, so that nothing is wanted any more. */
-  onTaken: () => void;
-};
-
 type Found = Move & { to: MoveValue };
 
 const isFound = (move: Move): move is Extract<Move, Found> => "to" in move;
@@ -48,7 +26,7 @@ const isFound = (move: Move): move is Extract<Move, Found> => "to" in move;
 const rowId = (move: Move) => `move-${move.figure}-${move.index ?? 0}`;
 
 /** What would have to move for the customer to have what is wanted, or why that cannot be read. */
-export function Moves({ ref, figure, text, onWrong, onTaken }: Props) {
+export function Moves({ ref, figure, text, onWrong, onTaken }: MovesProps) {
   const { option } = useOption();
   const wish = readWish(option, figure, text);
   const isWrong = wish !== null && "sentence" in wish;
@@ -63,7 +41,7 @@ export function Moves({ ref, figure, text, onWrong, onTaken }: Props) {
   return shownQuote(option) && <Candidates ref={ref} wanted={wish.wanted} onTaken={onTaken} />;
 }
 
-type CandidatesProps = Pick<Props, "ref" | "onTaken"> & { wanted: Wanted };
+type CandidatesProps = Pick<MovesProps, "ref" | "onTaken"> & { wanted: Wanted };
 
 /** Each figure that could give way, and how far. */
 function Candidates({ ref, wanted, onTaken }: CandidatesProps) {
@@ -117,8 +95,8 @@ function Candidates({ ref, wanted, onTaken }: CandidatesProps) {
         take({ steps: [{ move: current, to: current.to }], asOption });
     },
   }));
-  const isLease = option.kind === "lease";
-  const canBeOverTerms = !isLease && figure !== "endDate" && quote.kind !== "lease" && !quote.isListed;
+  const { canBeOverTerms, plannedPayments } = askedOf(quote.filled);
+  const isOverTermsToo = figure !== "endDate" && canBeOverTerms(quote);
   const rows = { wanted, now: quote, write, onTake: take };
   return (
     <section aria-label="What would have to move" className="basis-full overflow-x-auto">
@@ -141,7 +119,7 @@ function Candidates({ ref, wanted, onTaken }: CandidatesProps) {
                 <th className="px-2 py-1">from</th>
                 <th className="px-2 py-1">to</th>
                 <th className="px-2 py-1">by</th>
-                <th className="px-2 py-1">{isLease ? "rent charge" : "finance charge"}</th>
+                <th className="px-2 py-1">{figureName("financeCharge", option.kind)}</th>
                 <th className="px-2 py-1">total cost</th>
                 <td className="px-2 py-1" />
               </tr>
@@ -169,13 +147,13 @@ function Candidates({ ref, wanted, onTaken }: CandidatesProps) {
               ))}
             </tbody>
           </table>
-          {canBeOverTerms && (
+          {isOverTermsToo && (
             <OverTerms
               {...rows}
               isOpen={isOverTerms}
               onOpen={setOverTerms}
               overTerms={made.answer.overTerms}
-              payments={quote.plannedPayments}
+              payments={plannedPayments(quote)}
             />
           )}
           <p className="mt-1 text-faint text-sm">
@@ -193,7 +171,7 @@ function Candidates({ ref, wanted, onTaken }: CandidatesProps) {
 const nowOf = (quote: Quote) => ({
   price: quote.price,
   payment: quote.payment,
-  payments: quote.kind === "lease" ? quote.payments : quote.plannedPayments,
+  payments: askedOf(quote.filled).plannedPayments(quote),
   perYear: periodsPerYear(quote.filled.plan.frequency),
 });
 
@@ -206,7 +184,7 @@ const MOST_TERMS = 6;
 
 /** Usual numbers of payments around a loan's own, which is not among them. */
 function termsAround(quote: Quote): number[] {
-  const now = quote.kind === "lease" ? quote.payments : quote.plannedPayments;
+  const now = askedOf(quote.filled).plannedPayments(quote);
   return usualTerms(quote.filled.plan.frequency)
     .filter(term => term !== now)
     .toSorted((a, b) => Math.abs(a - now) - Math.abs(b - now))

@@ -1,6 +1,6 @@
-import { currencyDecimals, formatAmount } from "@/core";
 import type { Move, MoveValue } from "@/core/moves";
-import { type DealFile, isLease } from "@/exchange/deal-file";
+import type { DealFile } from "@/exchange/deal-file";
+import { askedOf } from "../kinds/asked";
 import { inputsAt } from "../map/inputs-at";
 
 /**
@@ -15,32 +15,19 @@ export function inputsMoved(
   to: MoveValue,
 ): DealFile {
   switch (figure) {
-    case "yearlyRate":
-    case "moneyFactor":
-      return withPlan(inputs, { [figure]: String(to) });
-    case "inAdvance":
-      return withPlan(inputs, { inAdvance: Number(to) });
     case "extra":
       return withoutExtra(inputs, index ?? 0);
-    case "extraEach":
-      return withExtraEach(inputs, Number(to));
-    default:
+    case "price":
+    case "down":
+    case "allowance":
       return inputsAt(inputs, figure, Number(to ?? 0));
+    default:
+      return askedOf(inputs).planAt(inputs, figure, to ?? 0);
   }
-}
-
-function withPlan(inputs: DealFile, change: Record<string, string | number>): DealFile {
-  return { ...inputs, plan: { ...inputs.plan, ...change } } as DealFile;
 }
 
 function withoutExtra(inputs: DealFile, index: number): DealFile {
   const { extras = [], ...structure } = inputs.structure;
   const left = extras.filter((_, each) => each !== index);
   return { ...inputs, structure: { ...structure, ...(left.length > 0 && { extras: left }) } } as DealFile;
-}
-
-function withExtraEach(inputs: DealFile, minor: number): DealFile {
-  if (isLease(inputs)) return inputs;
-  const each = formatAmount(minor, currencyDecimals(inputs.currency) ?? 2);
-  return { ...inputs, plan: { ...inputs.plan, extra: { ...inputs.plan.extra, each } } };
 }

@@ -3,10 +3,10 @@ import type { DealFile } from "@/exchange/deal-file";
 import { amountIn, dateIn, inNotation, type Notation } from "@/exchange/notation";
 import { rateText } from "@/exchange/text";
 import { lineName } from "../fields/line-fields";
+import { askedOf } from "../kinds/asked";
 
-const NAMES: Record<Exclude<MoveFigure, "extra">, string> = {
+const NAMES: Record<Exclude<MoveFigure, "extra" | "price">, string> = {
   down: "Cash down",
-  price: "Price",
   allowance: "Trade-in allowance",
   yearlyRate: "Yearly rate",
   moneyFactor: "Money factor",
@@ -21,8 +21,7 @@ const NAMES: Record<Exclude<MoveFigure, "extra">, string> = {
 export function moveName({ figure, index = 0 }: Move, inputs: DealFile): string {
   if (figure === "extra") return `Without ${lineName(inputs, "extras", index)}`;
   if (figure !== "price") return NAMES[figure];
-  if (inputs.plan.kind === "lease") return "Agreed price";
-  return inputs.structure.purpose === undefined ? NAMES.price : "Amount asked for";
+  return inputs.structure.purpose === undefined ? askedOf(inputs).priceName : "Amount asked for";
 }
 
 /** Writes what is moved. */

@@ -1,9 +1,10 @@
-import { createContext, type Dispatch, useContext } from "react";
+import { type ComponentType, createContext, type Dispatch, useContext } from "react";
 import type { WantedFigure } from "@/core/moves";
 import type { DealDocument, DealHeading } from "@/exchange/deal-document";
 import type { Settings } from "@/exchange/settings";
 import type { OptionState } from "../option";
 import type { DeskAction, DeskState } from "./desk-state";
+import type { MovesProps } from "./moves-props";
 import type { View } from "./views";
 
 /** The deal on the screen and the ways to change it. */
@@ -27,6 +28,8 @@ export type Desk = {
   /** What was said that it should be, to be typed for the officer; nothing once that is done. */
   wishSaid: string | null;
   sayWish: (text: string | null) => void;
+  /** What would have to move for it: drawn under its field, and told from outside, as it asks every kind of deal. */
+  Moves: ComponentType<MovesProps>;
 };
 
 export const DeskContext = createContext<Desk | null>(null);

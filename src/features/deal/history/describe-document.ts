@@ -1,19 +1,10 @@
-import { quoteBy } from "@/core";
-import { answer } from "@/core/kinds/loan/find";
 import { chosenOption, type DealDocument, optionOf } from "@/exchange/deal-document";
 import { STATUS_NAMES } from "@/exchange/deal-document/status-names";
-import { type DealFile, isLease } from "@/exchange/deal-file";
-import { type LoanFile, readLoan } from "@/exchange/kinds/loan";
-import { planTitle, planWords } from "@/exchange/kinds/loan/plan";
+import type { DealFile } from "@/exchange/deal-file";
 import { LOCALE_NAMES } from "@/exchange/notation";
 import { proposedNames } from "@/exchange/option-words";
-import { structureWords } from "@/exchange/structure";
-import { amountText, typedAmountText } from "@/exchange/text";
-import { type LoanView, STRUCTURE_FIELD_NAMES } from "../fields";
-import { PLAN_FIELD_NAMES } from "../kinds/loan/fields/plan-fields";
-import { PLAIN_LOAN } from "../kinds/loan/plain-loan";
-import { describeLease } from "./describe-lease";
-import { described } from "./described";
+import { typedAmountText } from "@/exchange/text";
+import { askedOf } from "../kinds/asked";
 
 /** Whose deal it is, for what, how it stands and which option is chosen, by name. */
 function describeHeading(document: DealDocument, hasOptions: boolean): Record<string, string> {
@@ -34,7 +25,7 @@ export function describeOption(inputs: DealFile): Record<string, string> {
   return {
     Currency: inputs.currency,
     Formats: inputs.locale ? LOCALE_NAMES[inputs.locale] : "the house's place",
-    ...(isLease(inputs) ? describeLease(inputs) : describeLoan(inputs)),
+    ...askedOf(inputs).described(inputs),
   };
 }
 
@@ -66,19 +57,4 @@ export function describeParts(one: DealDocument, other: DealDocument): Described
 function called({ options }: DealDocument): Map<string, string> {
   const names = proposedNames(options);
   return new Map(options.map(({ id }, index) => [id, names[index] ?? ""]));
-}
-
-function describeLoan(inputs: LoanFile): Record<string, string> {
-  const deal = readLoan(inputs);
-  const quote = deal.ok ? quoteBy(answer, deal.value) : deal;
-  const view: LoanView = { kind: "loan", inputs, deal, quote: quote.ok ? quote.value : null };
-  const { plan, currency } = inputs;
-  return {
-    ...described(STRUCTURE_FIELD_NAMES, view, PLAIN_LOAN),
-    ...Object.fromEntries(structureWords(inputs.structure, currency)),
-    "Amount financed": view.quote ? amountText(view.quote.amountFinanced, currency) : "no answer",
-    Plan: [planTitle(plan), ...planWords(plan, currency)].join("; "),
-    ...described(PLAN_FIELD_NAMES, view, PLAIN_LOAN),
-    "Payment rounded": plan.rounding ?? "nearest",
-  };
 }

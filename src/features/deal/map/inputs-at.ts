@@ -1,8 +1,7 @@
-import { currencyDecimals, factorOf, formatAmount } from "@/core";
-import { type MapAxis, RATE_UNITS, rateText } from "@/core/map";
-import { type DealFile, isLease } from "@/exchange/deal-file";
-import type { LeaseFile } from "@/exchange/kinds/lease";
-import type { LoanFile } from "@/exchange/kinds/loan";
+import { currencyDecimals, formatAmount } from "@/core";
+import type { MapAxis } from "@/core/map";
+import type { DealFile } from "@/exchange/deal-file";
+import { askedOf } from "../kinds/asked";
 
 /**
  * What was typed of a deal with one figure at a place of the map, as it would be typed there.
@@ -19,19 +18,8 @@ export function inputsAt(inputs: DealFile, axis: MapAxis, value: number): DealFi
       return withStructure(inputs, { down: { amount } });
     case "allowance":
       return withStructure(inputs, allowanceAt(inputs.structure, amount));
-    case "payments":
-      return withPlan(inputs, { payments: value });
-    case "yearlyRate":
-      return withPlan(
-        inputs,
-        isLease(inputs) && inputs.plan.reckoning === "moneyFactor"
-          ? { moneyFactor: factorOf(value / RATE_UNITS) }
-          : { yearlyRate: rateText(value) },
-      );
-    case "balloon":
-      return balloonAt(inputs, amount, value);
-    case "residual":
-      return isLease(inputs) ? withPlan(inputs, { residual: { amount } }) : inputs;
+    default:
+      return askedOf(inputs).planAt(inputs, axis, value);
   }
 }
 
@@ -43,19 +31,6 @@ function allowanceAt({ tradeIn, tradeIns }: Structure, allowance: string): Parti
   return { tradeIns: [{ ...first, allowance }, ...others] };
 }
 
-function balloonAt(inputs: DealFile, amount: string, value: number): DealFile {
-  if (isLease(inputs)) return inputs;
-  const { balloon: _, ...plan } = inputs.plan;
-  return { ...inputs, plan: value === 0 ? plan : { ...plan, balloon: { amount } } };
-}
-
 function withStructure(inputs: DealFile, change: Partial<Structure>): DealFile {
   return { ...inputs, structure: { ...inputs.structure, ...change } };
-}
-
-function withPlan(
-  inputs: DealFile,
-  change: Partial<LoanFile["plan"]> | Partial<LeaseFile["plan"]>,
-): DealFile {
-  return { ...inputs, plan: { ...inputs.plan, ...change } } as DealFile;
 }

@@ -5,7 +5,9 @@ import { plainFigure } from "@/exchange/notation";
 import { useDesk } from "../desk/desk-context";
 import { openedOption } from "../desk/desk-state";
 import { houseRates } from "../desk/house-terms";
+import { askedOf } from "../kinds/asked";
 import { turnedInto } from "../option";
+import type { Usual } from "../option/asked-kind";
 import { useNotation } from "../option/option-context";
 import { whenWhole } from "../option/use-kinds";
 import { Check } from "../parts/choices";
@@ -13,14 +15,7 @@ import { listOf } from "./list-of";
 import { roomFor } from "./option-changes";
 import { Small, UsualRow } from "./UsualRow";
 import { useOptionActions } from "./use-options";
-import {
-  overTerms,
-  type Usual,
-  usualTerms,
-  withOrWithoutBalloon,
-  withPercentsDown,
-  withResidual,
-} from "./usual-options";
+import { overTerms, usualTerms, withPercentsDown, withResidual } from "./usual-options";
 
 // It compares in full, and few ask for it.
 const RebateOrRate = lazy(() => import("./RebateOrRate").then(({ RebateOrRate: row }) => ({ default: row })));
@@ -106,7 +101,7 @@ function Balloon({ inputs, room, onAdd }: RowProps) {
   const [text, setText] = useState("30");
   const percent = usePercent(text);
   const hasOne = "balloon" in inputs.plan && inputs.plan.balloon !== undefined;
-  const made: Usual = percent.ok ? withOrWithoutBalloon(inputs, percent.text) : percent;
+  const made: Usual = percent.ok ? askedOf(inputs).withOrWithoutBalloon(inputs, percent.text) : percent;
   return (
     <UsualRow made={made} room={room} onAdd={onAdd}>
       {hasOne ? (

@@ -4,10 +4,12 @@ import { type DealFile, isLease } from "@/exchange/deal-file";
 import { readLoan } from "@/exchange/kinds/loan";
 import { amountIn, inNotation, plainFigure } from "@/exchange/notation";
 import { readTypedAmount } from "../fields/typed-amount";
+import { askedOf } from "../kinds/asked";
+import { withRebate } from "../kinds/loan/usual";
+import type { Usual } from "../option/asked-kind";
 import { useNotation } from "../option/option-context";
 import type { RowProps } from "./MoreOptions";
 import { Small, UsualRow } from "./UsualRow";
-import { rebateOrLowRate, type Usual, withRebate } from "./usual-options";
 
 /** The rebate, or the low rate without it, and where their total costs tie. */
 export function RebateOrRate({ inputs, room, onAdd }: RowProps) {
@@ -22,7 +24,10 @@ export function RebateOrRate({ inputs, room, onAdd }: RowProps) {
     !hasRebate && "sentence" in amount
       ? { ok: false, sentence: rebate ? inNotation(amount.sentence, notation) : "Type the rebate." }
       : isRate
-        ? rebateOrLowRate(inputs, { rebate: "amount" in amount ? amount.amount : "0", lowRate })
+        ? askedOf(inputs).rebateOrLowRate(inputs, {
+            rebate: "amount" in amount ? amount.amount : "0",
+            lowRate,
+          })
         : { ok: false, sentence: rate ? `“${rate}” is not a yearly rate.` : "Type the low rate." };
   return (
     <UsualRow

@@ -1,6 +1,6 @@
 import type { ReactNode } from "react";
 import type { DealFile } from "@/exchange/deal-file";
-import type { Usual } from "./usual-options";
+import type { Usual } from "../option/asked-kind";
 
 type Props = {
   made: Usual;

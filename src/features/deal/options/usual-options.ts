@@ -1,12 +1,8 @@
 import { periodsPerYear } from "@/core";
 import { type DealFile, isLease } from "@/exchange/deal-file";
-import type { LoanFile } from "@/exchange/kinds/loan";
-import { withOptional } from "@/exchange/members";
 import type { StructureFile } from "@/exchange/structure";
 import { overTerm } from "../desk/house-terms";
-
-/** The options that are made in one step from another, that one not among them; or why there are none. */
-export type Usual = { ok: true; options: DealFile[] } | { ok: false; sentence: string };
+import type { Usual } from "../option/asked-kind";
 
 const none = (sentence: string): Usual => ({ ok: false, sentence });
 const made = (options: DealFile[], sentence: string): Usual =>
@@ -47,45 +43,10 @@ export function withPercentsDown(inputs: DealFile, percents: readonly string[]):
   return made(options, "Type other percents.");
 }
 
-/** The same without its balloon, or with one where it has none. */
-export function withOrWithoutBalloon(inputs: DealFile, percent: string): Usual {
-  if (isLease(inputs)) return none("A lease has a residual, no balloon.");
-  if (inputs.find === "balloon") return none("The balloon is being found.");
-  const { plan } = inputs;
-  const balloon = plan.balloon === undefined ? { percent } : undefined;
-  return { ok: true, options: [{ ...inputs, plan: withOptional(plan, "balloon", balloon) }] };
-}
-
 /** A lease just made of a loan has a residual of this much of the price. */
 export function withResidual(inputs: DealFile, percent: string): DealFile {
   if (!isLease(inputs) || inputs.plan.residual || inputs.find.startsWith("residual")) return inputs;
   return { ...inputs, plan: { ...inputs.plan, residual: { percent, of: "price" } } };
-}
-
-/** What a rebate and a low rate without it are set against each other with. */
-export type Offer = { rebate: string; lowRate: string };
-
-/** The rebates of an option; of a structure without one, the one that is offered. */
-function offeredRebates({ structure }: DealFile, rebate: string): StructureFile["rebates"] {
-  return structure.rebates?.length ? structure.rebates : [{ name: "Rebate", amount: rebate }];
-}
-
-/** The deal with its rebate at its own rate. */
-export const withRebate = (inputs: LoanFile, rebate: string): LoanFile =>
-  withStructure(inputs, { rebates: offeredRebates(inputs, rebate) });
-
-/** The rebate, or the low rate without it: what of the two the option is not already. */
-export function rebateOrLowRate(inputs: DealFile, { rebate, lowRate }: Offer): Usual {
-  if (isLease(inputs)) return none("A lease has no rate that a lender lowers for a rebate; a loan has.");
-  if (inputs.find !== "payment") return none("To compare them, find the payment.");
-  const { rebates: _, ...without } = inputs.structure;
-  const atLowRate: LoanFile = {
-    ...inputs,
-    structure: without,
-    plan: { ...inputs.plan, yearlyRate: lowRate },
-  };
-  const hasRebate = (inputs.structure.rebates?.length ?? 0) > 0;
-  return { ok: true, options: hasRebate ? [atLowRate] : [withRebate(inputs, rebate), atLowRate] };
 }
 
 function withStructure<Inputs extends DealFile>(inputs: Inputs, change: Partial<StructureFile>): Inputs {

@@ -1,6 +1,3 @@
-import type { WantedFigure } from "@/core/moves";
-import type { DeskFind } from "../fields";
-
 /** Something that can be done, by its name. */
 export type Command = {
   id: string;
@@ -11,47 +8,6 @@ export type Command = {
 };
 
 export type Group = { name: string; commands: Command[] };
-
-/** What is found, by the word of its command, of a loan and of a lease. */
-export const FIND_COMMANDS: Record<"loan" | "lease", readonly (readonly [DeskFind, string])[]> = {
-  loan: [
-    ["payment", "payment"],
-    ["price", "price"],
-    ["down", "cash down"],
-    ["allowance", "trade-in allowance"],
-    ["yearlyRate", "yearly rate"],
-    ["payments", "number of payments"],
-    ["balloon", "balloon"],
-    ["extra", "extra with every payment"],
-    ["lump", "extra on a date"],
-  ],
-  lease: [
-    ["payment", "payment"],
-    ["price", "agreed price"],
-    ["down", "cash down"],
-    ["allowance", "trade-in allowance"],
-    ["residual", "residual"],
-    ["moneyFactor", "money factor or rate"],
-    ["payments", "term"],
-  ],
-};
-
-/** What a wish can be made about, by the word of its command. */
-export const WISH_COMMANDS: readonly (readonly [WantedFigure, string])[] = [
-  ["payment", "payment"],
-  ["totalCost", "total cost"],
-  ["financeCharge", "finance charge"],
-  ["dueAtSigning", "sum due at signing"],
-  ["endDate", "end date"],
-];
-
-/** What a lease calls them. */
-export const LEASE_WISHES: Partial<Record<WantedFigure, WantedFigure>> = {
-  payment: "payment",
-  totalCost: "totalIfReturned",
-  dueAtSigning: "dueAtSigning",
-  endDate: "endDate",
-};
 
 const clean = (text: string | null | undefined) =>
   (text ?? "").replace(/\s+/g, " ").replace(" (being found)", "").trim();

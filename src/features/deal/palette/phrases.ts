@@ -1,6 +1,6 @@
-import { LEASE_NAMES } from "@/core";
 import { inNotation } from "@/exchange/notation";
-import { type DeskFind, type FieldName, FOUND_NAMES, linesOf, withNewLine } from "../fields";
+import { type DeskFind, type FieldName, linesOf, withNewLine } from "../fields";
+import { askedOf } from "../kinds/asked";
 import {
   fieldIn,
   fieldUnit,
@@ -11,65 +11,51 @@ import {
   plainFieldText,
   shownQuote,
 } from "../option";
+import type { SaidFigure, SaidKnown } from "../option/asked-kind";
 
 /** What a phrase does to an option: the actions, in words what each changes, and the option after them. */
 type Phrase = { actions: OptionAction[]; says: string; after: OptionState };
 
-type Place = {
-  loan?: FieldName;
-  lease?: FieldName;
-  words: RegExp;
-  /** What is typed after the number. */
-  unit?: string;
-};
-
-/** What figures are called in a phrase, longer names first. */
-const PLACES: readonly Place[] = [
-  { loan: "payments", lease: "lease/payments", words: /years?|yrs?/, unit: " y" },
-  {
-    loan: "payments",
-    lease: "lease/payments",
-    words: /(?:number of )?payments|(?:monthly )?instal?ments|months?|term/,
-  },
-  { loan: "yearlyRate", lease: "lease/yearlyRate", words: /(?:yearly |interest )?rate|interest|apr/ },
-  { lease: "lease/moneyFactor", words: /(?:money )?factor/ },
-  { loan: "allowance", lease: "allowance", words: /trade[- ]?in(?: allowance)?|allowance/ },
-  { loan: "owed", lease: "owed", words: /owed(?: on(?: the)? trade[- ]?in)?|payoff/ },
-  { loan: "down", lease: "down", words: /(?:cash )?down(?: payment)?|cash/ },
-  { lease: "lease/residual", words: /residual/ },
-  { loan: "balloon", words: /balloon/ },
-  { loan: "extra", words: /extra(?: with every payment| each time)?/ },
-  { loan: "firstPayment", words: /first payment|starts?/ },
-  { loan: "signed", lease: "lease/signed", words: /contract(?: date)?|signed/ },
-  { lease: "lease/listPrice", words: /list price/ },
-  { loan: "price", lease: "price", words: /(?:agreed )?price|amount(?: asked for)?/ },
+/** What figures are called in a phrase, longer names first, and what is typed after the number. */
+const FIGURES: readonly { figure: SaidFigure; words: RegExp; unit?: string }[] = [
+  { figure: "years", words: /years?|yrs?/, unit: " y" },
+  { figure: "payments", words: /(?:number of )?payments|(?:monthly )?instal?ments|months?|term/ },
+  { figure: "rate", words: /(?:yearly |interest )?rate|interest|apr/ },
+  { figure: "factor", words: /(?:money )?factor/ },
+  { figure: "allowance", words: /trade[- ]?in(?: allowance)?|allowance/ },
+  { figure: "owed", words: /owed(?: on(?: the)? trade[- ]?in)?|payoff/ },
+  { figure: "down", words: /(?:cash )?down(?: payment)?|cash/ },
+  { figure: "residual", words: /residual/ },
+  { figure: "balloon", words: /balloon/ },
+  { figure: "extra", words: /extra(?: with every payment| each time)?/ },
+  { figure: "firstPayment", words: /first payment|starts?/ },
+  { figure: "signed", words: /contract(?: date)?|signed/ },
+  { figure: "listPrice", words: /list price/ },
+  { figure: "price", words: /(?:agreed )?price|amount(?: asked for)?/ },
 ];
 
 /** What can be found by which words. */
-const FINDS: readonly (readonly [RegExp, { loan?: DeskFind; lease?: DeskFind }])[] = [
-  [/^(?:the )?payment$/, { loan: "payment", lease: "payment" }],
-  [/^(?:the )?(?:agreed )?(?:price|amount)$/, { loan: "price", lease: "price" }],
-  [/^(?:the )?(?:cash )?down(?: payment)?$|^(?:the )?cash$/, { loan: "down", lease: "down" }],
-  [/^(?:the )?(?:trade[- ]?in(?: allowance)?|allowance)$/, { loan: "allowance", lease: "allowance" }],
-  [
-    /^(?:the )?(?:yearly |interest )?rate$|^(?:the )?(?:money )?factor$/,
-    { loan: "yearlyRate", lease: "yearlyRate" },
-  ],
-  [/^(?:the )?(?:number of payments|payments|term|months)$/, { loan: "payments", lease: "payments" }],
-  [/^(?:the )?balloon$/, { loan: "balloon" }],
-  [/^(?:the )?residual$/, { lease: "residual" }],
-  [/^(?:the )?extra(?: payment)?$/, { loan: "extra" }],
+const FINDS: readonly (readonly [RegExp, SaidFigure | "payment"])[] = [
+  [/^(?:the )?payment$/, "payment"],
+  [/^(?:the )?(?:agreed )?(?:price|amount)$/, "price"],
+  [/^(?:the )?(?:cash )?down(?: payment)?$|^(?:the )?cash$/, "down"],
+  [/^(?:the )?(?:trade[- ]?in(?: allowance)?|allowance)$/, "allowance"],
+  [/^(?:the )?(?:yearly |interest )?rate$|^(?:the )?(?:money )?factor$/, "rate"],
+  [/^(?:the )?(?:number of payments|payments|term|months)$/, "payments"],
+  [/^(?:the )?balloon$/, "balloon"],
+  [/^(?:the )?residual$/, "residual"],
+  [/^(?:the )?extra(?: payment)?$/, "extra"],
 ];
 
 /** What something is found from by which words. */
-const KNOWNS: readonly (readonly [RegExp, { loan?: string; lease?: string }])[] = [
-  [/^(?:a )?payment(?: of)?/, { loan: "payment", lease: "payment" }],
-  [/^(?:a )?total cost(?: of)?/, { loan: "totalCost", lease: "totalIfReturned" }],
-  [/^(?:a )?finance charge(?: of)?|^cost of financing(?: of)?/, { loan: "financeCharge" }],
-  [/^(?:a )?(?:sum )?due(?: at signing)?(?: of)?/, { loan: "dueAtSigning", lease: "dueAtSigning" }],
-  [/^(?:an )?amount financed(?: of)?/, { loan: "amountFinanced" }],
-  [/^(?:a )?loan(?: amount)?(?: of)?/, { loan: "loanAmount" }],
-  [/^(?:an )?end(?:s|ing)?(?: date)?(?: by| of)?/, { loan: "endDate" }],
+const KNOWNS: readonly (readonly [RegExp, SaidKnown])[] = [
+  [/^(?:a )?payment(?: of)?/, "payment"],
+  [/^(?:a )?total cost(?: of)?/, "totalCost"],
+  [/^(?:a )?finance charge(?: of)?|^cost of financing(?: of)?/, "financeCharge"],
+  [/^(?:a )?(?:sum )?due(?: at signing)?(?: of)?/, "dueAtSigning"],
+  [/^(?:an )?amount financed(?: of)?/, "amountFinanced"],
+  [/^(?:a )?loan(?: amount)?(?: of)?/, "loanAmount"],
+  [/^(?:an )?end(?:s|ing)?(?: date)?(?: by| of)?/, "endDate"],
 ];
 
 /** Words between a figure's name and its number. */
@@ -89,7 +75,8 @@ export function phraseOf(text: string, option: OptionState): Phrase | undefined 
 
 function findPhrase(words: string, option: OptionState): Phrase | undefined {
   const [what = "", ...rest] = words.split(/ (?:for|from|so that it|that)(?: it)? /i);
-  const find = FINDS.find(([name]) => name.test(what.toLowerCase().trim()))?.[1][option.kind];
+  const said = FINDS.find(([name]) => name.test(what.toLowerCase().trim()))?.[1];
+  const find = said && saidOf(option).finds[said];
   if (find === undefined) return undefined;
   const actions: OptionAction[] = [{ type: "find", figure: find }];
   const from = rest.join(" ").trim();
@@ -100,33 +87,29 @@ function findPhrase(words: string, option: OptionState): Phrase | undefined {
     if (known.figure === "payment") actions[0] = { type: "find", figure: find, wish: known.text };
     else actions.push({ type: "typed", field: known.field, text: known.text });
   }
-  return done(actions, option, () => `Finds the ${foundName(find, option)}${from && ` for ${from}`}`);
+  return done(actions, option, () => `Finds the ${saidOf(option).foundName(find)}${from && ` for ${from}`}`);
 }
 
 function knownIn(
   from: string,
-  { kind }: OptionState,
+  option: OptionState,
 ): { figure: string; field: FieldName; text: string } | undefined {
-  for (const [words, names] of KNOWNS) {
+  const { knowns, knownField } = saidOf(option);
+  for (const [words, known] of KNOWNS) {
     const start = words.exec(from.toLowerCase())?.[0];
-    const figure = names[kind];
+    const figure = knowns[known];
     if (start === undefined || figure === undefined) continue;
     const text = from
       .slice(start.length)
       .trim()
       .replace(FILLER, "")
       .replace(/^at most /i, "");
-    const field: FieldName =
-      kind === "lease" ? "lease/known" : figure === "endDate" ? "known/endDate" : "known/amount";
-    return text === "" ? undefined : { figure, field, text };
+    return text === "" ? undefined : { figure, field: knownField(figure), text };
   }
   return undefined;
 }
 
-const foundName = (find: DeskFind, { kind }: OptionState) =>
-  kind === "lease"
-    ? LEASE_NAMES[find as keyof typeof LEASE_NAMES]
-    : FOUND_NAMES[find as keyof typeof FOUND_NAMES].name;
+const saidOf = ({ inputs }: OptionState) => askedOf(inputs).said;
 
 const BETWEEN = /\s*(?:,|;|\band\b|\bwith\b|\bat\b(?! most))\s+/i;
 
@@ -138,7 +121,7 @@ const AMOUNTS = { tax: "rate", fee: "amount", extra: "amount", rebate: "amount" 
 function linePhrase(typed: string, option: OptionState): Phrase | undefined {
   const [, called, word = "", figure = ""] = LINE.exec(typed) ?? [];
   const kind = word.toLowerCase() as keyof typeof LISTS;
-  if (!(kind in LISTS) || (option.kind === "lease" && kind === "tax")) return undefined;
+  if (!(kind in LISTS) || (kind === "tax" && !saidOf(option).hasTaxLines)) return undefined;
   const list = LISTS[kind];
   const name = called ? `${called} ${kind}`.replace(/^./, first => first.toUpperCase()) : NEW_LINES[kind];
   const lines = linesOf(option.inputs.structure, list) as readonly { name: string }[];
@@ -174,9 +157,10 @@ function partOf(
   option: OptionState,
   isLater: boolean,
 ): { field: FieldName; text: string } | undefined {
-  for (const { words, unit = "", ...names } of PLACES) {
-    const field = names[option.kind];
-    if (field === undefined || !isThere(field, option)) continue;
+  const fields = saidOf(option).fields(option.inputs);
+  for (const { figure, words, unit = "" } of FIGURES) {
+    const field = fields[figure];
+    if (field === undefined) continue;
     const first = new RegExp(`^(?:make )?(?:the )?(?:${words.source})\\s+(.+)$`, "i").exec(part);
     const last = new RegExp(
       `^(?:make )?(?:it )?([+−–-]?[\\p{Sc}\\d.,][^a-z]*?)\\s*(?:${words.source})$`,
@@ -185,29 +169,17 @@ function partOf(
     const count = last?.[1] && /months?$/i.test(part) ? `${last[1]} m` : last?.[1];
     const text = (first?.[1]?.replace(FILLER, "") ?? count)?.trim();
     if (text !== undefined && text !== "")
-      return RATE.test(field) ? rateOf(text, option) : { field, text: text + unit };
+      return figure === "rate" ? rateOf(text, field, option) : { field, text: text + unit };
   }
   // What follows "at" is a rate.
   const isRate = /^[\d.,]+\s*%?$/.test(part) && (isLater || part.endsWith("%"));
-  return isRate ? rateOf(part, option) : undefined;
+  return isRate && fields.rate ? rateOf(part, fields.rate, option) : undefined;
 }
 
-const RATE = /yearlyRate$/;
-
-/** A yearly rate where the deal has it: a lease by money factor takes the factor that goes with it. */
-function rateOf(typed: string, option: OptionState): { field: FieldName; text: string } {
-  const text = typed.replace(/\s*%$/, "");
-  if (option.kind !== "lease") return { field: "yearlyRate", text };
-  return option.inputs.plan.reckoning === "moneyFactor"
-    ? { field: "lease/moneyFactor", text: `${text} %` }
-    : { field: "lease/yearlyRate", text };
-}
-
-/** A part that a plan does not have yet is added by typing its figure; a lease has the rate that it is reckoned by. */
-function isThere(field: FieldName, option: OptionState): boolean {
-  return (
-    option.kind !== "lease" || field !== "lease/moneyFactor" || option.inputs.plan.reckoning === "moneyFactor"
-  );
+/** A yearly rate where the deal has it, as it is typed there. */
+function rateOf(typed: string, field: FieldName, option: OptionState): { field: FieldName; text: string } {
+  const percent = typed.replace(/\s*%$/, "");
+  return { field, text: saidOf(option).rateTyped?.(option.inputs, percent) ?? percent };
 }
 
 /** The phrase done; undefined where something of it cannot be read or changes nothing. */
@@ -254,23 +226,10 @@ function answerText(before: OptionState, after: OptionState): string {
       notationIn(state),
     );
   };
-  const name = foundName(after.inputs.find as DeskFind, after);
+  const name = saidOf(after).foundName(after.inputs.find as DeskFind);
   return `${name} ${text(before)} → ${text(after)}`;
 }
 
 /** The field that shows a found figure. */
-function fieldFound(find: DeskFind, option: OptionState): FieldName | undefined {
-  const fields: FieldName[] =
-    option.kind === "lease"
-      ? [
-          "price",
-          "down",
-          "allowance",
-          "lease/residual",
-          "lease/moneyFactor",
-          "lease/yearlyRate",
-          "lease/payments",
-        ]
-      : ["price", "down", "allowance", "yearlyRate", "payments", "balloon", "extra"];
-  return fields.find(field => fieldIn(option, field).foundAs?.includes(find));
-}
+const fieldFound = (find: DeskFind, option: OptionState): FieldName | undefined =>
+  saidOf(option).foundFields.find(field => fieldIn(option, field).foundAs?.includes(find));

@@ -6,21 +6,14 @@ import { type Desk, useDesk } from "../desk/desk-context";
 import { deskDocument } from "../desk/desk-state";
 import { saveDealFile } from "../desk/save-deal-file";
 import { VIEWS, type View } from "../desk/views";
+import { askedOf } from "../kinds/asked";
 import { notationIn } from "../option";
 import { type OpenOption, useIsFrozen, useOption } from "../option/option-context";
 import { roomFor } from "../options/option-changes";
 import { type CalledOption, type OptionActions, useOptionActions, useOptions } from "../options/use-options";
 import { MORE_OPTIONS, WISH_FIELD } from "../parts/places";
 import { turn } from "../plan/turn";
-import {
-  buttonCommands,
-  type Command,
-  FIND_COMMANDS,
-  fieldCommands,
-  type Group,
-  LEASE_WISHES,
-  WISH_COMMANDS,
-} from "./commands";
+import { buttonCommands, type Command, fieldCommands, type Group } from "./commands";
 import { phraseOf } from "./phrases";
 
 /** Everything that can be done on the deal screen, in groups; a phrase that is understood comes first. */
@@ -93,29 +86,26 @@ function wished(text: string, { option, act }: OpenOption, { wish, sayWish }: De
 
 /** What stands on the screen by another name, or further down on it. */
 function figuresAndFiles({ option, act }: OpenOption, isFrozen: boolean): Command[] {
-  const isLease = option.kind === "lease";
+  const { interest, payoff, turn: turning } = askedOf(option.inputs).said;
   const button = (name: RegExp) =>
     [...document.querySelectorAll<HTMLElement>("[data-testid=desk] button")].find(each =>
       name.test(each.getAttribute("aria-label") ?? each.textContent ?? ""),
     );
   const press = (name: RegExp) => () => button(name)?.click();
-  const interest = isLease ? /^Working of the rent in all/ : /^Working of the finance charge/;
   const all: (Command & { isThere: boolean })[] = [
     {
       id: "interest",
-      name: isLease ? "Rent, how it comes about" : "Interest and finance charge, how they come about",
+      name: interest.name,
       says: "Opens the working.",
-      isThere: button(interest) !== undefined,
-      run: press(interest),
+      isThere: button(interest.button) !== undefined,
+      run: press(interest.button),
     },
     {
       id: "button-payoff",
-      name: isLease
-        ? "Payoff: what ending early costs"
-        : "Payoff: the balance after each payment, in the repayment table",
-      says: isLease ? "Opens ending early." : "Goes to the repayment table.",
+      name: payoff.name,
+      says: payoff.says,
       isThere: true,
-      run: isLease ? press(/^Ending early/) : () => focusTable(0),
+      run: payoff.button ? press(payoff.button) : () => focusTable(0),
     },
     {
       id: "button-totals",
@@ -140,10 +130,10 @@ function figuresAndFiles({ option, act }: OpenOption, isFrozen: boolean): Comman
     },
     {
       id: "turn",
-      name: isLease ? "Make it a loan" : "Make it a lease",
+      name: turning.name,
       says: "Turns this option into the other kind; it comes back as it was.",
       isThere: !isFrozen && option.inputs.structure.purpose === undefined,
-      run: () => turn(act, isLease ? "loan" : "lease"),
+      run: () => turn(act, turning.to),
     },
   ];
   return all.filter(({ isThere }) => isThere);
@@ -162,8 +152,8 @@ const canFind = (figure: string, { inputs }: OpenOption["option"]) =>
   figure !== "lump" || ("extra" in inputs.plan && (inputs.plan.extra?.once?.length ?? 0) > 0);
 
 const finds = ({ option, act }: OpenOption): Command[] =>
-  FIND_COMMANDS[option.kind]
-    .filter(([figure]) => canFind(figure, option))
+  askedOf(option.inputs)
+    .said.findCommands.filter(([figure]) => canFind(figure, option))
     .map(([figure, name]) => ({
       id: `find-${figure}`,
       name: `Find the ${name}`,
@@ -172,23 +162,18 @@ const finds = ({ option, act }: OpenOption): Command[] =>
     }));
 
 function wishes({ option, act }: OpenOption, { wish }: Desk): Command[] {
-  const isLease = option.kind === "lease";
-  return WISH_COMMANDS.flatMap(([figure, name]) => {
-    const wished = isLease ? LEASE_WISHES[figure] : figure;
-    if (!wished) return [];
+  return option.desk.wishes.map(([figure, name]) => {
     const run = () => {
-      wish(wished);
+      wish(figure);
       if (option.inputs.find !== "payment") act({ type: "find", figure: "payment" });
       focusSoon(`#${WISH_FIELD}`);
     };
-    return [
-      {
-        id: `wish-${figure}`,
-        name: `Make the ${name} another: what would have to move`,
-        says: `Asks what the ${name} should be, and shows what would have to move.`,
-        run,
-      },
-    ];
+    return {
+      id: `wish-${figure}`,
+      name: `Make the ${name} another: what would have to move`,
+      says: `Asks what the ${name} should be, and shows what would have to move.`,
+      run,
+    };
   });
 }
 

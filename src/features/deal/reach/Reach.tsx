@@ -1,6 +1,7 @@
 import { Printer } from "lucide-react";
 import { lazy, Suspense, useEffect, useMemo, useState } from "react";
 import { askingPayment, currencyDecimals, type Deal, FREQUENCY_NAMES, formatAmount } from "@/core";
+import { figureName } from "@/core/map";
 import { paymentAt, type Reached, type ReachTerm, reach } from "@/core/reach";
 import { amountIn, inNotation } from "@/exchange/notation";
 import { stockApi } from "@/features/api/stock";
@@ -129,7 +130,7 @@ function Terms({
               {isPersonal ? "an amount of" : "a price of"}
             </th>
             <th scope="col" className="px-2 font-normal text-faint">
-              {option.kind === "lease" ? "rent charge" : "finance charge"}
+              {figureName("financeCharge", option.kind)}
             </th>
             {!isPersonal && (
               <th scope="col" className="px-4 font-normal text-faint">

@@ -1,7 +1,7 @@
 import { Target } from "lucide-react";
 import { LEASE_NAMES, type LeaseFoundFigure } from "@/core";
 import { FindOthers } from "../../answer/FindOthers";
-import { MakeIt } from "../../bargain/MakeIt";
+import { MakeIt } from "../../answer/MakeIt";
 import { useLease } from "../../option/option-context";
 import { ChoiceInWords } from "../../parts/ChoiceInWords";
 import { FieldError, FigureField } from "../../parts/FigureField";

@@ -2,7 +2,7 @@ import { Target } from "lucide-react";
 import { lazy, Suspense } from "react";
 import type { LoanFile } from "@/exchange/kinds/loan";
 import { FindOthers } from "../../answer/FindOthers";
-import { MakeIt } from "../../bargain/MakeIt";
+import { MakeIt } from "../../answer/MakeIt";
 import { FOUND_NAMES, type LoanFind } from "../../fields";
 import { useLoan } from "../../option/option-context";
 import { WorkingButton } from "../../parts/WorkingButton";

@@ -1,13 +1,10 @@
-import { type KeyboardEvent, lazy, type ReactNode, Suspense, useEffect, useRef, useState } from "react";
+import { type KeyboardEvent, type ReactNode, Suspense, useEffect, useRef, useState } from "react";
 import { useDesk } from "../desk/desk-context";
+import type { MovesHandle } from "../desk/moves-props";
 import type { DeskFind } from "../fields";
 import { useOption } from "../option/option-context";
 import { ChoiceInWords } from "../parts/ChoiceInWords";
 import { WISH_FIELD } from "../parts/places";
-import type { MovesHandle } from "./Moves";
-
-// What would have to move is asked for once a wish is typed: the screen starts without the code for it.
-const Moves = lazy(() => import("./Moves").then(({ Moves: moves }) => ({ default: moves })));
 
 type Props = {
   /** The ways to find something for a wanted payment. */
@@ -17,7 +14,7 @@ type Props = {
 /** While the payment is found: say what a figure should be, and what would have to move appears. */
 export function MakeIt({ children }: Props) {
   const { option, act } = useOption();
-  const { wished, wish, wishSaid, sayWish } = useDesk();
+  const { wished, wish, wishSaid, sayWish, Moves } = useDesk();
   const [text, setText] = useState("");
   useEffect(() => {
     if (wishSaid === null) return;

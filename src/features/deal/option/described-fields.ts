@@ -1,8 +1,8 @@
 import type { FieldName, FieldView } from "../fields";
-import { fieldIn, type OptionState } from "../option";
+import { fieldIn, type OptionState } from "./option-state";
 
 /** What stands in some fields of a kind, by their labels. */
-export function described(
+export function describedFields(
   names: readonly FieldName[],
   view: FieldView,
   desk: OptionState["desk"],

@@ -1,0 +1,43 @@
+import { currencyDecimals, formatAmount, type LoanQuote } from "@/core";
+import { rateText } from "@/core/map";
+import type { LoanFile } from "@/exchange/kinds/loan";
+import { withOptional } from "@/exchange/members";
+import type { AskedKind } from "../../option/asked-kind";
+import { describedLoan } from "./described";
+import { LOAN_SAID } from "./said";
+import { rebateOrLowRate, withOrWithoutBalloon } from "./usual";
+
+/** What views, the palette and the bargaining ask of a loan. */
+export const LOAN_ASKED: AskedKind<LoanFile, LoanQuote> = {
+  priceName: "Price",
+  rateFigure: () => "yearlyRate",
+  planAt(inputs, figure, value) {
+    const plan = planAt(inputs, figure, value);
+    return plan ? { ...inputs, plan } : inputs;
+  },
+  plannedPayments: ({ plannedPayments }) => plannedPayments,
+  canBeOverTerms: ({ isListed }) => !isListed,
+  withOrWithoutBalloon,
+  rebateOrLowRate,
+  described: describedLoan,
+  said: LOAN_SAID,
+};
+
+type Plan = LoanFile["plan"];
+type Figure = Parameters<(typeof LOAN_ASKED)["planAt"]>[1];
+
+function planAt({ plan, currency }: LoanFile, figure: Figure, value: number | string): Plan | undefined {
+  const amount = () => formatAmount(Number(value), currencyDecimals(currency) ?? 2);
+  switch (figure) {
+    case "payments":
+      return { ...plan, payments: Number(value) };
+    case "yearlyRate":
+      return { ...plan, yearlyRate: typeof value === "string" ? value : rateText(value) };
+    case "balloon":
+      return withOptional(plan, "balloon", value === 0 ? undefined : { amount: amount() });
+    case "extraEach":
+      return { ...plan, extra: { ...plan.extra, each: amount() } };
+    default:
+      return undefined;
+  }
+}
