@@ -1,6 +1,6 @@
 import { DEFAULT_SETTINGS, type Settings } from "@/exchange/settings";
-import { houseTerms, overTerm } from "@/features/deal/desk/house-terms";
-import { overTerms } from "@/features/deal/options/usual-options";
+import { houseTerms } from "@/features/deal/desk/house-terms";
+import { overTerm, overTerms } from "@/features/deal/options/usual-options";
 import { LOAN, VAN } from "./lease-and-loan";
 
 const HOUSE: Settings = {

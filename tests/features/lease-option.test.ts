@@ -4,9 +4,9 @@ import { chosenOption, documentOf } from "@/exchange/deal-document";
 import type { DealFile } from "@/exchange/deal-file";
 import { factorOfRate, rateOfFactor, reckonedBy } from "@/exchange/kinds/lease/reckoning";
 import type { FieldName } from "@/features/deal/fields";
-import { withNewLeaseTax, withoutLeaseTax } from "@/features/deal/fields/lease-taxes";
 import { describeOption } from "@/features/deal/history/describe-document";
 import { LEASE_FIELD_NAMES } from "@/features/deal/kinds/lease/fields/lease-fields";
+import { withNewLeaseTax, withoutLeaseTax } from "@/features/deal/kinds/lease/fields/lease-taxes";
 import { LEASE_PARTS } from "@/features/deal/kinds/lease/lease-parts";
 import {
   type ChangeWithinKind,

@@ -9,6 +9,7 @@ import {
   openedOption,
 } from "@/features/deal/desk/desk-state";
 import { keepSteps, keptSteps } from "@/features/deal/desk/kept-steps";
+import { askedOf } from "@/features/deal/kinds/asked";
 import { listOf } from "@/features/deal/options/list-of";
 import {
   alsoChanged,
@@ -18,12 +19,7 @@ import {
   withOptionMoved,
   withoutOption,
 } from "@/features/deal/options/option-changes";
-import {
-  overTerms,
-  rebateOrLowRate,
-  withOrWithoutBalloon,
-  withPercentsDown,
-} from "@/features/deal/options/usual-options";
+import { overTerms, withPercentsDown } from "@/features/deal/options/usual-options";
 import { KINDS, openDesk } from "./load-desk";
 
 const id = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, "0")}`;
@@ -125,14 +121,14 @@ test("the usual options are those that are not there yet", () => {
     { percent: "10" },
     { percent: "30" },
   ]);
-  const balloon = withOrWithoutBalloon(inputs, "30");
+  const balloon = askedOf(inputs).withOrWithoutBalloon(inputs, "30");
   expect(balloon.ok && balloon.options).toEqual([
     { ...inputs, plan: { ...inputs.plan, balloon: { percent: "30" } } },
   ]);
   const [withIt] = balloon.ok ? balloon.options : [];
   if (!withIt) throw new Error("There is no option with a balloon.");
-  expect(withOrWithoutBalloon(withIt, "30")).toEqual({ ok: true, options: [inputs] });
-  const offer = rebateOrLowRate(inputs, { rebate: "1800.00", lowRate: "1.9" });
+  expect(askedOf(inputs).withOrWithoutBalloon(withIt, "30")).toEqual({ ok: true, options: [inputs] });
+  const offer = askedOf(inputs).rebateOrLowRate(inputs, { rebate: "1800.00", lowRate: "1.9" });
   expect(offer.ok && offer.options).toMatchObject([
     { structure: { rebates: [{ amount: "1800.00" }] }, plan: { yearlyRate: "6.49" } },
     { plan: { yearlyRate: "1.9" } },

@@ -1,5 +1,5 @@
 import { COMPOUNDED } from "@/exchange/kinds/loan/plan";
-import { useLoan } from "@/features/deal/option/option-context";
+import { useOptionOf } from "@/features/deal/option/option-context";
 import { Choice } from "@/features/deal/parts/choices";
 import { FigureField } from "@/features/deal/parts/FigureField";
 import { DAY_COUNTS, FREQUENCY_CHOICES, ROUNDINGS } from "@/features/deal/plan/choices-of-plan";
@@ -13,7 +13,7 @@ const DEFAULT_KINDS = KINDS.filter(([kind]) => kind !== "listed");
 
 /** The plan that a new deal starts with: its rate and its term are then rarely empty. */
 export function DefaultPlan() {
-  const { option, act } = useLoan();
+  const { option, act } = useOptionOf("loan");
   const { plan } = option.inputs;
   return (
     <section aria-labelledby="default-plan-title" className="card-paper px-4 py-3">

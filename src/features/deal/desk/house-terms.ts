@@ -1,8 +1,6 @@
 import { type Frequency, periodsPerYear } from "@/core";
 import type { RatesOfTerms } from "@/core/moves";
 import type { ReachTerm } from "@/core/reach";
-import { type DealFile, isLease } from "@/exchange/deal-file";
-import { factorOfRate } from "@/exchange/kinds/lease/reckoning";
 import type { Settings } from "@/exchange/settings";
 
 /**
@@ -21,11 +19,3 @@ export function houseTerms({ terms = [], plan }: Settings, frequency: Frequency)
 /** The yearly rate of each of the house's terms, by its number of payments. */
 export const houseRates = (house: Settings, frequency: Frequency): RatesOfTerms =>
   new Map(houseTerms(house, frequency).map(({ payments, yearlyRate }) => [payments, yearlyRate]));
-
-/** An option over another term, at a rate that goes with it where there is one; a lease by factor takes its factor. */
-export function overTerm(inputs: DealFile, payments: number, yearlyRate: string | undefined): DealFile {
-  const isByFactor = isLease(inputs) && inputs.plan.reckoning === "moneyFactor";
-  const rate =
-    yearlyRate === undefined ? {} : isByFactor ? { moneyFactor: factorOfRate(yearlyRate) } : { yearlyRate };
-  return { ...inputs, plan: { ...inputs.plan, payments, ...rate } } as DealFile;
-}

@@ -1,7 +1,6 @@
 import { failure, success } from "@/core";
-import { leaseOfRecord } from "@/exchange/kinds/lease/record";
-import { loanOfRecord } from "@/exchange/kinds/loan/record";
 import type { SignedQuote } from "@/exchange/signed-quote";
+import { quoteOfRecord } from "@/exchange/signed-quote/quote-of-record";
 import type { OptionState } from "../option";
 import type { DeskState } from "./desk-state";
 
@@ -17,15 +16,10 @@ export function withSigned(desk: DeskState, quotes: readonly SignedQuote[]): Des
 function signedState(state: OptionState, signed: SignedQuote): OptionState {
   if (signed.kind === "none") return withoutAnswer(state, signed.words.sentence);
   if (!state.deal.ok) return withoutAnswer(state, state.deal.failure.sentence);
-  if (state.kind === "loan" && signed.kind === "loan") {
-    const quote = loanOfRecord(signed, state.deal.value);
-    return { ...state, answer: success(quote), lastGood: quote };
-  }
-  if (state.kind === "lease" && signed.kind === "lease") {
-    const quote = leaseOfRecord(signed, state.deal.value);
-    return { ...state, answer: success(quote), lastGood: quote };
-  }
-  return withoutAnswer(state, `It was signed as a ${signed.kind} and is a ${state.kind}.`);
+  if (state.kind !== signed.kind)
+    return withoutAnswer(state, `It was signed as a ${signed.kind} and is a ${state.kind}.`);
+  const quote = quoteOfRecord(signed, state.deal.value);
+  return { ...state, answer: success(quote), lastGood: quote } as OptionState;
 }
 
 const withoutAnswer = (state: OptionState, sentence: string): OptionState => ({

@@ -61,18 +61,8 @@ export type Field = FieldOf<DealFile, FieldView>;
 export type LoanField = FieldOf<LoanFile, LoanView>;
 export type LeaseField = FieldOf<LeaseFile, LeaseView>;
 
-/** A field that only loans have, as one of any deal: a lease has nothing in it. */
-export function ofLoan({ unit, read, show, say, figure, beside, ...rest }: LoanField): Field {
-  return {
-    ...rest,
-    ...(figure && { figure: inputs => figure(inputs as LoanFile) }),
-    ...(unit && { unit: inputs => (inputs.plan.kind === "lease" ? undefined : unit(inputs as LoanFile)) }),
-    read: (text, file) => (file.plan.kind === "lease" ? good(file) : read(text, file as LoanFile)),
-    ...(beside && { beside: view => (view.kind === "loan" ? beside(view) : "") }),
-    show: view => (view.kind === "loan" ? show(view) : ""),
-    ...(say !== undefined && { say: say && (view => (view.kind === "loan" ? say(view) : "")) }),
-  };
-}
+/** A field that deals of one kind have, as one of any deal: it is looked up by a deal of its kind alone. */
+export const ofItsKind = (field: LoanField | LeaseField): Field => field as unknown as Field;
 
 /** A reading of a text that cannot be read. */
 export const bad = (sentence: string): Reading<never> => ({ ok: false, sentence });

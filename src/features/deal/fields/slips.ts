@@ -1,5 +1,5 @@
 import { addMonths, isoDate, parseIsoDate, periodsPerYear } from "@/core";
-import { type DealFile, isLease } from "@/exchange/deal-file";
+import type { DealFile } from "@/exchange/deal-file";
 import { linesOf } from "@/exchange/structure/lines";
 import { rateText, shortDate } from "@/exchange/text";
 import type { FieldName } from "./index";
@@ -104,8 +104,9 @@ function downSlip({ structure, find }: DealFile): Slip | undefined {
 
 /** A residual of less than a hundredth of the price is a percent that was typed as an amount. */
 function residualSlip({ structure, plan, find }: DealFile): Slip | undefined {
-  if (plan.kind !== "lease" || !plan.residual || !("amount" in plan.residual)) return undefined;
-  const amount = Number(plan.residual.amount);
+  const residual = "residual" in plan ? plan.residual : undefined;
+  if (!residual || !("amount" in residual)) return undefined;
+  const amount = Number(residual.amount);
   const isPercent = amount > 0 && amount <= 100 && amount * 100 <= Number(structure.price ?? 0);
   if (!isPercent || find === "price") return undefined;
   return {
@@ -119,8 +120,8 @@ const LATE_IN_MONTHS = 9;
 
 /** A first payment in the wrong year. */
 function firstPaymentSlip(inputs: DealFile): Slip | undefined {
-  if (isLease(inputs)) return undefined;
-  const { signed, firstPayment, frequency } = inputs.plan;
+  const { signed, frequency } = inputs.plan;
+  const firstPayment = "firstPayment" in inputs.plan ? inputs.plan.firstPayment : undefined;
   const [start, first] = [signed, firstPayment].map(iso =>
     iso === undefined ? undefined : parseIsoDate(iso),
   );

@@ -1,18 +1,8 @@
-import {
-  type DayNumber,
-  type Deal,
-  FREQUENCY_NAMES,
-  KINDS,
-  kindOf,
-  type MoneyAt,
-  moneyAfter,
-  type Quote,
-} from "@/core";
+import { type DayNumber, FREQUENCY_NAMES, KINDS, kindOf, type MoneyAt, moneyAfter, type Quote } from "@/core";
 import { type Best, COMPARED_PARTS, type QuotedFigure } from "@/core/kinds/kind";
 import { figuresInWords } from "@/exchange/option-words";
 import { rateText } from "@/exchange/text";
-import type { OptionState } from "../option";
-import type { DeskKind } from "../option/desk-kind";
+import { deskOf, type OptionState } from "../option";
 
 /** An option in the line-up: what it is called, its answer, and what is paid and owed over time. */
 export type Column = {
@@ -120,7 +110,7 @@ function figureIn(name: string, { state }: Column): Figure {
   const quote: Quote = state.answer.value;
   const entry = comparedIn(kindOf(quote.filled).figures).find(each => each.name === name);
   if (!entry) return null;
-  const rates = (state.desk as DeskKind<string, never, Deal, Quote>).ratesOf?.(quote);
+  const rates = deskOf(state).ratesOf?.(quote);
   if (entry.ofRates && !rates) return words("…");
   const value = entry.value({ quote, rates });
   if (value === undefined) return null;

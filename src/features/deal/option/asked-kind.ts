@@ -51,8 +51,6 @@ export type SaidOfKind<File> = {
   foundName: (find: DeskFind) => string;
   /** The fields that show a found figure. */
   foundFields: readonly FieldName[];
-  /** Whether taxes are lines of its structure. */
-  hasTaxLines: boolean;
   /** What can be found, by the words of its commands. */
   findCommands: readonly (readonly [DeskFind, string])[];
   /** What its financing costs: the command that opens its working, and the button that does. */
@@ -73,6 +71,8 @@ export type AskedKind<File, Answer> = {
   rateFigure: (plan: Quote["filled"]["plan"]) => "yearlyRate" | "moneyFactor";
   /** The deal with a figure of its plan at another value, as it would be typed; as it is where it has no such figure. */
   planAt: (inputs: File, figure: MapAxis | MoveFigure, value: number | string) => File;
+  /** The deal at another yearly rate. */
+  atRate: (inputs: File, yearlyRate: string) => File;
   /** How many payments are planned. */
   plannedPayments: (answer: Answer) => number;
   /** Whether a wish can be met over other terms, too. */

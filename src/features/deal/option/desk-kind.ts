@@ -1,15 +1,18 @@
 import type {
   CapitalizedLine,
   CostOfCredit,
+  Deal,
   LeaseDeal,
   LeaseQuote,
   LoanDeal,
   LoanQuote,
+  Quote,
   Reckoned,
   Result,
   TallyLine,
 } from "@/core";
 import type { WantedFigure } from "@/core/moves";
+import type { DealFile } from "@/exchange/deal-file";
 import type { Turning } from "@/exchange/kinds/kind/turning";
 import type { LeaseFile } from "@/exchange/kinds/lease";
 import type { LoanFile } from "@/exchange/kinds/loan";
@@ -58,6 +61,16 @@ export type DeskKind<Name, File extends LoanFile | LeaseFile, Deal, Quote> = {
   field: (name: string) => Field | undefined;
   /** The field in which a payment is typed that something is found from. */
   paymentField: FieldName;
+  /** The fields in which what another figure is found from is typed: another figure may stand there after another find. */
+  knownFields: readonly FieldName[];
+  /** Whether taxes are lines of its structure. */
+  hasTaxLines: boolean;
+  /** What a debt on a trade-in adds to. */
+  debtRaises: string;
+  /** What it is about, where it can be about nothing else. */
+  isAbout?: string;
+  /** What sets an answer apart from others, in a few words. */
+  setsApart: (quote: Quote, money: (minor: number) => string) => string;
   /** The figures of the answer that a customer can want to be another, as the screen names them. */
   wishes: readonly (readonly [WantedFigure, string])[];
   read: (inputs: File) => Result<Deal>;
@@ -72,6 +85,9 @@ export type DeskKind<Name, File extends LoanFile | LeaseFile, Deal, Quote> = {
   /** Left out while only what a plain deal needs has arrived: the screen starts without the code for the rest. */
   rest?: Rest<File, Quote>;
 };
+
+/** A kind as what does not care which one it is sees it. */
+export type AnyDesk = DeskKind<string, DealFile, Deal, Quote>;
 
 export type LoanKind = DeskKind<"loan", LoanFile, LoanDeal, LoanQuote>;
 export type LeaseKind = DeskKind<"lease", LeaseFile, LeaseDeal, LeaseQuote>;

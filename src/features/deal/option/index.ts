@@ -1,6 +1,7 @@
 export type { DeskKinds, LeaseKind, LoanKind } from "./desk-kind";
 export { type ChangeWithinKind, type OptionAction, optionReducer, turnedInto } from "./option-actions";
 export {
+  deskOf,
   type Edit,
   fieldBeside,
   fieldError,

@@ -1,4 +1,4 @@
-import { currencyDecimals, type Deal, formatAmount, type KindName, type Quote } from "@/core";
+import { currencyDecimals, formatAmount, type KindName, type Rounding } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
 import type { LeasePlanFile } from "@/exchange/kinds/lease";
 import type { LoanFile } from "@/exchange/kinds/loan";
@@ -6,8 +6,9 @@ import { withOptional } from "@/exchange/members";
 import type { Locale } from "@/exchange/notation";
 import type { StructureFile } from "@/exchange/structure";
 import type { DeskFind, DownKind, FieldName, ListName } from "../fields";
-import { type DeskKind, type LeaseKind, type LoanKind, there } from "./desk-kind";
+import { type LeaseKind, type LoanKind, there } from "./desk-kind";
 import {
+  deskOf,
   isFoundIn,
   type LeaseState,
   type LoanState,
@@ -38,6 +39,7 @@ export type OptionAction =
   | { type: "plan"; change: (plan: LoanFile["plan"]) => LoanFile["plan"]; forget?: string }
   /** The same for the plan of a lease. */
   | { type: "lease"; change: (plan: LeasePlanFile) => LeasePlanFile; forget?: string }
+  | { type: "rounding"; rounding: Rounding }
   /** What of an answer the figure is found from. */
   | { type: "known"; figure: string }
   /** As another kind; `to` is that kind, which has arrived. */
@@ -77,12 +79,14 @@ export function optionReducer(state: OptionState, action: OptionAction): OptionS
     case "lease":
       if (state.kind !== (action.type === "lease" ? "lease" : "loan")) return state;
       return withInputs(forgotten(state, action.forget), withPlan(state, action.change));
+    case "rounding":
+      return withInputs(state, {
+        ...state.inputs,
+        plan: { ...state.inputs.plan, rounding: action.rounding },
+      } as DealFile);
     case "known": {
       const found = restOf(state).fromKnown(state.inputs, shownQuote(state), action.figure);
-      return withInputs(
-        state.kind === "loan" ? forgotten(state, undefined) : cleared(state, "lease/known"),
-        found,
-      );
+      return withInputs(cleared(state, ...state.desk.knownFields), found);
     }
     case "again":
       return readAgain({ ...withInputs(state, state.inputs), edit: state.edit });
@@ -135,8 +139,8 @@ function leave(state: OptionState, field: FieldName): OptionState {
   return { ...again, edit: null, typed: again.errors[field] ? again.typed : without(again.typed, field) };
 }
 
-/** An option's kind, whose deals and answers are the option's own, with all that changes one. */
-const restOf = ({ desk }: OptionState) => there((desk as DeskKind<string, DealFile, Deal, Quote>).rest);
+/** All that changes an option of its kind. */
+const restOf = (state: OptionState) => there(deskOf(state).rest);
 
 /** The option's plan changed, by what its own kind makes of it. */
 function withPlan(state: OptionState, change: (plan: never) => DealFile["plan"]): DealFile {
@@ -154,15 +158,15 @@ function findFrom(state: OptionState, figure: DeskFind, wish: string | undefined
 /** Takes another figure as the one to find; what was found until now stays as a given figure. */
 function find(state: OptionState, figure: DeskFind, payment?: string): OptionState {
   const { inputs, typed, errors } = state;
-  if (state.kind === "loan" && figure === inputs.find && payment === undefined) return state;
+  if (figure === inputs.find && payment === undefined) return state;
   const next = restOf(state).find(inputs, shownQuote(state), figure, payment);
-  if (state.kind === "lease") return withInputs(forgotten(state, undefined), next);
   // What is being typed in a figure that stays given stays too, readable or not.
   const isNowFound = (field: string) =>
     isFoundIn({ ...state, inputs: next } as OptionState, field as FieldName);
   const stays = Object.keys(typed).filter(isNowFound);
   const gone = Object.keys(errors).filter(isNowFound);
-  return withInputs(cleared(state, ...([...stays, ...gone] as FieldName[])), next);
+  const fields = [...stays, ...gone, ...state.desk.knownFields] as FieldName[];
+  return withInputs(cleared(state, ...fields), next);
 }
 
 /** The deal as one of another kind; what is being typed and cannot be read is forgotten with its fields. */
@@ -173,9 +177,7 @@ function turned(state: OptionState, to: LoanKind | LeaseKind): OptionState {
 
 /** What was typed of a deal as one of another kind. */
 export const turnedInto = (state: OptionState, to: LoanKind | LeaseKind): DealFile =>
-  restOf(state).turnedInto(state.inputs, shownQuote(state), there(to.rest as AnyRest).turning);
-
-type AnyRest = DeskKind<string, DealFile, Deal, Quote>["rest"];
+  restOf(state).turnedInto(state.inputs, shownQuote(state), there(deskOf({ desk: to }).rest).turning);
 
 function give(state: OptionState, figure: "payment" | "down", minor: number): OptionState {
   const { inputs } = state;

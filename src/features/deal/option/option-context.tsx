@@ -1,7 +1,8 @@
 import { createContext, type Dispatch, type ReactNode, useContext, useMemo } from "react";
+import type { KindName } from "@/core";
 import { inNotation, type Notation } from "@/exchange/notation";
 import type { OptionAction } from "./option-actions";
-import { type LeaseState, type LoanState, notationIn, type OptionState } from "./option-state";
+import { notationIn, type OptionState } from "./option-state";
 
 /** An option on the screen, and what is done with it. */
 export type OpenOption<State = OptionState> = {
@@ -40,18 +41,13 @@ function there<Value>(value: Value | null): Value {
 /** Whether nothing of the option can be changed; where there is none, it can. */
 export const useIsFrozen = (): boolean => useContext(FrozenContext);
 
-/** The option, which is a loan. */
-export function useLoan(): OpenOption<LoanState> {
+/** The option, which is of a kind. */
+export function useOptionOf<Kind extends KindName>(
+  kind: Kind,
+): OpenOption<Extract<OptionState, { kind: Kind }>> {
   const { option, act } = useOption();
-  if (option.kind !== "loan") throw new Error("useLoan needs a loan.");
-  return { option, act };
-}
-
-/** The option, which is a lease. */
-export function useLease(): OpenOption<LeaseState> {
-  const { option, act } = useOption();
-  if (option.kind !== "lease") throw new Error("useLease needs a lease.");
-  return { option, act };
+  if (option.kind !== kind) throw new Error(`This is drawn of a ${kind} alone.`);
+  return { option: option as Extract<OptionState, { kind: Kind }>, act };
 }
 
 /** How its figures are written, and how a text of the core is said with them. */

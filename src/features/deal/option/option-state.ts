@@ -1,13 +1,11 @@
 import {
   currencyDecimals,
-  type Deal,
   kindNameOf,
   type LeaseDeal,
   type LeaseQuote,
   type LoanDeal,
   type LoanQuote,
   periodsPerYear,
-  type Quote,
   type Result,
 } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
@@ -24,7 +22,7 @@ import {
 } from "@/exchange/notation";
 import type { TypedAt } from "@/exchange/typing";
 import { type Field, type FieldName, type FieldView, type Reading, structureField } from "../fields";
-import { type DeskKind, type DeskKinds, type LeaseKind, type LoanKind, there } from "./desk-kind";
+import { type AnyDesk, type DeskKinds, type LeaseKind, type LoanKind, there } from "./desk-kind";
 
 /** What of an option does not hang on its kind. */
 type Typing = {
@@ -77,6 +75,9 @@ export function openOption(
   const desk = there(kinds[kindNameOf(inputs)]);
   return answered({ desk, lastGood: null, typed: {}, errors: {}, houseLocale } as Shown, inputs);
 }
+
+/** The kind of an option, whose deals and answers are the option's own. */
+export const deskOf = ({ desk }: Pick<OptionState, "desk">): AnyDesk => desk as unknown as AnyDesk;
 
 /** All about a field of an option: one entry says it. */
 export const fieldIn = ({ desk }: Pick<OptionState, "desk">, name: FieldName): Field =>
@@ -137,8 +138,7 @@ export function withInputs(state: OptionState, inputs: DealFile): OptionState {
 }
 
 function answered({ desk, typed, errors, houseLocale, lastGood }: Shown, inputs: DealFile): OptionState {
-  // Its kind is the inputs' own.
-  const kind = desk as DeskKind<string, DealFile, Deal, Quote>;
+  const kind = deskOf({ desk });
   const deal = kind.read(inputs);
   const answer = deal.ok ? kind.answer(deal.value) : deal;
   const held = answer.ok ? answer.value : lastGood;

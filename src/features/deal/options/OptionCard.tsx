@@ -2,8 +2,7 @@ import { Pencil, Star } from "lucide-react";
 import { type KeyboardEvent, memo, useEffect, useRef, useState } from "react";
 import { LONGEST_NAME } from "@/exchange/deal-document";
 import { amountIn, inNotation } from "@/exchange/notation";
-import { rateText } from "@/exchange/text";
-import { isStale, notationIn, type OptionState, shownQuote } from "../option";
+import { deskOf, isStale, notationIn, type OptionState, shownQuote } from "../option";
 import { useIsFrozen } from "../option/option-context";
 import type { CalledOption, OptionActions } from "./use-options";
 
@@ -108,16 +107,11 @@ export const OptionCard = memo(function OptionCard(props: Props) {
   );
 });
 
-/** The rate and what it costs: "6.49 % · costs 8,068.18"; of a lease its residual. */
+/** The rate and what it costs, or why there is no answer. */
 function setsApart(state: OptionState): string {
   if (!state.answer.ok) return state.answer.failure.sentence;
-  const money = (minor: number) => amountIn(minor, state.inputs.currency, notationIn(state));
-  if (state.kind === "lease") {
-    const { yearlyRate, residual } = state.answer.value;
-    return `${rateText(yearlyRate)} % · ${money(residual)} to buy`;
-  }
-  const { yearlyRate, financeCharge } = state.answer.value;
-  return `${yearlyRate} % · costs ${money(financeCharge)}`;
+  const { currency } = state.inputs;
+  return deskOf(state).setsApart(state.answer.value, minor => amountIn(minor, currency, notationIn(state)));
 }
 
 type NameProps = {

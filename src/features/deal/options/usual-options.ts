@@ -1,7 +1,7 @@
 import { periodsPerYear } from "@/core";
 import { type DealFile, isLease } from "@/exchange/deal-file";
 import type { StructureFile } from "@/exchange/structure";
-import { overTerm } from "../desk/house-terms";
+import { askedOf } from "../kinds/asked";
 import type { Usual } from "../option/asked-kind";
 
 const none = (sentence: string): Usual => ({ ok: false, sentence });
@@ -30,6 +30,13 @@ export function overTerms(
     .filter(payments => payments !== inputs.plan.payments)
     .map(payments => overTerm(inputs, payments, rates.get(payments)));
   return made(options, "Type other numbers of payments.");
+}
+
+/** An option over another term, at a rate that goes with it where there is one, as its kind has it. */
+export function overTerm(inputs: DealFile, payments: number, yearlyRate: string | undefined): DealFile {
+  const { planAt, atRate } = askedOf(inputs);
+  const over = planAt(inputs, "payments", payments);
+  return yearlyRate === undefined ? over : atRate(over, yearlyRate);
 }
 
 /** The same with another share of the price paid down. */

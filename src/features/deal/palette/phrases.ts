@@ -121,7 +121,7 @@ const AMOUNTS = { tax: "rate", fee: "amount", extra: "amount", rebate: "amount" 
 function linePhrase(typed: string, option: OptionState): Phrase | undefined {
   const [, called, word = "", figure = ""] = LINE.exec(typed) ?? [];
   const kind = word.toLowerCase() as keyof typeof LISTS;
-  if (!(kind in LISTS) || (kind === "tax" && !saidOf(option).hasTaxLines)) return undefined;
+  if (!(kind in LISTS) || (kind === "tax" && !option.desk.hasTaxLines)) return undefined;
   const list = LISTS[kind];
   const name = called ? `${called} ${kind}`.replace(/^./, first => first.toUpperCase()) : NEW_LINES[kind];
   const lines = linesOf(option.inputs.structure, list) as readonly { name: string }[];

@@ -10,13 +10,7 @@ export function RoundingChoice() {
       label="Payment rounded"
       value={option.inputs.plan.rounding ?? "nearest"}
       choices={ROUNDINGS}
-      onChange={rounding =>
-        act(
-          option.kind === "lease"
-            ? { type: "lease", change: now => ({ ...now, rounding }) }
-            : { type: "plan", change: now => ({ ...now, rounding }) },
-        )
-      }
+      onChange={rounding => act({ type: "rounding", rounding })}
     />
   );
 }

@@ -3,8 +3,8 @@ import type { ReachTerm } from "@/core/reach";
 import type { DealDocument } from "@/exchange/deal-document";
 import { type DealFile, isLease } from "@/exchange/deal-file";
 import type { KeptVehicle } from "@/server/contract";
-import { overTerm } from "../desk/house-terms";
 import { withInputsOf } from "../options/option-changes";
+import { overTerm } from "../options/usual-options";
 
 type Quoted = { vehicle: KeptVehicle; term: ReachTerm /** As it would be typed. */; price: string };
 

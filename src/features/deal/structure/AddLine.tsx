@@ -33,7 +33,7 @@ const TAX: Addable = {
   line: { name: "Sales tax", rate: "0", on: ["price", "fees", "extras"] },
 };
 const FEE: Addable = { list: "fees", name: "fee", most: MOST_FEES, line: { name: "Fee", amount: "0" } };
-const OF_A_LEASE: readonly Addable[] = [
+const WITHOUT_TAX: readonly Addable[] = [
   FEE,
   { list: "extras", name: "extra", most: MOST_EXTRAS, line: { name: "Extra", amount: "0" } },
   { list: "rebates", name: "rebate", most: MOST_REBATES, line: { name: "Rebate", amount: "0" } },
@@ -44,7 +44,7 @@ const OF_A_LEASE: readonly Addable[] = [
     line: { allowance: "0", owed: "0" },
   },
 ];
-const OF_A_VEHICLE: readonly Addable[] = [TAX, ...OF_A_LEASE];
+const WITH_TAX: readonly Addable[] = [TAX, ...WITHOUT_TAX];
 const OF_A_PERSONAL_LOAN: readonly Addable[] = [
   FEE,
   { list: "payoffs", name: "debt paid off", most: MOST_PAYOFFS, line: { name: "Debt", amount: "0" } },
@@ -69,7 +69,7 @@ export function AddLine({ opening, children }: Props) {
   const { house } = useDesk();
   const { structure, add, change } = useStructure();
   const [shown, setShown] = useState<UsualList | null>(null);
-  const ofVehicle = useOption().option.kind === "lease" ? OF_A_LEASE : OF_A_VEHICLE;
+  const ofVehicle = useOption().option.desk.hasTaxLines ? WITH_TAX : WITHOUT_TAX;
   const addable = structure.purpose === undefined ? ofVehicle : OF_A_PERSONAL_LOAN;
   // The first trade-in has its place without being added.
   const nextIndex = (list: ListName) =>

@@ -15,9 +15,7 @@ export function KindOfDeal() {
   const purpose = state.heading.vehicle || "Personal loan";
   return (
     <p className="mt-1.5 text-faint text-sm">
-      {option.kind === "lease" ? (
-        "A vehicle, leased"
-      ) : (
+      {option.desk.isAbout ?? (
         <>
           {isPersonal ? "A personal loan" : "A vehicle"} ·{" "}
           <button

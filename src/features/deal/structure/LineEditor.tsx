@@ -14,7 +14,7 @@ type Props = { list: ListName; index: number; opening: Opening };
 /** All about one line, below it: its name, what it is of, how it counts, and the way to remove. */
 export function LineEditor({ list, index, opening }: Props) {
   const { inputs, takeOut, put, structure } = useStructure();
-  const isLease = useOption().option.kind === "lease";
+  const { hasTaxLines } = useOption().option.desk;
   const name: FieldName = `${list}/${index}/name`;
   useEffect(() => {
     document.getElementById(fieldId(name))?.focus();
@@ -30,7 +30,7 @@ export function LineEditor({ list, index, opening }: Props) {
         {list === "taxes" && <TaxEditor index={index} />}
         {(list === "fees" || list === "extras") && <ChargeEditor list={list} index={index} />}
       </div>
-      {list === "rebates" && !isLease && (
+      {list === "rebates" && hasTaxLines && (
         <Check
           label="Before tax: it lowers what is taxed"
           checked={structure.rebates?.[index]?.beforeTax ?? false}

@@ -8,7 +8,7 @@ import { isOpenLine, type Opening, useStructure } from "./use-structure";
 /** Rebates, each a line taken off. */
 export function RebateLines({ opening }: { opening: Opening }) {
   const { structure, tally, runningOf } = useStructure();
-  const isLease = useOption().option.kind === "lease";
+  const { hasTaxLines } = useOption().option.desk;
   const runnings = runningOf("rebate");
   return linesOf(structure, "rebates").map(({ name, beforeTax }, index) => (
     <TallyRow
@@ -21,7 +21,7 @@ export function RebateLines({ opening }: { opening: Opening }) {
       running={runnings[index] ?? ""}
       remark={
         <LineButton list="rebates" index={index} name={name} opening={opening}>
-          {isLease ? "lowers the cost" : `rebate ${beforeTax ? "before" : "after"} tax`}
+          {hasTaxLines ? `rebate ${beforeTax ? "before" : "after"} tax` : "lowers the cost"}
         </LineButton>
       }
     >

@@ -19,7 +19,7 @@ export function TaxEditor({ index }: { index: number }) {
   const { structure, put } = useStructure();
   const tax = linesOf(structure, "taxes")[index];
   if (!tax) return null;
-  const quote = option.kind === "loan" ? shownQuote(option) : null;
+  const quote = shownQuote(option);
   return (
     <>
       <TaxTerms
@@ -29,7 +29,7 @@ export function TaxEditor({ index }: { index: number }) {
         hasLimits={!structure.taxIncluded}
         change={members => put("taxes", index, members)}
       />
-      {quote && (
+      {quote && "reckoned" in quote && (
         <div className="col-span-2">
           <TaxWorking quote={quote} index={index} />
         </div>

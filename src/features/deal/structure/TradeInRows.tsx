@@ -28,9 +28,7 @@ export function TradeInRows({ opening, isInGroup = false }: Props) {
   const shortfallText = (index: number) => {
     const tradeIn = deal.ok ? deal.value.structure.tradeIns[index] : undefined;
     const shortfall = (tradeIn?.owed ?? 0) - (tradeIn?.allowance ?? found ?? 0);
-    return shortfall > 0
-      ? `${money(shortfall)} over its worth: adds to the ${option.kind === "lease" ? "cost" : "loan"}`
-      : "";
+    return shortfall > 0 ? `${money(shortfall)} over its worth: adds to the ${option.desk.debtRaises}` : "";
   };
   const called = (name: string | undefined, index: number) => name ?? (isAlone ? "" : `number ${index + 1}`);
   return (

@@ -1,6 +1,6 @@
 import type { LeasePlanFile } from "@/exchange/kinds/lease";
 import { withOptional } from "@/exchange/members";
-import { useLease } from "../../option/option-context";
+import { useOptionOf } from "../../option/option-context";
 import { ChoiceInWords } from "../../parts/ChoiceInWords";
 import { LineLink } from "../../structure/LineLink";
 import { TallyRow } from "../../structure/TallyRow";
@@ -23,7 +23,7 @@ const wayOf = ({ financed = true, taxable = false }: Fee): Way => {
 
 /** What the lessor takes for making the lease, and how it is paid. */
 export function AcquisitionFeeRow({ fee }: { fee: Fee }) {
-  const { act } = useLease();
+  const { act } = useOptionOf("lease");
   const { tally, runningOf } = useStructure();
   const isCapitalized = fee.financed ?? true;
   return (

@@ -3,11 +3,11 @@ import { endLeaseEarly, type LeaseQuote, parseAmount } from "@/core";
 import { amountIn, inNotation, plainFigure } from "@/exchange/notation";
 import { readAmount } from "../../fields/amount-text";
 import { isStale, shownQuote } from "../../option";
-import { useLease, useNotation } from "../../option/option-context";
+import { useNotation, useOptionOf } from "../../option/option-context";
 
 /** What it costs to end the lease after some payments: to buy the vehicle then, or to hand it back. */
 export function EndingEarly() {
-  const { option } = useLease();
+  const { option } = useOptionOf("lease");
   const quote = shownQuote(option);
   const [after, setAfter] = useState("");
   const [value, setValue] = useState("");

@@ -6,13 +6,13 @@ import { effectiveRateIfBought } from "@/exchange/kinds/lease/words/effective-ra
 import { amountText } from "@/exchange/text";
 import { CostCards } from "../../answer/CostCards";
 import { shownQuote } from "../../option";
-import { useLease, useNotation } from "../../option/option-context";
+import { useNotation, useOptionOf } from "../../option/option-context";
 import { WorkingButton } from "../../parts/WorkingButton";
 import { WorkingsHere } from "../../parts/WorkingsHere";
 
 /** What the lease really costs, each figure with what it includes and its working. */
 export const LeaseCosts = memo(function LeaseCosts() {
-  const { option } = useLease();
+  const { option } = useOptionOf("lease");
   const { notation, say } = useNotation();
   const { usesEffectiveRate } = notation;
   const quote = shownQuote(option);

@@ -2,7 +2,7 @@ import { lazy, Suspense, useState } from "react";
 import { LeaseTable } from "@/features/repayment/LeaseTable";
 import type { AnswerProps } from "../../answer/answer-props";
 import { isStale, notationIn, shownQuote } from "../../option";
-import { useLease } from "../../option/option-context";
+import { useOptionOf } from "../../option/option-context";
 import { LeaseCosts } from "./LeaseCosts";
 import { LeaseSentence, LeaseWords } from "./LeaseSentence";
 
@@ -29,7 +29,7 @@ export function Signed() {
 
 /** The answer of a lease, with its costs and its table where nothing else is looked at. */
 export function Answer({ fileName, isWhole }: AnswerProps) {
-  const { option } = useLease();
+  const { option } = useOptionOf("lease");
   const quote = shownQuote(option);
   const [isEnding, setEnding] = useState(false);
   if (!isWhole) return <LeaseSentence />;

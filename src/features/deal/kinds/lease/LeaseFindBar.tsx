@@ -2,7 +2,7 @@ import { Target } from "lucide-react";
 import { LEASE_NAMES, type LeaseFoundFigure } from "@/core";
 import { FindOthers } from "../../answer/FindOthers";
 import { MakeIt } from "../../answer/MakeIt";
-import { useLease } from "../../option/option-context";
+import { useOptionOf } from "../../option/option-context";
 import { ChoiceInWords } from "../../parts/ChoiceInWords";
 import { FieldError, FigureField } from "../../parts/FigureField";
 import { WorkingButton } from "../../parts/WorkingButton";
@@ -31,7 +31,7 @@ const FINDS: readonly (readonly [LeaseFoundFigure, string])[] = [
 
 /** Which figure is being found, from what, and the way to find another. */
 export function LeaseFindBar() {
-  const { find } = useLease().option.inputs;
+  const { find } = useOptionOf("lease").option.inputs;
   const name = FOUND[find];
   return (
     <div className="flex flex-wrap items-center gap-x-2 gap-y-2" data-testid="find-bar">
@@ -60,7 +60,7 @@ const isSameRate = (figure: LeaseFoundFigure, find: LeaseFoundFigure) =>
 
 /** While another figure is found: what it is found from. */
 function GivenFigure() {
-  const { option, act } = useLease();
+  const { option, act } = useOptionOf("lease");
   const { find } = option.inputs;
   return (
     <>

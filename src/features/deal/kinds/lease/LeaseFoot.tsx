@@ -1,5 +1,5 @@
 import { shownQuote } from "../../option";
-import { useLease } from "../../option/option-context";
+import { useOptionOf } from "../../option/option-context";
 import { WorkingButton } from "../../parts/WorkingButton";
 import { WorkingsHere } from "../../parts/WorkingsHere";
 import { MadeOf } from "../../structure/MadeOf";
@@ -7,7 +7,7 @@ import { useStructure } from "../../structure/use-structure";
 
 /** What the tally leads to: the adjusted capitalized cost; and what is due at signing, item by item. */
 export function LeaseFoot() {
-  const { option } = useLease();
+  const { option } = useOptionOf("lease");
   const { tally, money } = useStructure();
   const quote = shownQuote(option);
   const faded = tally.stale ? "stale" : "";
@@ -37,7 +37,7 @@ export function LeaseFoot() {
 
 /** What leaves the customer's pocket on the day, by item, and what is paid with beside it. */
 function DueAtSigning() {
-  const { option } = useLease();
+  const { option } = useOptionOf("lease");
   const { tally, money } = useStructure();
   const quote = shownQuote(option);
   if (!quote) return null;

@@ -4,7 +4,7 @@ import type { LeasePlanFile } from "@/exchange/kinds/lease";
 import { amountText, typedAmountText } from "@/exchange/text";
 import { focusSoon } from "@/features/focus/focus-soon";
 import { shownQuote } from "../../option";
-import { useLease, useNotation } from "../../option/option-context";
+import { useNotation, useOptionOf } from "../../option/option-context";
 import { ChoiceInWords } from "../../parts/ChoiceInWords";
 import { Choice } from "../../parts/choices";
 import { FigureField } from "../../parts/FigureField";
@@ -18,7 +18,7 @@ import { LEASE_PARTS, type LeasePart } from "./lease-parts";
  * add others.
  */
 export function LeaseParts() {
-  const { option, act } = useLease();
+  const { option, act } = useOptionOf("lease");
   const { say } = useNotation();
   const [isOpen, setOpen] = useState(false);
   const { plan, currency } = option.inputs;
@@ -64,7 +64,7 @@ export function LeaseParts() {
 }
 
 function PartOf({ part }: { part: LeasePart }) {
-  const { option, act } = useLease();
+  const { option, act } = useOptionOf("lease");
   const { plan } = option.inputs;
   const [first, ...others] = part.fields;
   return (
@@ -88,7 +88,7 @@ type Deposit = NonNullable<LeasePlanFile["securityDeposit"]>;
 
 /** Whether the deposit is an amount, or the payment rounded up to a step. */
 function SecurityKind({ deposit }: { deposit: Deposit }) {
-  const { option, act } = useLease();
+  const { option, act } = useOptionOf("lease");
   const { say } = useNotation();
   const quote = shownQuote(option);
   const isStep = "roundedUpTo" in deposit;
@@ -114,7 +114,7 @@ type Distance = NonNullable<LeasePlanFile["distance"]>;
 
 /** The unit that is driven in, and what is expected to be driven beyond costs. */
 function UnitOfDistance({ distance }: { distance: Distance }) {
-  const { option, act } = useLease();
+  const { option, act } = useOptionOf("lease");
   const { say } = useNotation();
   const quote = shownQuote(option);
   const excess = quote ? excessDistance(quote) : null;

@@ -4,7 +4,7 @@ import { RECKONING_WORDS, RESIDUAL_DUE_WORDS } from "@/exchange/kinds/lease";
 import { reckonedBy } from "@/exchange/kinds/lease/reckoning";
 import { amountText, factorText, rateText } from "@/exchange/text";
 import { shownQuote } from "../../option";
-import { useLease, useNotation } from "../../option/option-context";
+import { useNotation, useOptionOf } from "../../option/option-context";
 import { Changeable } from "../../parts/Changeable";
 import { Choice } from "../../parts/choices";
 import { FigureField } from "../../parts/FigureField";
@@ -22,7 +22,7 @@ const RESIDUAL_DUE = Object.entries(RESIDUAL_DUE_WORDS) as [keyof typeof RESIDUA
 
 /** How the vehicle is leased: what every lease has, then the parts that this one has, and the way to add others. */
 export const LeasePlanCard = memo(function LeasePlanCard() {
-  const { option, act } = useLease();
+  const { option, act } = useOptionOf("lease");
   const { plan } = option.inputs;
   const quote = shownQuote(option);
   return (
@@ -87,7 +87,7 @@ export const LeasePlanCard = memo(function LeasePlanCard() {
 
 /** Money factor, yearly rate and implicit yearly rate together; the costs say what has to be said of percents. */
 function Rates() {
-  const { option } = useLease();
+  const { option } = useOptionOf("lease");
   const { say } = useNotation();
   const quote = shownQuote(option);
   if (!quote) return null;
@@ -123,7 +123,7 @@ function residualText({ residual, price, deal }: LeaseQuote): string {
 
 /** Which payments are made at signing. */
 function InAdvanceRemark() {
-  const { option } = useLease();
+  const { option } = useOptionOf("lease");
   const { inAdvance = 0, payments, frequency } = option.inputs.plan;
   const words = () => {
     if (inAdvance === 0)

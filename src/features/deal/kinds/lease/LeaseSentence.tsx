@@ -5,7 +5,7 @@ import { Sentence, type Way } from "../../answer/Sentence";
 import { SentenceCard } from "../../answer/SentenceCard";
 import { useSentenceWriter } from "../../answer/use-sentence-writer";
 import { shownQuote } from "../../option";
-import { useLease } from "../../option/option-context";
+import { useOptionOf } from "../../option/option-context";
 import { LeaseFindBar } from "./LeaseFindBar";
 
 /** The answer of a lease in one plain sentence. */
@@ -19,7 +19,7 @@ export const LeaseSentence = memo(function LeaseSentence() {
 
 /** The sentence of a lease that is being signed, too. */
 export function LeaseWords() {
-  const quote = shownQuote(useLease().option);
+  const quote = shownQuote(useOptionOf("lease").option);
   return quote && <Words quote={quote} />;
 }
 

@@ -1,8 +1,7 @@
 import { memo, useState } from "react";
 import { MOST_TAXES } from "@/core";
 import { focusSoon } from "@/features/focus/focus-soon";
-import { withNewLeaseTax } from "../../fields/lease-taxes";
-import { useLease } from "../../option/option-context";
+import { useOptionOf } from "../../option/option-context";
 import { fieldId } from "../../parts/FigureField";
 import { AddButton, AddLine } from "../../structure/AddLine";
 import { AmountRows } from "../../structure/AmountRows";
@@ -15,12 +14,13 @@ import { TallyRow } from "../../structure/TallyRow";
 import { TradeInLines } from "../../structure/TradeInLines";
 import { useOpening, useStructure } from "../../structure/use-structure";
 import { AcquisitionFeeRow } from "./AcquisitionFeeRow";
+import { withNewLeaseTax } from "./fields/lease-taxes";
 import { LeaseFoot } from "./LeaseFoot";
 import { LeaseTaxLines } from "./LeaseTaxLines";
 
 /** The tally from the agreed price to the adjusted capitalized cost, over what is due at signing. */
 export const LeaseStructure = memo(function LeaseStructure() {
-  const { option, act } = useLease();
+  const { option, act } = useOptionOf("lease");
   const { tally, runningOf } = useStructure();
   const [openTax, setOpenTax] = useState<number | null>(null);
   const opening = useOpening();

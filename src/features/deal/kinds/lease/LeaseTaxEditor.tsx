@@ -1,16 +1,16 @@
 import { useEffect } from "react";
 import { LEASE_TAX_ON_WORDS, type LeaseTaxFile } from "@/exchange/kinds/lease";
-import { withLeaseTax, withoutLeaseTax } from "../../fields/lease-taxes";
-import { useLease } from "../../option/option-context";
+import { useOptionOf } from "../../option/option-context";
 import { FigureField, fieldId } from "../../parts/FigureField";
 import { EditorFrame } from "../../structure/EditorFrame";
 import { TaxTerms } from "../../structure/TaxTerms";
+import { withLeaseTax, withoutLeaseTax } from "./fields/lease-taxes";
 
 const ON = Object.entries(LEASE_TAX_ON_WORDS) as [LeaseTaxFile["on"][number], string][];
 
 /** A tax of a lease open to be changed, in place. */
 export function LeaseTaxEditor({ index, onDone }: { index: number; onDone: () => void }) {
-  const { option, act } = useLease();
+  const { option, act } = useOptionOf("lease");
   const tax = option.inputs.plan.taxes?.[index];
   const name = `leaseTaxes/${index}/name` as const;
   useEffect(() => {

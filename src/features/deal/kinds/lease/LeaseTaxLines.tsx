@@ -2,7 +2,7 @@ import { lazy, Suspense } from "react";
 import type { LeaseQuote } from "@/core";
 import { LEASE_TAX_ON_WORDS, type LeaseTaxFile } from "@/exchange/kinds/lease";
 import { shownQuote } from "../../option";
-import { useLease } from "../../option/option-context";
+import { useOptionOf } from "../../option/option-context";
 import { TallyRow } from "../../structure/TallyRow";
 import { useStructure } from "../../structure/use-structure";
 
@@ -19,7 +19,7 @@ type Props = {
 
 /** The taxes of a lease: what is capitalized of each stands in the tally, the others are said. */
 export function LeaseTaxLines({ open, setOpen }: Props) {
-  const { option } = useLease();
+  const { option } = useOptionOf("lease");
   const { tally, money, say, runningOf } = useStructure();
   const quote = shownQuote(option);
   const { taxes = [] } = option.inputs.plan;

@@ -1,7 +1,7 @@
 import { formatAmount, type LeaseQuote } from "@/core";
 import type { LeasePlanFile } from "@/exchange/kinds/lease";
 import { shownQuote } from "../../option";
-import { useLease } from "../../option/option-context";
+import { useOptionOf } from "../../option/option-context";
 import { ChoiceInWords } from "../../parts/ChoiceInWords";
 
 type Kind = "amount" | "listPrice" | "price";
@@ -14,7 +14,7 @@ const KINDS: readonly (readonly [Kind, string])[] = [
 
 /** How the residual is given, and the way to give it otherwise. */
 export function ResidualKind() {
-  const { option, act } = useLease();
+  const { option, act } = useOptionOf("lease");
   const { inputs } = option;
   const { residual } = inputs.plan;
   const quote = shownQuote(option);

@@ -1,6 +1,7 @@
 import { currencyDecimals, factorOf, formatAmount, type LeaseQuote } from "@/core";
 import { RATE_UNITS, rateText } from "@/core/map";
 import type { LeaseFile } from "@/exchange/kinds/lease";
+import { factorOfRate } from "@/exchange/kinds/lease/reckoning";
 import type { AskedKind, Usual } from "../../option/asked-kind";
 import { describedLease } from "./described";
 import { LEASE_SAID } from "./said";
@@ -16,6 +17,15 @@ export const LEASE_ASKED: AskedKind<LeaseFile, LeaseQuote> = {
     const plan = planAt(inputs, figure, value);
     return plan ? { ...inputs, plan } : inputs;
   },
+  atRate: (inputs, yearlyRate) => ({
+    ...inputs,
+    plan: {
+      ...inputs.plan,
+      ...(inputs.plan.reckoning === "moneyFactor"
+        ? { moneyFactor: factorOfRate(yearlyRate) }
+        : { yearlyRate }),
+    },
+  }),
   plannedPayments: ({ payments }) => payments,
   // Its residual hangs on the term.
   canBeOverTerms: () => false,

@@ -2,6 +2,7 @@ import { evaluateLease, type LeaseFoundFigure, type LeaseKnown } from "@/core";
 import { turnInto } from "@/exchange/kinds/kind/turning";
 import { readLease } from "@/exchange/kinds/lease";
 import { LEASE_TURNING } from "@/exchange/kinds/lease/turning";
+import { rateText } from "@/exchange/text";
 import { understood } from "@/exchange/typing";
 import { withDownKind } from "../../fields/down-kind";
 import type { LeaseKind } from "../../option/desk-kind";
@@ -14,6 +15,11 @@ export const LEASE: LeaseKind = {
   name: "lease",
   field: leaseField,
   paymentField: "lease/known",
+  knownFields: ["lease/known"],
+  hasTaxLines: false,
+  debtRaises: "cost",
+  isAbout: "A vehicle, leased",
+  setsApart: ({ yearlyRate, residual }, money) => `${rateText(yearlyRate)} % · ${money(residual)} to buy`,
   wishes: [
     ["payment", "payment with tax"],
     ["basePayment", "payment before tax"],

@@ -40,7 +40,6 @@ export const LEASE_SAID: SaidOfKind<LeaseFile> = {
     "lease/yearlyRate",
     "lease/payments",
   ],
-  hasTaxLines: false,
   findCommands: [
     ["payment", "payment"],
     ["price", "agreed price"],

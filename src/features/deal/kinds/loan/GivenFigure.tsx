@@ -1,12 +1,12 @@
 import type { ReactNode } from "react";
-import { useLoan } from "../../option/option-context";
+import { useOptionOf } from "../../option/option-context";
 import { ChoiceInWords } from "../../parts/ChoiceInWords";
 import { FieldError, FigureField } from "../../parts/FigureField";
 import { isKnownFor, knownOf, LOAN_KNOWN_NAMES, type LoanKnownName } from "./fields/loan-known";
 
 /** While another figure than the payment is found: what it is found from. */
 export function GivenFigure({ children }: { children: ReactNode }) {
-  const { option, act } = useLoan();
+  const { option, act } = useOptionOf("loan");
   const { find } = option.inputs;
   const known = knownOf(option.inputs);
   const field = fieldFor(known);

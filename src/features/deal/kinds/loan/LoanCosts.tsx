@@ -3,12 +3,12 @@ import { LOAN_COSTS } from "@/core/kinds/loan/figures/costs";
 import { shownCosts } from "@/exchange/kinds/kind/shown-cost";
 import { CostCards } from "../../answer/CostCards";
 import { shownQuote } from "../../option";
-import { useLoan, useNotation } from "../../option/option-context";
+import { useNotation, useOptionOf } from "../../option/option-context";
 import { whenWhole } from "../../option/use-kinds";
 
 /** What the deal really costs, each figure with what it includes and its working. */
 export const LoanCosts = memo(function LoanCosts() {
-  const { option } = useLoan();
+  const { option } = useOptionOf("loan");
   const { usesEffectiveRate } = useNotation().notation;
   const quote = shownQuote(option);
   const rates = quote ? option.desk.ratesOf?.(quote) : undefined;

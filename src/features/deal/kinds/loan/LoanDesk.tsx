@@ -1,7 +1,7 @@
 import { RepaymentTable } from "@/features/repayment/RepaymentTable";
 import type { AnswerProps } from "../../answer/answer-props";
 import { isStale, notationIn, shownQuote } from "../../option";
-import { useLoan } from "../../option/option-context";
+import { useOptionOf } from "../../option/option-context";
 import { LoanCosts } from "./LoanCosts";
 import { LoanSentence, LoanWords } from "./LoanSentence";
 import { PLAIN_LOAN } from "./plain-loan";
@@ -27,7 +27,7 @@ export function Signed() {
 
 /** The answer of a loan, with its costs and its table where nothing else is looked at. */
 export function Answer({ fileName, isWhole }: AnswerProps) {
-  const { option } = useLoan();
+  const { option } = useOptionOf("loan");
   const quote = shownQuote(option);
   if (!isWhole) return <LoanSentence />;
   return (

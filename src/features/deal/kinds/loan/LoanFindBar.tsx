@@ -4,7 +4,7 @@ import type { LoanFile } from "@/exchange/kinds/loan";
 import { FindOthers } from "../../answer/FindOthers";
 import { MakeIt } from "../../answer/MakeIt";
 import { FOUND_NAMES, type LoanFind } from "../../fields";
-import { useLoan } from "../../option/option-context";
+import { useOptionOf } from "../../option/option-context";
 import { WorkingButton } from "../../parts/WorkingButton";
 import { WorkingsHere } from "../../parts/WorkingsHere";
 
@@ -20,7 +20,7 @@ const GivenFigure = lazy(() =>
 
 /** Which figure is being found, from what, and the way to find another. */
 export function LoanFindBar() {
-  const { option, act } = useLoan();
+  const { option, act } = useOptionOf("loan");
   const { find, from, structure } = option.inputs;
   const { working } = FOUND_NAMES[find];
   const name = foundName(find, structure);

@@ -1,5 +1,5 @@
 import { shownQuote } from "../../option";
-import { useLoan } from "../../option/option-context";
+import { useOptionOf } from "../../option/option-context";
 import { WorkingButton } from "../../parts/WorkingButton";
 import { WorkingsHere } from "../../parts/WorkingsHere";
 import { MadeOf } from "../../structure/MadeOf";
@@ -7,7 +7,7 @@ import { useStructure } from "../../structure/use-structure";
 
 /** What the tally leads to: the loan amount, what of the finance charge is paid at the start, the amount financed. */
 export function LoanFoot() {
-  const { option } = useLoan();
+  const { option } = useOptionOf("loan");
   const { tally, money, say } = useStructure();
   const { loanAmount, amountFinanced, reckoned, stale } = tally;
   const faded = stale ? "stale" : "";

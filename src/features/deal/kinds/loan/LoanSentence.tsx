@@ -5,7 +5,7 @@ import { Sentence, type Way } from "../../answer/Sentence";
 import { SentenceCard } from "../../answer/SentenceCard";
 import { useSentenceWriter } from "../../answer/use-sentence-writer";
 import { shownQuote } from "../../option";
-import { useLoan } from "../../option/option-context";
+import { useOptionOf } from "../../option/option-context";
 import { LoanFindBar } from "./LoanFindBar";
 
 /** The answer of a loan in one plain sentence. */
@@ -19,7 +19,7 @@ export const LoanSentence = memo(function LoanSentence() {
 
 /** The sentence of a loan that is being signed, too. */
 export function LoanWords() {
-  const quote = shownQuote(useLoan().option);
+  const quote = shownQuote(useOptionOf("loan").option);
   return quote && <Words quote={quote} />;
 }
 

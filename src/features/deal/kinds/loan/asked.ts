@@ -15,6 +15,7 @@ export const LOAN_ASKED: AskedKind<LoanFile, LoanQuote> = {
     const plan = planAt(inputs, figure, value);
     return plan ? { ...inputs, plan } : inputs;
   },
+  atRate: (inputs, yearlyRate) => ({ ...inputs, plan: { ...inputs.plan, yearlyRate } }),
   plannedPayments: ({ plannedPayments }) => plannedPayments,
   canBeOverTerms: ({ isListed }) => !isListed,
   withOrWithoutBalloon,

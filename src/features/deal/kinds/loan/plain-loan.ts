@@ -11,6 +11,10 @@ export const PLAIN_LOAN: LoanKind = {
   name: "loan",
   field: loanField,
   paymentField: "payment",
+  knownFields: ["known/amount", "known/endDate", "known/payments"],
+  hasTaxLines: true,
+  debtRaises: "loan",
+  setsApart: ({ yearlyRate, financeCharge }, money) => `${yearlyRate} % · costs ${money(financeCharge)}`,
   isPlain: isPlainLoan,
   wishes: [
     ["payment", "payment"],

@@ -39,7 +39,6 @@ export const LOAN_SAID: SaidOfKind<LoanFile> = {
   knownField: known => (known === "endDate" ? "known/endDate" : "known/amount"),
   foundName: find => FOUND_NAMES[find as keyof typeof FOUND_NAMES].name,
   foundFields: ["price", "down", "allowance", "yearlyRate", "payments", "balloon", "extra"],
-  hasTaxLines: true,
   findCommands: [
     ["payment", "payment"],
     ["price", "price"],

@@ -1,7 +1,8 @@
 import type { LeasePlanFieldName } from "./lease-fields";
+import type { LeaseTaxFieldName } from "./lease-taxes";
 
 declare module "../../../fields/field-name" {
   interface FieldNames {
-    lease: LeasePlanFieldName;
+    lease: LeasePlanFieldName | LeaseTaxFieldName;
   }
 }

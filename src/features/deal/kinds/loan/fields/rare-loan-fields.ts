@@ -1,4 +1,4 @@
-import { type Field, ofLoan } from "../../../fields/field";
+import { type Field, ofItsKind } from "../../../fields/field";
 import { lineField } from "../../../fields/line-fields";
 import { remembered } from "../../../fields/remembered";
 import { LOAN_KNOWN_FIELDS, type LoanKnownFieldName } from "./loan-known";
@@ -9,7 +9,7 @@ const PLAN_LINE = /^(steps|once|datedPayments)\//;
 
 /** All about a field that a plain loan does not have; undefined where it is none of a loan. */
 export const rareLoanField = remembered((name): Field | undefined => {
-  if (name in LOAN_KNOWN_FIELDS) return ofLoan(LOAN_KNOWN_FIELDS[name as LoanKnownFieldName]);
-  if (name in PLAN_PART_FIELDS) return ofLoan(PLAN_PART_FIELDS[name as PlanPartFieldName]);
-  return PLAN_LINE.test(name) ? ofLoan(planLineField(name as PlanLineFieldName)) : lineField(name);
+  if (name in LOAN_KNOWN_FIELDS) return ofItsKind(LOAN_KNOWN_FIELDS[name as LoanKnownFieldName]);
+  if (name in PLAN_PART_FIELDS) return ofItsKind(PLAN_PART_FIELDS[name as PlanPartFieldName]);
+  return PLAN_LINE.test(name) ? ofItsKind(planLineField(name as PlanLineFieldName)) : lineField(name);
 });

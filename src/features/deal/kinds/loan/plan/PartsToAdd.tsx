@@ -1,12 +1,12 @@
 import { focusSoon } from "@/features/focus/focus-soon";
-import { useLoan } from "../../../option/option-context";
+import { useOptionOf } from "../../../option/option-context";
 import { partSelector } from "../../../parts/part-selector";
 import { RoundingChoice } from "../../../plan/RoundingChoice";
 import { ADDABLE_PARTS } from "./addable-parts";
 
 /** The parts that this plan does not have yet: one press adds one. */
 export function PartsToAdd() {
-  const { option, act } = useLoan();
+  const { option, act } = useOptionOf("loan");
   const { plan } = option.inputs;
   return (
     <div className="mt-1 flex flex-wrap items-center gap-x-3 gap-y-0.5">

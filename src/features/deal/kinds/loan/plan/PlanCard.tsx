@@ -3,7 +3,7 @@ import { FREQUENCY_NAMES, parseIsoDate } from "@/core";
 import { planTitle } from "@/exchange/kinds/loan/plan";
 import { yearsText } from "@/exchange/text";
 import { shownQuote } from "../../../option";
-import { useIsFrozen, useLoan } from "../../../option/option-context";
+import { useIsFrozen, useOptionOf } from "../../../option/option-context";
 import { Changeable } from "../../../parts/Changeable";
 import { Choice } from "../../../parts/choices";
 import { FigureField } from "../../../parts/FigureField";
@@ -29,7 +29,7 @@ const PlanParts = lazy(() => import("./PlanParts").then(({ PlanParts: parts }) =
 
 /** How the deal is repaid: what every plan has, then the parts that this one has, and the way to add others. */
 export const PlanCard = memo(function PlanCard() {
-  const { option, act } = useLoan();
+  const { option, act } = useOptionOf("loan");
   const isFrozen = useIsFrozen();
   const { plan } = option.inputs;
   const firstDate = shownQuote(option)?.firstDate ?? parseIsoDate(plan.signed ?? "") ?? null;
@@ -99,7 +99,7 @@ function AddPart() {
 
 /** Says how an odd first period is charged, and leads back to a regular one. */
 function FirstPaymentRemark() {
-  const { option, act } = useLoan();
+  const { option, act } = useOptionOf("loan");
   const isFrozen = useIsFrozen();
   const quote = shownQuote(option);
   const span = quote?.oddFirstPeriod;

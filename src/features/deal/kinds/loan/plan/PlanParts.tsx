@@ -1,7 +1,7 @@
 import type { ReactNode } from "react";
 import type { LoanFile } from "@/exchange/kinds/loan";
 import { COMPOUNDED } from "@/exchange/kinds/loan/plan";
-import { useLoan } from "../../../option/option-context";
+import { useOptionOf } from "../../../option/option-context";
 import { Choice } from "../../../parts/choices";
 import { FigureField } from "../../../parts/FigureField";
 import { TakeOut } from "../../../parts/TakeOut";
@@ -20,7 +20,7 @@ export { RoundingChoice } from "../../../plan/RoundingChoice";
 
 /** The parts that a plan has, each with its figures and the way to remove. */
 export function PlanParts() {
-  const { option } = useLoan();
+  const { option } = useOptionOf("loan");
   const { plan } = option.inputs;
   return (
     <div className="mt-2 grid grid-cols-2 items-end gap-x-3 gap-y-1.5 border-base-300 border-t pt-1.5">
@@ -36,7 +36,7 @@ export function PlanParts() {
 }
 
 function PartOf({ part }: { part: AddablePart }) {
-  const { option, act } = useLoan();
+  const { option, act } = useOptionOf("loan");
   const { plan } = option.inputs;
   const change = (members: Partial<PlanFile>) =>
     act({ type: "plan", change: now => ({ ...now, ...members }) });
@@ -124,7 +124,7 @@ const FIELD_OF = {
 } as const;
 
 function Part({ part, isWide, children }: { part: AddablePart; isWide?: boolean; children: ReactNode }) {
-  const { act } = useLoan();
+  const { act } = useOptionOf("loan");
   return (
     <div className={isWide ? "col-span-full" : ""}>
       {children}
@@ -134,7 +134,7 @@ function Part({ part, isWide, children }: { part: AddablePart; isWide?: boolean;
 }
 
 function EarningChoice() {
-  const { option, act } = useLoan();
+  const { option, act } = useOptionOf("loan");
   return (
     <Choice
       label="Interest earned"

@@ -4,7 +4,7 @@ import type { LoanFile } from "@/exchange/kinds/loan";
 import { amountIn, dateIn, type Notation } from "@/exchange/notation";
 import type { FieldName } from "../../../fields";
 import { shownQuote } from "../../../option";
-import { useLoan, useNotation } from "../../../option/option-context";
+import { useNotation, useOptionOf } from "../../../option/option-context";
 import { FigureField, fieldId } from "../../../parts/FigureField";
 import { type PlanListName, planRows, withPlanRows } from "../fields/plan-rows";
 
@@ -56,7 +56,7 @@ const TABLES: Record<PlanListName, TableOf> = {
 
 /** A small table that is edited in place: Enter adds a row, Delete in an empty field takes its row out. */
 export function PlanTable({ list }: { list: PlanListName }) {
-  const { option, act } = useLoan();
+  const { option, act } = useOptionOf("loan");
   const { notation } = useNotation();
   const quote = shownQuote(option);
   const { plan } = option.inputs;

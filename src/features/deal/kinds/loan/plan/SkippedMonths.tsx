@@ -1,11 +1,11 @@
-import { useLoan } from "../../../option/option-context";
+import { useOptionOf } from "../../../option/option-context";
 import { Check } from "../../../parts/choices";
 
 const MONTHS = ["Jan", "Feb", "Mar", "Apr", "May", "Jun", "Jul", "Aug", "Sep", "Oct", "Nov", "Dec"];
 
 /** The months of each year in which nothing is paid. */
 export function SkippedMonths() {
-  const { option, act } = useLoan();
+  const { option, act } = useOptionOf("loan");
   const skipped = option.inputs.plan.skippedMonths ?? [];
   const put = (month: number, isSkipped: boolean) => {
     const months = MONTHS.map((_, index) => index + 1).filter(each =>
