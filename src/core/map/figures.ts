@@ -4,11 +4,14 @@ import { nameInSentence, type QuotedFigure } from "../kinds/kind";
 const entryOf = (figure: MapFigure, kind: KindName): QuotedFigure<unknown, unknown> | undefined =>
   (KINDS[kind].figures as Record<string, QuotedFigure<unknown, unknown>>)[figure];
 
-/** The figures that a deal's map can show; the payment first. */
+/** What is asked for most comes first. */
+const FIRST: readonly MapFigure[] = ["payment", "financeCharge", "totalCost", "apr"];
+
+/** The figures that a deal's map can show. */
 export function figuresOn(deal: Deal): MapFigure[] {
   const { figures } = kindOf(deal);
-  const mapped = Object.keys(figures).filter(name => figures[name]?.mapped) as MapFigure[];
-  return ["payment", ...mapped.filter(figure => figure !== "payment")];
+  const all = new Set([...FIRST, ...(Object.keys(figures) as MapFigure[])]);
+  return [...all].filter(figure => figures[figure]?.mapped);
 }
 
 /**
