@@ -1,9 +1,9 @@
 import { Pencil, Star } from "lucide-react";
 import { type KeyboardEvent, memo, useEffect, useRef, useState } from "react";
-import { LONGEST_NAME } from "@/exchange/deal-document";
 import { amountIn, inNotation } from "@/exchange/notation";
 import { deskOf, isStale, notationIn, type OptionState, shownQuote } from "../option";
 import { useIsFrozen } from "../option/option-context";
+import { NameOfOption } from "./NameOfOption";
 import type { CalledOption, OptionActions } from "./use-options";
 
 const RENAME = <Pencil size={13} aria-hidden="true" />;
@@ -112,39 +112,4 @@ function setsApart(state: OptionState): string {
   if (!state.answer.ok) return state.answer.failure.sentence;
   const { currency } = state.inputs;
   return deskOf(state).setsApart(state.answer.value, minor => amountIn(minor, currency, notationIn(state)));
-}
-
-type NameProps = {
-  name: string;
-  proposed: string;
-  /** With nothing where the name stays. */
-  onDone: (name?: string) => void;
-};
-
-function NameOfOption({ name, proposed, onDone }: NameProps) {
-  const [text, setText] = useState(name);
-  const isDone = useRef(false);
-  const done = (typed?: string) => {
-    if (isDone.current) return;
-    isDone.current = true;
-    onDone(typed);
-  };
-  return (
-    <input
-      // biome-ignore lint/a11y/noAutofocus: the name was asked for
-      autoFocus
-      data-own-undo=""
-      className="field m-1.5"
-      aria-label="Name of the option"
-      placeholder={proposed}
-      maxLength={LONGEST_NAME}
-      value={text}
-      onChange={event => setText(event.target.value)}
-      onBlur={() => done(text)}
-      onKeyDown={event => {
-        if (event.key === "Enter") done(text);
-        if (event.key === "Escape") done();
-      }}
-    />
-  );
 }

@@ -6,7 +6,8 @@ export {
   type LoanDeal,
 } from "./deal";
 export { dueAtSigning } from "./due";
-export { KNOWN_AMOUNTS, type KnownAmount, knownFigure, standsInForPrice } from "./known";
+export { knownFigure, standsInForPrice } from "./known";
+export { KNOWN_AMOUNTS, type KnownAmount } from "./known-amounts";
 export { type Lent, lend } from "./lend";
 export { missingFigures } from "./missing";
 export { type Priced, price } from "./price";
