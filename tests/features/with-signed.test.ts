@@ -1,5 +1,6 @@
 import { documentOf } from "@/exchange/deal-document";
 import type { DealFile } from "@/exchange/deal-file";
+import { KEEPING } from "@/exchange/kinds/kind/kept-sentence";
 import { type SignedQuote, signQuote } from "@/exchange/signed-quote";
 import { withSigned } from "@/features/deal/desk/with-signed";
 import { type OptionState, shownQuote } from "@/features/deal/option";
@@ -44,6 +45,17 @@ test.each([
   const shown = shownQuote(opened(inputs, [{ ...signed, figures } as SignedQuote]));
   expect(payment).toBeGreaterThan(12_345);
   expect(shown).toEqual({ ...others, payment: 12_345 });
+});
+
+test("a signed deal says the sentence that it was signed with, and one from before sentences were kept says today's", () => {
+  const signed = signQuote(OPTION, LOAN);
+  if (signed.kind === "none") throw new Error(signed.words.sentence);
+  const write = { money: (minor: number) => `$${minor / 100}`, date: String, say: (text: string) => text };
+  const said = opened(LOAN, [
+    { ...signed, words: { sentence: ["Pay ", { figure: "payment", text: KEEPING.money(64_574) }, "."] } },
+  ]).signedSentence?.(write);
+  expect(said).toEqual(["Pay ", { figure: "payment", text: "$645.74" }, "."]);
+  expect(opened(LOAN, [{ ...signed, words: {} }]).signedSentence).toBeUndefined();
 });
 
 test("an option that had no answer when it was signed, or whose answer does not fit it, shows none", () => {

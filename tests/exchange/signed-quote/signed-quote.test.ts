@@ -67,6 +67,7 @@ const OPTIONAL = new Set([
   "withPayments",
   "saved",
   "words.note",
+  "words.sentence",
   "agreed.down.of",
 ]);
 

@@ -51,6 +51,12 @@ export const Down = Type.Union(
   { description: "an amount, a percent or what is due at signing" },
 );
 
+/** A piece of a kept sentence: see `kept-sentence.ts`. */
+const KeptSegment = Type.Union(
+  [Text, exact({ strong: Text }), exact({ figure: Text, text: Text, after: Type.Optional(Text) })],
+  { description: "a piece of a sentence" },
+);
+
 /** Members that every record has. */
 export const EVERY_RECORD = {
   /** Whose of the deal's options it is. */
@@ -70,5 +76,9 @@ export const EVERY_ANSWER = {
   extras: Type.Array(Minor),
   dates: exact({ start: DateOrNone, first: DateOrNone, final: DateOrNone }),
   /** What was said beside the answer, where something was. */
-  words: exact({ note: Type.Optional(Text) }),
+  words: exact({
+    note: Type.Optional(Text),
+    /** The answer in a sentence, its figures kept as figures; not of what was signed before sentences were kept. */
+    sentence: Type.Optional(Type.Array(KeptSegment)),
+  }),
 };

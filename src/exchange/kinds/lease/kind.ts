@@ -6,6 +6,7 @@ import {
   leaseEffectiveRate,
   success,
 } from "@/core";
+import { KEEPING } from "../kind/kept-sentence";
 import type { FileKind } from "../kind/kind";
 import type { LeaseFile } from "./file/file.schema";
 import type { LeaseQuestion } from "./file/questions.schema";
@@ -14,6 +15,7 @@ import { readLease } from "./read";
 import { recordOfLease } from "./record";
 import type { LeaseRecord } from "./record.schema";
 import { leaseRows } from "./rows";
+import { leaseSentence } from "./words/sentence";
 
 /** Leases, as they go in and out. */
 export const LEASE_FILES: FileKind<LeaseFile, LeaseDeal, LeaseQuote, LeaseQuestion, LeaseRecord> = {
@@ -39,6 +41,7 @@ export const LEASE_FILES: FileKind<LeaseFile, LeaseDeal, LeaseQuote, LeaseQuesti
   }),
   record(optionId, quote) {
     const rate = leaseEffectiveRate(quote);
-    return recordOfLease(optionId, { ...quote, ...(rate.ok && { keptEffectiveRate: rate.value }) });
+    const record = recordOfLease(optionId, { ...quote, ...(rate.ok && { keptEffectiveRate: rate.value }) });
+    return { ...record, words: { ...record.words, sentence: leaseSentence(quote, KEEPING) } };
   },
 };

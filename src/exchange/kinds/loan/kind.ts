@@ -1,6 +1,7 @@
 import { costOfCredit, FREQUENCY_NAMES, type LoanDeal, type LoanQuote, success, summarizeLoan } from "@/core";
 import { answerFreeQuestion } from "../../questions/free-questions";
 import type { DealQuestion, FreeQuestion } from "../../questions/questions.schema";
+import { KEEPING } from "../kind/kept-sentence";
 import type { FileKind } from "../kind/kind";
 import type { LoanFile } from "./file/file.schema";
 import { answerDealQuestion } from "./questions";
@@ -9,6 +10,8 @@ import { readLoan } from "./read";
 import { recordOfLoan } from "./record";
 import type { LoanRecord } from "./record.schema";
 import { loanRows } from "./rows";
+import { loanEnding } from "./words/ending";
+import { loanSentence } from "./words/sentence";
 
 /** Loans, as they go in and out. */
 export const LOAN_FILES: FileKind<LoanFile, LoanDeal, LoanQuote, DealQuestion | FreeQuestion, LoanRecord> = {
@@ -30,6 +33,9 @@ export const LOAN_FILES: FileKind<LoanFile, LoanDeal, LoanQuote, DealQuestion | 
   listedRecord: ({ figures }) => figures,
   record(optionId, quote) {
     const cost = costOfCredit(quote);
-    return recordOfLoan(optionId, { ...quote, ...(cost.ok && { keptCost: cost.value }) });
+    const record = recordOfLoan(optionId, { ...quote, ...(cost.ok && { keptCost: cost.value }) });
+    const ending = loanEnding(quote, KEEPING);
+    const sentence = [...loanSentence(quote, KEEPING), ...(ending ? [` ${ending}`] : [])];
+    return { ...record, words: { ...record.words, sentence } };
   },
 };

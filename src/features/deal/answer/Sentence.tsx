@@ -6,7 +6,8 @@ import { LiveFigure } from "./LiveFigure";
 export type Way = Omit<ComponentProps<typeof LiveFigure>, "text" | "after">;
 
 type Props<Figure extends string> = {
-  segments: readonly Segment<Figure>[];
+  /** One that was signed can name figures that no sentence has any more; they lead nowhere. */
+  segments: readonly Segment<string>[];
   ways: Readonly<Record<Figure, Way>>;
 };
 
@@ -16,7 +17,7 @@ export function Sentence<Figure extends string>({ segments, ways }: Props<Figure
   return createElement(Fragment, null, ...segments.map(segment => drawn(segment, ways)));
 }
 
-function drawn<Figure extends string>(segment: Segment<Figure>, ways: Props<Figure>["ways"]): ReactNode {
+function drawn(segment: Segment<string>, ways: Readonly<Record<string, Way>>): ReactNode {
   if (typeof segment === "string") return segment;
   if ("strong" in segment) return <strong className="font-semibold">{segment.strong}</strong>;
   const { figure, ...text } = segment;

@@ -1,4 +1,6 @@
 import { failure, success } from "@/core";
+import { writtenAnew } from "@/exchange/kinds/kind/kept-sentence";
+import type { SentenceWriter } from "@/exchange/kinds/kind/segment";
 import type { SignedQuote } from "@/exchange/signed-quote";
 import { quoteOfRecord } from "@/exchange/signed-quote/quote-of-record";
 import type { OptionState } from "../option";
@@ -19,7 +21,13 @@ function signedState(state: OptionState, signed: SignedQuote): OptionState {
   if (state.kind !== signed.kind)
     return withoutAnswer(state, `It was signed as a ${signed.kind} and is a ${state.kind}.`);
   const quote = quoteOfRecord(signed, state.deal.value);
-  return { ...state, answer: success(quote), lastGood: quote } as OptionState;
+  const { sentence } = signed.words;
+  return {
+    ...state,
+    answer: success(quote),
+    lastGood: quote,
+    ...(sentence && { signedSentence: (write: SentenceWriter) => writtenAnew(sentence, write) }),
+  } as OptionState;
 }
 
 const withoutAnswer = (state: OptionState, sentence: string): OptionState => ({

@@ -9,6 +9,7 @@ import {
   type Result,
 } from "@/core";
 import type { DealFile } from "@/exchange/deal-file";
+import type { Segment, SentenceWriter } from "@/exchange/kinds/kind/segment";
 import type { LeaseFile } from "@/exchange/kinds/lease";
 import type { LoanFile } from "@/exchange/kinds/loan";
 import {
@@ -57,6 +58,8 @@ type Answered<Name, Kind, File, Read, Answer> = Typing & {
   answer: Result<Answer>;
   /** The newest answer that held, shown greyed while there is none. */
   lastGood: Answer | null;
+  /** Of a signed one: its sentence as it was signed, where it was kept. */
+  signedSentence?: (write: SentenceWriter) => readonly Segment<string>[];
 };
 export type LoanState = Answered<"loan", LoanKind, LoanFile, LoanDeal, LoanQuote>;
 export type LeaseState = Answered<"lease", LeaseKind, LeaseFile, LeaseDeal, LeaseQuote>;

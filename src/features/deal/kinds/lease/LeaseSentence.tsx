@@ -4,7 +4,7 @@ import { type LeaseSentenceFigure, leaseSentence } from "@/exchange/kinds/lease/
 import { Sentence, type Way } from "../../answer/Sentence";
 import { SentenceCard } from "../../answer/SentenceCard";
 import { useSentenceWriter } from "../../answer/use-sentence-writer";
-import { shownQuote } from "../../option";
+import { type LeaseState, shownQuote } from "../../option";
 import { useOptionOf } from "../../option/option-context";
 import { LeaseFindBar } from "./LeaseFindBar";
 
@@ -19,8 +19,9 @@ export const LeaseSentence = memo(function LeaseSentence() {
 
 /** The sentence of a lease that is being signed, too. */
 export function LeaseWords() {
-  const quote = shownQuote(useOptionOf("lease").option);
-  return quote && <Words quote={quote} />;
+  const { option } = useOptionOf("lease");
+  const quote = shownQuote(option);
+  return quote && <Words quote={quote} signed={option.signedSentence} />;
 }
 
 const WAYS: Record<LeaseSentenceFigure, Way> = {
@@ -30,7 +31,7 @@ const WAYS: Record<LeaseSentenceFigure, Way> = {
   residual: { find: "residual", field: "lease/residual", name: "Residual" },
 };
 
-function Words({ quote }: { quote: LeaseQuote }) {
+function Words({ quote, signed }: { quote: LeaseQuote; signed: LeaseState["signedSentence"] }) {
   const write = useSentenceWriter(quote.deal.currency);
-  return <Sentence segments={leaseSentence(quote, write)} ways={WAYS} />;
+  return <Sentence segments={signed?.(write) ?? leaseSentence(quote, write)} ways={WAYS} />;
 }

@@ -4,7 +4,7 @@ import { type LoanSentenceFigure, loanSentence } from "@/exchange/kinds/loan/wor
 import { Sentence, type Way } from "../../answer/Sentence";
 import { SentenceCard } from "../../answer/SentenceCard";
 import { useSentenceWriter } from "../../answer/use-sentence-writer";
-import { shownQuote } from "../../option";
+import { type LoanState, shownQuote } from "../../option";
 import { useOptionOf } from "../../option/option-context";
 import { LoanFindBar } from "./LoanFindBar";
 
@@ -19,8 +19,9 @@ export const LoanSentence = memo(function LoanSentence() {
 
 /** The sentence of a loan that is being signed, too. */
 export function LoanWords() {
-  const quote = shownQuote(useOptionOf("loan").option);
-  return quote && <Words quote={quote} />;
+  const { option } = useOptionOf("loan");
+  const quote = shownQuote(option);
+  return quote && <Words quote={quote} signed={option.signedSentence} />;
 }
 
 const WAYS: Record<LoanSentenceFigure, Way> = {
@@ -42,8 +43,9 @@ const endsOtherwise = ({ payments, paymentsMade, plannedPayments, filled: { plan
   plan.steps !== undefined ||
   plan.extra !== undefined;
 
-function Words({ quote }: { quote: LoanQuote }) {
+function Words({ quote, signed }: { quote: LoanQuote; signed: LoanState["signedSentence"] }) {
   const write = useSentenceWriter(quote.deal.currency);
+  if (signed) return <Sentence segments={signed(write)} ways={WAYS} />;
   return (
     <>
       <Sentence segments={loanSentence(quote, write)} ways={WAYS} />
