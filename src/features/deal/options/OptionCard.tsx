@@ -1,22 +1,10 @@
 import { Pencil, Star } from "lucide-react";
 import { type KeyboardEvent, memo, useEffect, useRef, useState } from "react";
 import { amountIn, inNotation } from "@/exchange/notation";
-import { notify } from "@/features/notices/notify";
 import { deskOf, isStale, notationIn, type OptionState, shownQuote } from "../option";
 import { useIsFrozen } from "../option/option-context";
+import { NameOfOption } from "./NameOfOption";
 import type { CalledOption, OptionActions } from "./use-options";
-
-type Naming = typeof import("./NameOfOption");
-
-/** Few options are called otherwise than they are proposed: the screen starts without the code for it. */
-async function loadedNaming(): Promise<Naming | undefined> {
-  try {
-    return await import("./NameOfOption");
-  } catch {
-    notify.error("Renaming could not be loaded, because the server is away. Try again when it is back.");
-    return undefined;
-  }
-}
 
 const RENAME = <Pencil size={13} aria-hidden="true" />;
 
@@ -34,7 +22,7 @@ type Props = CalledOption & {
 export const OptionCard = memo(function OptionCard(props: Props) {
   const { id, name, called, isOpen, isChosen, state, number, isTarget, actions, onMoved } = props;
   const isFrozen = useIsFrozen();
-  const [naming, setNaming] = useState<Naming | null>(null);
+  const [isNaming, setNaming] = useState(false);
   const button = useRef<HTMLButtonElement>(null);
   const quote = shownQuote(state);
   const money = (minor: number) => amountIn(minor, state.inputs.currency, notationIn(state));
@@ -49,7 +37,7 @@ export const OptionCard = memo(function OptionCard(props: Props) {
     onMoved(id, by);
   };
   const stopNaming = () => {
-    setNaming(null);
+    setNaming(false);
     button.current?.focus();
   };
   return (
@@ -57,8 +45,8 @@ export const OptionCard = memo(function OptionCard(props: Props) {
       data-option={id}
       className={`card-paper relative flex h-[3.55rem] min-w-60 max-w-96 flex-1 [contain:size_layout] items-center ${isOpen ? "border-primary! shadow-[inset_0_-3px_0_var(--color-primary)]" : ""} ${isTarget ? "outline-2 outline-found" : ""}`}
     >
-      {naming ? (
-        <naming.NameOfOption
+      {isNaming ? (
+        <NameOfOption
           name={name}
           proposed={called}
           onDone={typed => {
@@ -108,7 +96,7 @@ export const OptionCard = memo(function OptionCard(props: Props) {
               className="mr-1 grid size-6 shrink-0 cursor-pointer place-items-center rounded-field text-faint hover:bg-base-200"
               aria-label={`Rename “${called}”`}
               title="Rename it"
-              onClick={async () => setNaming((await loadedNaming()) ?? null)}
+              onClick={() => setNaming(true)}
             >
               {RENAME}
             </button>

@@ -6,8 +6,6 @@ import { Check } from "../parts/choices";
 import { alsoChanged } from "./option-changes";
 import { useOptionActions, useOptions } from "./use-options";
 
-export { OptionChoice } from "./OptionChoice";
-
 /** What can be done with the open option. */
 export function OptionTools() {
   const { state } = useDesk();

@@ -22,7 +22,7 @@ const loadAhead = (view: View) => {
 };
 
 const OptionStrip = lazy(() =>
-  import("../options/OptionStrip").then(({ OptionStrip: strip }) => ({ default: strip })),
+  import("../options/many-options").then(({ OptionStrip: strip }) => ({ default: strip })),
 );
 // Few deals have notes.
 const NotesCard = lazy(() => import("./NotesCard").then(({ NotesCard: notes }) => ({ default: notes })));

@@ -7,10 +7,10 @@ import { MORE_OPTIONS, NOTES_FIELD } from "../parts/places";
 
 // A deal begins with one option: the screen starts without the code for more.
 const OptionTools = lazy(() =>
-  import("../options/OptionTools").then(({ OptionTools: tools }) => ({ default: tools })),
+  import("../options/many-options").then(({ OptionTools: tools }) => ({ default: tools })),
 );
 const OptionChoice = lazy(() =>
-  import("../options/OptionTools").then(({ OptionChoice: choice }) => ({ default: choice })),
+  import("../options/many-options").then(({ OptionChoice: choice }) => ({ default: choice })),
 );
 const MoreOptions = lazy(() =>
   import("../options/MoreOptions").then(({ MoreOptions: panel }) => ({ default: panel })),
