@@ -6,15 +6,8 @@ import { build } from "esbuild";
 import { LeaseFileSchema, LoanFileSchema } from "@/exchange/deal-file/deal-file.schema";
 import { QuestionFileSchema } from "@/exchange/questions/questions.schema";
 import { SignedQuoteSchema } from "@/exchange/signed-quote/signed-quote.schema";
-import { VehicleSchema, VehiclesSchema } from "@/exchange/stock/stock.schema";
 import { DealFrameSchema } from "@/exchange/whole-deal/whole-deal.schema";
-import {
-  ImportRequestSchema,
-  NewDealRequestSchema,
-  RestoreRequestSchema,
-  SaveRequestSchema,
-  SettingsRequestSchema,
-} from "@/server/requests/requests.schema";
+import { REQUESTS } from "@/server/requests/requests.schema";
 
 const CHECKS: Record<string, Record<string, object>> = {
   "src/exchange/checks/compiled.js": {
@@ -26,23 +19,30 @@ const CHECKS: Record<string, Record<string, object>> = {
   "src/exchange/signed-quote/compiled.js": {
     signedQuote: SignedQuoteSchema,
   },
-  "src/server/requests/compiled.js": {
-    saveRequest: SaveRequestSchema,
-    newDealRequest: NewDealRequestSchema,
-    importRequest: ImportRequestSchema,
-    restoreRequest: RestoreRequestSchema,
-    settingsRequest: SettingsRequestSchema,
-    vehicle: VehicleSchema,
-    vehicles: VehiclesSchema,
-  },
+  "src/server/requests/compiled.js": REQUESTS,
 };
 
-/** The compiled checks, by path below the project: one module for each layer, one export for each schema. */
+/**
+ * The compiled checks, by path below the project: one module for each layer, one export for each schema; and their types beside
+ * them.
+ */
 export async function compiledChecks(): Promise<Record<string, string>> {
   const written: Record<string, string> = {};
-  for (const [path, schemas] of Object.entries(CHECKS)) written[path] = await compiled(schemas);
+  for (const [path, schemas] of Object.entries(CHECKS)) {
+    written[path] = await compiled(schemas);
+    written[path.replace(/js$/, "d.ts")] = typesOf(Object.keys(schemas));
+  }
   return written;
 }
+
+const typesOf = (names: readonly string[]): string =>
+  [
+    "// Written by npm run schema.",
+    'import type { ValidateFunction } from "ajv";',
+    "",
+    ...names.map(name => `export const ${name}: ValidateFunction;`),
+    "",
+  ].join("\n");
 
 async function compiled(schemas: Record<string, object>): Promise<string> {
   const ajv = new Ajv({

@@ -1,4 +1,4 @@
-// What `npm run schema` compiles from the schema of what was signed into compiled.js.
+// Written by npm run schema.
 import type { ValidateFunction } from "ajv";
 
 export const signedQuote: ValidateFunction;

@@ -1,4 +1,4 @@
-// What `npm run schema` compiles from the schemas of the requests into compiled.js.
+// Written by npm run schema.
 import type { ValidateFunction } from "ajv";
 
 export const saveRequest: ValidateFunction;

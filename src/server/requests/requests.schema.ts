@@ -2,9 +2,10 @@ import Type from "typebox";
 import { DealChangeSchema, DealDocumentSchema } from "@/exchange/deal-document/document.schema";
 import { exact } from "@/exchange/schema";
 import { SettingsSchema } from "@/exchange/settings/settings.schema";
+import { VehicleSchema, VehiclesSchema } from "@/exchange/stock/stock.schema";
 
 /** The body of a save: what was changed, and the version that it was made from. */
-export const SaveRequestSchema = exact({
+const SaveRequestSchema = exact({
   version: Type.Integer({
     minimum: 1,
     maximum: 2_000_000_000,
@@ -19,16 +20,16 @@ export const SaveRequestSchema = exact({
 });
 
 /** The body of a new deal. */
-export const NewDealRequestSchema = exact({ document: DealDocumentSchema });
+const NewDealRequestSchema = exact({ document: DealDocumentSchema });
 
 /** The body of an import: a deal file as text. Its name becomes the customer's. */
-export const ImportRequestSchema = exact({
+const ImportRequestSchema = exact({
   fileName: Type.String({ maxLength: 255, description: "a file name of at most 255 characters" }),
   text: Type.String({ description: "the text of a deal file" }),
 });
 
 /** The body of a save of the settings: all of them, and the version that they were made from; 0 where there is none. */
-export const SettingsRequestSchema = exact({
+const SettingsRequestSchema = exact({
   version: Type.Integer({
     minimum: 0,
     maximum: 2_000_000_000,
@@ -38,9 +39,20 @@ export const SettingsRequestSchema = exact({
 });
 
 /** The body of a restoring from a copy that the server keeps. */
-export const RestoreRequestSchema = exact({
+const RestoreRequestSchema = exact({
   copy: Type.String({ maxLength: 100, description: "the name of a copy" }),
 });
+
+/** What each body is checked by; `npm run schema` compiles a check of this name. */
+export const REQUESTS = {
+  saveRequest: SaveRequestSchema,
+  newDealRequest: NewDealRequestSchema,
+  importRequest: ImportRequestSchema,
+  restoreRequest: RestoreRequestSchema,
+  settingsRequest: SettingsRequestSchema,
+  vehicle: VehicleSchema,
+  vehicles: VehiclesSchema,
+};
 
 export type RestoreRequest = Type.Static<typeof RestoreRequestSchema>;
 export type SaveRequest = Type.Static<typeof SaveRequestSchema>;
