@@ -75,10 +75,7 @@ export const LEASE_FIGURES = {
   effectiveRate: {
     name: "Effective rate",
     unit: "percent",
-    value({ quote }) {
-      const rate = leaseEffectiveRate(quote);
-      return rate.ok ? rate.value : null;
-    },
+    value: ({ quote }) => quote.keptEffectiveRate ?? effectiveRateOf(quote),
     places: 2,
   },
   rateNotice: { name: "What its rate is", unit: "words", value: () => LEASE_RATE_NOTICE },
@@ -131,6 +128,11 @@ export const LEASE_FIGURES = {
   },
   ...otherCosts,
 } satisfies Record<string, LeaseFigure>;
+
+function effectiveRateOf(quote: LeaseQuote): number | null {
+  const rate = leaseEffectiveRate(quote);
+  return rate.ok ? rate.value : null;
+}
 
 function percentFound({ deal, filled }: LeaseQuote): string | undefined {
   const { residual } = filled.plan;
