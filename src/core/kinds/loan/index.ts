@@ -10,7 +10,17 @@ export {
 } from "./deal";
 export { dependsOn, isLevel, isPlain, levelAnswer } from "./find";
 export { LOAN } from "./kind";
-export { type DatedPlan, firstPaymentDate, type LoanPlan, type PaymentRow, paymentDates } from "./plan";
+export {
+  type DatedPlan,
+  firstPaymentDate,
+  type LoanPlan,
+  type PaymentRow,
+  PLAIN_PART_NAMES,
+  PLAIN_PARTS,
+  type PlainPartName,
+  paymentDates,
+  plainPartOf,
+} from "./plan";
 export {
   type Answering,
   evaluateLoan,

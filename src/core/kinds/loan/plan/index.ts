@@ -6,6 +6,7 @@ export { hasLevelPlan, readLevelTerms } from "./level-terms";
 export { balloonOf, loanOf } from "./loan-of";
 export { mostRounding } from "./most-rounding";
 export { paidAtStart } from "./paid-at-start";
+export { PLAIN_PART_NAMES, PLAIN_PARTS, type PlainPartName, plainPartOf } from "./plain-parts";
 export type { LoanPlan } from "./plan";
 export { readTerms, solvable } from "./read-terms";
 export {

@@ -5,9 +5,8 @@ import { DatedPaymentsMembers } from "./dated-payments.schema";
 import { DeferredMembers } from "./deferred.schema";
 import { ExtraMembers } from "./extra.schema";
 import { FlatRateMembers } from "./flat-rate.schema";
-import { InterestOnlyMembers } from "./interest-only.schema";
 import { PLAN_KINDS } from "./kinds";
-import { PrepaidChargeMembers } from "./prepaid-charge.schema";
+import { OTHER_PLAIN_MEMBERS, plainMember } from "./plain.schema";
 import { SkippedMonthsMembers } from "./skipped-months.schema";
 import { StepsMembers } from "./steps.schema";
 import { TimeMembers } from "./time.schema";
@@ -28,14 +27,15 @@ export const PlanSchema = exact({
   payment: Type.Optional(Amount),
   ...TimeMembers,
   ...BalloonMembers,
-  ...InterestOnlyMembers,
+  ...plainMember("interestOnly"),
   ...DeferredMembers,
   ...SkippedMonthsMembers,
   ...StepsMembers,
   ...FlatRateMembers,
-  ...PrepaidChargeMembers,
+  ...plainMember("prepaidCharge"),
   ...DatedPaymentsMembers,
   ...ExtraMembers,
+  ...OTHER_PLAIN_MEMBERS,
 });
 
 /** How a loan is repaid, as it is filed. */

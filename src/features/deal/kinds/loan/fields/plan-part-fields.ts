@@ -1,4 +1,12 @@
-import { HIGHEST_BALLOON_PERCENT, MOST_PAYMENTS, wholeText } from "@/core";
+import {
+  HIGHEST_BALLOON_PERCENT,
+  HIGHEST_STEP_PERCENT,
+  MOST_PAYMENTS,
+  PLAIN_PART_NAMES,
+  type PlainPartName,
+  plainPartOf,
+  wholeText,
+} from "@/core";
 import type { LoanFile } from "@/exchange/kinds/loan";
 import { withOptional } from "@/exchange/members";
 import { foundAmount, readAmount, readPercent, typedAmount } from "../../../fields/amount-text";
@@ -10,11 +18,10 @@ type PlanFile = LoanFile["plan"];
 
 /** A part of the plan whose figure is typed in one field. */
 export type PlanPartFieldName =
+  | PlainPartName
   | "balloon"
-  | "interestOnly"
   | "deferred"
   | "roundingStep"
-  | "prepaidCharge"
   | "extra"
   | "yearlyExtra"
   | "yearlyExtraFrom"
@@ -61,8 +68,41 @@ function countOfPart(
   };
 }
 
+/** Reads a percent of a part that is there; cleared, the part stays with 0. */
+function percentOfPart(
+  label: string,
+  of: (plan: PlanFile) => string | number | undefined,
+  putPercent: (file: LoanFile, percent: string) => Reading<LoanFile>,
+): LoanField {
+  return {
+    label,
+    unit: () => "%",
+    read: (text, file) => {
+      if (text === "") return of(file.plan) === undefined ? good(file) : putPercent(file, "0");
+      const percent = readPercent(text);
+      return percent === undefined || Number(percent) > HIGHEST_STEP_PERCENT
+        ? bad(`“${text}” is not a percent; type one from 0 to ${HIGHEST_STEP_PERCENT}, such as 3.`)
+        : putPercent(file, percent);
+    },
+    show: ({ inputs }) => String(of(inputs.plan) ?? ""),
+  };
+}
+
+/** The fields of the parts that are one figure. */
+function plainFields(): Record<PlainPartName, LoanField> {
+  const fields = PLAIN_PART_NAMES.map((name): [string, LoanField] => {
+    const { unit, label } = plainPartOf(name);
+    const of = (plan: PlanFile) => plan[name];
+    const putIt = (file: LoanFile, figure: string | number) => put(file, name, figure as never);
+    if (unit === "payments") return [name, countOfPart(label, plan => of(plan) as number | undefined, putIt)];
+    return [name, (unit === "money" ? amountOfPart : percentOfPart)(label, of, putIt)];
+  });
+  return Object.fromEntries(fields) as Record<PlainPartName, LoanField>;
+}
+
 /** The fields of the plan's rare parts. */
 export const PLAN_PART_FIELDS: Record<PlanPartFieldName, LoanField> = {
+  ...plainFields(),
   balloon: {
     label: "Balloon",
     finds: "balloon",
@@ -81,11 +121,6 @@ export const PLAN_PART_FIELDS: Record<PlanPartFieldName, LoanField> = {
       return "percent" in balloon ? String(balloon.percent) : typedAmount(inputs, balloon.amount);
     },
   },
-  interestOnly: countOfPart(
-    "Just interest at first",
-    ({ interestOnly }) => interestOnly,
-    (file, count) => put(file, "interestOnly", count),
-  ),
   deferred: countOfPart(
     "No payment at first",
     ({ deferred }) => deferred?.payments,
@@ -95,11 +130,6 @@ export const PLAN_PART_FIELDS: Record<PlanPartFieldName, LoanField> = {
     "Rounded in steps of",
     ({ roundingStep }) => roundingStep,
     (file, amount) => put(file, "roundingStep", amount),
-  ),
-  prepaidCharge: amountOfPart(
-    "Charge at signing",
-    ({ prepaidCharge }) => prepaidCharge,
-    (file, amount) => put(file, "prepaidCharge", amount),
   ),
   extra: {
     ...amountOfPart(

@@ -106,22 +106,9 @@ function PartOf({ part }: { part: AddablePart }) {
         </Part>
       );
     default:
-      return (
-        <Part part={part}>
-          <FigureField field={FIELD_OF[part.name]} />
-        </Part>
-      );
+      return <Part part={part}>{part.field && <FigureField field={part.field} />}</Part>;
   }
 }
-
-/** Parts that have one figure and nothing else. */
-const FIELD_OF = {
-  balloon: "balloon",
-  "interest-only start": "interestOnly",
-  "extra with every payment": "extra",
-  "rounding step": "roundingStep",
-  "charge at signing": "prepaidCharge",
-} as const;
 
 function Part({ part, isWide, children }: { part: AddablePart; isWide?: boolean; children: ReactNode }) {
   const { act } = useOptionOf("loan");

@@ -1,4 +1,6 @@
+import { PLAIN_PART_NAMES, PLAIN_PARTS, type PlainPartName } from "@/core";
 import type { LoanFile } from "@/exchange/kinds/loan";
+import type { PlanPartFieldName } from "../fields/plan-part-fields";
 import { planRows, withPlanRows } from "../fields/plan-rows";
 
 type PlanFile = LoanFile["plan"];
@@ -6,8 +8,8 @@ type PlanFile = LoanFile["plan"];
 /** A part that a plan can have besides what every plan has. */
 export type AddablePart = {
   name:
+    | (typeof PLAIN_PARTS)[PlainPartName]["part"]
     | "balloon"
-    | "interest-only start"
     | "start without payments"
     | "skipped months"
     | "steps"
@@ -17,8 +19,9 @@ export type AddablePart = {
     | "payments in advance"
     | "compounding"
     | "counting of days"
-    | "rounding step"
-    | "charge at signing";
+    | "rounding step";
+  /** Of one that is a figure and nothing else: its field. */
+  field?: PlanPartFieldName;
   has: (plan: PlanFile) => boolean;
   add: (plan: PlanFile) => PlanFile;
   takeOut: (plan: PlanFile) => PlanFile;
@@ -40,20 +43,25 @@ const withoutExtra = (key: keyof NonNullable<PlanFile["extra"]>) => (plan: PlanF
 
 const today = ({ firstPayment, signed }: PlanFile) => firstPayment ?? signed ?? "2027-01-01";
 
+/** A part that is one figure. */
+const plain = (name: PlainPartName): AddablePart => ({
+  name: PLAIN_PARTS[name].part,
+  field: name,
+  has: plan => plan[name] !== undefined,
+  add: plan => ({ ...plan, [name]: PLAIN_PARTS[name].asAdded }),
+  takeOut: without(name),
+});
+
 /** Every part, in the order in which they stand. */
 export const ADDABLE_PARTS: readonly AddablePart[] = [
   {
     name: "balloon",
+    field: "balloon",
     has: ({ balloon }) => balloon !== undefined,
     add: plan => ({ ...plan, balloon: { amount: "0" } }),
     takeOut: without("balloon"),
   },
-  {
-    name: "interest-only start",
-    has: ({ interestOnly }) => interestOnly !== undefined,
-    add: plan => ({ ...plan, interestOnly: 6 }),
-    takeOut: without("interestOnly"),
-  },
+  plain("interestOnly"),
   {
     name: "start without payments",
     has: ({ deferred }) => deferred !== undefined,
@@ -74,6 +82,7 @@ export const ADDABLE_PARTS: readonly AddablePart[] = [
   },
   {
     name: "extra with every payment",
+    field: "extra",
     has: ({ extra }) => extra?.each !== undefined,
     add: plan => ({ ...plan, extra: { ...plan.extra, each: "0" } }),
     takeOut: withoutExtra("each"),
@@ -110,14 +119,10 @@ export const ADDABLE_PARTS: readonly AddablePart[] = [
   },
   {
     name: "rounding step",
+    field: "roundingStep",
     has: ({ roundingStep }) => roundingStep !== undefined,
     add: plan => ({ ...plan, roundingStep: "1" }),
     takeOut: without("roundingStep"),
   },
-  {
-    name: "charge at signing",
-    has: ({ prepaidCharge }) => prepaidCharge !== undefined,
-    add: plan => ({ ...plan, prepaidCharge: "0" }),
-    takeOut: without("prepaidCharge"),
-  },
+  ...PLAIN_PART_NAMES.filter(name => name !== "interestOnly").map(plain),
 ];

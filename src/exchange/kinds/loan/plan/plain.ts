@@ -1,0 +1,20 @@
+import { type PlainPartName, plainPartOf } from "@/core";
+import type { PlanPart } from "./part";
+
+/** A part of a plan that is one figure. */
+export function plainPart(name: PlainPartName): PlanPart {
+  const { unit, named, words } = plainPartOf(name);
+  return {
+    read(plan, read) {
+      const typed = plan[name];
+      if (typed === undefined) return undefined;
+      if (unit === "money") return { [name]: read.amount(name, named, typed) ?? 0 };
+      return { [name]: unit === "percent" ? String(typed) : typed };
+    },
+    words(plan, { money }) {
+      const typed = plan[name];
+      if (typed === undefined) return [];
+      return [words(unit === "money" ? money(typed) : String(typed))];
+    },
+  };
+}
