@@ -19,6 +19,21 @@ test("a percent step after an amount is of that amount", () => {
   expect(payments(quote).slice(2, 7)).toEqual([100_000, 100_000, 110_000, 110_000, 110_000]);
 });
 
+test.each([
+  ["77 of two decimals", 77, "0.77"],
+  ["100 of two decimals", 100, "0.77"],
+  ["40 of eight decimals", 40, "1.23456789"],
+  ["100 of less each time", 100, "-1.5"],
+])("percent steps, %s, without interest share the loan by their weights", (_, count, percent) => {
+  // Payment k is 1 + percent / 100 times the one before; their sum of whole cents is the loan's, but for the last.
+  const steps = Array.from({ length: count }, (_, k) => ({ from: k + 2, percent }));
+  const quote = quoteOf(dealWith({ price: 10_000_000 }, { yearlyRate: "0", payments: count + 1, steps }));
+  const ratio = 1 + Number(percent) / 100;
+  const first = (10_000_000 * (ratio - 1)) / (ratio ** (count + 1) - 1);
+  expect(quote.payment).toBe(Math.round(first));
+  expect(quote.totalOfPayments).toBe(quote.loanAmount);
+});
+
 describe("a balloon is agreed, and no floor under every row", () => {
   test("what is owed may go below it and grow to it", () => {
     const datedPayments = [

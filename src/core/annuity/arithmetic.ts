@@ -48,10 +48,20 @@ export const PRECISE: Arithmetic<Fixed> = {
   },
 };
 
+/** A longer whole number is none that a float can be: the last places of both are left out, which a quotient does not feel. */
+const FLOAT_BITS = 1000;
+
+/** A ratio of whole numbers of any length as a float. */
+function ratioOf(numerator: bigint, denominator: bigint): number {
+  const bits = Math.max(numerator.toString(16).length, denominator.toString(16).length) * 4;
+  const beyond = BigInt(Math.max(0, bits - FLOAT_BITS));
+  return Number(numerator >> beyond) / Number(denominator >> beyond);
+}
+
 /** A ratio of whole numbers as a level payment's multiple. */
 export function rationalWeight(numerator: bigint, denominator: bigint): Weight {
   return {
-    value: Number(numerator) / Number(denominator),
+    value: ratioOf(numerator, denominator),
     precise: () => fixedRatio(numerator, denominator),
   };
 }
