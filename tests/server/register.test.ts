@@ -233,7 +233,7 @@ test("a core that answers otherwise has another version", () => {
   );
   const digest = createHash("sha256").update(JSON.stringify(answers)).digest("hex").slice(0, 16);
   // Where this fails because an answer is meant to be another one, raise CORE_VERSION and write the new digest here.
-  expect([CORE_VERSION, digest]).toEqual(["3", "ff22335b2631678d"]);
+  expect([CORE_VERSION, digest]).toEqual(["4", "ff22335b2631678d"]);
 });
 
 test("deals are found by the days on which they were changed; deleted ones are listed apart", async () => {
