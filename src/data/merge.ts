@@ -4,6 +4,7 @@ import {
   type DealChange,
   type DealDocument,
   optionOf,
+  optionsUpToDate,
 } from "@/exchange/deal-document";
 
 /** A deal with the versions at which it, and each of its parts, last changed. */
@@ -40,7 +41,7 @@ export function merge(kept: VersionedDeal, from: number, change: DealChange): Me
     (changed.order && isNewer(kept.orderVersion)) ||
     changed.options?.some(({ id }) => isNewer(kept.optionVersions.get(id))) ||
     // An option that somebody else took out, or that was changed since by somebody else and is taken out here.
-    change.options?.some(({ id }) => isLost(id)) ||
+    optionsUpToDate(kept.document, change.options).some(({ id }) => isLost(id)) ||
     order?.options.some(isLost) ||
     kept.document.options.some(({ id }) => isLost(id) && isNewer(kept.optionVersions.get(id)));
   return clashes ? null : { document, changed };

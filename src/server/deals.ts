@@ -4,6 +4,7 @@ import type { Store } from "@/data/store";
 import { takingTurns } from "@/data/turns";
 import {
   applyChange,
+  asItsSenderReads,
   type DealChange,
   type DealDocument,
   headingOf,
@@ -105,11 +106,13 @@ export async function saveDeal(
 ): Promise<SaveReply> {
   const saved = await savedOrSigned(store, id, version, change, { ...(brief && { brief }) });
   if (!saved) {
-    const current = await openDeal(store, id);
+    const deal = await openDeal(store, id);
+    const current = { ...deal, document: asItsSenderReads(deal.document, change) };
     throw new Refusal(409, "This deal was changed and saved somewhere else since you opened it.", current);
   }
   wakeFigures();
-  return reply(saved);
+  const answer = reply(saved);
+  return answer.document ? { ...answer, document: asItsSenderReads(answer.document, change) } : answer;
 }
 
 /** Saves a change; one that signs the deal is saved with what it is signed with. */

@@ -18,4 +18,4 @@ export { newId } from "./new-id";
 export { chosenOption, documentOf, headingOf, optionOf, orderOf } from "./parts";
 export { isSame } from "./same";
 export { DEAL_STATUSES, type DealStatus } from "./statuses";
-export { upToDate } from "./up-to-date";
+export { asItsSenderReads, optionsUpToDate, saveUpToDate, upToDate } from "./up-to-date";

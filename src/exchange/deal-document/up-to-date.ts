@@ -1,5 +1,5 @@
 import type { DealFile } from "../deal-file";
-import type { DealDocument, DealHeading, DealOption } from "./document.schema";
+import type { DealChange, DealDocument, DealHeading, DealOption } from "./document.schema";
 import { chosenOption, documentOf } from "./parts";
 
 /** The id of an option that has none: it stands for the chosen one of the deal that it is put into. */
@@ -27,6 +27,26 @@ export function upToDate(stored: unknown, optionId: string = CHOSEN_OPTION): unk
   return "inputs" in stored && !("options" in stored) ? fromInputs(stored as WithInputs, optionId) : stored;
 }
 
+/**
+ * A save as it is sent today: before options a page sent its whole document, with the inputs of its only option. What is no such
+ * save comes back as it is.
+ */
+export function saveUpToDate(sent: unknown): unknown {
+  if (!isObject(sent) || !("document" in sent)) return sent;
+  const { document, ...rest } = sent;
+  const current = upToDate(document);
+  if (!isObject(current)) return sent;
+  const { chosen: _chosen, options, ...heading } = current;
+  return { ...rest, change: { heading, options } };
+}
+
+/** A deal as the sender of a change reads it: a page from before options looks for the inputs where they were. */
+export function asItsSenderReads(document: DealDocument, { options = [] }: DealChange): DealDocument {
+  if (!options.some(({ id }) => id === CHOSEN_OPTION)) return document;
+  const { inputs } = chosenOption(document);
+  return Object.assign({ inputs }, document);
+}
+
 function fromInputs({ inputs, ...heading }: WithInputs, id: string): DealDocument {
   return documentOf(heading, { id, name: "", inputs });
 }
@@ -35,7 +55,7 @@ function isObject(value: unknown): value is Record<string, unknown> {
   return typeof value === "object" && value !== null && !Array.isArray(value);
 }
 
-/** The options of a change of a deal; one that was written before options had ids is the deal's chosen one. */
+/** The options of a change, as the deal has them; one that was written before options had ids is the deal's chosen one. */
 export const optionsUpToDate = (document: DealDocument, options: readonly DealOption[] = []): DealOption[] =>
   options.map(option =>
     option.id === CHOSEN_OPTION ? { ...chosenOption(document), inputs: option.inputs } : option,

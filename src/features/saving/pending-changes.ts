@@ -1,4 +1,4 @@
-import { type DealChange, type DealDocument, headingOf, upToDate } from "@/exchange/deal-document";
+import { type DealChange, saveUpToDate } from "@/exchange/deal-document";
 
 /** A change that the server has not confirmed yet. */
 export type PendingChange = {
@@ -57,12 +57,7 @@ export function pendingChanges(storage: ChangeStorage, dealId?: string): Pending
 }
 
 /** A kept change as it is written today; before options the whole document was kept. */
-function pendingUpToDate(
-  kept: PendingChange | (Omit<PendingChange, "change"> & { document: unknown }),
-): PendingChange {
-  if (!("document" in kept)) return kept;
-  const { document, ...rest } = kept;
-  const current = upToDate(document) as DealDocument;
-  const change = { heading: headingOf(current), options: current.options };
-  return { ...rest, customer: current.customer, change };
+function pendingUpToDate(kept: PendingChange): PendingChange {
+  const current = saveUpToDate(kept) as PendingChange;
+  return { ...current, customer: current.change.heading?.customer ?? current.customer };
 }

@@ -1,6 +1,6 @@
 import { randomUUID } from "node:crypto";
 import { type Checked, checked } from "@/exchange/checks";
-import { type DealOption, type DealOrder, orderOf, upToDate } from "@/exchange/deal-document";
+import { type DealOption, type DealOrder, orderOf, saveUpToDate, upToDate } from "@/exchange/deal-document";
 import { readDeal } from "@/exchange/deal-file";
 import { checkDealFile } from "@/exchange/deal-file/parse";
 import { importRequest, newDealRequest, restoreRequest, saveRequest } from "./compiled";
@@ -24,9 +24,9 @@ export function checkNewDealRequest(value: unknown): Checked<NewDealRequest> {
   );
 }
 
-/** The same for a save. */
+/** The same for a save, of whatever form. */
 export function checkSaveRequest(value: unknown): Checked<SaveRequest> {
-  const request = checked<SaveRequest>(saveRequest, value);
+  const request = checked<SaveRequest>(saveRequest, saveUpToDate(value));
   if (!request.ok) return request;
   const { options = [], order } = request.value.change;
   const readable = withReadableFigures(request, options, "/change");
