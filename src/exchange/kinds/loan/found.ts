@@ -3,28 +3,43 @@ import type { Reader } from "../../reading";
 import { tradeInsOf } from "../../structure";
 import type { LoanFile } from "./file/file.schema";
 
-/** The figure that each find looks for, by the name a sentence gives it, and what the file gives for it. */
-const FOUND: Record<LoanFile["find"], { figure: Figure; name: string; given: (file: LoanFile) => unknown }> =
-  {
-    payment: { figure: "payment", name: "payment", given: ({ plan }) => plan.payment },
-    price: { figure: "price", name: "price", given: ({ structure }) => structure.price },
-    down: { figure: "down", name: "cash down", given: ({ structure }) => structure.down },
-    downPercent: { figure: "down", name: "cash down", given: ({ structure }) => structure.down },
-    allowance: {
-      figure: "allowance",
-      name: "trade-in allowance",
-      given: ({ structure }) => allowanceGiven(structure),
-    },
-    yearlyRate: { figure: "yearlyRate", name: "yearly rate", given: ({ plan }) => plan.yearlyRate },
-    payments: { figure: "payments", name: "number of payments", given: ({ plan }) => plan.payments },
-    balloon: { figure: "balloon", name: "balloon", given: ({ plan }) => plan.balloon },
-    extra: { figure: "extra", name: "extra with every payment", given: ({ plan }) => plan.extra?.each },
-    lump: {
-      figure: "extra",
-      name: "extra on a date",
-      given: ({ plan }) => (plan.extra?.once?.every(({ amount }) => amount !== undefined) ? true : undefined),
-    },
-  };
+type Find = LoanFile["find"];
+
+/** What each figure that can be found is called in a sentence. */
+export const FOUND_NAMES: Record<Find, string> = {
+  payment: "payment",
+  price: "price",
+  down: "cash down",
+  downPercent: "cash down",
+  allowance: "trade-in allowance",
+  yearlyRate: "yearly rate",
+  payments: "number of payments",
+  balloon: "balloon",
+  extra: "extra with every payment",
+  lump: "extra on a date",
+};
+
+/** The figure that a failure blames, where it has another name. */
+const BLAMED: { [Each in Find]?: Figure } = { downPercent: "down", lump: "extra" };
+
+/** What the file gives for the figure that it asks to find. */
+function givenFor({ find, structure, plan }: LoanFile): unknown {
+  switch (find) {
+    case "price":
+      return structure.price;
+    case "down":
+    case "downPercent":
+      return structure.down;
+    case "allowance":
+      return allowanceGiven(structure);
+    case "extra":
+      return plan.extra?.each;
+    case "lump":
+      return plan.extra?.once?.every(({ amount }) => amount !== undefined) ? true : undefined;
+    default:
+      return plan[find];
+  }
+}
 
 /** Whether no trade-in leaves its allowance to be found. */
 function allowanceGiven(structure: LoanFile["structure"]): true | undefined {
@@ -44,10 +59,12 @@ export function refuseFound(file: LoanFile, read: Reader): void {
     );
   if (open.length > 1)
     read.refuse("allowance", "Only one trade-in can leave its allowance out, to be found; give the others.");
-  const { figure, name, given } = FOUND[file.find];
-  if (given(file) !== undefined) {
-    read.refuse(figure, `The ${name} is being found, so the file must leave it out.`);
-  }
+  const { find } = file;
+  if (givenFor(file) !== undefined)
+    read.refuse(
+      BLAMED[find] ?? (find as Figure),
+      `The ${FOUND_NAMES[find]} is being found, so the file must leave it out.`,
+    );
 }
 
 /** An extra on a date has no amount only where it is the one being found. */

@@ -1,15 +1,19 @@
 import type { FoundFigure, WorkedFigure } from "@/core";
+import { FOUND_NAMES } from "@/exchange/kinds/loan/found";
 
-/** The figure being found, as the screen names it, and the one that its working explains. */
-export const FOUND_NAMES: Record<FoundFigure, { name: string; working: WorkedFigure }> = {
-  payment: { name: "payment", working: "payment" },
-  price: { name: "price", working: "price" },
-  down: { name: "cash down", working: "down" },
-  downPercent: { name: "percent down", working: "down" },
-  allowance: { name: "trade-in allowance", working: "allowance" },
-  yearlyRate: { name: "yearly rate", working: "yearlyRate" },
-  payments: { name: "number of payments", working: "payments" },
-  balloon: { name: "balloon", working: "balloon" },
-  extra: { name: "extra payment", working: "savedInterest" },
-  lump: { name: "extra on a date", working: "savedInterest" },
+/** The figure being found, as the screen names it. */
+export const NAMES_OF_FOUND: Record<FoundFigure, string> = {
+  ...FOUND_NAMES,
+  downPercent: "percent down",
+  extra: "extra payment",
 };
+
+/** The working of a found figure, where it is another one's. */
+const WORKED: { [Figure in FoundFigure]?: WorkedFigure } = {
+  downPercent: "down",
+  extra: "savedInterest",
+  lump: "savedInterest",
+};
+
+/** The figure whose working explains one that is found. */
+export const workedFor = (found: FoundFigure): WorkedFigure => WORKED[found] ?? (found as WorkedFigure);

@@ -17,7 +17,7 @@ export {
 } from "@/exchange/structure/lines";
 export type { DeskFind, Field, FieldView, LeaseView, LoanFind, LoanView, Reading } from "./field";
 export type { FieldName, FieldNames } from "./field-name";
-export { FOUND_NAMES } from "./found-figures";
+export { NAMES_OF_FOUND, workedFor } from "./found-figures";
 export type { LineFieldName } from "./line-fields";
 export { type DownKind, downKind, isPercentDown, nameOfAmountLine } from "./structure-fields";
 

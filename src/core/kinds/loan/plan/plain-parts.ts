@@ -7,8 +7,8 @@ type PlainPart = {
   label: string;
   /** What it is called where it is added and taken out. */
   part: string;
-  /** What it is called where it cannot be read. */
-  named: string;
+  /** What it is called where it cannot be read, if that is another name. */
+  named?: string;
   /** What stands there once it is added. */
   asAdded: string | number;
   /** What a plan with it is said to have, with its figure as text. */
@@ -24,7 +24,6 @@ export const PLAIN_PARTS = {
     unit: "payments",
     label: "Just interest at first",
     part: "interest-only start",
-    named: "interest-only start",
     asAdded: 6,
     words: count => `just interest on the first ${count} payments`,
   },

@@ -3,7 +3,7 @@ import type { PlanPart } from "./part";
 
 /** A part of a plan that is one figure. */
 export function plainPart(name: PlainPartName): PlanPart {
-  const { unit, named, words } = plainPartOf(name);
+  const { unit, part, named = part, words } = plainPartOf(name);
   return {
     read(plan, read) {
       const typed = plan[name];

@@ -1,5 +1,5 @@
 import type { LoanFile } from "@/exchange/kinds/loan";
-import { FOUND_NAMES } from "../../fields";
+import { NAMES_OF_FOUND } from "../../fields";
 import type { SaidOfKind } from "../../option/asked-kind";
 
 /** What phrases and commands say of a loan. */
@@ -37,7 +37,7 @@ export const LOAN_SAID: SaidOfKind<LoanFile> = {
     endDate: "endDate",
   },
   knownField: known => (known === "endDate" ? "known/endDate" : "known/amount"),
-  foundName: find => FOUND_NAMES[find as keyof typeof FOUND_NAMES].name,
+  foundName: find => NAMES_OF_FOUND[find as keyof typeof NAMES_OF_FOUND],
   foundFields: ["price", "down", "allowance", "yearlyRate", "payments", "balloon", "extra"],
   findCommands: [
     ["payment", "payment"],
