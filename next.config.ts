@@ -7,7 +7,7 @@ const config: NextConfig = {
   serverExternalPackages: ["@electric-sql/pglite"],
   experimental: {
     // Few files compress better than many: what two pieces share is in both, and the rest of it small.
-    turbopackChunking: { minChunkSize: 300_000 },
+    turbopackChunking: { minChunkSize: 500_000 },
     turbopackCrossModuleConstants: true,
   },
   // npm test checks them, once; whoever only runs the app need not wait for it.
