@@ -1,5 +1,6 @@
 // A sentence as a record keeps it: its figures stay figures, to be written as a place has them whenever it is read.
-import { dayNumber, isoDate } from "@/core";
+import { isoDate } from "@/core";
+import { dayOf } from "./record-parts";
 import type { Segment, SentenceWriter } from "./segment";
 
 /** Around a figure: no text that is typed or said has it. */
@@ -37,6 +38,5 @@ const KEPT = new RegExp(`${MARK}(\\w+) ([^${MARK}]*)${MARK}`, "g");
 function figureText(kind: string, figure: string, write: SentenceWriter): string {
   if (kind === "money") return write.money(Number(figure));
   if (kind === "say") return write.say(figure);
-  const [year = 0, month = 1, day = 1] = figure.split("-").map(Number);
-  return write.date(dayNumber(year, month, day));
+  return write.date(dayOf(figure));
 }

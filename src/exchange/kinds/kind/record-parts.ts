@@ -5,6 +5,8 @@ import { type DayNumber, dayNumber, isoDate, type LeaseQuote, type LoanQuote } f
 export const dateText = (day: DayNumber | null): string | null => (day === null ? null : isoDate(day));
 
 /** The day of such a text, however late: a loan of many years ends after the last one that can be typed. */
+export function dayOf(date: string): DayNumber;
+export function dayOf(date: string | null): DayNumber | null;
 export function dayOf(date: string | null): DayNumber | null {
   if (date === null) return null;
   const [year = 0, month = 1, day = 1] = date.split("-").map(Number);

@@ -69,10 +69,8 @@ export type AskedKind<File, Answer> = {
   priceName: string;
   /** What stands for its rate: one by money factor has a factor. */
   rateFigure: (plan: Quote["filled"]["plan"]) => "yearlyRate" | "moneyFactor";
-  /** The deal with a figure of its plan at another value, as it would be typed; as it is where it has no such figure. */
+  /** The deal with a figure of its plan at another value, a rate in the axis's units or as typed; as it is where it has none such. */
   planAt: (inputs: File, figure: MapAxis | MoveFigure, value: number | string) => File;
-  /** The deal at another yearly rate. */
-  atRate: (inputs: File, yearlyRate: string) => File;
   /** How many payments are planned. */
   plannedPayments: (answer: Answer) => number;
   /** Whether a wish can be met over other terms, too. */

@@ -34,9 +34,9 @@ export function overTerms(
 
 /** An option over another term, at a rate that goes with it where there is one, as its kind has it. */
 export function overTerm(inputs: DealFile, payments: number, yearlyRate: string | undefined): DealFile {
-  const { planAt, atRate } = askedOf(inputs);
+  const { planAt } = askedOf(inputs);
   const over = planAt(inputs, "payments", payments);
-  return yearlyRate === undefined ? over : atRate(over, yearlyRate);
+  return yearlyRate === undefined ? over : planAt(over, "yearlyRate", yearlyRate);
 }
 
 /** The same with another share of the price paid down. */

@@ -1,17 +1,15 @@
-import { PLAIN_PART_NAMES } from "@/core";
 import { balloon } from "./balloon";
 import { datedPayments } from "./dated-payments";
 import { deferred } from "./deferred";
 import { extra } from "./extra";
 import { flatRate } from "./flat-rate";
 import type { PlanPart } from "./part";
-import { plainPart } from "./plain";
+import { PLAIN_PLAN_PARTS } from "./plain";
 import { skippedMonths } from "./skipped-months";
 import { steps } from "./steps";
 import { time } from "./time";
 
-/** Parts of one figure that nothing asks to stand at a place of their own. */
-const OTHERS = PLAIN_PART_NAMES.filter(name => name !== "interestOnly" && name !== "prepaidCharge");
+const { interestOnly, prepaidCharge, ...otherPlainParts } = PLAIN_PLAN_PARTS;
 
 /**
  * Every part of a plan beyond its rate, its term and its dates, in the order in which they are said. A new one of one
@@ -20,13 +18,13 @@ const OTHERS = PLAIN_PART_NAMES.filter(name => name !== "interestOnly" && name !
 export const PLAN_PARTS: readonly PlanPart[] = [
   time,
   balloon,
-  plainPart("interestOnly"),
+  interestOnly,
   deferred,
   skippedMonths,
   steps,
   flatRate,
-  plainPart("prepaidCharge"),
+  prepaidCharge,
   datedPayments,
   extra,
-  ...OTHERS.map(plainPart),
+  ...Object.values<PlanPart>(otherPlainParts),
 ];

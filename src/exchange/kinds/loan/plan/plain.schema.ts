@@ -8,22 +8,11 @@ const UNITS = {
   percent: Percent(`a percent from 0 to ${HIGHEST_STEP_PERCENT}, such as "3"`, HIGHEST_STEP_PERCENT),
 };
 
-type Unit<Name extends PlainPartName> = (typeof UNITS)[(typeof PLAIN_PARTS)[Name]["unit"]];
-
-/** A part of a plan that is one figure, as a member of its file. */
-export const plainMember = <Name extends PlainPartName>(
-  name: Name,
-): { [Each in Name]: Type.TOptional<Unit<Name>> } =>
-  ({ [name]: Type.Optional(UNITS[PLAIN_PARTS[name].unit]) }) as unknown as {
-    [Each in Name]: Type.TOptional<Unit<Name>>;
-  };
-
-type Others = {
-  [Name in Exclude<PlainPartName, "interestOnly" | "prepaidCharge">]: Type.TOptional<Unit<Name>>;
+type PlainMembers = {
+  [Name in PlainPartName]: Type.TOptional<(typeof UNITS)[(typeof PLAIN_PARTS)[Name]["unit"]]>;
 };
 
-/** Those that nothing asks to stand at a place of their own. */
-export const OTHER_PLAIN_MEMBERS = Object.assign(
-  {},
-  ...PLAIN_PART_NAMES.filter(name => name !== "interestOnly" && name !== "prepaidCharge").map(plainMember),
-) as Others;
+/** The parts of a plan that are one figure, as members of its file. */
+export const PLAIN_MEMBERS = Object.fromEntries(
+  PLAIN_PART_NAMES.map(name => [name, Type.Optional(UNITS[PLAIN_PARTS[name].unit])]),
+) as unknown as PlainMembers;

@@ -1,8 +1,8 @@
-import { type PlainPartName, plainPartOf } from "@/core";
+import { PLAIN_PART_NAMES, type PlainPartName, plainPartOf } from "@/core";
 import type { PlanPart } from "./part";
 
 /** A part of a plan that is one figure. */
-export function plainPart(name: PlainPartName): PlanPart {
+function plainPart(name: PlainPartName): PlanPart {
   const { unit, part, named = part, words } = plainPartOf(name);
   return {
     read(plan, read) {
@@ -18,3 +18,8 @@ export function plainPart(name: PlainPartName): PlanPart {
     },
   };
 }
+
+/** Every part of a plan that is one figure. */
+export const PLAIN_PLAN_PARTS = Object.fromEntries(
+  PLAIN_PART_NAMES.map(name => [name, plainPart(name)]),
+) as Record<PlainPartName, PlanPart>;

@@ -6,10 +6,12 @@ import { DeferredMembers } from "./deferred.schema";
 import { ExtraMembers } from "./extra.schema";
 import { FlatRateMembers } from "./flat-rate.schema";
 import { PLAN_KINDS } from "./kinds";
-import { OTHER_PLAIN_MEMBERS, plainMember } from "./plain.schema";
+import { PLAIN_MEMBERS } from "./plain.schema";
 import { SkippedMonthsMembers } from "./skipped-months.schema";
 import { StepsMembers } from "./steps.schema";
 import { TimeMembers } from "./time.schema";
+
+const { interestOnly, prepaidCharge, ...otherPlainMembers } = PLAIN_MEMBERS;
 
 /** How a loan is repaid: its rate, its term and its dates, then the members of every part. */
 export const PlanSchema = exact({
@@ -27,15 +29,15 @@ export const PlanSchema = exact({
   payment: Type.Optional(Amount),
   ...TimeMembers,
   ...BalloonMembers,
-  ...plainMember("interestOnly"),
+  interestOnly,
   ...DeferredMembers,
   ...SkippedMonthsMembers,
   ...StepsMembers,
   ...FlatRateMembers,
-  ...plainMember("prepaidCharge"),
+  prepaidCharge,
   ...DatedPaymentsMembers,
   ...ExtraMembers,
-  ...OTHER_PLAIN_MEMBERS,
+  ...otherPlainMembers,
 });
 
 /** How a loan is repaid, as it is filed. */

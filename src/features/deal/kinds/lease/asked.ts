@@ -13,19 +13,7 @@ export const LEASE_ASKED: AskedKind<LeaseFile, LeaseQuote> = {
   priceName: "Agreed price",
   rateFigure: plan =>
     "reckoning" in plan && plan.reckoning === "moneyFactor" ? "moneyFactor" : "yearlyRate",
-  planAt(inputs, figure, value) {
-    const plan = planAt(inputs, figure, value);
-    return plan ? { ...inputs, plan } : inputs;
-  },
-  atRate: (inputs, yearlyRate) => ({
-    ...inputs,
-    plan: {
-      ...inputs.plan,
-      ...(inputs.plan.reckoning === "moneyFactor"
-        ? { moneyFactor: factorOfRate(yearlyRate) }
-        : { yearlyRate }),
-    },
-  }),
+  planAt: (inputs, figure, value) => ({ ...inputs, plan: planAt(inputs, figure, value) }),
   plannedPayments: ({ payments }) => payments,
   // Its residual hangs on the term.
   canBeOverTerms: () => false,
@@ -38,15 +26,18 @@ export const LEASE_ASKED: AskedKind<LeaseFile, LeaseQuote> = {
 type Plan = LeaseFile["plan"];
 type Figure = Parameters<(typeof LEASE_ASKED)["planAt"]>[1];
 
-function planAt({ plan, currency }: LeaseFile, figure: Figure, value: number | string): Plan | undefined {
+function planAt({ plan, currency }: LeaseFile, figure: Figure, value: number | string): Plan {
   switch (figure) {
     case "payments":
       return { ...plan, payments: Number(value) };
     case "yearlyRate":
-      if (typeof value === "string") return { ...plan, yearlyRate: value };
-      return plan.reckoning === "moneyFactor"
-        ? { ...plan, moneyFactor: factorOf(value / RATE_UNITS) }
-        : { ...plan, yearlyRate: rateText(value) };
+      if (plan.reckoning !== "moneyFactor")
+        return { ...plan, yearlyRate: typeof value === "string" ? value : rateText(value) };
+      // The factor that goes with it stands in its place.
+      return {
+        ...plan,
+        moneyFactor: typeof value === "string" ? factorOfRate(value) : factorOf(value / RATE_UNITS),
+      };
     case "moneyFactor":
       return { ...plan, moneyFactor: String(value) };
     case "inAdvance":
@@ -57,6 +48,6 @@ function planAt({ plan, currency }: LeaseFile, figure: Figure, value: number | s
         residual: { amount: formatAmount(Number(value), currencyDecimals(currency) ?? 2) },
       };
     default:
-      return undefined;
+      return plan;
   }
 }

@@ -11,11 +11,7 @@ import { rebateOrLowRate, withOrWithoutBalloon } from "./usual";
 export const LOAN_ASKED: AskedKind<LoanFile, LoanQuote> = {
   priceName: "Price",
   rateFigure: () => "yearlyRate",
-  planAt(inputs, figure, value) {
-    const plan = planAt(inputs, figure, value);
-    return plan ? { ...inputs, plan } : inputs;
-  },
-  atRate: (inputs, yearlyRate) => ({ ...inputs, plan: { ...inputs.plan, yearlyRate } }),
+  planAt: (inputs, figure, value) => ({ ...inputs, plan: planAt(inputs, figure, value) }),
   plannedPayments: ({ plannedPayments }) => plannedPayments,
   canBeOverTerms: ({ isListed }) => !isListed,
   withOrWithoutBalloon,
@@ -27,7 +23,7 @@ export const LOAN_ASKED: AskedKind<LoanFile, LoanQuote> = {
 type Plan = LoanFile["plan"];
 type Figure = Parameters<(typeof LOAN_ASKED)["planAt"]>[1];
 
-function planAt({ plan, currency }: LoanFile, figure: Figure, value: number | string): Plan | undefined {
+function planAt({ plan, currency }: LoanFile, figure: Figure, value: number | string): Plan {
   const amount = () => formatAmount(Number(value), currencyDecimals(currency) ?? 2);
   switch (figure) {
     case "payments":
@@ -39,6 +35,6 @@ function planAt({ plan, currency }: LoanFile, figure: Figure, value: number | st
     case "extraEach":
       return { ...plan, extra: { ...plan.extra, each: amount() } };
     default:
-      return undefined;
+      return plan;
   }
 }
