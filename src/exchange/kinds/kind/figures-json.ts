@@ -13,19 +13,63 @@ type Filed<Name extends string> = {
 };
 
 /**
- * The figures of an answer as plain JSON, each by its name: money and rates as decimal strings, dates as ISO 8601.
+ * An answer as plain JSON with its figures, each by its name: money and rates as decimal strings, dates as ISO 8601.
+ *
+ * @param others what stands before them and after them, always under the same names; what stands after a figure of its
+ *   name takes that one's place
  */
-export function figuresJson<Name extends string, Quote extends { decimals: number }>(
+export function figuresJson<
+  Name extends string,
+  Quote extends { decimals: number },
+  Before extends object,
+  After extends object,
+>(
   figures: Readonly<Record<Name, QuotedFigure<Quote, never>>>,
   answered: Answered<Quote>,
-): Filed<Name> {
-  const json: Record<string, FiledFigure | Record<string, FiledFigure>> = {};
-  for (const [name, figure] of Object.entries<QuotedFigure<Quote, never>>(figures)) {
-    const value = filed(figure.unit, (figure.filed ?? figure.value)(answered), answered.quote.decimals);
-    const [group, part] = name.split(".") as [string, string?];
+  others: { before: Before; after: (figures: Filed<Name>) => After },
+): Before & Omit<Filed<Name>, keyof After> & After {
+  const { before } = others;
+  const { places, empty } = placesOf(figures, before);
+  // An object that has all its members from the start is written several times as fast as one that grows.
+  const json: Json = { ...empty };
+  put(json, before);
+  const { decimals } = answered.quote;
+  for (const { figure, group, part } of places) {
+    const value = filed(figure.unit, (figure.filed ?? figure.value)(answered as never), decimals);
     json[group] = part === undefined ? value : { ...(json[group] as object), [part]: value };
   }
-  return json as Filed<Name>;
+  put(json, others.after(json as Filed<Name>));
+  return json as Before & Filed<Name> & After;
+}
+
+function put(json: Json, members: object): void {
+  for (const name in members) json[name] = (members as Json)[name];
+}
+
+type Json = Record<string, FiledFigure | Record<string, FiledFigure>>;
+type AnyFigure = QuotedFigure<never, never>;
+
+/** Where each of a kind's figures stands in a file, and a file's object without any of them. */
+type Places = { places: { figure: AnyFigure; group: string; part: string | undefined }[]; empty: Json };
+
+/** What stands after the figures of every kind. */
+const AFTER = ["saved", "note", "schedule"];
+
+const known = new WeakMap<object, Places>();
+
+function placesOf(figures: Readonly<Record<string, AnyFigure>>, before: object): Places {
+  const there = known.get(figures);
+  if (there) return there;
+  const places = Object.entries(figures).map(([name, figure]) => {
+    const [group = "", part] = name.split(".");
+    return { figure, group, part };
+  });
+  const names = [...Object.keys(before), ...places.map(({ group }) => group), ...AFTER];
+  const empty = Object.fromEntries(names.map(name => [name, undefined]));
+  // Read as a literal it has a form that copies are quickly made of.
+  const made = { places, empty: { ...empty } };
+  known.set(figures, made);
+  return made;
 }
 
 function filed(unit: QuotedFigure<never, never>["unit"], value: FigureValue, decimals: number): FiledFigure {

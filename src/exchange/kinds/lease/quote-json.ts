@@ -19,8 +19,7 @@ import type { LeaseQuestion } from ".";
 export function leaseJson(quote: LeaseQuote) {
   const money = (minor: number) => formatAmount(minor, quote.decimals);
   const { dueAtSigning } = quote;
-  const figures = figuresJson(LEASE_FIGURES, { quote, rates: undefined });
-  return {
+  const before = {
     lines: quote.lines
       .filter(({ amount, figure }) => amount > 0 || figure === "price")
       .map(line => ({ ...line, amount: money(line.amount), running: money(line.running) })),
@@ -30,7 +29,8 @@ export function leaseJson(quote: LeaseQuote) {
       amount: money(amount),
       financed: isFinanced,
     })),
-    ...figures,
+  };
+  const after = (figures: { dueAtSigning?: unknown }) => ({
     dueAtSigning: {
       items: dueAtSigning.items.map(item => ({ ...item, amount: money(item.amount) })),
       total: figures.dueAtSigning,
@@ -38,7 +38,8 @@ export function leaseJson(quote: LeaseQuote) {
     },
     note: quote.note,
     schedule: quote.schedule.map(row => rowJson(row, money)),
-  };
+  });
+  return figuresJson(LEASE_FIGURES, { quote, rates: undefined }, { before, after });
 }
 
 function rowJson(row: LeaseRow, money: (minor: number) => string): object {

@@ -33,8 +33,7 @@ type RowJson = {
 export function quoteJson(quote: LoanSummary | LoanQuote) {
   const { decimals, saved, reckoned, dueAtSigning } = quote;
   const money = (minor: number) => formatAmount(minor, decimals);
-  const figures = figuresJson(LOAN_FIGURES, { quote, rates: costOfCredit(quote) });
-  return {
+  const before = {
     /** From the price to the loan amount, in order; a line that comes to nothing is left out. */
     lines: linesJson(quote, money),
     taxes: reckoned.taxes.map(({ name, base, amount }) => ({
@@ -43,7 +42,8 @@ export function quoteJson(quote: LoanSummary | LoanQuote) {
       amount: money(amount),
     })),
     taxTotal: money(reckoned.taxTotal),
-    ...figures,
+  };
+  const after = (figures: { dueAtSigning?: unknown }) => ({
     dueAtSigning: {
       items: dueAtSigning.items.map(({ figure, name, amount }) => ({ figure, name, amount: money(amount) })),
       total: figures.dueAtSigning,
@@ -56,7 +56,8 @@ export function quoteJson(quote: LoanSummary | LoanQuote) {
     },
     note: quote.note,
     schedule: "schedule" in quote ? scheduleJson(quote) : undefined,
-  };
+  });
+  return figuresJson(LOAN_FIGURES, { quote, rates: costOfCredit(quote) }, { before, after });
 }
 
 function linesJson({ lines }: LoanSummary, money: (minor: number) => string): LineJson[] {
