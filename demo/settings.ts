@@ -1,5 +1,5 @@
 // What Tarn & Hollow has settled for its deals.
-import type { Settings } from "@/exchange/settings";
+import type { Settings, SettingsDealer } from "@/exchange/settings";
 
 export const DEMO_SETTINGS: Settings = {
   format: "kellux-settings",
@@ -46,14 +46,19 @@ export const DEMO_SETTINGS: Settings = {
     { payments: 84, yearlyRate: "6.89" },
   ],
   fees: [
-    { name: "Documents", amount: "299.00", taxable: true },
-    { name: "Title and plates", amount: "148.50" },
-    { name: "Origination", percentOf: "loanAmount", percent: "1.5", financeCharge: true },
-    { name: "Account fee", amount: "2.50", with: "eachPayment", financeCharge: true },
+    { id: "documents", name: "Documents", amount: "299.00", taxable: true },
+    { id: "title", name: "Title and plates", amount: "148.50" },
+    { id: "origination", name: "Origination", percentOf: "loanAmount", percent: "1.5", financeCharge: true },
+    { id: "account", name: "Account fee", amount: "2.50", with: "eachPayment", financeCharge: true },
   ],
   extras: [
-    { name: "Service contract, 5 years", amount: "1890.00", cost: "1040.00" },
-    { name: "Gap cover", amount: "640.00", cost: "310.00" },
-    { name: "Awning and tow bar", amount: "1275.00", cost: "820.00", taxable: true },
+    { id: "service-contract", name: "Service contract, 5 years", amount: "1890.00" },
+    { id: "gap-cover", name: "Gap cover", amount: "640.00" },
+    { id: "awning", name: "Awning and tow bar", amount: "1275.00", taxable: true },
   ],
+};
+
+/** What the house pays for its usual extras. */
+export const DEMO_SETTINGS_DEALER: SettingsDealer = {
+  extraCosts: { "service-contract": "1040.00", "gap-cover": "310.00", awning: "820.00" },
 };

@@ -2,7 +2,13 @@ import { type APIRequestContext, expect, type Page } from "@playwright/test";
 
 /** All that the server keeps of an officer's work. */
 export async function everythingKept(request: APIRequestContext): Promise<string[]> {
-  const paths = ["/api/deals/all", "/api/settings", "/api/stock"];
+  const paths = [
+    "/api/deals/all?with=dealer",
+    "/api/settings",
+    "/api/settings/dealer",
+    "/api/stock",
+    "/api/stock/costs",
+  ];
   return Promise.all(paths.map(async path => (await request.get(path)).text()));
 }
 

@@ -39,6 +39,14 @@ const BODIES: Record<string, (changed: (value: unknown) => unknown) => unknown> 
     version: 1_999_999_999,
     change: changed({ heading: HEADING, options: [{ id: OPTION, name: "", inputs: FILE }] }),
   }),
+  "/api/deals/[id]/dealer": changed => ({
+    version: 1_999_999_999,
+    dealer: changed({ options: { [OPTION]: { cost: "1.00", costs: { "extra-1": "2.00" } } } }),
+  }),
+  "/api/settings/dealer": changed => ({
+    version: 1_999_999_999,
+    dealer: changed({ extraCosts: { "usual-extra-1": "1.00" } }),
+  }),
   "/api/settings": changed => ({
     version: 1_999_999_999,
     settings: changed({ locale: "en-US", currency: "USD" }),

@@ -101,13 +101,19 @@ const RIGHT: ((told: Told, next: Random) => Right)[] = [
       path: `/api/deals/${id}${pick(["", "/reopen"], next)}?version=${version}`,
     };
   },
+  (told, next) => {
+    const [id, { version }] = someDeal(told, next);
+    const costs = { [pick(["fee-1", "extra-1"], next)]: "12.50" };
+    const dealer = { options: { [uuid(next)]: { cost: "1000.00", costs } } };
+    return { verb: "PUT", path: `/api/deals/${id}/dealer`, body: { version, dealer } };
+  },
   (told, next) => ({
     verb: "POST",
     path: `/api/deals/${someDeal(told, next)[0]}/${pick(["duplicate", "restore"], next)}`,
   }),
   (told, next) => ({
     verb: "GET",
-    path: `/api/deals/${someDeal(told, next)[0]}${pick(["", "/history", "/history/1", "/version"], next)}`,
+    path: `/api/deals/${someDeal(told, next)[0]}${pick(["", "/history", "/history?with=dealer", "/history/1", "/version", "/dealer"], next)}`,
   }),
   (told, next) => ({ verb: "GET", path: `/deals/${someDeal(told, next)[0]}` }),
   (_, next) => ({
@@ -137,6 +143,9 @@ const RIGHT: ((told: Told, next: Random) => Right)[] = [
         "/api/names?vehicle=1",
         "/api/backup",
         "/api/deals/all",
+        "/api/deals/all?with=dealer",
+        "/api/settings/dealer",
+        "/api/stock/costs",
       ],
       next,
     ),

@@ -4,6 +4,7 @@ import { Ajv } from "ajv";
 import standalone from "ajv/dist/standalone";
 import { build } from "esbuild";
 import { LeaseFileSchema, LoanFileSchema } from "@/exchange/deal-file/deal-file.schema";
+import { DealerFileSchema } from "@/exchange/dealer/dealer.schema";
 import { QuestionFileSchema } from "@/exchange/questions/questions.schema";
 import { SignedQuoteSchema } from "@/exchange/signed-quote/signed-quote.schema";
 import { DealFrameSchema } from "@/exchange/whole-deal/whole-deal.schema";
@@ -14,6 +15,7 @@ const CHECKS: Record<string, Record<string, object>> = {
     dealFile: LoanFileSchema,
     leaseFile: LeaseFileSchema,
     dealFrame: DealFrameSchema,
+    dealerFile: DealerFileSchema,
     questionFile: QuestionFileSchema,
   },
   "src/exchange/signed-quote/compiled.js": {

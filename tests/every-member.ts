@@ -168,6 +168,7 @@ export const LINES: {
   fees: {
     line: { name: "Fee", amount: "100.00" } satisfies FeeFile,
     members: {
+      id: {},
       name: { name: "Other" },
       amount: { amount: "101.00" },
       percentOf: { amount: undefined, percentOf: "price", percent: "1" },
@@ -182,6 +183,7 @@ export const LINES: {
   extras: {
     line: { name: "Extra", amount: "100.00" } satisfies ExtraFile,
     members: {
+      id: {},
       name: { name: "Other" },
       amount: { amount: "101.00" },
       percentOf: { amount: undefined, percentOf: "price", percent: "1" },
@@ -190,7 +192,6 @@ export const LINES: {
       financed: { financed: false },
       financeCharge: { financeCharge: true },
       with: { with: "lastPayment" },
-      cost: { cost: "60.00" },
     },
   },
   rebates: {
@@ -199,6 +200,6 @@ export const LINES: {
   },
   tradeIns: {
     line: { name: "Van", allowance: "100.00", owed: "10.00" } satisfies TradeInFile,
-    members: { name: { name: "Other" }, allowance: { allowance: "101.00" }, owed: { owed: "11.00" } },
+    members: { id: {}, name: { name: "Other" }, allowance: { allowance: "101.00" }, owed: { owed: "11.00" } },
   },
 };

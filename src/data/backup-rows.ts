@@ -44,7 +44,7 @@ export async function backupPart(
       union all select 'customers', row_to_json(r)::text, 1 from customers r where id in (select customer_id from part)
       union all select 'vehicles', row_to_json(r)::text, 2 from vehicles r where id in (select vehicle_id from part)
       union all select 'deals', row_to_json(r)::text, 3 from deals r where id in (select id from part)
-      ${ofDeals("options", 4)} ${ofDeals("deal_changes", 5)} ${ofDeals("signings", 6)} ${ofDeals("register_lines", 7)}`,
+      ${ofDeals("options", 4)} ${ofDeals("deal_changes", 5)} ${ofDeals("signings", 6)} ${ofDeals("register_lines", 7)} ${ofDeals("deal_parts", 8)}`,
   );
   const [first = "", ...rows] = lines;
   const ids = (JSON.parse(first) as { row: string[] }).row;

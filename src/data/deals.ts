@@ -1,10 +1,20 @@
 import { and, asc, count, eq, gt, inArray, isNull } from "drizzle-orm";
-import { type DealChange, type DealDocument, isNoChange, isSame, upToDate } from "@/exchange/deal-document";
+import {
+  type Asides,
+  agreedOf,
+  asidesMember,
+  type DealChange,
+  type DealDocument,
+  isNoChange,
+  isSame,
+  upToDate,
+} from "@/exchange/deal-document";
+import { optionUpToDate } from "@/exchange/dealer";
 import type { Database } from "./database";
 import { keepMerged } from "./keep-deal";
-import { type Merged, merge, type VersionedDeal } from "./merge";
+import { agreedVersion, type Merged, merge, type VersionedDeal } from "./merge";
 import { dropIfUnused } from "./names";
-import { customers, deals, options, registerLines, vehicles } from "./schema";
+import { customers, dealParts, deals, options, registerLines, vehicles } from "./schema";
 import { getSigning, keepSigning, type Signing } from "./signings";
 import { takingTurns } from "./turns";
 
@@ -26,6 +36,8 @@ const RECORD = {
   deletedAt: deals.deletedAt,
   option: { id: options.id, name: options.name, inputs: options.inputs },
   optionVersion: options.version,
+  asides: dealParts.json,
+  asidesVersion: dealParts.version,
 };
 
 /** Deals with their options: a row for each option. */
@@ -35,7 +47,8 @@ function selectRows(database: Database) {
     .from(deals)
     .innerJoin(options, eq(options.dealId, deals.id))
     .leftJoin(customers, eq(customers.id, deals.customerId))
-    .leftJoin(vehicles, eq(vehicles.id, deals.vehicleId));
+    .leftJoin(vehicles, eq(vehicles.id, deals.vehicleId))
+    .leftJoin(dealParts, and(eq(dealParts.dealId, deals.id), eq(dealParts.part, "asides")));
 }
 
 type Row = Awaited<ReturnType<typeof selectRows>>[number];
@@ -54,8 +67,11 @@ function toRecord(rows: readonly Row[]): DealRecord | undefined {
     version,
     headingVersion,
     orderVersion,
+    asides,
+    asidesVersion,
     changedAt,
   } = row;
+  const present = rows.map(({ option }) => optionUpToDate(option));
   const document = {
     customer: customer ?? "",
     vehicle: vehicle ?? "",
@@ -63,7 +79,8 @@ function toRecord(rows: readonly Row[]): DealRecord | undefined {
     ...(budget !== null && { budget }),
     ...(notes !== null && { notes }),
     chosen,
-    options: rows.map(({ option }) => option),
+    options: present,
+    ...asidesMember(asides as Asides | null),
   };
   return {
     id,
@@ -72,6 +89,7 @@ function toRecord(rows: readonly Row[]): DealRecord | undefined {
     version,
     headingVersion,
     orderVersion,
+    asidesVersion: asidesVersion ?? 0,
     optionVersions: new Map(rows.map(({ option, optionVersion }) => [option.id, optionVersion])),
     document: upToDate(document) as DealDocument,
   };
@@ -189,13 +207,9 @@ export async function updateDeal(
   if (isNoChange(merged.changed)) {
     return (await isStill(database, kept)) ? kept : updateDeal(database, id, version, change, saving);
   }
-  if (hasCurrencies(merged.document)) return "currencies";
-  const isSigned = kept.document.status === "signed";
-  if (isSigned && !saving.reopens) return "signed";
-  const becomesSigned = !isSigned && merged.document.status === "signed";
-  if (kept.version !== version && saysYes(kept, merged)) return undefined;
-  const { signing } = saving;
-  if (becomesSigned && !isSame(signing?.document, merged.document)) return "withoutQuotes";
+  if (!hasInView(kept, version) && saysYes(kept, merged)) return undefined;
+  const refusal = refusalOf(kept, merged, saving);
+  if (refusal) return refusal;
   await rest();
   const saved = await database.transaction(async tx => {
     const [live] = await tx
@@ -207,7 +221,7 @@ export async function updateDeal(
     if (live?.version !== kept.version) return undefined;
     const keeping = await keepMerged(tx, kept, merged);
     if (merged.changed.heading) await dropIfUnused(tx, live);
-    if (becomesSigned && signing) await keepSigning(tx, id, signing.quotes);
+    if (saving.signing && becomesSigned(kept, merged)) await keepSigning(tx, id, saving.signing.quotes);
     return keeping;
   });
   await rest();
@@ -217,6 +231,24 @@ export async function updateDeal(
   const { document: _document, ...withoutDocument } = saved;
   return withoutDocument;
 }
+
+/** What a save is refused for that is in view of the deal as it is. */
+function refusalOf(kept: DealRecord, merged: Merged, { signing, reopens }: Saving): SaveRefusal | undefined {
+  if (hasCurrencies(merged.document)) return "currencies";
+  if (kept.document.status === "signed" && !reopens && isOfAgreed(merged)) return "signed";
+  const isSignedAsItIs = signing && isSame(agreedOf(signing.document), agreedOf(merged.document));
+  return becomesSigned(kept, merged) && !isSignedAsItIs ? "withoutQuotes" : undefined;
+}
+
+const becomesSigned = (kept: DealRecord, { document }: Merged) =>
+  kept.document.status !== "signed" && document.status === "signed";
+
+/** Whether what is agreed of a deal is still what it was at a version. */
+const hasInView = (kept: VersionedDeal, version: number) =>
+  agreedVersion(kept) <= version && version <= kept.version;
+
+/** Whether a save changes what was agreed. */
+const isOfAgreed = ({ changed: { asides: _, ...agreed } }: Merged) => !isNoChange(agreed);
 
 /** Whether a save says yes to what its officer has in view: another version is not what that was. */
 const saysYes = (kept: DealRecord, { document }: Merged) =>
@@ -249,11 +281,12 @@ export async function setDeleted(
 ): Promise<boolean | "signed" | "changed"> {
   return database.transaction(async tx => {
     const [deal] = await tx
-      .select({ status: deals.status, version: deals.version })
+      .select({ status: deals.status })
       .from(deals)
       .where(eq(deals.id, id))
       .for("update");
-    if (deal && version !== undefined && deal.version !== version) return "changed";
+    const kept = deal && version !== undefined ? await getDeal(tx, id) : undefined;
+    if (kept && version !== undefined && !hasInView(kept, version)) return "changed";
     if (deleted && deal?.status === "signed") return "signed";
     const changed = await tx
       .update(deals)

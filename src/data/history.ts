@@ -1,4 +1,4 @@
-import { and, desc, eq, gt, sql } from "drizzle-orm";
+import { and, desc, eq, gt, isNull, sql } from "drizzle-orm";
 import {
   type DealDocument,
   type Difference,
@@ -7,6 +7,8 @@ import {
   upToDate,
   withDifference,
 } from "@/exchange/deal-document";
+import type { Dealer } from "@/exchange/dealer";
+import { dealerInWords, optionUpToDate } from "@/exchange/dealer";
 import { changePhrase, changesInWords } from "@/exchange/option-words";
 import type { Database } from "./database";
 import { type CHANGE_KINDS, dealChanges } from "./schema";
@@ -19,11 +21,11 @@ const LONGEST_MS = 10 * 60_000;
 /** How much of what changed is said; the rest is counted. */
 const MOST_PHRASES = 6;
 
-/** A deal before and after it was saved. */
-export type Saved = {
+/** A deal, or a part of it that is told apart, before and after it was saved. */
+export type Saved<State> = {
   dealId: string;
-  before: DealDocument;
-  after: DealDocument;
+  before: State;
+  after: State;
   /** The deal's version after it. */
   version: number;
   at: Date;
@@ -34,16 +36,44 @@ export type Saved = {
 };
 
 /** Notes what a save has changed; close on another it becomes one with it. Costs the same however much came before. */
-export async function noteChange(tx: Database, saved: Saved): Promise<void> {
-  const { dealId, before, after, version, at, figuresChange } = saved;
-  const [last] = await tx
-    .select()
-    .from(dealChanges)
-    .where(eq(dealChanges.dealId, dealId))
-    .orderBy(desc(dealChanges.number))
-    .limit(1);
-  if (!last) await tx.insert(dealChanges).values(begun(dealId, saved.beforeAt, version - 1));
-  const kind = kindOf(before, after);
+export const noteChange = (tx: Database, saved: Saved<DealDocument>): Promise<void> =>
+  note(tx, saved, {
+    part: null,
+    kind: kindOf(saved.before, saved.after),
+    words: (before, after) => wordsOf(changesInWords(before, after).map(change => changePhrase(change))),
+  });
+
+/** The same of the dealer's part, which follows from no document and leads to no payment. */
+export const noteDealerChange = (
+  tx: Database,
+  saved: Omit<Saved<Dealer>, "figuresChange">,
+  document: DealDocument,
+): Promise<void> =>
+  note(
+    tx,
+    { ...saved, figuresChange: false },
+    {
+      part: "dealer",
+      kind: "changed",
+      words: (before, after) => wordsOf(dealerInWords(document, before, after)),
+    },
+  );
+
+/** What is noted of a change besides its two states. */
+type Told<State> = {
+  part: Row["part"];
+  kind: ChangeKind;
+  words: (before: State, after: State) => string;
+};
+
+async function note<State extends object>(
+  tx: Database,
+  { dealId, before, after, version, at, beforeAt, figuresChange }: Saved<State>,
+  { part, kind, words }: Told<State>,
+): Promise<void> {
+  const newest = await lastChange(tx, dealId);
+  const last = !newest || newest.part === part ? newest : await lastChange(tx, dealId, part);
+  if (!newest) await tx.insert(dealChanges).values(begun(dealId, beforeAt, version - 1));
   if (
     last &&
     kind === "changed" &&
@@ -54,7 +84,7 @@ export async function noteChange(tx: Database, saved: Saved): Promise<void> {
     const values = {
       at,
       began: last.began ?? last.at,
-      words: wordsOf(earlier, after),
+      words: words(earlier, after),
       back: differenceBetween(after, earlier),
     };
     const where = and(eq(dealChanges.dealId, dealId), eq(dealChanges.number, last.number));
@@ -69,15 +99,29 @@ export async function noteChange(tx: Database, saved: Saved): Promise<void> {
   }
   await tx.insert(dealChanges).values({
     dealId,
-    number: (last?.number ?? 1) + 1,
+    number: (newest?.number ?? 1) + 1,
     kind,
+    part,
     at,
-    words: wordsOf(before, after),
+    words: words(before, after),
     documentVersion: DOCUMENT_VERSION,
     back: differenceBetween(after, before),
     dealVersion: version,
     payment: figuresChange ? null : (last?.payment ?? null),
   });
+}
+
+/** The last change of a deal, of one of its parts where that is said. */
+async function lastChange(tx: Database, dealId: string, part?: Row["part"]): Promise<Row | undefined> {
+  const ofPart =
+    part === undefined ? undefined : part === null ? isNull(dealChanges.part) : eq(dealChanges.part, part);
+  const [last] = await tx
+    .select()
+    .from(dealChanges)
+    .where(and(eq(dealChanges.dealId, dealId), ofPart))
+    .orderBy(desc(dealChanges.number))
+    .limit(1);
+  return last;
 }
 
 /** The first entry of a deal's history. */
@@ -114,17 +158,16 @@ function kindOf(before: DealDocument, after: DealDocument): ChangeKind {
   return before.status === "signed" ? "reopened" : "changed";
 }
 
-function wordsOf(before: DealDocument, after: DealDocument): string {
-  const phrases = changesInWords(before, after).map(change => changePhrase(change));
+function wordsOf(phrases: readonly string[]): string {
   const rest = phrases.length - MOST_PHRASES;
   return [...phrases.slice(0, MOST_PHRASES), ...(rest > 0 ? [`${rest} more`] : [])].join(", ");
 }
 
 /** The state before a change, from the one after it. */
-function stateBefore(after: DealDocument, { back, documentVersion }: Row): DealDocument {
+function stateBefore<State extends object>(after: State, { back, documentVersion }: Row): State {
   if (back === null) return after;
   if (Array.isArray(back)) return withDifference(after, back as Difference);
-  return documentVersion === DOCUMENT_VERSION ? back : (upToDate(back) as DealDocument);
+  return (documentVersion === DOCUMENT_VERSION ? back : upToDate(back)) as State;
 }
 
 /** The deals that were changed since they were begun, and the number of the oldest change of each. */
@@ -138,15 +181,19 @@ export async function longHistories(database: Database): Promise<{ dealId: strin
 }
 
 /** One change of a deal, as it is told. */
-export type ToldChange = Pick<Row, "number" | "kind" | "at" | "who" | "words" | "payment">;
+export type ToldChange = Pick<Row, "number" | "kind" | "part" | "at" | "who" | "words" | "payment">;
 
-/** The changes of a deal, the latest first. */
-export async function changesOf(database: Database, dealId: string): Promise<ToldChange[]> {
-  const { number, kind, at, who, words, payment } = dealChanges;
+/** The changes of a deal, the latest first; those of its dealer's part where that is open to who asks. */
+export async function changesOf(
+  database: Database,
+  dealId: string,
+  withDealer = false,
+): Promise<ToldChange[]> {
+  const { number, kind, part, at, who, words, payment } = dealChanges;
   return database
-    .select({ number, kind, at, who, words, payment })
+    .select({ number, kind, part, at, who, words, payment })
     .from(dealChanges)
-    .where(eq(dealChanges.dealId, dealId))
+    .where(and(eq(dealChanges.dealId, dealId), withDealer ? undefined : isNull(part)))
     .orderBy(desc(dealChanges.number));
 }
 
@@ -165,15 +212,20 @@ export async function stateAfter(
   const [asked] = await database
     .select({ number: dealChanges.number })
     .from(dealChanges)
-    .where(and(eq(dealChanges.dealId, dealId), eq(dealChanges.number, number)));
+    .where(and(isOfDeal(dealId), eq(dealChanges.number, number)));
   if (!asked) return undefined;
   const later = await database
     .select()
     .from(dealChanges)
-    .where(and(eq(dealChanges.dealId, dealId), gt(dealChanges.number, number)))
+    .where(and(isOfDeal(dealId), gt(dealChanges.number, number)))
     .orderBy(desc(dealChanges.number));
-  return later.reduce(stateBefore, present);
+  const state = later.reduce<DealDocument>(stateBefore, present);
+  // What an extra cost the dealer stood with it before there was a dealer's side.
+  return { ...state, options: state.options.map(optionUpToDate) };
 }
+
+/** What was changed of the deal itself. */
+const isOfDeal = (dealId: string) => and(eq(dealChanges.dealId, dealId), isNull(dealChanges.part));
 
 /** The payment that a deal has come to at one of its versions, in minor units. */
 type MadePayment = { dealId: string; dealVersion: number; payment: number | null };
@@ -183,5 +235,5 @@ export async function notePayments(tx: Database, made: readonly MadePayment[]): 
   await tx.execute(sql`update deal_changes change set payment = made.payment
     from json_to_recordset(${JSON.stringify(made)}::json) as made ("dealId" uuid, "dealVersion" integer, payment bigint)
     where change.deal_id = made."dealId" and change.deal_version = made."dealVersion"
-      and change.number = (select max(number) from deal_changes last where last.deal_id = made."dealId")`);
+      and change.number = (select max(number) from deal_changes last where last.deal_id = made."dealId" and part is null)`);
 }

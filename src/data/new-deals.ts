@@ -1,24 +1,33 @@
 import { randomUUID } from "node:crypto";
 import { type DealDocument, headingOf } from "@/exchange/deal-document";
+import type { Dealer } from "@/exchange/dealer";
 import type { Database } from "./database";
+import { dealersOf } from "./dealer-part";
 import { begun } from "./history";
 import { insertRows } from "./insert-rows";
 import { customersNamed, vehiclesCalled } from "./names";
 import { newLine } from "./register-lines";
-import { dealChanges, deals, options, registerLines, signings } from "./schema";
+import { dealChanges, dealParts, deals, options, registerLines, signings } from "./schema";
 import type { Signing } from "./signings";
 
 /** A deal to keep; what it is signed with where it is; with which others it arrives, until when it is not seen. */
-export type NewDeal = DealDocument & { changedAt?: Date; signing?: Signing; arrival?: string };
+export type NewDeal = DealDocument & {
+  changedAt?: Date;
+  signing?: Signing;
+  arrival?: string;
+  /** What of it the customer never sees. */
+  dealer?: Dealer;
+};
 
 /** Keeps new deals, all or none, and gives back their ids. */
 export async function insertDeals(database: Database, documents: readonly NewDeal[]): Promise<string[]> {
   const now = new Date();
-  const ready = documents.map(({ changedAt = now, signing, arrival, ...document }) => ({
+  const ready = documents.map(({ changedAt = now, signing, arrival, dealer, ...document }) => ({
     dealId: randomUUID(),
     changedAt,
     signing,
     arrival,
+    dealer,
     document,
   }));
   await database.transaction(async tx => {
@@ -62,6 +71,16 @@ export async function insertDeals(database: Database, documents: readonly NewDea
           version: FIRST,
         })),
       ),
+    );
+    const dealers = await dealersOf(tx, ready);
+    const parts = ready.flatMap(({ dealId, document: { asides = {} } }, index) => [
+      { dealId, part: "asides" as const, json: asides, version: FIRST },
+      { dealId, part: "dealer" as const, json: dealers[index] ?? {}, version: FIRST },
+    ]);
+    await insertRows(
+      tx,
+      dealParts,
+      parts.filter(({ json }) => Object.keys(json).length > 0),
     );
     // What arrives is shown once all of it is there.
     const shown = ready.filter(({ arrival }) => arrival === undefined);

@@ -14,6 +14,7 @@ const TABLES = new Set([
   "deal_changes",
   "signings",
   "register_lines",
+  "deal_parts",
 ]);
 
 /**

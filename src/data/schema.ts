@@ -14,10 +14,11 @@ import {
   timestamp,
   uuid,
 } from "drizzle-orm/pg-core";
-import { DEAL_STATUSES, type DealDocument, type Difference } from "@/exchange/deal-document";
+import { type Asides, DEAL_STATUSES, type DealDocument, type Difference } from "@/exchange/deal-document";
 import type { DealFile } from "@/exchange/deal-file";
+import type { Dealer } from "@/exchange/dealer";
 import type { RegisterKind } from "@/exchange/option-words";
-import type { Settings } from "@/exchange/settings";
+import type { Settings, SettingsDealer } from "@/exchange/settings";
 import type { VehicleFile } from "@/exchange/stock/stock.schema";
 
 /** Finds names by how they begin, whatever their capitals. */
@@ -116,6 +117,25 @@ export const options = pgTable(
   table => [primaryKey({ columns: [table.dealId, table.id] })],
 );
 
+/** The parts of a deal that stand beside what is agreed. */
+export const DEAL_PARTS = ["asides", "dealer"] as const;
+
+/** Each part of a deal that stands beside what is agreed, with a version of its own. */
+export const dealParts = pgTable(
+  "deal_parts",
+  {
+    dealId: uuid()
+      .notNull()
+      .references(() => deals.id, { onDelete: "cascade" }),
+    part: text({ enum: DEAL_PARTS }).notNull(),
+    /** All of the part, checked against its schema. */
+    json: json().$type<Asides | Dealer>().notNull(),
+    /** The deal's version at which the part last changed. */
+    version: integer().notNull(),
+  },
+  table => [primaryKey({ columns: [table.dealId, table.part] })],
+);
+
 /** How a change came about. */
 export const CHANGE_KINDS = ["begun", "changed", "signed", "reopened"] as const;
 
@@ -142,11 +162,13 @@ export const dealChanges = pgTable(
     /** How the state before it is written. */
     documentVersion: smallint().notNull(),
     kind: text({ enum: CHANGE_KINDS }).notNull(),
+    /** Of the dealer's part, which is told to whom that part is open; null where it is of the deal itself. */
+    part: text({ enum: ["dealer"] }),
     /** Who changed it; null while nobody has a name. */
     who: text(),
     words: text().notNull(),
     /** What of the state before differs from the one after it, or all of that state where it is written otherwise. */
-    back: json().$type<Difference | DealDocument>(),
+    back: json().$type<Difference | DealDocument | Dealer>(),
   },
   table => [primaryKey({ columns: [table.dealId, table.number] })],
 );
@@ -224,6 +246,9 @@ export const settings = pgTable(
     /** Goes up by one at each save; a save names the version it was made from. */
     version: integer().notNull(),
     changedAt: timestamp({ withTimezone: true, mode: "date" }).notNull(),
+    /** What of it customers never see, with a version of its own. */
+    dealer: json().$type<SettingsDealer>().notNull().default({}),
+    dealerVersion: integer().notNull().default(0),
   },
   table => [check("settings_one_row", sql`${table.id} = 1`)],
 );

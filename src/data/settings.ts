@@ -1,5 +1,5 @@
 import { and, eq } from "drizzle-orm";
-import type { Settings } from "@/exchange/settings";
+import type { Settings, SettingsDealer } from "@/exchange/settings";
 import type { Database } from "./database";
 import { settings } from "./schema";
 
@@ -14,6 +14,36 @@ export async function getSettings(database: Database): Promise<KeptSettings | un
     .select({ settings: settings.file, version: settings.version, changedAt: settings.changedAt })
     .from(settings);
   return kept;
+}
+
+/** What of the settings customers never see. */
+type KeptSettingsDealer = { dealer: SettingsDealer; version: number };
+
+/** The same; undefined while nothing is settled. */
+export async function getSettingsDealer(database: Database): Promise<KeptSettingsDealer | undefined> {
+  const [kept] = await database
+    .select({ dealer: settings.dealer, version: settings.dealerVersion })
+    .from(settings);
+  return kept;
+}
+
+/**
+ * Keeps it anew.
+ *
+ * @param version the version that it was made from
+ * @returns it as it is kept now, or undefined where another version is, or nothing is settled
+ */
+export async function keepSettingsDealer(
+  database: Database,
+  version: number,
+  dealer: SettingsDealer,
+): Promise<KeptSettingsDealer | undefined> {
+  const kept = await database
+    .update(settings)
+    .set({ dealer, dealerVersion: version + 1 })
+    .where(and(eq(settings.id, ONE_ROW), eq(settings.dealerVersion, version)))
+    .returning({ id: settings.id });
+  return kept.length > 0 ? { dealer, version: version + 1 } : undefined;
 }
 
 /**

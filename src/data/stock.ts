@@ -1,4 +1,4 @@
-import { and, asc, eq, sql } from "drizzle-orm";
+import { and, asc, eq, isNotNull, type SQL, sql } from "drizzle-orm";
 import type { VehicleFile } from "@/exchange/stock/stock.schema";
 import type { Database } from "./database";
 import { insertRows } from "./insert-rows";
@@ -6,13 +6,21 @@ import { dropIfUnused } from "./names";
 import { stockArrivals, vehicles } from "./schema";
 
 /** A vehicle in stock as it is kept. */
-export type KeptVehicle = VehicleFile & { id: string; version: number };
+export type KeptVehicle = Omit<VehicleFile, "costMinor"> & { id: string; version: number };
+
+/** What each vehicle in stock cost the dealer, in minor units, by its id; those of which nothing is known are left out. */
+export async function stockCosts(database: Database): Promise<Record<string, number>> {
+  const rows = await database
+    .select({ id: vehicles.id, costMinor: vehicles.costMinor })
+    .from(vehicles)
+    .where(and(eq(vehicles.inStock, true), isNotNull(vehicles.costMinor)));
+  return Object.fromEntries(rows.map(({ id, costMinor }) => [id, costMinor ?? 0]));
+}
 
 const SHOWN = {
   id: vehicles.id,
   description: vehicles.description,
   priceMinor: vehicles.priceMinor,
-  costMinor: vehicles.costMinor,
   listPriceMinor: vehicles.listPriceMinor,
   currency: vehicles.currency,
   version: vehicles.version,
@@ -65,23 +73,47 @@ export async function stockCalled(
   database: Database,
   descriptions: readonly string[],
 ): Promise<KeptVehicle[]> {
-  const called = sql`${vehicles.description} in (select json_array_elements_text(${JSON.stringify(descriptions)}::json))`;
-  return database
-    .select(SHOWN)
-    .from(vehicles)
-    .where(and(eq(vehicles.inStock, true), called));
+  return database.select(SHOWN).from(vehicles).where(isStockCalled(descriptions));
 }
 
-/** Keeps vehicles as stock; one that is there already gets the new figures. */
+const isStockCalled = (descriptions: readonly string[]) =>
+  and(
+    eq(vehicles.inStock, true),
+    sql`${vehicles.description} in (select json_array_elements_text(${JSON.stringify(descriptions)}::json))`,
+  );
+
+/** What vehicles in stock of some descriptions cost the dealer. */
+export async function costsInStock(
+  database: Database,
+  descriptions: readonly string[],
+): Promise<{ description: string; costMinor: number | null; currency: string }[]> {
+  const { description, costMinor, currency } = vehicles;
+  return database
+    .select({ description, costMinor, currency })
+    .from(vehicles)
+    .where(isStockCalled(descriptions));
+}
+
+/** Keeps vehicles as stock; one that is there already gets the new figures, and keeps its cost where none is told. */
 async function keepAll(tx: Database, stock: readonly VehicleFile[]): Promise<void> {
   const byDescription = new Map(stock.map(vehicle => [vehicle.description, { ...vehicle, inStock: true }]));
-  await insertRows(
-    tx,
-    vehicles,
-    [...byDescription.values()],
-    sql`on conflict (description) do update set
-      price_minor = excluded.price_minor, cost_minor = excluded.cost_minor, list_price_minor = excluded.list_price_minor,
-      currency = excluded.currency, in_stock = true, version = vehicles.version + 1`,
+  const rows = [...byDescription.values()];
+  const keep = (some: typeof rows, cost: SQL) =>
+    insertRows(
+      tx,
+      vehicles,
+      some,
+      sql`on conflict (description) do update set
+      price_minor = excluded.price_minor, list_price_minor = excluded.list_price_minor,
+      currency = excluded.currency, in_stock = true, version = vehicles.version + 1 ${cost}`,
+    );
+  await keep(
+    rows.filter(({ costMinor }) => costMinor !== undefined),
+    sql`, cost_minor = excluded.cost_minor`,
+  );
+  await keep(
+    rows.filter(({ costMinor }) => costMinor === undefined),
+    sql``,
   );
 }
 
@@ -114,8 +146,9 @@ export async function changeVehicle(
       .from(vehicles)
       .where(eq(vehicles.description, change.description));
     if (other?.inStock) return "taken";
+    const [known] = await tx.select({ costMinor: vehicles.costMinor }).from(vehicles).where(isInStock(id));
     await takeOut(tx, id);
-    await keepAll(tx, [change]);
+    await keepAll(tx, [{ costMinor: known?.costMinor ?? null, ...change }]);
     const [vehicle] = await stockCalled(tx, [change.description]);
     return vehicle ?? "gone";
   });
@@ -127,17 +160,25 @@ const isInStock = (id: string) => and(eq(vehicles.id, id), eq(vehicles.inStock, 
  * Takes a vehicle out of stock; it is kept for as long as a deal names it.
  *
  * @param version the one in view
- * @returns whether it was there; the vehicle as it is now where it was changed since
+ * @returns what it was called and had cost; undefined where it was not there; the vehicle as it is now where it was changed
+ *   since
  */
 export async function takeOutOfStock(
   database: Database,
   id: string,
   version: number,
-): Promise<boolean | { changed: KeptVehicle }> {
+): Promise<{ description: string; costMinor: number | null } | { changed: KeptVehicle } | undefined> {
   return database.transaction(async tx => {
-    const [now] = await tx.select(SHOWN).from(vehicles).where(isInStock(id)).for("update");
-    if (now && now.version !== version) return { changed: now };
-    return takeOut(tx, id);
+    const [now] = await tx
+      .select({ ...SHOWN, costMinor: vehicles.costMinor })
+      .from(vehicles)
+      .where(isInStock(id))
+      .for("update");
+    if (!now) return undefined;
+    const { costMinor, ...shown } = now;
+    if (now.version !== version) return { changed: shown };
+    await takeOut(tx, id);
+    return { description: now.description, costMinor };
   });
 }
 
@@ -148,12 +189,10 @@ export async function stockMark(database: Database): Promise<string> {
   return row?.all ?? "";
 }
 
-async function takeOut(tx: Database, id: string): Promise<boolean> {
-  const gone = await tx
+async function takeOut(tx: Database, id: string): Promise<void> {
+  await tx
     .update(vehicles)
     .set({ inStock: false, version: sql`${vehicles.version} + 1` })
-    .where(isInStock(id))
-    .returning({ id: vehicles.id });
+    .where(isInStock(id));
   await dropIfUnused(tx, { customerId: null, vehicleId: id });
-  return gone.length > 0;
 }

@@ -3,6 +3,7 @@ import { completeArrival, dropCutOff, showArrived } from "./arrivals";
 import { backupPart, backupStart } from "./backup-rows";
 import { boundedLog } from "./bounded-log";
 import type { Database } from "./database";
+import { getDealer, keptDealers, updateDealer } from "./dealer";
 import { dealsAfter, getDeal, getDealText, hasDeals, setDeleted, updateDeal, versionOf } from "./deals";
 import { firstThingsFirst } from "./first-things-first";
 import { changesOf, stateAfter } from "./history";
@@ -10,7 +11,7 @@ import { tableNames, tallyPart } from "./last-stop";
 import { insertDeals } from "./new-deals";
 import { dealsToMake, forgetFiguresOfOthers, keepFigures } from "./register-figures";
 import { findLines } from "./register-page";
-import { getSettings, keepSettings } from "./settings";
+import { getSettings, getSettingsDealer, keepSettings, keepSettingsDealer } from "./settings";
 import type { SharedSync } from "./shared-sync";
 import { getSigning, keepLateSigning, signedWithoutQuotes } from "./signings";
 import {
@@ -18,6 +19,7 @@ import {
   putInStock,
   stockArrives,
   stockCalled,
+  stockCosts,
   stockList,
   stockMark,
   takeOutOfStock,
@@ -36,12 +38,16 @@ const READS = {
   findLines,
   getDeal,
   getDealText,
+  getDealer,
   getSettings,
+  getSettingsDealer,
   getSigning,
   hasDeals,
+  keptDealers,
   signedWithoutQuotes,
   stateAfter,
   stockCalled,
+  stockCosts,
   stockList,
   stockMark,
   tableNames,
@@ -62,12 +68,14 @@ const SAVES = {
   keepFigures,
   keepLateSigning,
   keepSettings,
+  keepSettingsDealer,
   putInStock,
   setDeleted,
   showArrived,
   stockArrives,
   takeOutOfStock,
   updateDeal,
+  updateDealer,
 };
 
 const WORK = { ...READS, ...SAVES };

@@ -4,15 +4,19 @@ import type { Signing } from "@/data/signings";
 import type { KeptVehicle } from "@/data/stock";
 import type { StockVehicle } from "@/data/suggestions";
 import type { DealDocument, DealStatus } from "@/exchange/deal-document";
+import type { Dealer } from "@/exchange/dealer";
 import type { Locale } from "@/exchange/notation";
 import type { RegisterKind } from "@/exchange/option-words";
-import type { Settings } from "@/exchange/settings";
+import type { Settings, SettingsDealer } from "@/exchange/settings";
 import type { KeptCopies, KeptCopy } from "./backups/copies";
 
 export type { KeptCopies, KeptCopy, KeptVehicle, RegisterSort, StockVehicle };
 
 /** Vehicles in stock. */
 export type StockReply = MarkReply & { vehicles: KeptVehicle[] };
+
+/** What each vehicle in stock cost the dealer, in minor units, by its id. */
+export type StockCostsReply = { costs: Record<string, number> };
 
 /** What tells one state of the stock from another. */
 export type MarkReply = { mark: string };
@@ -32,6 +36,9 @@ export type DealReply = {
   /** What it was signed with, where it is signed: this is shown, whatever later cores compute. */
   signing?: SigningReply;
 };
+
+/** The dealer's part of a deal, as the server gives it to whom it is open. */
+export type DealerReply = Pick<DealReply, "id" | "version" | "changedAt" | "deleted"> & { document: Dealer };
 
 /** What a deal was signed with. */
 type SigningReply = Omit<Signing, "at"> & { /** ISO 8601 instant. */ at: string };
@@ -126,6 +133,9 @@ export type SettingsReply = {
   changedAt: string | null;
 };
 
+/** What of the settings customers never see; version 0 where nothing was ever told. */
+export type SettingsDealerReply = { dealer: SettingsDealer; version: number };
+
 /** What a restored backup held, and when it was made. */
 export type RestoredReply = { made: string; rows: number; deals: number };
 
@@ -133,6 +143,6 @@ export type RestoredReply = { made: string; rows: number; deals: number };
 export type RefusalReply = {
   /** One plain sentence. */
   error: string;
-  /** With a conflict: the deal as it is saved now. */
-  current?: DealReply;
+  /** With a conflict: the deal as it is saved now, or its dealer's part. */
+  current?: DealReply | DealerReply;
 };

@@ -4,6 +4,7 @@ import type { Store } from "@/data/store";
 import { takingTurns } from "@/data/turns";
 import type { DealDocument } from "@/exchange/deal-document";
 import { tooLargeSentence } from "@/exchange/deal-file/largest";
+import type { Dealer } from "@/exchange/dealer";
 import { wholeDealOf } from "@/exchange/whole-deal";
 import { parseDealDocument } from "@/exchange/whole-deal/parse-document";
 import { dropArrival, showArrivals } from "./arrivals";
@@ -16,13 +17,20 @@ import { withSigning } from "./sign";
 const AT_A_TIME = 25;
 const LARGEST_PART = 500_000;
 
-/** All deals as one text: each a deal file of version 2, on a line of its own. Deleted ones are left out. */
-export async function* allDeals(store: Store): AsyncGenerator<string> {
+/**
+ * All deals as one text: each a deal file of version 2, on a line of its own. Deleted ones are left out.
+ *
+ * @param withDealer whether the dealer's side of each is in it
+ */
+export async function* allDeals(store: Store, withDealer = false): AsyncGenerator<string> {
   let after: string | null = null;
   do {
     const { records, last } = await store.dealsAfter(after, AT_A_TIME);
     const live = records.filter(({ deleted }) => !deleted);
-    yield live.map(({ document }) => `${JSON.stringify(wholeDealOf(document))}\n`).join("");
+    const dealers = withDealer ? await store.keptDealers(live.map(({ id }) => id)) : undefined;
+    yield live
+      .map(({ id, document }) => `${JSON.stringify(wholeDealOf(document, dealers?.get(id)))}\n`)
+      .join("");
     after = last;
   } while (after !== null);
 }
@@ -55,8 +63,12 @@ export async function bringInDeals(
     let kept = 0;
     for await (const part of partsOf(readDeals(text))) {
       at("keeping", kept, deals);
-      const signed = await Promise.all(part.map(({ document }) => ready(document)));
-      await store.insertPart(signed.map((deal): NewDeal => ({ ...deal, arrival })));
+      const signed = await Promise.all(
+        part.map(
+          async ({ document, dealer }): Promise<NewDeal> => ({ ...(await ready(document)), dealer, arrival }),
+        ),
+      );
+      await store.insertPart(signed);
       kept += part.length;
     }
     at("keeping", kept, deals);
@@ -86,7 +98,7 @@ export async function bringInToldDeals(
   }
 }
 
-type ReadDeal = { document: DealDocument; size: number };
+type ReadDeal = { document: DealDocument; dealer: Dealer; size: number };
 
 async function* partsOf(deals: AsyncIterable<ReadDeal>): AsyncGenerator<ReadDeal[]> {
   let part: ReadDeal[] = [];
@@ -109,8 +121,8 @@ async function* readDeals(text: string): AsyncGenerator<ReadDeal> {
     if (tooLarge) throw new Refusal(413, `Line ${number}: ${tooLarge}`);
     const deal = parseDealDocument(line, randomUUID);
     if (!deal.ok) throw new Refusal(422, `Line ${number}: ${deal.sentence}`);
-    const { customer = "", ...document } = deal.value;
-    yield { document: { ...document, customer }, size: line.length };
+    const { document, dealer } = deal.value;
+    yield { document: { ...document, customer: document.customer ?? "" }, dealer, size: line.length };
     await rest();
   }
 }

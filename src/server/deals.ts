@@ -1,10 +1,12 @@
 import { randomUUID } from "node:crypto";
 import type { DealRecord, SavedDeal, Saving } from "@/data/deals";
+import type { NewDeal } from "@/data/new-deals";
 import type { Store } from "@/data/store";
 import { takingTurns } from "@/data/turns";
 import {
   applyChange,
   asItsSenderReads,
+  changeUpToDate,
   type DealChange,
   type DealDocument,
   headingOf,
@@ -14,6 +16,7 @@ import { tooLargeSentence } from "@/exchange/deal-file/largest";
 import { firstCharacters } from "@/exchange/text";
 import { parseDealDocument } from "@/exchange/whole-deal/parse-document";
 import type { DealReply, SaveReply, VersionReply } from "./contract";
+import { addToDealer } from "./dealer";
 import { wakeFigures } from "./figures";
 import { Refusal } from "./refusal";
 import type { ImportRequest, SaveRequest } from "./requests";
@@ -71,14 +74,19 @@ export async function dealVersion(store: Store, id: string): Promise<VersionRepl
   return found;
 }
 
-/** Keeps a new deal. */
-export async function createDeal(store: Store, document: DealDocument): Promise<DealReply> {
-  const [id = ""] = await store.insertDeals([await withSigning(document, "arrives")]);
+/** Keeps a new deal, with what is known of its dealer's side. */
+export async function createDeal(
+  store: Store,
+  document: DealDocument,
+  dealer?: NewDeal["dealer"],
+): Promise<DealReply> {
+  const deal: NewDeal = await withSigning(document, "arrives");
+  const [id = ""] = await store.insertDeals([{ ...deal, ...(dealer && { dealer }) }]);
   wakeFigures();
   const rest = takingTurns();
-  const deal = await openDeal(store, id);
+  const kept = await openDeal(store, id);
   await rest();
-  return deal;
+  return kept;
 }
 
 /** Keeps the deal of a deal file; where it names no customer, the file's name does, without its endings. */
@@ -91,8 +99,8 @@ export async function importDeal(store: Store, { fileName, text }: ImportRequest
   if (!deal.ok) throw new Refusal(422, deal.sentence);
   const named = fileName.replace(/(\.deal)?\.json$/i, "").replace(/\p{Cc}/gu, "");
   const nameOfFile = firstCharacters(named, LONGEST_NAME);
-  const { customer = nameOfFile, ...document } = deal.value;
-  return createDeal(store, { ...document, customer });
+  const { document, dealer } = deal.value;
+  return createDeal(store, { ...document, customer: document.customer ?? nameOfFile }, dealer);
 }
 
 /**
@@ -102,9 +110,10 @@ export async function importDeal(store: Store, { fileName, text }: ImportRequest
 export async function saveDeal(
   store: Store,
   id: string,
-  { version, change, brief }: SaveRequest,
+  { version, change, brief, dealer }: SaveRequest,
 ): Promise<SaveReply> {
   const saved = await savedOrSigned(store, id, version, change, { ...(brief && { brief }) });
+  if (saved && dealer) await addToDealer(store, id, dealer);
   if (!saved) {
     const deal = await openDeal(store, id);
     const current = { ...deal, document: asItsSenderReads(deal.document, change) };
@@ -129,7 +138,7 @@ async function savedOrSigned(
   if (saved !== "withoutQuotes") return saved;
   const deal = await store.getDeal(id);
   if (!deal) return undefined;
-  const document = applyChange(deal.document, change);
+  const document = applyChange(deal.document, changeUpToDate(deal.document, change));
   // Where somebody else has saved meanwhile, it is signed once more.
   const signing = { document, quotes: await sign(document, "signed") };
   return savedOrSigned(store, id, version, change, { ...saving, signing });
@@ -150,9 +159,8 @@ export async function reopenDeal(store: Store, id: string, version: number): Pro
     if (deal.version === version + 1) return deal;
     throw new Refusal(409, "This deal is not signed, so it is open already.", deal);
   }
-  if (deal.version !== version) throw new Refusal(409, CHANGED_SINCE, deal);
   const heading = { ...headingOf(deal.document), status: "quoting" as const };
-  const saved = await store.updateDeal(id, deal.version, { heading }, { reopens: true });
+  const saved = await store.updateDeal(id, version, { heading }, { reopens: true });
   if (!saved || typeof saved === "string") {
     throw new Refusal(409, CHANGED_SINCE, await openDeal(store, id));
   }
@@ -163,7 +171,8 @@ export async function reopenDeal(store: Store, id: string, version: number): Pro
 /** Copies a deal; the copy is being quoted again. */
 export async function duplicateDeal(store: Store, id: string): Promise<DealReply> {
   const { document } = await openDeal(store, id);
-  return createDeal(store, { ...document, status: "quoting" });
+  const dealer = (await store.getDealer(id))?.dealer;
+  return createDeal(store, { ...document, status: "quoting" }, dealer);
 }
 
 /**

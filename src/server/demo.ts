@@ -1,5 +1,5 @@
 import { DEMO_DEALS, DEMO_VEHICLES } from "#demo/scenario";
-import { DEMO_SETTINGS } from "#demo/settings";
+import { DEMO_SETTINGS, DEMO_SETTINGS_DEALER } from "#demo/settings";
 import type { NewDeal } from "@/data/new-deals";
 import type { Store } from "@/data/store";
 import type { DealDocument } from "@/exchange/deal-document";
@@ -17,6 +17,8 @@ export async function loadDemo(
   if (await store.hasDeals()) return;
   await store.stockArrives(DEMO_VEHICLES);
   await putAllInStock(store);
-  await store.insertDeals(await Promise.all(DEMO_DEALS.map(deal => ready(deal))));
+  // What deals take of the house's extras comes with what it pays for them.
   await store.keepSettings(0, DEMO_SETTINGS);
+  await store.keepSettingsDealer(0, DEMO_SETTINGS_DEALER);
+  await store.insertDeals(await Promise.all(DEMO_DEALS.map(deal => ready(deal))));
 }

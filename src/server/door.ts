@@ -163,6 +163,17 @@ export function readVersion(request: Request): number {
   return Number(version);
 }
 
+/** Whether whoever asks has the dealer's side open, from the address. */
+export function readWithDealer(request: Request): boolean {
+  const asked = new URL(request.url).searchParams.get("with");
+  if (asked !== null && asked !== "dealer")
+    throw new Refusal(
+      400,
+      "The address can ask for what the dealer alone sees by ?with=dealer, and for nothing else.",
+    );
+  return asked === "dealer";
+}
+
 /** The id that the sender of a file has given it, from the address; null where it has given none. */
 export function readArrivalOf(request: Request): string | null {
   const arrival = new URL(request.url).searchParams.get("arrival");

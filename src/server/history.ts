@@ -4,10 +4,10 @@ import type { HistoryReply, StateReply } from "./contract";
 import { openDeal } from "./deals";
 import { Refusal } from "./refusal";
 
-/** The changes of a deal, the latest first. */
-export async function dealHistory(store: Store, id: string): Promise<HistoryReply> {
+/** The changes of a deal, the latest first; those of its dealer's part to whom that is open. */
+export async function dealHistory(store: Store, id: string, withDealer: boolean): Promise<HistoryReply> {
   const { document } = await openDeal(store, id);
-  const changes = await store.changesOf(id);
+  const changes = await store.changesOf(id, withDealer);
   return {
     currency: chosenOption(document).inputs.currency,
     changes: changes.map(({ at, ...change }) => ({ ...change, at: at.toISOString() })),

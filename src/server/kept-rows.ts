@@ -1,12 +1,19 @@
 import type { Database } from "@/data/database";
+import { keptDealers } from "@/data/dealer";
 import { dealCount, dealsAfter, getDeal } from "@/data/deals";
 import { longHistories, stateAfter } from "@/data/history";
-import { getSettings } from "@/data/settings";
+import { getSettings, getSettingsDealer } from "@/data/settings";
 import { signedDeals, storedSigning } from "@/data/signings";
-import { arrivingStock, stockList } from "@/data/stock";
+import { arrivingStock, stockCosts, stockList } from "@/data/stock";
 import type { DealDocument } from "@/exchange/deal-document";
 import { readSignedQuote } from "@/exchange/signed-quote";
-import { checkNewDealRequest, checkSettingsRequest, checkVehicle } from "./requests";
+import {
+  checkDealerRequest,
+  checkNewDealRequest,
+  checkSettingsDealerRequest,
+  checkSettingsRequest,
+  checkVehicle,
+} from "./requests";
 
 const DEALS_AT_A_TIME = 100;
 
@@ -27,12 +34,20 @@ async function lookAtSettings(database: Database): Promise<string | undefined> {
   const kept = await getSettings(database);
   if (!kept) return undefined;
   const { settings, version } = kept;
-  const checked = checkSettingsRequest({ settings, version });
-  return checked.ok ? undefined : `The settings cannot be read: ${checked.sentence}`;
+  const all = [
+    checkSettingsRequest({ settings, version }),
+    checkSettingsDealerRequest(await getSettingsDealer(database)),
+  ];
+  const wrong = all.find(each => !each.ok);
+  return wrong && !wrong.ok ? `The settings cannot be read: ${wrong.sentence}` : undefined;
 }
 
 async function lookAtStock(database: Database): Promise<string | undefined> {
-  const stock = (await stockList(database)).map(({ id: _, version: _version, ...vehicle }) => vehicle);
+  const costs = await stockCosts(database);
+  const stock = (await stockList(database)).map(({ id, version: _version, ...vehicle }) => ({
+    ...vehicle,
+    costMinor: costs[id] ?? null,
+  }));
   for (const vehicle of [...stock, ...(await arrivingStock(database))]) {
     const checked = checkVehicle(vehicle);
     if (!checked.ok) return `A vehicle in stock cannot be read: ${checked.sentence}`;
@@ -45,9 +60,16 @@ async function lookAtDeals(database: Database): Promise<string | undefined> {
   let seen = 0;
   do {
     const { records, last } = await dealsAfter(database, after, DEALS_AT_A_TIME);
-    for (const { document } of records) {
-      const checked = checkNewDealRequest({ document });
-      if (!checked.ok) return unreadable(document, checked.sentence);
+    const dealers = await keptDealers(
+      database,
+      records.map(({ id }) => id),
+    );
+    for (const { id, document } of records) {
+      const dealer = dealers.get(id) ?? {};
+      const wrong = [checkNewDealRequest({ document }), checkDealerRequest({ version: 1, dealer })].find(
+        each => !each.ok,
+      );
+      if (wrong && !wrong.ok) return unreadable(document, wrong.sentence);
     }
     seen += records.length;
     after = last;

@@ -3,7 +3,7 @@ import type { Store } from "@/data/store";
 import { isSame } from "@/exchange/deal-document";
 import type { VehicleFile } from "@/exchange/stock/stock.schema";
 import { putAllInStock } from "./arrivals";
-import type { MarkReply, StockReply } from "./contract";
+import type { MarkReply, StockCostsReply, StockReply } from "./contract";
 import { Refusal } from "./refusal";
 
 /** All vehicles in stock. */
@@ -12,12 +12,17 @@ export async function openStock(store: Store): Promise<StockReply> {
   return { vehicles, mark };
 }
 
+/** What vehicles in stock cost the dealer, for whom the dealer's side is open. */
+export const openStockCosts = async (store: Store): Promise<StockCostsReply> => ({
+  costs: await store.stockCosts(),
+});
+
 /** What tells this state of the stock from another: pages that show it ask, to learn of what others change. */
 export const stockMark = async (store: Store): Promise<MarkReply> => ({ mark: await store.stockMark() });
 
 /** Puts vehicles into stock, all or none; those that are there already get the new figures. */
 export async function addToStock(store: Store, vehicles: VehicleFile[]): Promise<StockReply> {
-  const stock = vehicles.map(tidied);
+  const stock = vehicles.map(tidied).map(withRemovedCost);
   await store.stockArrives(stock);
   await putAllInStock(store);
   const kept = await store.stockCalled(stock.map(({ description }) => description));
@@ -48,7 +53,8 @@ export async function changeInStock(
   }
   if (!("changed" in changed)) return changed;
   const { id: _, version: now, ...kept } = changed.changed;
-  if (now === version + 1 && isSame(kept, change)) return changed.changed;
+  const { costMinor: _cost, ...shown } = change;
+  if (now === version + 1 && isSame(kept, shown)) return changed.changed;
   throw new Refusal(409, CHANGED_SINCE);
 }
 
@@ -61,9 +67,25 @@ const CHANGED_SINCE = "It was changed somewhere else since; look at it again.";
  */
 export async function removeFromStock(store: Store, id: string, version: number): Promise<{ id: string }> {
   const removed = await store.takeOutOfStock(id, version);
-  if (removed === false) throw new Refusal(404, NOT_THERE);
-  if (removed !== true) throw new Refusal(409, CHANGED_SINCE);
+  if (removed === undefined) throw new Refusal(404, NOT_THERE);
+  if ("changed" in removed) throw new Refusal(409, CHANGED_SINCE);
+  removedCosts().set(removed.description, removed.costMinor);
   return { id };
+}
+
+// Kept on the process, because bundles of the server each have their own copy of this module.
+const shared = globalThis as typeof globalThis & { kelluxRemovedCosts?: Map<string, number | null> };
+
+/** What vehicles cost that were taken out of stock: a page that undoes it need not have seen that. */
+const removedCosts = () => {
+  shared.kelluxRemovedCosts ??= new Map();
+  return shared.kelluxRemovedCosts;
+};
+
+function withRemovedCost(vehicle: VehicleFile): VehicleFile {
+  const costMinor = removedCosts().get(vehicle.description);
+  removedCosts().delete(vehicle.description);
+  return costMinor === undefined ? vehicle : { costMinor, ...vehicle };
 }
 
 const tidied = (vehicle: VehicleFile): VehicleFile => ({

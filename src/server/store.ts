@@ -27,11 +27,13 @@ const CHANGES: ReadonlySet<keyof Store> = new Set([
   "completeArrival",
   "insertDeals",
   "keepSettings",
+  "keepSettingsDealer",
   "putInStock",
   "setDeleted",
   "stockArrives",
   "takeOutOfStock",
   "updateDeal",
+  "updateDealer",
 ]);
 const changes = () => shared.kelluxChanges ?? 0;
 

@@ -26,6 +26,9 @@ type Found = {
   opened: number;
   customer: string;
   price: string;
+  asides: { tried: number };
+  dealerAt: number;
+  dealer: { options?: Record<string, { cost: string }> };
   batches: number;
   stocks: number;
   broken: string[];
@@ -34,6 +37,8 @@ type Run = {
   /** What the kill before had left; undefined where this one came before the data was open. */
   found: Found | undefined;
   acknowledged: number;
+  /** The version of the deal whose dealer's part is saved. */
+  told: number;
   batches: number;
   stocks: number;
   errors: string;
@@ -48,7 +53,7 @@ type Run = {
 async function killed(data: string, mode: string, steps: number | null, milliseconds: number): Promise<Run> {
   const child = spawn(process.execPath, [COMPILE_ONCE, PROGRAM, data, mode]);
   saver = child;
-  const run: Run = { found: undefined, acknowledged: 0, batches: 0, stocks: 0, errors: "" };
+  const run: Run = { found: undefined, acknowledged: 0, told: 0, batches: 0, stocks: 0, errors: "" };
   const kill = () => setTimeout(() => child.kill("SIGKILL"), milliseconds);
   if (steps === null) kill();
   child.stderr.on("data", chunk => {
@@ -60,6 +65,7 @@ async function killed(data: string, mode: string, steps: number | null, millisec
     const heard = JSON.parse(line);
     if (heard.opened) run.found = heard;
     run.acknowledged = heard.opened ?? heard.acknowledged ?? run.acknowledged;
+    run.told = heard.dealerAt ?? heard.told ?? run.told;
     run.batches = heard.batches ?? run.batches;
     run.stocks = heard.stocks ?? run.stocks;
     said += 1;
@@ -73,15 +79,17 @@ async function killed(data: string, mode: string, steps: number | null, millisec
 /** What is wrong with what a kill has left, after a run that acknowledged so much. */
 function lossIn({ found, errors }: Run, before: Run): string | undefined {
   if (!found) return `The data did not open: ${errors}`;
-  const { opened, customer, price, batches, stocks, broken } = found;
+  const { opened, customer, price, asides, batches, stocks, broken } = found;
   // One save may have been kept whose acknowledgement the kill cut off; none may be missing.
   // The first deal is there as soon as there is anything.
   const acknowledged = Math.max(before.acknowledged, 1);
   if (opened < acknowledged || opened > acknowledged + 1)
     return `${acknowledged} acknowledged, ${opened} there`;
-  // The whole of that save is there, heading and inputs alike.
-  if (customer !== `Customer ${opened}` || price !== `${opened}.00`)
-    return `half a save: ${customer}, ${price}`;
+  // The whole of that save is there, heading, inputs and asides alike.
+  if (customer !== `Customer ${opened}` || price !== `${opened}.00` || asides.tried !== opened)
+    return `half a save: ${customer}, ${price}, ${asides.tried}`;
+  const lost = dealerLoss(found, Math.max(before.told, 1));
+  if (lost) return lost;
   // All deals of a file, or none; all vehicles of a list, or none.
   const files = [batches, before.batches, "files"] as const;
   const lists = [stocks, before.stocks, "lists of vehicles"] as const;
@@ -89,6 +97,16 @@ function lossIn({ found, errors }: Run, before: Run): string | undefined {
     if (!Number.isInteger(there) || there < confirmed || there > confirmed + 1)
       return `${confirmed} ${what} brought in, ${there} there`;
   return broken.length > 0 ? `copies that are not whole: ${broken.join(", ")}` : undefined;
+}
+
+/** The same of the dealer's part of another deal. */
+function dealerLoss({ dealerAt, dealer }: Found, told: number): string | undefined {
+  const [known] = Object.values(dealer.options ?? {});
+  if (dealerAt < told || dealerAt > told + 1)
+    return `version ${told} of the dealer's part acknowledged, ${dealerAt} there`;
+  return dealerAt > 1 && known?.cost !== `${dealerAt}`
+    ? `half a save of the dealer's part: ${dealerAt}, ${known?.cost}`
+    : undefined;
 }
 
 test(

@@ -13,6 +13,7 @@ import { storeOf } from "@/data/store";
 import { customersLike, vehiclesLike } from "@/data/suggestions";
 import { chosenOption, type DealChange, headingOf, optionOf } from "@/exchange/deal-document";
 import { isLease } from "@/exchange/deal-file";
+import { optionUpToDate } from "@/exchange/dealer";
 import { loadDemo } from "@/server/demo";
 import { figuresFrom, makeFigures } from "@/server/figures";
 import { copyFreshData } from "../fresh-data.mjs";
@@ -224,7 +225,10 @@ test("a lease is kept with the loan that it was, comes back as it was, and has i
   const kept = { ...lease.inputs, kept: { plan, find } };
   const leased = { ...document, chosen: lease.id, options: [{ ...lease, inputs: kept }] };
   const id = await keep(leased);
-  expect((await getDeal(open.database, id))?.document).toEqual(leased);
+  expect((await getDeal(open.database, id))?.document).toEqual({
+    ...leased,
+    options: leased.options.map(optionUpToDate),
+  });
   await makeFigures(open.store, async from => figuresFrom(from));
   expect((await listed()).find(line => line.id === id)).toMatchObject({
     payment: 74_603,

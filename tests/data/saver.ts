@@ -4,12 +4,13 @@
 import { randomUUID } from "node:crypto";
 import { and, count, eq, isNull, like } from "drizzle-orm";
 import { openDatabase } from "@/data/database";
+import type { DealRecord } from "@/data/deals";
 import { takePlace } from "@/data/folder/state";
 import { restoreBeside } from "@/data/restore";
 import { customers, deals } from "@/data/schema";
 import { storeOf } from "@/data/store";
 import { readBackup } from "@/exchange/backup";
-import { headingOf } from "@/exchange/deal-document";
+import { type Asides, headingOf } from "@/exchange/deal-document";
 import { putAllInStock, settleArrivals, showArrivals } from "@/server/arrivals";
 import { copyPath, keepCopy, listCopies } from "@/server/backups";
 import { lookAtKept } from "@/server/kept-rows";
@@ -47,16 +48,28 @@ async function found() {
   return { batches: (seen?.count ?? 0) / BATCH, stocks: inStock.length / VEHICLES, broken };
 }
 
-const [listed] = await database
-  .select({ id: deals.id })
-  .from(deals)
-  .innerJoin(customers, eq(customers.id, deals.customerId))
-  .where(like(customers.name, "Customer%"))
-  .limit(1);
-const known = listed && (await store.getDeal(listed.id));
-const id = known?.id ?? (await store.insertDeals([numberedDeal(1)]))[0] ?? "";
-const deal = await store.getDeal(id);
-if (!deal) throw new Error("The deal is gone.");
+/** A deal that is there by how its customer is called; else a new one. */
+async function dealOf(name: string): Promise<DealRecord> {
+  const [listed] = await database
+    .select({ id: deals.id })
+    .from(deals)
+    .innerJoin(customers, eq(customers.id, deals.customerId))
+    .where(like(customers.name, `${name}%`))
+    .limit(1);
+  const made = { ...numberedDeal(1), customer: `${name} 1`, asides: numberedAsides(1) };
+  const there = await store.getDeal(listed?.id ?? (await store.insertDeals([made]))[0] ?? "");
+  if (!there) throw new Error("The deal is gone.");
+  return there;
+}
+
+/** What is tried at a version of the deal: no schema has a member for it yet, and the database looks into none. */
+const numberedAsides = (version: number) => ({ tried: version }) as Asides;
+
+const deal = await dealOf("Customer");
+const { id } = deal;
+/** The deal whose dealer's part is saved. */
+const told = await dealOf("Told");
+const dealer = await store.getDealer(told.id);
 // As the server does when it starts.
 await settleArrivals(store);
 const state = await found();
@@ -64,6 +77,9 @@ say({
   opened: deal.version,
   customer: deal.document.customer,
   price: deal.document.options[0]?.inputs.structure.price,
+  asides: deal.document.asides,
+  dealerAt: dealer?.version,
+  dealer: dealer?.dealer,
   ...state,
 });
 
@@ -72,9 +88,20 @@ async function save(version: number): Promise<void> {
   const saved = await store.updateDeal(id, version, {
     heading: headingOf(document),
     options: document.options,
+    asides: numberedAsides(version + 1),
   });
   if (!saved) throw new Error(`Version ${version} could not be saved.`);
   say({ acknowledged: version + 1 });
+}
+
+/** The dealer's part of another deal, which has no other change. */
+async function tell(version: number): Promise<void> {
+  const [option] = told.document.options;
+  const saved = await store.updateDealer(told.id, version, {
+    options: { [option?.id ?? ""]: { cost: `${version + 1}` } },
+  });
+  if (!saved) throw new Error(`Version ${version} of the dealer's part could not be saved.`);
+  say({ told: version + 1 });
 }
 
 /** A file of many deals, as it is brought in: in parts that are not seen, then seen together. */
@@ -122,6 +149,7 @@ async function restore(): Promise<void> {
 
 for (let step = 0; ; step++) {
   await save(deal.version + step);
+  await tell(told.version + step);
   if (mode === "import") await bringIn(state.batches + step + 1);
   if (mode === "backup") await backUp(step);
   if (mode === "stock") await stock(state.stocks + step + 1);

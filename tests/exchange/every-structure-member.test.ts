@@ -105,6 +105,8 @@ test.each(Object.entries(LINES))(
     const wordsWith = (change: object) =>
       JSON.stringify(figuresInWords(inputsOf("loan", { [list]: [{ ...line, ...change }] })));
     for (const [name, change] of Object.entries(members)) {
+      // By its id the dealer's side knows a line again; nobody reads it.
+      if (name === "id") continue;
       expect([name, wordsWith(change)]).not.toEqual([name, wordsWith({})]);
     }
   },

@@ -29,12 +29,20 @@ test("stock comes back from its CSV as it was, plain and as a spreadsheet writes
   expect(readStockCsv(stockCsv(STOCK, DE), "EUR", DE)).toEqual({ ok: true, vehicles: STOCK });
 });
 
+test("what vehicles cost has a column only where it is told; a file without one says nothing of it", () => {
+  const told = STOCK.map(({ costMinor: _, ...vehicle }) => vehicle);
+  expect(stockCsv(told)).toBe(
+    'description,asking price,list price,currency\r\n"Larkmoor 240, stock 1187",41850.00,,USD\r\n"\'=Ostrel ""U2"" van",,32430.00,USD\r\n',
+  );
+  expect(readStockCsv(stockCsv(told), "EUR", US)).toEqual({ ok: true, vehicles: told });
+});
+
 test("columns in any order, amounts as the place writes them, the house's currency where none is named", () => {
   expect(readStockCsv('Price;Vehicle\n"41.850,50";Van\n;Trailer\n', "EUR", DE)).toEqual({
     ok: true,
     vehicles: [
-      { description: "Van", priceMinor: 4_185_050, costMinor: null, listPriceMinor: null, currency: "EUR" },
-      { description: "Trailer", priceMinor: null, costMinor: null, listPriceMinor: null, currency: "EUR" },
+      { description: "Van", priceMinor: 4_185_050, listPriceMinor: null, currency: "EUR" },
+      { description: "Trailer", priceMinor: null, listPriceMinor: null, currency: "EUR" },
     ],
   });
 });

@@ -1,8 +1,9 @@
-import { applyChange, type DealChange, type DealDocument } from "@/exchange/deal-document";
+import { applyChange, changeUpToDate, type DealChange, type DealDocument } from "@/exchange/deal-document";
 import { newDealDocument } from "@/exchange/new-deal/new-deal";
 import type { Answer } from "@/features/api/client";
-import { createAutosave, type SaveStatus } from "@/features/saving/autosave";
-import { type ChangeStorage, pendingChanges } from "@/features/saving/pending-changes";
+import { createAutosave, DEAL_PARTS, type SaveStatus } from "@/features/saving/autosave";
+import { pendingChanges } from "@/features/saving/left-behind";
+import { type ChangeStorage, pendingOf } from "@/features/saving/pending-changes";
 import type { DealReply, SaveReply } from "@/server/contract";
 
 const AT = "2026-11-24T10:42:00.000Z";
@@ -37,10 +38,9 @@ function page(holds: (both: DealDocument) => boolean = () => true) {
   const statuses: SaveStatus["kind"][] = [];
   const storage = memoryStorage();
   const autosave = createAutosave({
-    dealId: "d",
-    pageId: "p",
+    parts: DEAL_PARTS,
     kept: reply(1, server.saved),
-    storage,
+    pending: pendingOf(storage, { dealId: "d", pageId: "p" }),
     onMerged: change => merged.push(change),
     holds: async both => holds(both),
     onStatus: status => statuses.push(status.kind),
@@ -214,7 +214,7 @@ test("a change that a page from before options left behind is taken up as one of
   const [change] = pendingChanges(storage, "d");
   expect(change).toMatchObject({ version: 3, customer: "Ned" });
   // Put into the deal as it is kept, its only option keeps its id.
-  expect(applyChange(NEW, change?.change ?? {})).toEqual({ ...NEW, customer: "Ned" });
+  expect(applyChange(NEW, changeUpToDate(NEW, change?.change ?? {}))).toEqual({ ...NEW, customer: "Ned" });
 });
 
 test("a server that fails is told from one that is away; the change is kept and tried again all the same", async () => {

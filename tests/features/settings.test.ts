@@ -97,7 +97,7 @@ test("a new deal starts with a copy of the plan and of what is in every deal, wi
     structure: {
       taxIncluded: true,
       taxes: [{ name: "Sales tax", rate: "8.5", on: ["price", "fees", "extras"] }],
-      fees: [{ name: "Documents", amount: "299.00", taxable: true }],
+      fees: [{ id: "documents", name: "Documents", amount: "299.00", taxable: true }],
     },
     plan: {
       kind: "loan",

@@ -99,7 +99,6 @@ test("vehicles that had arrived when the server stopped come into stock, the lat
   const vehicle = (k: number, priceMinor: number) => ({
     description: `Ostrel Arriving trailer, stock ${k}`,
     priceMinor,
-    costMinor: null,
     listPriceMinor: null,
     currency: "USD",
   });

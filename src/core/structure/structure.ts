@@ -34,8 +34,6 @@ export type ChargePaid =
 export type Charge = {
   name: string;
   amount: ChargeAmount;
-  /** What it costs the dealer, in minor units. */
-  cost?: number;
   isTaxable: boolean;
   paid: ChargePaid;
   /** Whether it is a cost of the credit, so that it counts in the finance charge and in the APR. */

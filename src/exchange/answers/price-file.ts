@@ -1,12 +1,11 @@
 import { evaluate } from "@/core";
 import type { DealFile } from "../deal-file";
-import { checkDealFile } from "../deal-file/parse";
 import { fileKindOf } from "../kinds";
 import { answerAll, answerFreeQuestions } from "../questions";
 import type { QuestionFile } from "../questions/questions.schema";
 import { readQuestionFile } from "../questions/read-question-file";
 import { readJson } from "../text";
-import { isWholeDeal, namesOf, readWholeDeal } from "../whole-deal";
+import { isWholeDeal, namesOf, readOption, readWholeDeal } from "../whole-deal";
 
 /** What a file comes to, or one plain sentence. */
 type PricedFile = { ok: true; answer: object } | { ok: false; sentence: string };
@@ -26,7 +25,7 @@ export function priceFile(text: string, withSchedule: boolean, only?: number): P
     return file.ok ? answered(file.value) : file;
   }
   if (isWholeDeal(json.value)) return pricedOptions(json.value, withSchedule, only);
-  const file = checkDealFile(json.value);
+  const { inputs: file } = readOption(json.value);
   if (!file.ok) return file;
   return only === undefined || only === 1 ? priced(file.value, withSchedule) : noSuchOption(only, 1);
 }

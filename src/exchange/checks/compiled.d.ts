@@ -4,4 +4,5 @@ import type { ValidateFunction } from "ajv";
 export const dealFile: ValidateFunction;
 export const leaseFile: ValidateFunction;
 export const dealFrame: ValidateFunction;
+export const dealerFile: ValidateFunction;
 export const questionFile: ValidateFunction;

@@ -1,7 +1,6 @@
 import type { DealChange, DealDocument } from "./document.schema";
-import { headingOf, optionOf, orderOf } from "./parts";
+import { asidesMember, asidesOf, headingOf, optionOf, orderOf } from "./parts";
 import { isSame } from "./same";
-import { optionsUpToDate } from "./up-to-date";
 
 /**
  * What changed from one state of a deal to another, part by part.
@@ -14,6 +13,7 @@ export function changeBetween(before: DealDocument, after: DealDocument): DealCh
     ...(!isSame(headingOf(before), headingOf(after)) && { heading: headingOf(after) }),
     ...(!isSame(orderOf(before), orderOf(after)) && { order: orderOf(after) }),
     ...(options.length > 0 && { options }),
+    ...(!isSame(asidesOf(before), asidesOf(after)) && { asides: asidesOf(after) }),
   };
 }
 
@@ -29,10 +29,9 @@ export function isNoChange(change: DealChange): boolean {
  * @param change its parts, each whole; an option that is not in the order, new or old, is left out
  */
 export function applyChange(document: DealDocument, change: DealChange): DealDocument {
-  const { heading = headingOf(document), order = orderOf(document) } = change;
-  const changed = optionsUpToDate(document, change.options);
+  const { heading = headingOf(document), order = orderOf(document), asides = asidesOf(document) } = change;
   const options = order.options.flatMap(
-    id => optionOf({ options: changed }, id) ?? optionOf(document, id) ?? [],
+    id => optionOf({ options: change.options ?? [] }, id) ?? optionOf(document, id) ?? [],
   );
-  return { ...heading, chosen: order.chosen, options };
+  return { ...heading, chosen: order.chosen, options, ...asidesMember(asides) };
 }

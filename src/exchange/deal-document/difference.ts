@@ -1,4 +1,3 @@
-import type { DealDocument } from "./document.schema";
 import { isSame } from "./same";
 
 /**
@@ -20,7 +19,7 @@ const written = (path: string) => path.replace(/^(\d)(?=\/|$)/, "options/$1");
  *
  * @example differenceBetween(deal, { ...deal, status: "agreed" }) // [["status", "agreed"]]
  */
-export function differenceBetween(from: DealDocument, to: DealDocument): Difference {
+export function differenceBetween(from: object, to: object): Difference {
   const found: Difference = [];
   compare(from, to, "", found);
   return found;
@@ -49,12 +48,12 @@ function areAlike(one: unknown, other: unknown): boolean {
 const escaped = (name: string) => name.replaceAll("~", "~0").replaceAll("/", "~1");
 const unescaped = (name: string) => name.replaceAll("~1", "/").replaceAll("~0", "~");
 
-/** A deal's other state, by what it differs in. */
-export function withDifference(document: DealDocument, difference: Difference): DealDocument {
+/** The other state, by what it differs in. */
+export function withDifference<State>(one: State, difference: Difference): State {
   return difference.reduce<unknown>(
     (state, [path, ...value]) => put(state, written(path).split("/").map(unescaped), value),
-    document,
-  ) as DealDocument;
+    one,
+  ) as State;
 }
 
 function put(state: unknown, [name = "", ...rest]: readonly string[], value: readonly unknown[]): unknown {

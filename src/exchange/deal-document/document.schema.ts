@@ -1,8 +1,10 @@
 import Type from "typebox";
 import type { DealFile } from "../deal-file";
 import { exact } from "../schema";
+import { type Asides, AsidesSchema } from "./asides.schema";
 import { LONGEST_NAME } from "./longest-name";
 import { MOST_OPTIONS } from "./most-options";
+import { OptionId } from "./option-id.schema";
 import { DEAL_STATUSES } from "./statuses";
 
 /** One line of plain text: no control characters, which a database or a file could not keep. */
@@ -20,11 +22,6 @@ export const Notes = Type.String({
   maxLength: LONGEST_NOTES,
   pattern: "^[^\\u0000-\\u0009\\u000b-\\u001f\\u007f]*$",
   description: `lines of text, at most ${LONGEST_NOTES} characters`,
-});
-
-const OptionId = Type.String({
-  pattern: "^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$",
-  description: "the id of an option, a UUID in small letters",
 });
 
 /** Whose deal it is, for what, and how it stands. */
@@ -60,7 +57,13 @@ const Options = Type.Array(OptionSchema, {
 });
 
 /** All of a deal that an officer can change. */
-export const DealDocumentSchema = exact({ ...HEADING, chosen: OptionId, options: Options });
+export const DealDocumentSchema = exact({
+  ...HEADING,
+  chosen: OptionId,
+  options: Options,
+  /** Left out where nothing is tried or assumed. */
+  asides: Type.Optional(AsidesSchema),
+});
 
 /** What was changed in a deal: the parts that are named, each whole. */
 export const DealChangeSchema = exact({
@@ -79,11 +82,14 @@ export const DealChangeSchema = exact({
   ),
   /** Options that are new or changed. */
   options: Type.Optional(Options),
+  /** Empty where nothing is tried or assumed any more. */
+  asides: Type.Optional(AsidesSchema),
 });
 
 export type DealDocument = Type.Static<typeof DealDocumentSchema>;
 export type DealChange = Type.Static<typeof DealChangeSchema>;
 /** One way to structure the deal. */
 export type DealOption = Type.Static<typeof OptionSchema>;
+export type { Asides };
 export type DealHeading = NonNullable<DealChange["heading"]>;
 export type DealOrder = NonNullable<DealChange["order"]>;

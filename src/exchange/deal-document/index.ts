@@ -9,13 +9,22 @@ export {
   differenceBetween,
   withDifference,
 } from "./difference";
-export type { DealChange, DealDocument, DealHeading, DealOption, DealOrder } from "./document.schema";
+export type { Asides, DealChange, DealDocument, DealHeading, DealOption, DealOrder } from "./document.schema";
 export { LONGEST_NAME } from "./longest-name";
 export { membersOfFound } from "./members-of-found";
 export { mergeFigures, mergeInputs } from "./merge-figures";
 export { MOST_OPTIONS } from "./most-options";
-export { newId } from "./new-id";
-export { chosenOption, documentOf, headingOf, optionOf, orderOf } from "./parts";
+export { newId, newLineId } from "./new-id";
+export {
+  agreedOf,
+  asidesMember,
+  asidesOf,
+  chosenOption,
+  documentOf,
+  headingOf,
+  optionOf,
+  orderOf,
+} from "./parts";
 export { isSame } from "./same";
 export { DEAL_STATUSES, type DealStatus } from "./statuses";
-export { asItsSenderReads, optionsUpToDate, saveUpToDate, upToDate } from "./up-to-date";
+export { asItsSenderReads, changeUpToDate, saveUpToDate, upToDate } from "./up-to-date";

@@ -1,7 +1,7 @@
 import type { DealFile } from "../deal-file";
 import type { DealDocument, DealHeading, DealOption, DealOrder } from "./document.schema";
 import { membersOfFound } from "./members-of-found";
-import { headingOf, optionOf, orderOf } from "./parts";
+import { asidesMember, asidesOf, headingOf, optionOf, orderOf } from "./parts";
 import { isSame } from "./same";
 
 /** Thrown where both have changed the same figure, each to another. */
@@ -31,11 +31,9 @@ export function mergeFigures(
       // Taken out by one, and changed by the other.
       if ((here && !isSame(here, before)) || (there && !isSame(there, before))) return null;
     }
-    return {
-      ...heading,
-      chosen: order.chosen,
-      options: order.options.map(id => optionMerged(id, base, mine, theirs)),
-    };
+    const options = order.options.map(id => optionMerged(id, base, mine, theirs));
+    const asides = merged(asidesOf(base), asidesOf(mine), asidesOf(theirs), isList);
+    return { ...heading, chosen: order.chosen, options, ...asidesMember(asides) };
   } catch (error) {
     if (error instanceof Clash) return null;
     throw error;
@@ -81,6 +79,16 @@ function foundWith(all: readonly DealFile[]): (inputs: DealFile) => unknown {
     const figures = { ...plan, ...structure } as Record<string, unknown>;
     return { find, from, figures: members.map(member => figures[member]) };
   };
+}
+
+/** The same for plain data of any other kind: each figure, wherever it stands. */
+export function mergeMembers<Value>(base: Value, mine: Value, theirs: Value): Value | null {
+  try {
+    return merged(base, mine, theirs, isList);
+  } catch (error) {
+    if (error instanceof Clash) return null;
+    throw error;
+  }
 }
 
 type IsOne = (value: unknown) => boolean;

@@ -1,3 +1,9 @@
+/** Enough for the lines of a deal. */
+const LINE_ID_LENGTH = 8;
+
+/** A new id for a line of a structure. */
+export const newLineId = (): string => newId().slice(0, LINE_ID_LENGTH);
+
 /** Which bits of a random UUID say that it is one: its version, 4, and its variant (RFC 9562). */
 const [VERSION, VARIANT] = [6, 8];
 

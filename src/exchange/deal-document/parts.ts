@@ -1,4 +1,4 @@
-import type { DealDocument, DealHeading, DealOption, DealOrder } from "./document.schema";
+import type { Asides, DealDocument, DealHeading, DealOption, DealOrder } from "./document.schema";
 
 /** A document with one option, which is chosen. */
 export function documentOf(heading: DealHeading, option: DealOption): DealDocument {
@@ -19,6 +19,18 @@ export function headingOf({ customer, vehicle, status, budget, notes }: DealDocu
 /** Which options there are, in order, and which is chosen. */
 export function orderOf({ chosen, options }: DealDocument): DealOrder {
   return { chosen, options: options.map(({ id }) => id) };
+}
+
+/** What is tried or assumed and never agreed. */
+export const asidesOf = ({ asides = {} }: Pick<DealDocument, "asides">): Asides => asides;
+
+/** Asides as a member of a document, which has none where nothing is tried. */
+export const asidesMember = (asides: Asides | null = {}): Pick<DealDocument, "asides"> =>
+  asides && Object.keys(asides).length > 0 ? { asides } : {};
+
+/** What of a deal is agreed: all but what is tried or assumed. */
+export function agreedOf({ asides: _, ...agreed }: DealDocument): DealDocument {
+  return agreed;
 }
 
 /** An option by its id; undefined where there is none. */

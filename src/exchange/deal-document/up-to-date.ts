@@ -1,5 +1,5 @@
 import type { DealFile } from "../deal-file";
-import type { DealChange, DealDocument, DealHeading, DealOption } from "./document.schema";
+import type { DealChange, DealDocument, DealHeading } from "./document.schema";
 import { chosenOption, documentOf } from "./parts";
 
 /** The id of an option that has none: it stands for the chosen one of the deal that it is put into. */
@@ -55,8 +55,13 @@ function isObject(value: unknown): value is Record<string, unknown> {
   return typeof value === "object" && value !== null && !Array.isArray(value);
 }
 
-/** The options of a change, as the deal has them; one that was written before options had ids is the deal's chosen one. */
-export const optionsUpToDate = (document: DealDocument, options: readonly DealOption[] = []): DealOption[] =>
-  options.map(option =>
-    option.id === CHOSEN_OPTION ? { ...chosenOption(document), inputs: option.inputs } : option,
-  );
+/** A change as it is made to a deal; an option that was written before options had ids is the deal's chosen one. */
+export function changeUpToDate(document: DealDocument, change: DealChange): DealChange {
+  if (!change.options?.some(({ id }) => id === CHOSEN_OPTION)) return change;
+  return {
+    ...change,
+    options: change.options.map(option =>
+      option.id === CHOSEN_OPTION ? { ...chosenOption(document), inputs: option.inputs } : option,
+    ),
+  };
+}

@@ -1,4 +1,5 @@
 import { LeaseFileSchema, LoanFileSchema } from "../deal-file/deal-file.schema";
+import { DealerFileSchema } from "../dealer/dealer.schema";
 import { QuestionFileSchema } from "../questions/questions.schema";
 import { SettingsSchema } from "../settings/settings.schema";
 import { WholeDealSchema } from "../whole-deal/whole-deal.schema";
@@ -12,13 +13,13 @@ export function publishedSchemas(): Record<string, string> {
       "Kellux deal file",
       `One way to structure a loan, and what is asked about it. ${COMMON} The figure named by find is left out; ` +
         "plan.payment is given to find another from it, or a figure of the result in from.",
-      LoanFileSchema,
+      withDealer(LoanFileSchema),
     ),
     "lease.schema.json": published(
       "Kellux deal file of a lease",
       `One way to structure a lease, and what is asked about it. ${COMMON} The figure named by find is left out; ` +
         "plan.payment, with tax, is given to find another from it, or a figure of the result in from.",
-      LeaseFileSchema,
+      withDealer(LeaseFileSchema),
     ),
     "whole-deal.schema.json": published(
       "Kellux deal file of a whole deal",
@@ -38,6 +39,12 @@ export function publishedSchemas(): Record<string, string> {
     ),
   };
 }
+
+/** A file of version 1 has what the dealer alone sees at its top. */
+const withDealer = (file: { properties: object }) => ({
+  ...file,
+  properties: { ...file.properties, dealer: DealerFileSchema },
+});
 
 function published(title: string, description: string, schema: object): string {
   const $schema = "https://json-schema.org/draft/2020-12/schema";

@@ -12,7 +12,7 @@ import {
   Payments,
   YearlyRate,
 } from "../schema";
-import { CHARGE, EXTRA, LineName, list, Tax } from "../structure/structure.schema";
+import { CHARGE, LineId, LineName, list, Tax } from "../structure/structure.schema";
 
 const MOST_TAX_PROFILES = 20;
 
@@ -68,11 +68,24 @@ export const SettingsSchema = exact({
   plan: DefaultPlan,
   taxProfiles: Type.Optional(list(TaxProfile, MOST_TAX_PROFILES, "tax profiles")),
   fees: Type.Optional(list(exact({ ...CHARGE, inEveryDeal: InEveryDeal }), MOST_FEES, "fees")),
-  extras: Type.Optional(list(exact({ ...EXTRA, inEveryDeal: InEveryDeal }), MOST_EXTRAS, "extras")),
+  extras: Type.Optional(list(exact({ ...CHARGE, inEveryDeal: InEveryDeal }), MOST_EXTRAS, "extras")),
   /** The terms that customers are shown, with the rate of each. */
   terms: Type.Optional(list(exact({ payments: Payments, yearlyRate: YearlyRate }), MOST_TERMS, "terms")),
 });
 
+/** What of the settings customers never see. */
+export const SettingsDealerSchema = exact({
+  /** What usual extras cost the dealer, by their ids. */
+  extraCosts: Type.Optional(
+    Type.Record(LineId, Amount, {
+      additionalProperties: false,
+      maxProperties: MOST_EXTRAS,
+      description: `amounts by the ids of at most ${MOST_EXTRAS} usual extras`,
+    }),
+  ),
+});
+
+export type SettingsDealer = Type.Static<typeof SettingsDealerSchema>;
 export type Settings = Type.Static<typeof SettingsSchema>;
 export type TaxProfileFile = NonNullable<Settings["taxProfiles"]>[number];
 export type UsualFee = NonNullable<Settings["fees"]>[number];

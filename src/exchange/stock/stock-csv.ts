@@ -18,18 +18,24 @@ const ALSO: Record<string, (typeof HEADINGS)[number]> = {
 
 const AMOUNTS = { priceMinor: "asking price", costMinor: "cost", listPriceMinor: "list price" } as const;
 
-/** Writes the stock as CSV: plain for programs, or as a spreadsheet of a place reads it where a notation is given. */
+/**
+ * Writes the stock as CSV: plain for programs, or as a spreadsheet of a place reads it where a notation is given. It has a
+ * column for what vehicles cost only where that of any is told.
+ */
 export function stockCsv(stock: readonly VehicleFile[], notation?: Notation): string {
+  const withCost = stock.some(({ costMinor }) => costMinor !== undefined);
+  const headings = HEADINGS.filter(heading => withCost || heading !== "cost");
   const data = stock.map(({ description, currency, ...amounts }) => {
     const decimals = currencyDecimals(currency) ?? 2;
-    const written = Object.keys(AMOUNTS).map(name => {
-      const minor = amounts[name as keyof typeof AMOUNTS];
+    const written = Object.entries(AMOUNTS).flatMap(([name, heading]) => {
+      if (!headings.includes(heading)) return [];
+      const minor = amounts[name as keyof typeof AMOUNTS] ?? null;
       if (minor === null) return "";
       return notation ? spreadsheetAmount(minor, decimals, notation) : formatAmount(minor, decimals);
     });
     return [harmlessText(description), ...written, currency];
   });
-  return csvText([[...HEADINGS], ...data], notation);
+  return csvText([headings, ...data], notation);
 }
 
 /** What a file of vehicles comes to: all of them, or what is wrong with it, line by line. */
@@ -54,7 +60,7 @@ export function readStockCsv(text: string, currency: string, notation: Notation)
     const cells = Object.fromEntries(
       columns.map((name, column) => [name ?? "", (line[column] ?? "").trim()]),
     );
-    const vehicle = readVehicle(cells, currency, notation);
+    const vehicle = readVehicle(cells, currency, notation, columns.includes("cost"));
     if ("sentence" in vehicle) sentences.push(`Line ${index + 2}: ${vehicle.sentence}`);
     else vehicles.set(vehicle.description, vehicle);
   }
@@ -75,6 +81,7 @@ function readVehicle(
   cells: Record<string, string>,
   houseCurrency: string,
   notation: Notation,
+  hasCosts: boolean,
 ): VehicleFile | { sentence: string } {
   const description = textOfHarmless(cells.description ?? "");
   if (description === "") return { sentence: "it has no description." };
@@ -95,5 +102,6 @@ function readVehicle(
     amounts[name as keyof typeof AMOUNTS] = minor;
   }
   const { priceMinor = null, costMinor = null, listPriceMinor = null } = amounts;
-  return { description, priceMinor, costMinor, listPriceMinor, currency };
+  // Without a column for it, what is kept of it stays.
+  return { description, priceMinor, listPriceMinor, currency, ...(hasCosts && { costMinor }) };
 }

@@ -19,7 +19,8 @@ export const VehicleSchema = exact({
     description: `one line of 1 to ${LONGEST_NAME} characters`,
   }),
   priceMinor: Minor,
-  costMinor: Minor,
+  /** Of the dealer's side: told apart from the rest, and left as it is where it is left out. */
+  costMinor: Type.Optional(Minor),
   listPriceMinor: Minor,
   currency: Currency,
 });

@@ -93,14 +93,12 @@ export function readTax<File extends AnyTaxFile>(tax: File, read: Reader) {
 
 function readCharge(charge: FeeFile | ExtraFile, read: Reader): Charge {
   const { name, amount, percentOf, percent, taxable = false, financeCharge = false } = charge;
-  const cost = "cost" in charge ? charge.cost : undefined;
   return {
     name,
     amount:
       percentOf === undefined
         ? { minor: read.amount("fees", name, amount) ?? 0 }
         : { percent: String(percent ?? 0), of: percentOf },
-    ...(cost !== undefined && { cost: read.amount("fees", `cost of ${name}`, cost) ?? 0 }),
     isTaxable: taxable,
     paid: PAID[paidBy(charge)],
     isFinanceCharge: financeCharge,

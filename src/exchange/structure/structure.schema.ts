@@ -20,6 +20,12 @@ export const LineName = Type.String({
   description: `a name of 1 to ${LONGEST_LINE_NAME} characters`,
 });
 
+/** By what the dealer's part knows a line again, whatever becomes of it. */
+export const LineId = Type.String({
+  pattern: "^[0-9a-z][0-9a-z-]{0,59}$",
+  description: "an id of 1 to 60 small letters, digits and hyphens",
+});
+
 const percent = (what: string) => Percent(`${what} from 0 to 100, such as "6.25"`, 100);
 
 /** A list of at most so many. */
@@ -42,6 +48,7 @@ const CashDown = Type.Union(
 
 /** What a fee and an extra have in common. */
 export const CHARGE = {
+  id: Type.Optional(LineId),
   name: LineName,
   amount: Type.Optional(Amount),
   percentOf: Type.Optional(OneOf("price", "loanAmount", "totalOfPayments")),
@@ -53,9 +60,6 @@ export const CHARGE = {
 };
 
 const Fee = exact({ ...CHARGE, keptBack: Type.Optional(Type.Boolean({ description: "true or false" })) });
-
-/** The members of an extra. */
-export const EXTRA = { ...CHARGE, cost: Type.Optional(Amount) };
 
 export const Tax = exact({
   name: LineName,
@@ -83,6 +87,7 @@ const Rebate = exact({
 });
 
 const TradeIn = exact({
+  id: Type.Optional(LineId),
   name: Type.Optional(LineName),
   allowance: Type.Optional(Amount),
   owed: Type.Optional(Amount),
@@ -100,7 +105,7 @@ export const StructureSchema = exact({
   taxIncluded: Type.Optional(Type.Boolean({ description: "true or false" })),
   taxes: Type.Optional(list(Tax, MOST_TAXES, "taxes")),
   fees: Type.Optional(list(Fee, MOST_FEES, "fees")),
-  extras: Type.Optional(list(exact(EXTRA), MOST_EXTRAS, "extras")),
+  extras: Type.Optional(list(exact(CHARGE), MOST_EXTRAS, "extras")),
   rebates: Type.Optional(list(Rebate, MOST_REBATES, "rebates")),
   tradeIn: Type.Optional(exact({ allowance: Type.Optional(Amount), owed: Amount })),
   tradeIns: Type.Optional(list(TradeIn, MOST_TRADE_INS, "trade-ins")),

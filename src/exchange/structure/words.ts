@@ -20,7 +20,6 @@ export function structureWords(structure: StructureFile, currency: string): [nam
       each.taxable ? "taxed" : "",
       PAID_WORDS[paidBy(each)],
       each.financeCharge ? "counts as finance charge" : "",
-      "cost" in each && each.cost !== undefined ? `costs ${money(each.cost)}` : "",
     ]);
   };
   const tradeIns = structure.tradeIns ?? [];

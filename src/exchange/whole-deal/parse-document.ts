@@ -1,12 +1,12 @@
 import type { Checked } from "../checks";
 import type { DealDocument } from "../deal-document";
 import { type DealFile, readDeal } from "../deal-file";
-import { checkDealFile } from "../deal-file/parse";
+import { type Dealer, type DealerOfOption, dealerOfFile, optionUpToDate } from "../dealer";
 import { readJson } from "../text";
-import { isWholeDeal, readWholeDeal, type WholeDeal } from "./read-whole-deal";
+import { isWholeDeal, readOption, readWholeDeal, type WholeDeal } from "./read-whole-deal";
 
-/** A deal from a file, which need not name its customer. */
-type FiledDeal = Omit<DealDocument, "customer"> & { customer?: string };
+/** A deal from a file, which need not name its customer, and what the dealer alone sees of it. */
+type FiledDeal = { document: Omit<DealDocument, "customer"> & { customer?: string }; dealer: Dealer };
 
 /**
  * Reads the text of a deal file of any version into a deal. Unlike an answer, it takes no deal of which an option cannot
@@ -18,25 +18,32 @@ type FiledDeal = Omit<DealDocument, "customer"> & { customer?: string };
 export function parseDealDocument(text: string, newId: () => string): Checked<FiledDeal> {
   const json = readJson(text);
   if (!json.ok) return json;
-  const deal = isWholeDeal(json.value) ? readWholeDeal(json.value) : ofOneOption(checkDealFile(json.value));
+  const deal = isWholeDeal(json.value) ? readWholeDeal(json.value) : ofOneOption(readOption(json.value));
   if (!deal.ok) return deal;
   const { heading, chosen, options: filed } = deal.value;
   const { customer, ...rest } = heading;
   const options: DealDocument["options"] = [];
-  for (const [index, { name, inputs }] of filed.entries()) {
+  const known: Record<string, DealerOfOption> = {};
+  for (const [index, { name, inputs, dealer }] of filed.entries()) {
     const sentence = inputs.ok ? unreadable(inputs.value) : inputs.sentence;
     if (sentence !== undefined || !inputs.ok) {
       return { ok: false, sentence: filed.length > 1 ? `Option ${index + 1}: ${sentence}` : `${sentence}` };
     }
-    options.push({ id: newId(), name, inputs: inputs.value });
+    const option = optionUpToDate({ id: newId(), name, inputs: inputs.value });
+    options.push(option);
+    const ofOption = dealerOfFile(option.inputs.structure, dealer);
+    if (Object.keys(ofOption).length > 0) known[option.id] = ofOption;
   }
   return {
     ok: true,
     value: {
-      ...rest,
-      ...(customer !== undefined && { customer }),
-      chosen: options[chosen]?.id ?? "",
-      options,
+      document: {
+        ...rest,
+        ...(customer !== undefined && { customer }),
+        chosen: options[chosen]?.id ?? "",
+        options,
+      },
+      dealer: Object.keys(known).length > 0 ? { options: known } : {},
     },
   };
 }
@@ -47,8 +54,8 @@ function unreadable(inputs: DealFile): string | undefined {
 }
 
 /** A file of version 1 as a deal. */
-function ofOneOption(inputs: Checked<DealFile>): Checked<WholeDeal> {
+function ofOneOption({ inputs, dealer }: ReturnType<typeof readOption>): Checked<WholeDeal> {
   if (!inputs.ok) return inputs;
   const heading = { customer: undefined, vehicle: "", status: "quoting" as const };
-  return { ok: true, value: { heading, chosen: 0, options: [{ name: "", inputs }] } };
+  return { ok: true, value: { heading, chosen: 0, options: [{ name: "", inputs, dealer }] } };
 }

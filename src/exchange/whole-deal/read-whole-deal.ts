@@ -1,8 +1,9 @@
 import { type Checked, checked } from "../checks";
-import { dealFrame } from "../checks/compiled";
+import { dealerFile, dealFrame } from "../checks/compiled";
 import type { DealHeading } from "../deal-document";
 import type { DealFile } from "../deal-file";
 import { checkDealFile } from "../deal-file/parse";
+import { type DealerFile, dealerApart } from "../dealer";
 import { proposedNames } from "../option-words";
 import type { DealFrame } from "./whole-deal.schema";
 
@@ -14,8 +15,11 @@ export type WholeDeal = {
   heading: Omit<DealHeading, "customer"> & { customer: string | undefined };
   /** From 0. */
   chosen: number;
-  options: { name: string; inputs: Checked<DealFile> }[];
+  options: FiledOption[];
 };
+
+/** An option with what the dealer alone sees of it; both are checked, and one that is wrong says why. */
+type FiledOption = { name: string; inputs: Checked<DealFile>; dealer: DealerFile };
 
 const NEWEST_VERSION = 2;
 
@@ -58,20 +62,27 @@ export function readWholeDeal(value: unknown): Checked<WholeDeal> {
         ...(notes !== undefined && { notes }),
       },
       chosen: chosen - 1,
-      options: options.map(({ name = "", ...option }) => ({ name, inputs: inputsOf(option, currency) })),
+      options: options.map(({ name = "", ...option }) => ({ name, ...inputsOf(option, currency) })),
     },
   };
 }
 
 /** An option as version 1 of the file has it. */
-function inputsOf(option: object, currency: string): Checked<DealFile> {
+function inputsOf(option: object, currency: string): Omit<FiledOption, "name"> {
   const extra = OF_THE_DEAL.find(name => name in option);
-  if (extra) return { ok: false, sentence: `${extra} is not known.` };
-  return checkDealFile({ format: "kellux-deal", version: 1, currency, ...option });
+  if (extra) return { inputs: { ok: false, sentence: `${extra} is not known.` }, dealer: {} };
+  return readOption({ format: "kellux-deal", version: 1, currency, ...option });
+}
+
+/** A file of version 1, or an option as one: what the dealer alone sees is apart. */
+export function readOption(filed: unknown): Omit<FiledOption, "name"> {
+  const { option, dealer = {} } = dealerApart(filed);
+  const known = checked<DealerFile>(dealerFile, dealer, "/dealer");
+  return known.ok ? { inputs: checkDealFile(option), dealer: known.value } : { inputs: known, dealer: {} };
 }
 
 /** What each option is called: its own name, or what is proposed of those that can be read. */
-export function namesOf({ options }: Pick<WholeDeal, "options">): string[] {
+export function namesOf({ options }: { options: readonly Omit<FiledOption, "dealer">[] }): string[] {
   const readable = options.flatMap(({ name, inputs }) => (inputs.ok ? { name, inputs: inputs.value } : []));
   const proposed = proposedNames(readable);
   return options.map(({ name, inputs }, index) => {

@@ -1,9 +1,14 @@
 import { type DealDocument, headingOf } from "../deal-document";
 import type { DealFile } from "../deal-file";
+import { type Dealer, dealerFileOf } from "../dealer";
 import type { WholeDealFile } from "./whole-deal.schema";
 
-/** A deal as a file of version 2; what it does not have is left out. */
-export function wholeDealOf(document: DealDocument): WholeDealFile {
+/**
+ * A deal as a file of version 2; what it does not have is left out.
+ *
+ * @param dealer what the dealer alone sees, where that is to be in it
+ */
+export function wholeDealOf(document: DealDocument, dealer: Dealer = {}): WholeDealFile {
   const { customer, vehicle, status, budget, notes } = headingOf(document);
   const { options, chosen } = document;
   return {
@@ -20,7 +25,10 @@ export function wholeDealOf(document: DealDocument): WholeDealFile {
         options.findIndex(({ id }) => id === chosen),
         0,
       ) + 1,
-    options: options.map(({ name, inputs }) => ({ ...(name && { name }), ...optionOf(inputs) })),
+    options: options.map(({ id, name, inputs }) => {
+      const known = dealerFileOf(inputs.structure, dealer.options?.[id]);
+      return { ...(name && { name }), ...optionOf(inputs), ...(known && { dealer: known }) };
+    }),
   };
 }
 

@@ -2,6 +2,7 @@ import Type from "typebox";
 import { DEAL_STATUSES, LONGEST_NAME, MOST_OPTIONS } from "../deal-document";
 import { Line, Notes } from "../deal-document/document.schema";
 import { LeaseFileSchema, LoanFileSchema } from "../deal-file/deal-file.schema";
+import { DealerFileSchema } from "../dealer/dealer.schema";
 import { Amount, Currency, exact, OneOf } from "../schema";
 
 const FRAME = {
@@ -27,6 +28,9 @@ const FRAME = {
 
 const NAME = { name: Type.Optional(Line) };
 
+/** What the dealer alone sees of an option. */
+const DEALER = { dealer: Type.Optional(DealerFileSchema) };
+
 function optionsOf<Option extends Type.TSchema>(option: Option) {
   return Type.Array(option, {
     minItems: 1,
@@ -50,7 +54,7 @@ const { format: _lf, version: _lv, currency: _lc, ...lease } = LeaseFileSchema.p
 export const WholeDealSchema = exact({
   ...FRAME,
   options: optionsOf(
-    Type.Union([exact({ ...NAME, ...loan }), exact({ ...NAME, ...lease })], {
+    Type.Union([exact({ ...NAME, ...DEALER, ...loan }), exact({ ...NAME, ...DEALER, ...lease })], {
       description: "an option: a loan or a lease",
     }),
   ),

@@ -1,9 +1,9 @@
 import type { DealReply, RefusalReply } from "@/server/contract";
 
 /** What a request comes to: a value, a refusal with its sentence, a server that fails, or no server to ask. */
-export type Answer<Value> =
+export type Answer<Value, Current = DealReply> =
   | { kind: "done"; value: Value }
-  | { kind: "refused"; status: number; sentence: string; current?: DealReply }
+  | { kind: "refused"; status: number; sentence: string; current?: Current }
   | { kind: "failing"; sentence: string }
   | { kind: "away" };
 
@@ -11,12 +11,12 @@ export type Answer<Value> =
 const MOST_AFTER_LEAVING = 60 * 1024;
 
 /** Asks the server for something, with what is sent as JSON. */
-export const ask = <Value>(
+export const ask = <Value, Current = DealReply>(
   method: string,
   path: string,
   body?: unknown,
   outlivesPage?: boolean,
-): Promise<Answer<Value>> =>
+): Promise<Answer<Value, Current>> =>
   send(method, path, body === undefined ? undefined : jsonBody(body), outlivesPage);
 
 export const jsonBody = (body: unknown): Blob =>
@@ -28,12 +28,12 @@ export const jsonBody = (body: unknown): Blob =>
  * @param outlivesPage lets a save that is under way finish when the page is left; a larger one is kept in the browser
  *   till then
  */
-export async function send<Value>(
+export async function send<Value, Current = DealReply>(
   method: string,
   path: string,
   body?: Blob,
   outlivesPage = method === "PUT",
-): Promise<Answer<Value>> {
+): Promise<Answer<Value, Current>> {
   try {
     const response = await fetch(path, {
       method,
@@ -43,7 +43,12 @@ export async function send<Value>(
     if (response.ok) return { kind: "done", value: (await response.json()) as Value };
     if (response.status >= 500) return { kind: "failing", sentence: await failureOf(response) };
     const { error, current } = (await response.json()) as RefusalReply;
-    return { kind: "refused", status: response.status, sentence: error, ...(current && { current }) };
+    return {
+      kind: "refused",
+      status: response.status,
+      sentence: error,
+      ...(current && { current: current as Current }),
+    };
   } catch {
     return { kind: "away" };
   }

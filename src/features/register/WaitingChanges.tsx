@@ -1,6 +1,6 @@
 import { useEffect, useState } from "react";
-import { browserStorage, ofClosedPages } from "@/features/saving/browser-pages";
-import { type PendingChange, pendingChanges } from "@/features/saving/pending-changes";
+import { changesLeftBehind } from "@/features/saving/left-behind";
+import type { PendingChange } from "@/features/saving/pending-changes";
 
 /**
  * Says which deals have changes of a closed page that the server never confirmed; opening one saves them. It comes a moment
@@ -9,7 +9,7 @@ import { type PendingChange, pendingChanges } from "@/features/saving/pending-ch
 export function WaitingChanges() {
   const [waiting, setWaiting] = useState<PendingChange[]>([]);
   useEffect(() => {
-    void ofClosedPages(pendingChanges(browserStorage)).then(setWaiting);
+    void changesLeftBehind().then(setWaiting);
   }, []);
   if (waiting.length === 0) return null;
   return (

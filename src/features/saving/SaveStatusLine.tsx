@@ -3,7 +3,7 @@ import type { ReactNode } from "react";
 import type { SaveStatus } from "./autosave";
 
 /** Says saving, saved, or not saved and why. */
-export function SaveStatusLine({ status, unreadable }: { status: SaveStatus; unreadable: boolean }) {
+export function SaveStatusLine({ status, unreadable }: { status: SaveStatus<unknown>; unreadable: boolean }) {
   const { tone, icon, text } = sayStatus(status, unreadable);
   return (
     <p
@@ -19,7 +19,10 @@ export function SaveStatusLine({ status, unreadable }: { status: SaveStatus; unr
 
 const ICON = { size: 16, "aria-hidden": true } as const;
 
-function sayStatus(status: SaveStatus, unreadable: boolean): { tone: string; icon: ReactNode; text: string } {
+function sayStatus(
+  status: SaveStatus<unknown>,
+  unreadable: boolean,
+): { tone: string; icon: ReactNode; text: string } {
   const trouble = { tone: "text-error", icon: <TriangleAlert {...ICON} /> };
   switch (status.kind) {
     case "saving":

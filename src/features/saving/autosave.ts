@@ -1,4 +1,5 @@
 import {
+  agreedOf,
   changeBetween,
   type DealChange,
   type DealDocument,
@@ -6,79 +7,107 @@ import {
   isSame,
 } from "@/exchange/deal-document";
 import type { Answer } from "@/features/api/client";
-import type { DealReply, SaveReply } from "@/server/contract";
+import type { DealReply } from "@/server/contract";
 import type { OthersSaves } from "./others-saves";
-import { type ChangeStorage, dropPending, keepPending } from "./pending-changes";
+
+/** What is saved, as the server gives it: a deal, or a part of one that is saved by itself. */
+type Reply<Saved> = Pick<DealReply, "id" | "version" | "changedAt" | "deleted"> & { document: Saved };
 
 /** What the screen says about saving. */
-export type SaveStatus =
+export type SaveStatus<Saved = DealDocument> =
   | { kind: "saved"; at: string }
   | { kind: "saving" }
   /** No server: the change is kept in the browser and tried again. */
   | { kind: "away" }
   /** A server that could not keep it: the same, with what it says. */
   | { kind: "failing"; sentence: string }
-  | { kind: "conflict"; theirs: DealReply }
+  | { kind: "conflict"; theirs: Reply<Saved> }
   | { kind: "deleted" }
   | { kind: "refused"; sentence: string };
 
-/** A deal as it was kept, from which changes are told. */
-type Kept = Pick<DealReply, "version" | "document" | "changedAt">;
+/** It as it was kept, from which changes are told. */
+type Kept<Saved> = Pick<Reply<Saved>, "version" | "document" | "changedAt">;
 
-export type AutosaveSetup = {
-  dealId: string;
-  pageId: string;
-  kept: Kept;
-  storage: ChangeStorage;
-  send: (version: number, change: DealChange) => Promise<Answer<SaveReply>>;
-  onStatus: (status: SaveStatus) => void;
-  /** What others have changed meanwhile in figures that were not being changed here. */
-  onMerged: (change: DealChange, merging: Merging) => void;
-  /** Whether the changes of both go together: the result is a deal that would be taken, and has an answer where they have. */
-  holds: (merged: DealDocument, mine: DealDocument, theirs: DealDocument) => Promise<boolean>;
+/** How what is saved falls into parts, and how the changes of two are put together. */
+export type Parts<Saved, Change, Merging> = {
+  between: (before: Saved, after: Saved) => Change;
+  /** Seldom asked, so that the screen starts without the code for it. */
+  loadMerging: () => Promise<Merging>;
+  merge: (merging: Merging, base: Saved, mine: Saved, theirs: Saved) => Saved | null;
+  /** Whether somebody has said yes to what is another thing now. */
+  isUnseen: (both: Saved, mine: Saved, theirs: Saved, base: Saved) => boolean;
 };
 
-/** How the changes of two are put together: seldom asked, so that the screen starts without the code for it. */
+/** A change that the server has not confirmed, with what it was made from. */
+export type Unsaved<Saved, Change> = { version: number; document: Saved; change: Change; before: Change };
+
+export type AutosaveSetup<Saved, Change extends object, Merging> = {
+  parts: Parts<Saved, Change, Merging>;
+  kept: Kept<Saved>;
+  /** Where a change waits that is not confirmed yet, also when the page is gone. */
+  pending: { keep: (unsaved: Unsaved<Saved, Change>) => void; drop: () => void };
+  send: (
+    version: number,
+    change: Change,
+  ) => Promise<Answer<Omit<Reply<Saved>, "document"> & { document?: Saved }, Reply<Saved>>>;
+  onStatus: (status: SaveStatus<Saved>) => void;
+  /** What others have changed meanwhile in figures that were not being changed here. */
+  onMerged: (change: Change, merging: Merging) => void;
+  /** Whether the changes of both go together: the result is a deal that would be taken, and has an answer where they have. */
+  holds: (merged: Saved, mine: Saved, theirs: Saved) => Promise<boolean>;
+};
+
+/** How the changes of two in a deal are put together. */
 export type Merging = typeof import("@/exchange/deal-document/merge-figures");
-export const loadMerging = (): Promise<Merging> => import("@/exchange/deal-document/merge-figures");
 
 const PAUSE_AFTER_TYPING = 300;
 const FIRST_RETRY = 1000;
 const SLOWEST_RETRY = 8000;
 
-/** Saves a deal by itself: one save at a time, always the newest state, nothing forgotten until confirmed. */
-export type Autosave = {
+/** Saves by itself: one save at a time, always the newest state, nothing forgotten until confirmed. */
+export type Autosave<Saved = DealDocument> = {
   /** Keeps a change and saves it after a short pause. */
-  change: (document: DealDocument) => void;
+  change: (document: Saved) => void;
   /** Goes on from what an earlier page made of a state of the deal, and may have sent: its answer was never heard. */
-  takeUp: (from: Pick<Kept, "version" | "document">, leftBehind: DealDocument) => void;
+  takeUp: (from: Pick<Kept<Saved>, "version" | "document">, leftBehind: Saved) => void;
   /** Saves what waits without the pause, as when the page is left or the server may be back. */
   flush: () => void;
   /** After a conflict or a deletion: goes on from the deal as it is kept now. */
-  continueFrom: (kept: DealReply) => void;
+  continueFrom: (kept: Reply<Saved>) => void;
   /** Goes on from what others have saved meanwhile, where nothing is unsaved here; a save learns of it by itself. */
-  learn: (ask: (version: number) => Promise<OthersSaves>) => Promise<void>;
+  learn: (ask: (version: number) => Promise<OthersSaves<Saved>>) => Promise<void>;
   /** Forgets this page's unsaved change. */
-  discard: (reply: DealReply) => void;
+  discard: (reply: Reply<Saved>) => void;
   /** Saves what waits once more and then rests; what fails stays kept for the next page. */
   stop: () => void;
 };
 
 /** What is signed is what its signer had in view. */
 const isSignedUnseen = (both: DealDocument, one: DealDocument) =>
-  one.status === "signed" && !isSame(both, one);
+  one.status === "signed" && !isSame(agreedOf(both), agreedOf(one));
 
 /** And so is what is chosen. */
 const isChosenUnseen = (both: DealDocument, mine: DealDocument, base: DealDocument) =>
-  mine.chosen !== base.chosen && !isSame(both, mine);
+  mine.chosen !== base.chosen && !isSame(agreedOf(both), agreedOf(mine));
 
-/** Makes the autosave of one deal on one page. */
-export function createAutosave(setup: AutosaveSetup): Autosave {
-  const { dealId, pageId, storage, send, onStatus, onMerged, holds } = setup;
+/** The parts of a deal. */
+export const DEAL_PARTS: Parts<DealDocument, DealChange, Merging> = {
+  between: changeBetween,
+  loadMerging: () => import("@/exchange/deal-document/merge-figures"),
+  merge: ({ mergeFigures }, base, mine, theirs) => mergeFigures(base, mine, theirs),
+  isUnseen: (both, mine, theirs, base) =>
+    isSignedUnseen(both, mine) || isSignedUnseen(both, theirs) || isChosenUnseen(both, mine, base),
+};
+
+/** Makes the autosave of one deal, or of a part of it, on one page. */
+export function createAutosave<Saved, Change extends object, Merger>(
+  setup: AutosaveSetup<Saved, Change, Merger>,
+): Autosave<Saved> {
+  const { parts, pending, send, onStatus, onMerged, holds } = setup;
   let { kept } = setup;
   /** What was sent and never answered: it may have been kept all the same. */
-  const unanswered: DealDocument[] = [];
-  let waiting: DealDocument | undefined;
+  const unanswered: Saved[] = [];
+  let waiting: Saved | undefined;
   let sending = false;
   let halted = false;
   let isDeleted = false;
@@ -91,14 +120,12 @@ export function createAutosave(setup: AutosaveSetup): Autosave {
     timer = setTimeout(() => void sendWaiting(), delay);
   };
 
-  const keep = (document: DealDocument) =>
-    keepPending(storage, {
-      dealId,
-      pageId,
+  const keep = (document: Saved) =>
+    pending.keep({
       version: kept.version,
-      customer: document.customer,
-      change: changeBetween(kept.document, document),
-      before: changeBetween(document, kept.document),
+      document,
+      change: parts.between(kept.document, document),
+      before: parts.between(document, kept.document),
     });
 
   async function sendWaiting(): Promise<void> {
@@ -106,7 +133,7 @@ export function createAutosave(setup: AutosaveSetup): Autosave {
     if (sending || halted || !waiting) return;
     const document = waiting;
     waiting = undefined;
-    const change = changeBetween(kept.document, document);
+    const change = parts.between(kept.document, document);
     if (isNoChange(change)) return rest();
     sending = true;
     const answer = await send(kept.version, change);
@@ -114,7 +141,7 @@ export function createAutosave(setup: AutosaveSetup): Autosave {
     await settle(document, answer);
   }
 
-  async function settle(document: DealDocument, answer: Answer<SaveReply>): Promise<void> {
+  async function settle(document: Saved, answer: Awaited<ReturnType<typeof send>>): Promise<void> {
     if (answer.kind === "done") {
       await confirmed(document, { document, ...answer.value });
       return;
@@ -129,7 +156,7 @@ export function createAutosave(setup: AutosaveSetup): Autosave {
     }
   }
 
-  function tryAgain(status: SaveStatus): void {
+  function tryAgain(status: SaveStatus<Saved>): void {
     onStatus(status);
     if (stopped) return;
     schedule(retryAfter);
@@ -137,33 +164,28 @@ export function createAutosave(setup: AutosaveSetup): Autosave {
   }
 
   /** Goes on with what somebody else has kept. */
-  async function meet(theirs: DealReply): Promise<void> {
+  async function meet(theirs: Reply<Saved>): Promise<void> {
     const merging = await loaded();
     if (merging) await putTogether(merging, baseOf(merging, theirs.document), theirs);
     else tryAgain({ kind: "away" });
   }
 
   /** What the kept deal was changed from by somebody else: of what came from here, the newest that is in it. */
-  function baseOf({ mergeFigures }: Merging, theirs: DealDocument): DealDocument {
+  function baseOf(merging: Merger, theirs: Saved): Saved {
     const own = unanswered.findLast(sent => {
-      const both = mergeFigures(kept.document, sent, theirs);
+      const both = parts.merge(merging, kept.document, sent, theirs);
       return both !== null && isSame(both, theirs);
     });
     return own ?? kept.document;
   }
 
   /** Goes on with the changes of both, where they go together; else the officer decides. */
-  async function putTogether(merging: Merging, base: DealDocument, theirs: DealReply): Promise<void> {
-    const { mergeFigures } = merging;
+  async function putTogether(merging: Merger, base: Saved, theirs: Reply<Saved>): Promise<void> {
     const mine = waiting;
     halted = true;
-    const both = mine && mergeFigures(base, mine, theirs.document);
+    const both = mine && parts.merge(merging, base, mine, theirs.document);
     const isGood = mine && both && (await bothHold(both, mine, theirs.document));
-    const isUnseen =
-      isGood &&
-      (isSignedUnseen(both, mine) ||
-        isSignedUnseen(both, theirs.document) ||
-        isChosenUnseen(both, mine, base));
+    const isUnseen = isGood && parts.isUnseen(both, mine, theirs.document, base);
     if (!isGood || isUnseen) {
       onStatus({ kind: "conflict", theirs });
       return;
@@ -172,7 +194,7 @@ export function createAutosave(setup: AutosaveSetup): Autosave {
     kept = theirs;
     halted = false;
     unanswered.length = 0;
-    const others = changeBetween(mine, both);
+    const others = parts.between(mine, both);
     if (!isNoChange(others)) onMerged(others, merging);
     waiting = both;
     keep(both);
@@ -180,10 +202,10 @@ export function createAutosave(setup: AutosaveSetup): Autosave {
   }
 
   /** Where only one of them has changed anything, there is nothing to be put together. */
-  const bothHold = async (both: DealDocument, mine: DealDocument, theirs: DealDocument) =>
+  const bothHold = async (both: Saved, mine: Saved, theirs: Saved) =>
     isSame(both, mine) || isSame(both, theirs) || holds(both, mine, theirs);
 
-  async function confirmed(sent: DealDocument, reply: DealReply): Promise<void> {
+  async function confirmed(sent: Saved, reply: Reply<Saved>): Promise<void> {
     retryAfter = FIRST_RETRY;
     if (!isSame(sent, reply.document)) return confirmedWithTheirs(sent, reply);
     unanswered.length = 0;
@@ -197,7 +219,7 @@ export function createAutosave(setup: AutosaveSetup): Autosave {
   }
 
   /** It was kept, together with what somebody else has changed. */
-  async function confirmedWithTheirs(sent: DealDocument, reply: DealReply): Promise<void> {
+  async function confirmedWithTheirs(sent: Saved, reply: Reply<Saved>): Promise<void> {
     const merging = await loaded();
     if (!merging) {
       unanswered.push(sent);
@@ -207,21 +229,21 @@ export function createAutosave(setup: AutosaveSetup): Autosave {
     unanswered.length = 0;
     if (waiting) return putTogether(merging, sent, reply);
     kept = reply;
-    onMerged(changeBetween(sent, reply.document), merging);
+    onMerged(parts.between(sent, reply.document), merging);
     rest();
   }
 
   /** How changes are put together, where the server is there to load it from; nothing is sent meanwhile. */
-  async function loaded(): Promise<Merging | undefined> {
+  async function loaded(): Promise<Merger | undefined> {
     halted = true;
-    const merging = await loadMerging().catch(() => undefined);
+    const merging = await parts.loadMerging().catch(() => undefined);
     halted = false;
     return merging;
   }
 
   const isBusy = () => sending || stopped || waiting !== undefined;
 
-  async function learn(ask: (version: number) => Promise<OthersSaves>): Promise<void> {
+  async function learn(ask: (version: number) => Promise<OthersSaves<Saved>>): Promise<void> {
     const isReady = () => !isBusy() && (!halted || isDeleted);
     if (!isReady()) return;
     const { version } = kept;
@@ -240,20 +262,21 @@ export function createAutosave(setup: AutosaveSetup): Autosave {
     halted = isDeleted = true;
   }
 
-  async function takeOver(theirs: DealReply): Promise<void> {
+  async function takeOver(theirs: Reply<Saved>): Promise<void> {
     const merging = await loaded();
     // What was typed meanwhile meets it as it is saved.
     if (waiting) return schedule(0);
     if (!merging) return;
-    const change = changeBetween(kept.document, theirs.document);
+    const change = parts.between(kept.document, theirs.document);
     kept = theirs;
-    onMerged(change, merging);
+    // A part that is not of this page may be what was saved.
+    if (!isNoChange(change)) onMerged(change, merging);
     rest();
   }
 
   /** Nothing is unsaved. */
   function rest(): void {
-    dropPending(storage, { dealId, pageId });
+    pending.drop();
     onStatus({ kind: "saved", at: kept.changedAt });
   }
 

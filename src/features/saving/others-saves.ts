@@ -1,13 +1,14 @@
+import type { DealDocument } from "@/exchange/deal-document";
 import { api } from "@/features/api/api";
 import { ask } from "@/features/api/client";
 import type { DealReply, VersionReply } from "@/server/contract";
 
 /** What has become of a deal elsewhere since a version of it. */
-export type OthersSaves =
+export type OthersSaves<Saved = DealDocument> =
   | { kind: "away" }
   | { kind: "deleted" }
   | { kind: "same" }
-  | { kind: "saved"; theirs: DealReply };
+  | { kind: "saved"; theirs: Omit<DealReply, "document"> & { document: Saved } };
 
 /** Asks what others have saved of a deal since a version. */
 export async function othersSaves(dealId: string, version: number): Promise<OthersSaves> {

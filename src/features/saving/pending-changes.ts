@@ -1,4 +1,5 @@
-import { type DealChange, saveUpToDate } from "@/exchange/deal-document";
+import type { DealChange, DealDocument } from "@/exchange/deal-document";
+import type { Unsaved } from "./autosave";
 
 /** A change that the server has not confirmed yet. */
 export type PendingChange = {
@@ -24,40 +25,28 @@ const keyOf = ({ dealId, pageId }: Pick<PendingChange, "dealId" | "pageId">) =>
   `${PREFIX}${dealId}.${pageId}`;
 
 /** Keeps a page's newest unconfirmed change of a deal, over the one before. */
-export function keepPending(storage: ChangeStorage, change: PendingChange): void {
+function keepPending(storage: ChangeStorage, change: PendingChange): void {
   storage.setItem(keyOf(change), JSON.stringify(change));
 }
 
+/** A page's place for its change of a deal. */
+export const pendingOf = (storage: ChangeStorage, own: Pick<PendingChange, "dealId" | "pageId">) => ({
+  keep: ({ document, ...unsaved }: Unsaved<DealDocument, DealChange>) =>
+    keepPending(storage, { ...own, customer: document.customer, ...unsaved }),
+  drop: () => dropPending(storage, own),
+});
+
 /** Marks a page's change of a deal as one whose page has been left. */
-export function leavePending(
-  storage: ChangeStorage,
-  { dealId, pageId }: Pick<PendingChange, "dealId" | "pageId">,
-): void {
-  const pending = pendingChanges(storage, dealId).find(change => change.pageId === pageId);
-  if (pending) keepPending(storage, { ...pending, isLeft: true });
+export function leavePending(storage: ChangeStorage, own: Pick<PendingChange, "dealId" | "pageId">): void {
+  const kept = storage.getItem(keyOf(own));
+  if (kept !== null) keepPending(storage, { ...(JSON.parse(kept) as PendingChange), isLeft: true });
 }
+
+/** The keys of the changes that are kept, of one deal or of all. */
+export const pendingKeys = (storage: ChangeStorage, dealId?: string): string[] =>
+  storage.keys().filter(key => key.startsWith(dealId ? `${PREFIX}${dealId}.` : PREFIX));
 
 /** Forgets a page's change of a deal. */
 export function dropPending(storage: ChangeStorage, change: Pick<PendingChange, "dealId" | "pageId">): void {
   storage.removeItem(keyOf(change));
-}
-
-/** Every change that is kept, of one deal or of all. */
-export function pendingChanges(storage: ChangeStorage, dealId?: string): PendingChange[] {
-  return storage
-    .keys()
-    .filter(key => key.startsWith(dealId ? `${PREFIX}${dealId}.` : PREFIX))
-    .flatMap(key => {
-      try {
-        return [pendingUpToDate(JSON.parse(storage.getItem(key) ?? ""))];
-      } catch {
-        return [];
-      }
-    });
-}
-
-/** A kept change as it is written today; before options the whole document was kept. */
-function pendingUpToDate(kept: PendingChange): PendingChange {
-  const current = saveUpToDate(kept) as PendingChange;
-  return { ...current, customer: current.change.heading?.customer ?? current.customer };
 }

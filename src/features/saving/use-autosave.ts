@@ -1,24 +1,18 @@
 import { useEffect, useRef, useState } from "react";
-import {
-  applyChange,
-  changeBetween,
-  type DealChange,
-  type DealDocument,
-  isSame,
-} from "@/exchange/deal-document";
+import { type DealChange, type DealDocument, isSame } from "@/exchange/deal-document";
 import { saveDeal } from "@/features/api/save-deal";
 import type { DealReply } from "@/server/contract";
 import {
   type Autosave,
   type AutosaveSetup,
   createAutosave,
-  loadMerging,
+  DEAL_PARTS,
   type Merging,
   type SaveStatus,
 } from "./autosave";
-import { browserStorage, ofClosedPages, openPage } from "./browser-pages";
+import { browserStorage, openPage } from "./browser-pages";
 import { useLookAgain } from "./look-again";
-import { dropPending, leavePending, type PendingChange, pendingChanges } from "./pending-changes";
+import { dropPending, leavePending, pendingKeys, pendingOf } from "./pending-changes";
 
 export type Saving = {
   status: SaveStatus;
@@ -33,7 +27,7 @@ type OnScreen = {
   show: (document: DealDocument) => void;
   merge: (change: DealChange, merging: Merging) => void;
   /** Whether the changes of two go together. */
-  holds: AutosaveSetup["holds"];
+  holds: AutosaveSetup<DealDocument, DealChange, Merging>["holds"];
 };
 
 /**
@@ -56,11 +50,11 @@ export function useAutosave(
 
   useEffect(() => {
     const page = openPage();
+    const own = { dealId: deal.id, pageId: page.pageId };
     const saving = createAutosave({
-      dealId: deal.id,
-      pageId: page.pageId,
+      parts: DEAL_PARTS,
       kept: deal,
-      storage: browserStorage,
+      pending: pendingOf(browserStorage, own),
       send: (from, change) => saveDeal(deal.id, from, change),
       onMerged: merge,
       holds,
@@ -71,30 +65,21 @@ export function useAutosave(
     const flush = () => saving.flush();
     const left = () => {
       flush();
-      leavePending(browserStorage, { dealId: deal.id, pageId: page.pageId });
+      leavePending(browserStorage, own);
     };
     window.addEventListener("online", flush);
     window.addEventListener("pagehide", left);
 
     let isGone = false;
-    void leftBehind(deal.id).then(async pending => {
-      if (isGone || !pending) return;
-      const { mergeFigures } = await mergingThere();
-      if (isGone) return;
-      const { version, change, before = {} } = pending;
-      const changed = applyChange(deal.document, change);
-      // It arrived, though its answer did not.
-      if (isSame(changed, deal.document)) return dropPending(browserStorage, pending);
-      saving.takeUp({ version, document: applyChange(deal.document, before) }, changed);
-      // What has been typed here meanwhile is newer.
-      const typed = kept.current;
-      const next =
-        mergeFigures(deal.document, changed, typed) ??
-        applyChange(changed, changeBetween(deal.document, typed));
-      kept.current = next;
-      saving.change(next);
-      dropPending(browserStorage, pending);
-      show(next);
+    void takenUp(deal).then(left => {
+      if (isGone || !left) return;
+      if ("changed" in left) {
+        saving.takeUp(left.from, left.changed);
+        kept.current = left.withTyped(kept.current);
+        saving.change(kept.current);
+      }
+      dropPending(browserStorage, left.pending);
+      if ("changed" in left) show(kept.current);
     });
     return () => {
       isGone = true;
@@ -130,16 +115,17 @@ export function useAutosave(
 
 const RETRY_AFTER = 2000;
 
-/** How changes are put together, once the server is there to load it from. */
-async function mergingThere(): Promise<Merging> {
-  for (;;) {
-    const merging = await loadMerging().catch(() => undefined);
-    if (merging) return merging;
+/**
+ * A change of this deal whose page was closed before the server confirmed it. The screen starts without the code for it:
+ * where there is one, that is loaded once the server is there.
+ */
+async function takenUp(deal: DealReply): Promise<Awaited<ReturnType<LeftBehind["takeUp"]>>> {
+  while (pendingKeys(browserStorage, deal.id).length > 0) {
+    const there = await import("./left-behind").catch(() => undefined);
+    if (there) return there.takeUp(deal);
     await new Promise(resolve => setTimeout(resolve, RETRY_AFTER));
   }
+  return undefined;
 }
 
-/** A change of this deal whose page was closed before the server confirmed it. */
-async function leftBehind(dealId: string): Promise<PendingChange | undefined> {
-  return (await ofClosedPages(pendingChanges(browserStorage, dealId)))[0];
-}
+type LeftBehind = typeof import("./left-behind");

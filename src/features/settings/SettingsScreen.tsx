@@ -22,6 +22,7 @@ import { isUnreadable, openSettingsState, settingsOf, settingsReducer } from "./
 import { TaxProfiles } from "./TaxProfiles";
 import { TermsCard } from "./TermsCard";
 import { UsualCharges } from "./UsualCharges";
+import { UsualCosts } from "./UsualCosts";
 import { useSettingsSave } from "./use-settings-save";
 
 /** What the house has settled once: new deals start from a copy of it. */
@@ -106,6 +107,11 @@ export function SettingsScreen({ opened, kept }: { opened: SettingsReply; kept: 
           <div className="grid min-w-0 gap-4">
             <UsualCharges list="fees" />
             <UsualCharges list="extras" />
+            <UsualCosts
+              extras={settings.extras ?? []}
+              currency={state.house.currency}
+              notation={notationOf(state.house.locale)}
+            />
             <BackupsCard kept={kept} notation={notationOf(state.house.locale)} />
           </div>
         </OptionProvider>

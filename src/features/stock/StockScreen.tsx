@@ -6,6 +6,7 @@ import { useDropzone } from "react-dropzone";
 import { notationOf } from "@/exchange/notation";
 import type { Settings } from "@/exchange/settings";
 import type { VehicleFile } from "@/exchange/stock/stock.schema";
+import { dealerApi } from "@/features/api/dealer";
 import { readTextFile } from "@/features/api/read-text-file";
 import { stockApi } from "@/features/api/stock";
 import { saveFile } from "@/features/figures/save-file";
@@ -19,13 +20,20 @@ type Props = { opened: StockReply; house: Settings };
 const byDescription = (one: KeptVehicle, other: KeptVehicle) =>
   one.description.localeCompare(other.description);
 
-/** The vehicles that can be sold: description, asking price, what each cost the dealer, list price. */
+/** The vehicles that can be sold: description, asking price, list price; what each cost the dealer once that is asked for. */
 export function StockScreen({ opened, house }: Props) {
   const [vehicles, setVehicles] = useState(opened.vehicles);
   const [isAdding, setAdding] = useState(false);
   const [search, setSearch] = useState("");
   const [problems, setProblems] = useState<string[]>([]);
+  // Of the dealer's side: not sent before it is asked for.
+  const [costs, setCosts] = useState<Record<string, number> | null>(null);
   const notation = notationOf(house.locale);
+  const loadCosts = async () => {
+    const answer = await dealerApi.stockCosts();
+    if (answer.kind === "done") setCosts(answer.value.costs);
+    else notify.error(`The costs were not opened. ${reasonOf(answer)}`);
+  };
   const put = (changed: readonly KeptVehicle[], without?: string) =>
     setVehicles(now => {
       const replaced = new Set([...changed.map(({ id }) => id), without]);
@@ -38,6 +46,7 @@ export function StockScreen({ opened, house }: Props) {
     if (stock.kind !== "done") return;
     mark.current = stock.value.mark;
     setVehicles(stock.value.vehicles.toSorted(byDescription));
+    if (costs) await loadCosts();
   };
   useLookAgain(async () => {
     const now = await stockApi.mark();
@@ -63,6 +72,7 @@ export function StockScreen({ opened, house }: Props) {
       return;
     }
     put(answer.value.vehicles);
+    if (costs) await loadCosts();
     notify.success(`${answer.value.vehicles.length} vehicles were imported.`);
   };
   const drop = useDropzone({
@@ -73,7 +83,10 @@ export function StockScreen({ opened, house }: Props) {
   });
   const save = async (forSpreadsheet: boolean) => {
     const { stockCsv } = await import("@/exchange/stock/stock-csv");
-    const stock = vehicles.map(({ id: _, version: _version, ...vehicle }): VehicleFile => vehicle);
+    const stock = vehicles.map(
+      ({ id, version: _version, ...vehicle }): VehicleFile =>
+        costs ? { ...vehicle, costMinor: costs[id] ?? null } : vehicle,
+    );
     saveFile(
       `Stock${forSpreadsheet ? " for a spreadsheet" : ""}.csv`,
       "text/csv;charset=utf-8",
@@ -101,6 +114,15 @@ export function StockScreen({ opened, house }: Props) {
           value={search}
           onChange={event => setSearch(event.target.value)}
         />
+        <button
+          type="button"
+          className="btn btn-sm h-8.5"
+          aria-pressed={costs !== null}
+          title="What each vehicle cost the dealer, which customers never see"
+          onClick={() => (costs ? setCosts(null) : void loadCosts())}
+        >
+          {costs ? "Hide costs" : "Show costs"}
+        </button>
         <button type="button" className="btn btn-sm h-8.5" onClick={drop.open}>
           <FileUp size={16} aria-hidden="true" />
           Import CSV
@@ -141,9 +163,11 @@ export function StockScreen({ opened, house }: Props) {
               <th scope="col" className="w-40 px-2 text-right">
                 Asking price
               </th>
-              <th scope="col" className="w-40 px-2 text-right">
-                Cost to the dealer
-              </th>
+              {costs && (
+                <th scope="col" className="w-40 px-2 text-right">
+                  Cost to the dealer
+                </th>
+              )}
               <th scope="col" className="w-40 px-2 text-right">
                 List price
               </th>
@@ -159,10 +183,12 @@ export function StockScreen({ opened, house }: Props) {
             {isAdding && (
               <VehicleRow
                 vehicle={null}
+                cost={costs ? null : undefined}
                 currency={house.currency}
                 notation={notation}
                 onKept={kept => {
                   put([kept]);
+                  if (costs) void loadCosts();
                   setAdding(false);
                 }}
                 onGone={() => setAdding(false)}
@@ -173,9 +199,13 @@ export function StockScreen({ opened, house }: Props) {
               <VehicleRow
                 key={vehicle.id}
                 vehicle={vehicle}
+                cost={costs ? (costs[vehicle.id] ?? null) : undefined}
                 currency={vehicle.currency}
                 notation={notation}
-                onKept={kept => put([kept], vehicle.id)}
+                onKept={kept => {
+                  put([kept], vehicle.id);
+                  if (costs) void loadCosts();
+                }}
                 onGone={() => put([], vehicle.id)}
                 onChangedElsewhere={() => void lookAnew()}
               />

@@ -14,6 +14,8 @@ import type { KeptVehicle } from "@/server/contract";
 type Props = {
   /** Null for one that is being added. */
   vehicle: KeptVehicle | null;
+  /** What it cost the dealer, in minor units, null where that is not known; undefined while it is not asked for. */
+  cost: number | null | undefined;
   currency: string;
   notation: Notation;
   onKept: (vehicle: KeptVehicle) => void;
@@ -29,7 +31,10 @@ const AMOUNTS = {
 } as const;
 
 type AmountName = keyof typeof AMOUNTS;
-const AMOUNT_NAMES = Object.keys(AMOUNTS) as AmountName[];
+
+/** The amounts that are shown: what it cost only where that is asked for. */
+const namesShown = (cost: number | null | undefined) =>
+  (Object.keys(AMOUNTS) as AmountName[]).filter(name => name !== "costMinor" || cost !== undefined);
 
 type Texts = Record<AmountName | "description", string>;
 
@@ -44,14 +49,17 @@ const OTHERS_CHANGE =
 const isConflict = (answer: Answer<unknown>) => answer.kind === "refused" && answer.status === 409;
 
 /** A vehicle, to be changed where it stands: kept when its line is left. */
-export function VehicleRow({ vehicle, currency, notation, onKept, onGone, onChangedElsewhere }: Props) {
-  const shown = textsOf(vehicle, currency, notation);
+export function VehicleRow(props: Props) {
+  const { vehicle, cost, currency, notation, onKept, onGone, onChangedElsewhere } = props;
+  const names = namesShown(cost);
+  const kept = vehicle && { ...vehicle, ...(cost !== undefined && { costMinor: cost }) };
+  const shown = textsOf(kept, currency, notation);
   const [typed, setTyped] = useState<Partial<Texts>>({});
   const [problem, setProblem] = useState<{ name: keyof Texts | null; sentence: string } | null>(null);
   const id = useId();
   const texts = { ...shown, ...typed };
   const isTyped = Object.keys(typed).length > 0;
-  const unread = isTyped ? unreadOf(readTexts(texts, currency, notation)) : null;
+  const unread = isTyped ? unreadOf(readTexts(texts, names, currency, notation)) : null;
   useAskBeforeLeaving(unread !== null);
   const sayWhyNot = (reason: string, answer: Answer<unknown>) => {
     const isOthers = isConflict(answer);
@@ -59,14 +67,14 @@ export function VehicleRow({ vehicle, currency, notation, onKept, onGone, onChan
     if (isOthers) onChangedElsewhere();
   };
   const keep = async () => {
-    const read = readTexts(texts, currency, notation);
+    const read = readTexts(texts, names, currency, notation);
     if ("sentence" in read) {
       // A line that was only begun is not finished yet.
       if (vehicle || read.name !== "description") setProblem(read);
       return;
     }
     setProblem(null);
-    if (vehicle && isSame(vehicle, read)) {
+    if (vehicle && kept && isSame(kept, read, names)) {
       setTyped({});
       return;
     }
@@ -91,7 +99,7 @@ export function VehicleRow({ vehicle, currency, notation, onKept, onGone, onChan
       return;
     }
     onGone();
-    const { id: _, version: _version, ...former } = vehicle;
+    const { id: _, version: _version, ...former } = kept ?? vehicle;
     notify(`${vehicle.description} is out of stock.`, {
       action: { label: "Undo", onClick: () => void stockApi.add([former]).then(() => location.reload()) },
     });
@@ -133,7 +141,7 @@ export function VehicleRow({ vehicle, currency, notation, onKept, onGone, onChan
           </p>
         )}
       </td>
-      {AMOUNT_NAMES.map(name => (
+      {names.map(name => (
         <td key={name} className="px-1 py-1">
           {field(name, AMOUNTS[name], true)}
         </td>
@@ -160,7 +168,9 @@ async function added(vehicle: VehicleFile): Promise<Answer<KeptVehicle>> {
   return kept ? { kind: "done", value: kept } : { kind: "failing", sentence: "The server kept nothing." };
 }
 
-function textsOf(vehicle: KeptVehicle | null, currency: string, notation: Notation): Texts {
+type ShownVehicle = Omit<VehicleFile, "currency">;
+
+function textsOf(vehicle: ShownVehicle | null, currency: string, notation: Notation): Texts {
   const amount = (minor: number | null | undefined) =>
     minor === null || minor === undefined ? "" : amountIn(minor, currency, notation);
   return {
@@ -173,17 +183,15 @@ function textsOf(vehicle: KeptVehicle | null, currency: string, notation: Notati
 
 function readTexts(
   texts: Texts,
+  names: readonly AmountName[],
   currency: string,
   notation: Notation,
 ): VehicleFile | { name: keyof Texts; sentence: string } {
   const description = texts.description.replace(/\s+/g, " ").trim();
-  const amounts: Record<AmountName, number | null> = {
-    priceMinor: null,
-    costMinor: null,
-    listPriceMinor: null,
-  };
-  for (const name of AMOUNT_NAMES) {
+  const amounts: Pick<VehicleFile, AmountName> = { priceMinor: null, listPriceMinor: null };
+  for (const name of names) {
     const text = texts[name].trim();
+    amounts[name] = null;
     if (text === "") continue;
     const read = readTypedAmount(text, currency, notation);
     if ("sentence" in read) return { name, sentence: `${AMOUNTS[name]}: ${read.sentence}` };
@@ -196,5 +204,5 @@ function readTexts(
 /** What cannot be read; a new line that has no name yet is one, too. */
 const unreadOf = (read: ReturnType<typeof readTexts>) => ("sentence" in read ? read : null);
 
-const isSame = (kept: KeptVehicle, read: VehicleFile) =>
-  kept.description === read.description && AMOUNT_NAMES.every(name => kept[name] === read[name]);
+const isSame = (kept: ShownVehicle, read: VehicleFile, names: readonly AmountName[]) =>
+  kept.description === read.description && names.every(name => kept[name] === read[name]);

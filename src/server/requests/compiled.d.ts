@@ -2,9 +2,11 @@
 import type { ValidateFunction } from "ajv";
 
 export const saveRequest: ValidateFunction;
+export const dealerRequest: ValidateFunction;
 export const newDealRequest: ValidateFunction;
 export const importRequest: ValidateFunction;
 export const restoreRequest: ValidateFunction;
 export const settingsRequest: ValidateFunction;
+export const settingsDealerRequest: ValidateFunction;
 export const vehicle: ValidateFunction;
 export const vehicles: ValidateFunction;

@@ -1,4 +1,11 @@
 export * from "./requests";
-export type { ImportRequest, NewDealRequest, SaveRequest, SettingsRequest } from "./requests.schema";
-export { checkSettingsRequest } from "./settings-request";
+export type {
+  DealerRequest,
+  ImportRequest,
+  NewDealRequest,
+  SaveRequest,
+  SettingsDealerRequest,
+  SettingsRequest,
+} from "./requests.schema";
+export { checkSettingsDealerRequest, checkSettingsRequest } from "./settings-request";
 export { checkVehicle, checkVehicles } from "./stock-requests";

@@ -1,16 +1,28 @@
 import Type from "typebox";
 import { DealChangeSchema, DealDocumentSchema } from "@/exchange/deal-document/document.schema";
+import type { Dealer } from "@/exchange/dealer";
+import { DealerSchema } from "@/exchange/dealer/dealer.schema";
 import { exact } from "@/exchange/schema";
-import { SettingsSchema } from "@/exchange/settings/settings.schema";
+import type { SettingsDealer } from "@/exchange/settings";
+import { SettingsDealerSchema, SettingsSchema } from "@/exchange/settings/settings.schema";
 import { VehicleSchema, VehiclesSchema } from "@/exchange/stock/stock.schema";
+
+const SavedVersion = Type.Integer({
+  minimum: 1,
+  maximum: 2_000_000_000,
+  description: "the number of a saved version",
+});
+
+/** The same of the settings; 0 where there is none. */
+const SettledVersion = Type.Integer({
+  minimum: 0,
+  maximum: 2_000_000_000,
+  description: "the number of a saved version, or 0",
+});
 
 /** The body of a save: what was changed, and the version that it was made from. */
 const SaveRequestSchema = exact({
-  version: Type.Integer({
-    minimum: 1,
-    maximum: 2_000_000_000,
-    description: "the number of a saved version",
-  }),
+  version: SavedVersion,
   change: DealChangeSchema,
   brief: Type.Optional(
     Type.Boolean({
@@ -18,6 +30,9 @@ const SaveRequestSchema = exact({
     }),
   ),
 });
+
+/** The body of a save of a deal's dealer's part. */
+const DealerRequestSchema = exact({ version: SavedVersion, dealer: DealerSchema });
 
 /** The body of a new deal. */
 const NewDealRequestSchema = exact({ document: DealDocumentSchema });
@@ -29,14 +44,10 @@ const ImportRequestSchema = exact({
 });
 
 /** The body of a save of the settings: all of them, and the version that they were made from; 0 where there is none. */
-const SettingsRequestSchema = exact({
-  version: Type.Integer({
-    minimum: 0,
-    maximum: 2_000_000_000,
-    description: "the number of a saved version, or 0",
-  }),
-  settings: SettingsSchema,
-});
+const SettingsRequestSchema = exact({ version: SettledVersion, settings: SettingsSchema });
+
+/** The body of a save of what of them customers never see. */
+const SettingsDealerRequestSchema = exact({ version: SettledVersion, dealer: SettingsDealerSchema });
 
 /** The body of a restoring from a copy that the server keeps. */
 const RestoreRequestSchema = exact({
@@ -46,16 +57,23 @@ const RestoreRequestSchema = exact({
 /** What each body is checked by; `npm run schema` compiles a check of this name. */
 export const REQUESTS = {
   saveRequest: SaveRequestSchema,
+  dealerRequest: DealerRequestSchema,
   newDealRequest: NewDealRequestSchema,
   importRequest: ImportRequestSchema,
   restoreRequest: RestoreRequestSchema,
   settingsRequest: SettingsRequestSchema,
+  settingsDealerRequest: SettingsDealerRequestSchema,
   vehicle: VehicleSchema,
   vehicles: VehiclesSchema,
 };
 
 export type RestoreRequest = Type.Static<typeof RestoreRequestSchema>;
-export type SaveRequest = Type.Static<typeof SaveRequestSchema>;
-export type NewDealRequest = Type.Static<typeof NewDealRequestSchema>;
+/** What a page of before sent of the dealer's side with the deal. */
+type SentOfDealer = { dealer?: Dealer };
+
+export type SaveRequest = Type.Static<typeof SaveRequestSchema> & SentOfDealer;
+export type DealerRequest = Type.Static<typeof DealerRequestSchema>;
+export type NewDealRequest = Type.Static<typeof NewDealRequestSchema> & SentOfDealer;
+export type SettingsDealerRequest = Type.Static<typeof SettingsDealerRequestSchema>;
 export type ImportRequest = Type.Static<typeof ImportRequestSchema>;
-export type SettingsRequest = Type.Static<typeof SettingsRequestSchema>;
+export type SettingsRequest = Type.Static<typeof SettingsRequestSchema> & { dealer?: SettingsDealer };

@@ -1,10 +1,18 @@
 import { randomUUID } from "node:crypto";
 import { type Checked, checked } from "@/exchange/checks";
+import { dealerFile } from "@/exchange/checks/compiled";
 import { type DealOption, type DealOrder, orderOf, saveUpToDate, upToDate } from "@/exchange/deal-document";
 import { readDeal } from "@/exchange/deal-file";
 import { checkDealFile } from "@/exchange/deal-file/parse";
-import { importRequest, newDealRequest, restoreRequest, saveRequest } from "./compiled";
-import type { ImportRequest, NewDealRequest, RestoreRequest, SaveRequest } from "./requests.schema";
+import { type Dealer, type DealerFile, dealerApart, dealerOfFile, optionUpToDate } from "@/exchange/dealer";
+import { dealerRequest, importRequest, newDealRequest, restoreRequest, saveRequest } from "./compiled";
+import type {
+  DealerRequest,
+  ImportRequest,
+  NewDealRequest,
+  RestoreRequest,
+  SaveRequest,
+} from "./requests.schema";
 
 export const checkImportRequest = (value: unknown): Checked<ImportRequest> =>
   checked<ImportRequest>(importRequest, value);
@@ -17,21 +25,33 @@ export function checkNewDealRequest(value: unknown): Checked<NewDealRequest> {
   const request = checked<NewDealRequest>(newDealRequest, withDocument(value));
   if (!request.ok) return request;
   const { document } = request.value;
-  return withOrder(
-    withReadableFigures(request, document.options, "/document"),
-    orderOf(document),
-    "document",
-  );
+  const read = readOptions(document.options, "/document");
+  if (!read.ok) return read;
+  const { options, ...dealer } = read.value;
+  const current: NewDealRequest = { document: { ...document, options }, ...dealer };
+  return withOrder({ ok: true, value: current }, orderOf(document), "document");
 }
 
 /** The same for a save, of whatever form. */
 export function checkSaveRequest(value: unknown): Checked<SaveRequest> {
   const request = checked<SaveRequest>(saveRequest, saveUpToDate(value));
   if (!request.ok) return request;
-  const { options = [], order } = request.value.change;
-  const readable = withReadableFigures(request, options, "/change");
-  return order ? withOrder(readable, order, "change.order") : readable;
+  const { change } = request.value;
+  const read = readOptions(change.options ?? [], "/change");
+  if (!read.ok) return read;
+  const { options, ...dealer } = read.value;
+  const current: SaveRequest = {
+    ...request.value,
+    change: { ...change, ...(change.options && { options }) },
+    ...dealer,
+  };
+  const saved = { ok: true, value: current } as const;
+  return change.order ? withOrder(saved, change.order, "change.order") : saved;
 }
+
+/** The same for a save of the dealer's part. */
+export const checkDealerRequest = (value: unknown): Checked<DealerRequest> =>
+  checked<DealerRequest>(dealerRequest, value);
 
 /** A body with its document brought up to date; what is no body stays as it is. */
 const withDocument = (value: unknown): unknown =>
@@ -54,22 +74,31 @@ function withOrder<Value>(
     : { ok: false, sentence: `${place}.chosen is ${chosen}; it must be the id of one of the options.` };
 }
 
+/** Options that were sent, and what the dealer alone sees of them, which a page of before sends with them. */
+type ReadOptions = { options: DealOption[]; dealer?: Dealer };
+
 /** Whether every option is a deal file whose figures can be read. */
-function withReadableFigures<Value>(
-  request: Checked<Value>,
-  options: readonly DealOption[],
-  place: string,
-): Checked<Value> {
-  for (const [index, { inputs }] of options.entries()) {
-    const file = checkDealFile(inputs, `${place}/options/${index}/inputs`);
+function readOptions(sent: readonly DealOption[], place: string): Checked<ReadOptions> {
+  const known: NonNullable<Dealer["options"]> = {};
+  const options: DealOption[] = [];
+  for (const [index, option] of sent.entries()) {
+    const apart = dealerApart(option.inputs);
+    const file = checkDealFile(apart.option, `${place}/options/${index}/inputs`);
     if (!file.ok) return file;
     const deal = readDeal(file.value);
     if (!deal.ok) return { ok: false, sentence: deal.failure.sentence };
-    const [first] = options;
-    if (first && inputs.currency !== first.inputs.currency) {
-      const sentence = `The options are in ${first.inputs.currency} and ${inputs.currency}; a deal is in one currency.`;
+    const current = optionUpToDate({ ...option, inputs: file.value });
+    const [first = current] = options;
+    if (current.inputs.currency !== first.inputs.currency) {
+      const sentence = `The options are in ${first.inputs.currency} and ${current.inputs.currency}; a deal is in one currency.`;
       return { ok: false, sentence };
     }
+    options.push(current);
+    if (apart.dealer === undefined) continue;
+    const filed = checked<DealerFile>(dealerFile, apart.dealer, `${place}/options/${index}/inputs/dealer`);
+    if (!filed.ok) return filed;
+    known[option.id] = dealerOfFile(current.inputs.structure, filed.value);
   }
-  return request;
+  const isKnown = Object.keys(known).length > 0;
+  return { ok: true, value: { options, ...(isKnown && { dealer: { options: known } }) } };
 }

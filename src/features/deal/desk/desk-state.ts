@@ -1,5 +1,6 @@
 import { kindNameOf } from "@/core";
 import {
+  type Asides,
   applyChange,
   type DealChange,
   type DealDocument,
@@ -28,6 +29,8 @@ export type DeskOption = { id: string; name: string; state: OptionState };
 export type DeskState = {
   heading: DealHeading;
   options: DeskOption[];
+  /** What is tried or assumed and never agreed. */
+  asides: Asides | undefined;
   chosen: string;
   open: string;
   /** How figures are written in deals that do not say it themselves. */
@@ -197,12 +200,9 @@ function withDocument(state: DeskState, document: DealDocument, open: string): D
 }
 
 /** The deal as it is saved: what of the desk an officer can change. */
-export function deskDocument({ heading, chosen, options }: DeskState): DealDocument {
-  return {
-    ...heading,
-    chosen,
-    options: options.map(({ id, name, state }) => ({ id, name, inputs: state.inputs })),
-  };
+export function deskDocument({ heading, chosen, options: shown, asides }: DeskState): DealDocument {
+  const options = shown.map(({ id, name, state }) => ({ id, name, inputs: state.inputs }));
+  return { ...heading, chosen, options, ...(asides && { asides }) };
 }
 
 /** The option that is open on the desk. */
@@ -245,6 +245,7 @@ function deskWith(
 ): DeskState {
   return {
     heading: headingOf(document),
+    asides: document.asides,
     houseLocale,
     kinds,
     steps: NO_STEPS,

@@ -7,4 +7,6 @@ export const VIEWS = {
   history: "History",
 } as const;
 
-export type View = keyof typeof VIEWS;
+/** What stands in the bar; the dealer's side does not, for the customer sees the bar. */
+export type ShownView = keyof typeof VIEWS;
+export type View = ShownView | "dealer";

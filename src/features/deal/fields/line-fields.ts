@@ -143,8 +143,6 @@ export function partField(place: LinePlace, part: string, kind: string): Field |
       return amountField(place, "allowance", `${kind}: allowance`, true);
     case "owed":
       return amountField(place, "owed", `${kind}: still owed`, true);
-    case "cost":
-      return amountField(place, "cost", `${kind}: cost to the dealer`, false);
     case "capOn":
       return amountField(place, "capOn", `${kind}: most that is taxed`, false);
     case "cap":

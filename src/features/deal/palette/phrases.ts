@@ -12,6 +12,7 @@ import {
   shownQuote,
 } from "../option";
 import type { SaidFigure, SaidKnown } from "../option/asked-kind";
+import { newLine } from "../structure/new-line";
 
 /** What a phrase does to an option: the actions, in words what each changes, and the option after them. */
 type Phrase = { actions: OptionAction[]; says: string; after: OptionState };
@@ -129,9 +130,10 @@ function linePhrase(typed: string, option: OptionState): Phrase | undefined {
   const index = there < 0 ? lines.length : there;
   const field = `${list}/${index}/${AMOUNTS[kind]}` as FieldName;
   const line = kind === "tax" ? { name, rate: "0", on: ["price", "fees", "extras"] } : { name, amount: "0" };
+  const added = newLine(list, line as never);
   const add: OptionAction = {
     type: "structure",
-    change: now => withNewLine(now, list, line as never),
+    change: now => withNewLine(now, list, added),
   };
   const actions: OptionAction[] = [...(there < 0 ? [add] : []), { type: "typed", field, text: figure }];
   return done(actions, option, () => `${name} ${figure}`);

@@ -259,7 +259,13 @@ const PLACES = [
   ["Settings", "/settings"],
 ] as const;
 
-const elsewhere = ({ state }: Desk, onShortcuts: () => void): Command[] => [
+const elsewhere = ({ state, show }: Desk, onShortcuts: () => void): Command[] => [
+  {
+    id: "dealer",
+    name: "Dealer’s side",
+    says: "Shows what the vehicle and the lines cost the dealer; nothing of it is on the page before.",
+    run: () => show("dealer"),
+  },
   {
     id: "deal-file",
     name: "Export deal",

@@ -1,7 +1,6 @@
 import { type PaidBy, paidBy } from "@/exchange/structure";
 import { type ChargeBy, chargeBy, linesOf, paidMembers } from "../fields";
 import { Check, Choice } from "../parts/choices";
-import { FigureField } from "../parts/FigureField";
 import { useStructure } from "./use-structure";
 
 const BY: [ChargeBy, string][] = [
@@ -50,7 +49,6 @@ export function ChargeEditor({ list, index }: { list: "fees" | "extras"; index: 
         choices={PAID.filter(([way]) => way !== "keptBack" || (isPersonal && list === "fees"))}
         onChange={way => put(list, index, paidMembers(way))}
       />
-      {list === "extras" && <FigureField field={`extras/${index}/cost`} shortLabel="Cost to the dealer" />}
       <div className="col-span-2 flex flex-wrap gap-x-5 gap-y-1">
         {!isPersonal && (
           <Check

@@ -3,6 +3,7 @@ import { amountIn } from "@/exchange/notation";
 import { type LineOf, type ListName, withLine, withNewLine, withoutLine } from "../fields";
 import { shownTally } from "../option";
 import { useNotation, useOption } from "../option/option-context";
+import { newLine } from "./new-line";
 
 /** The structure on the screen, with the ways to change its lines. */
 export function useStructure() {
@@ -22,8 +23,10 @@ export function useStructure() {
     runningOf: (figure: (typeof tally.lines)[number]["figure"]) =>
       tally.lines.filter(line => line.figure === figure).map(({ running }) => money(running)),
     change: (change: (now: typeof structure) => typeof structure) => act({ type: "structure", change }),
-    add: <List extends ListName>(list: List, line: LineOf<List>) =>
-      act({ type: "structure", change: now => withNewLine(now, list, line) }),
+    add: <List extends ListName>(list: List, line: LineOf<List>) => {
+      const added = newLine(list, line);
+      act({ type: "structure", change: now => withNewLine(now, list, added) });
+    },
     put: <List extends ListName>(list: List, index: number, change: Parameters<typeof withLine<List>>[3]) =>
       act({ type: "structure", change: now => withLine(now, list, index, change) }),
     takeOut: (list: ListName, index: number) =>

@@ -14,6 +14,7 @@ const LOADS = {
   reach: () => import("../reach/Reach"),
   map: () => import("../map/PaymentMap"),
   lineUp: () => import("../line-up/LineUp"),
+  dealer: () => import("../dealer/DealerSide"),
 };
 
 /** What cannot be loaded now is tried again when it is opened. */
@@ -30,6 +31,7 @@ const History = lazy(() => LOADS.history().then(({ History: history }) => ({ def
 const LineUp = lazy(() => LOADS.lineUp().then(({ LineUp: lineUp }) => ({ default: lineUp })));
 const Reach = lazy(() => LOADS.reach().then(({ Reach: reach }) => ({ default: reach })));
 const PaymentMap = lazy(() => LOADS.map().then(({ PaymentMap: map }) => ({ default: map })));
+const DealerSide = lazy(() => LOADS.dealer().then(({ DealerSide: side }) => ({ default: side })));
 const opened = (part: ReactNode) => (
   <Suspense fallback={<p className="p-4 text-faint">Opening …</p>}>{part}</Suspense>
 );
@@ -86,6 +88,7 @@ export const DeskBody = memo(function DeskBody({ dealId, fileName }: { dealId: s
           <div className="flex min-h-0 min-w-0 flex-1 flex-col gap-3 max-lg:contents lg:overflow-auto">
             {opened(<Answer {...answer} />)}
             {view === "reach" && opened(<Reach terms={terms} onTerms={setTerms} />)}
+            {view === "dealer" && opened(<DealerSide dealId={dealId} />)}
             {view === "map" && opened(<PaymentMap choice={mapChoice} onChoice={setMapChoice} />)}
           </div>
         </div>

@@ -1,7 +1,7 @@
 import { lazy, memo, Suspense, useState } from "react";
 import { focusSoon } from "@/features/focus/focus-soon";
 import { useFrame } from "../desk/desk-context";
-import { VIEWS, type View } from "../desk/views";
+import { type ShownView, VIEWS, type View } from "../desk/views";
 import { useIsFrozen } from "../option/option-context";
 import { MORE_OPTIONS, NOTES_FIELD } from "../parts/places";
 
@@ -18,7 +18,7 @@ const MoreOptions = lazy(() =>
 
 /** A signed deal has nothing that could be moved on a map. */
 const viewsOf = (isFrozen: boolean) =>
-  (Object.keys(VIEWS) as View[]).filter(view => !isFrozen || (view !== "map" && view !== "reach"));
+  (Object.keys(VIEWS) as ShownView[]).filter(view => !isFrozen || (view !== "map" && view !== "reach"));
 
 type Props = {
   /** A view is about to be wanted: a pointer or the focus is on its button. */

@@ -1,6 +1,6 @@
 import { Readable } from "node:stream";
 import { allDeals, bringInToldDeals } from "@/server/deals-file";
-import { answer, answerFile, readArrivalOf, readText } from "@/server/door";
+import { answer, answerFile, readArrivalOf, readText, readWithDealer } from "@/server/door";
 import { Refusal } from "@/server/refusal";
 
 export const dynamic = "force-dynamic";
@@ -10,7 +10,7 @@ const LARGEST = 100_000_000;
 
 export const GET = (request: Request) =>
   answerFile(request, "deals.ndjson", "application/x-ndjson", async ({ store }) =>
-    Readable.from(allDeals(await store())),
+    Readable.from(allDeals(await store(), readWithDealer(request))),
   );
 
 export const POST = (request: Request) =>

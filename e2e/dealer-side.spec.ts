@@ -1,0 +1,271 @@
+import { readFile } from "node:fs/promises";
+import { expect, type Page, test } from "@playwright/test";
+import { DealScreen, view } from "./officer";
+
+/** A number that stands in every place of the dealer's side, and nowhere else. */
+const TELLTALE = "7395.18";
+const TOLD = /7,?395[.,]18|739518/;
+
+const OPTION = {
+  structure: {
+    price: "30000.00",
+    fees: [{ name: "Documents", amount: "299.00" }],
+    extras: [{ name: "Gap cover", amount: "640.00" }],
+    tradeIns: [{ name: "Ostrel U1", allowance: "9000.00", owed: "0" }],
+  },
+  plan: { kind: "loan", frequency: "monthly", yearlyRate: "6", payments: 60 },
+  find: "payment",
+};
+const DEALER = {
+  cost: TELLTALE,
+  feeCosts: [TELLTALE],
+  extraCosts: [TELLTALE],
+  tradeInValues: [TELLTALE],
+};
+
+/** A deal of which the dealer's side knows everything; its id. */
+async function told(page: Page, customer: string): Promise<string> {
+  const file = {
+    format: "kellux-deal",
+    version: 2,
+    currency: "USD",
+    customer,
+    options: [{ ...OPTION, dealer: DEALER }],
+  };
+  const made = await page.request.post("/api/deals/import", {
+    data: { fileName: "told.json", text: JSON.stringify(file) },
+  });
+  expect(made.status()).toBe(201);
+  return (await made.json()).id;
+}
+
+async function openSide(page: Page): Promise<void> {
+  await page.keyboard.press("Control+k");
+  await page.getByRole("combobox", { name: "Do anything" }).fill("dealer");
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("heading", { name: "Dealer’s side" })).toBeVisible();
+}
+
+const textOf = async (page: Page) =>
+  [
+    await page.content(),
+    ...(await page
+      .locator("input, textarea")
+      .evaluateAll(all => all.map(field => (field as HTMLInputElement).value))),
+    await page.evaluate(() => JSON.stringify([{ ...localStorage }, { ...sessionStorage }])),
+  ].join("\n");
+
+test("nothing of the dealer's side is on a page, on the wire, in the browser or in a file before it is asked for", async ({
+  page,
+}) => {
+  const heard: string[] = [];
+  page.on("response", async response => {
+    const text = await response.text().catch(() => "");
+    if (TOLD.test(text)) heard.push(response.url());
+  });
+  const id = await told(page, "Telltale Quince");
+  const { settings, version } = await (await page.request.get("/api/settings")).json();
+  const extras = [...(settings.extras ?? []), { id: "telltale", name: "Telltale cover", amount: "10.00" }];
+  await page.request.put("/api/settings", { data: { version, settings: { ...settings, extras } } });
+  const house = await (await page.request.get("/api/settings/dealer")).json();
+  await page.request.put("/api/settings/dealer", {
+    data: {
+      version: house.version,
+      dealer: { extraCosts: { ...house.dealer.extraCosts, telltale: TELLTALE } },
+    },
+  });
+  const van = {
+    description: "Telltale van, stock 9001",
+    priceMinor: 100,
+    listPriceMinor: null,
+    currency: "USD",
+  };
+  await page.request.post("/api/stock", { data: { vehicles: [{ ...van, costMinor: 739_518 }] } });
+  // A change of it, so that its history has something to tell.
+  const { version: at, document } = await (await page.request.get(`/api/deals/${id}/dealer`)).json();
+  expect(JSON.stringify(document)).toMatch(TOLD);
+  const [option = ""] = Object.keys(document.options);
+  const changed = { options: { [option]: { ...document.options[option], cost: "1.00" } } };
+  expect(
+    (await page.request.put(`/api/deals/${id}/dealer`, { data: { version: at, dealer: changed } })).ok(),
+  ).toBe(true);
+
+  for (const path of [
+    `/api/deals/${id}`,
+    `/api/deals/${id}/history`,
+    `/api/deals/${id}/history/1`,
+    "/api/deals?search=telltale",
+    "/api/deals/all",
+    "/api/stock",
+    "/api/settings",
+    "/api/names?vehicle=telltale",
+    "/api/names?customer=telltale",
+  ])
+    expect([path, TOLD.test(await (await page.request.get(path)).text())]).toEqual([path, false]);
+  for (const path of ["/", "/?search=telltale", "/stock", "/settings", `/deals/${id}`]) {
+    await page.goto(path, { waitUntil: "networkidle" });
+    expect([path, TOLD.test(await textOf(page))]).toEqual([path, false]);
+  }
+  const deal = await new DealScreen(page).ready();
+  for (const name of ["History", "Line-up", "Reach", "Map"]) {
+    await view(page, name).click();
+    expect([name, TOLD.test(await textOf(page))]).toEqual([name, false]);
+  }
+  await deal.type({ Customer: "Telltale Quince-Vale" });
+  await deal.saved();
+  const exported = async (press: () => Promise<void>) => {
+    const [download] = await Promise.all([page.waitForEvent("download"), press()]);
+    return readFile(await download.path(), "utf8");
+  };
+  expect(await exported(() => page.getByTitle("Export the deal as a file").click())).not.toMatch(TOLD);
+  expect(heard).toEqual([]);
+
+  // Asked for, it is there; closed, it is gone again.
+  await openSide(page);
+  await expect(page.getByLabel("Cost of Gap cover")).toHaveValue("7,395.18");
+  await expect(page.getByLabel("Worth of Ostrel U1")).toHaveValue("7,395.18");
+  expect(await exported(() => page.getByRole("button", { name: "Export with costs" }).click())).toMatch(TOLD);
+  await page.getByRole("region", { name: "Dealer’s side" }).getByRole("button", { name: "Close" }).click();
+  await expect(page.getByRole("heading", { name: "Dealer’s side" })).toHaveCount(0);
+  expect(await textOf(page)).not.toMatch(TOLD);
+
+  await page.goto("/stock");
+  expect(await exported(() => page.getByRole("button", { name: "CSV", exact: true }).click())).not.toMatch(
+    TOLD,
+  );
+  await page.getByRole("button", { name: "Show costs" }).click();
+  await expect(page.getByLabel("Cost to the dealer of Telltale van, stock 9001")).toHaveValue("7,395.18");
+  expect(await exported(() => page.getByRole("button", { name: "CSV", exact: true }).click())).toMatch(TOLD);
+  await page.getByRole("button", { name: "Hide costs" }).click();
+  expect(await textOf(page)).not.toMatch(TOLD);
+  // Taken out and brought back by one who never saw it, the vehicle has its cost again.
+  await page.getByRole("button", { name: "Remove Telltale van, stock 9001 from stock" }).click();
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByLabel("Description of Telltale van, stock 9001")).toBeVisible();
+  await page.getByRole("button", { name: "Show costs" }).click();
+  await expect(page.getByLabel("Cost to the dealer of Telltale van, stock 9001")).toHaveValue("7,395.18");
+  await page.getByRole("button", { name: "Remove Telltale van, stock 9001 from stock" }).click();
+  await expect(page.getByLabel("Description of Telltale van, stock 9001")).toHaveCount(0);
+
+  const now = await (await page.request.get("/api/settings")).json();
+  await page.request.put("/api/settings", { data: { version: now.version, settings } });
+});
+
+test("what lines cost is typed and kept, said in its own history, and survives the line's going and coming back", async ({
+  page,
+}) => {
+  const id = await told(page, "Maren Telling");
+  await page.goto(`/deals/${id}`);
+  const deal = await new DealScreen(page).ready();
+  await openSide(page);
+  const side = page.getByRole("region", { name: "Dealer’s side" });
+  await side.getByLabel("Cost of Gap cover").fill("abc");
+  await expect(side.getByRole("alert")).toContainText("“abc” is not an amount");
+  await side.getByLabel("Cost of Gap cover").fill("310");
+  await expect(side.getByRole("alert")).toHaveCount(0);
+  await side.getByLabel("Cost of the vehicle").fill("");
+  await expect(side.getByTestId("save-status")).toContainText(/^Saved \d/);
+  await side.getByText("What was changed here").click();
+  await expect(side.getByRole("listitem").first()).toContainText(
+    "cost of the vehicle 7,395.18 removed, cost of Gap cover 7,395.18 → 310.00",
+  );
+  await side.getByRole("button", { name: "Close" }).click();
+
+  // The line goes and comes back while nothing of it is on the page.
+  await page.getByRole("button", { name: "Change Gap cover" }).click();
+  await page.getByRole("button", { name: "Remove", exact: true }).click();
+  await deal.saved();
+  await page.keyboard.press("Control+z");
+  await expect(page.getByLabel("Extra 1", { exact: true })).toHaveValue("640.00");
+  await deal.saved();
+  await page.reload();
+  await deal.ready();
+  await openSide(page);
+  await expect(side.getByLabel("Cost of Gap cover")).toHaveValue("310.00");
+  await expect(side.getByLabel("Cost of the vehicle")).toHaveValue("");
+});
+
+test("a usual extra that is taken comes with what it costs, by one who has not seen that", async ({
+  page,
+}) => {
+  const id = await told(page, "Ivo Taken");
+  await page.goto(`/deals/${id}`);
+  const deal = await new DealScreen(page).ready();
+  await page.getByRole("button", { name: "+ extra" }).click();
+  await page.getByRole("button", { name: /Service contract, 5 years/ }).click();
+  await expect(page.getByLabel("Extra 2", { exact: true })).toHaveValue("1,890.00");
+  await deal.saved();
+  await openSide(page);
+  await expect(page.getByLabel("Cost of Service contract, 5 years")).toHaveValue("1,040.00");
+});
+
+test("two who change the dealer's side at once keep both figures", async ({ page, context }) => {
+  const id = await told(page, "Two Tellers");
+  const other = await context.newPage();
+  for (const each of [page, other]) {
+    await each.goto(`/deals/${id}`);
+    await new DealScreen(each).ready();
+    await openSide(each);
+    await expect(each.getByLabel("Cost of Gap cover")).toHaveValue("7,395.18");
+  }
+  await page.getByLabel("Cost of Gap cover").fill("310");
+  await expect(page.getByRole("region", { name: "Dealer’s side" }).getByTestId("save-status")).toContainText(
+    /^Saved \d/,
+  );
+  await other.getByLabel("Cost of Documents").fill("12");
+  await expect(other.getByLabel("Cost of Gap cover")).toHaveValue("310.00");
+  await expect
+    .poll(async () =>
+      JSON.stringify((await (await page.request.get(`/api/deals/${id}/dealer`)).json()).document),
+    )
+    .toMatch(/"fee-1":"12\.00".*"extra-1":"310\.00"/);
+  await other.close();
+});
+
+test("the door of the dealer's side refuses what is wrong with a sentence", async ({ page }) => {
+  const id = await told(page, "Wrong Telling");
+  const put = async (data: unknown) => {
+    const answer = await page.request.put(`/api/deals/${id}/dealer`, { data });
+    return [answer.status(), (await answer.json()).error];
+  };
+  expect(await put({ version: 1, dealer: { options: { x: {} } } })).toEqual([
+    422,
+    "dealer.options.x is not known.",
+  ]);
+  expect(await put({ version: 1, dealer: { income: "1" } })).toEqual([422, "dealer.income is not known."]);
+  expect(await put({ version: 99, dealer: {} })).toEqual([
+    409,
+    "The dealer's side was changed and saved somewhere else since you opened it.",
+  ]);
+  expect((await page.request.get(`/api/deals/${id}/history?with=all`)).status()).toBe(400);
+  expect((await page.request.get("/api/deals/00000000-0000-4000-8000-000000000000/dealer")).status()).toBe(
+    404,
+  );
+});
+
+test("what could not be saved of it when the page went is saved by the next that opens it", async ({
+  page,
+}) => {
+  const id = await told(page, "Left Telling");
+  await page.goto(`/deals/${id}`);
+  const deal = await new DealScreen(page).ready();
+  await openSide(page);
+  await expect(page.getByLabel("Cost of Gap cover")).toHaveValue("7,395.18");
+  await page.route("**/dealer", route =>
+    route.request().method() === "PUT" ? route.abort() : route.continue(),
+  );
+  await page.getByLabel("Cost of Gap cover").fill("311");
+  await expect(
+    page.getByRole("region", { name: "Dealer’s side" }).getByTestId("save-status"),
+  ).not.toContainText(/^Saved/);
+  await page.reload();
+  await page.unroute("**/dealer");
+  await deal.ready();
+  await openSide(page);
+  await expect(page.getByLabel("Cost of Gap cover")).toHaveValue("311.00");
+  await expect
+    .poll(async () =>
+      JSON.stringify((await (await page.request.get(`/api/deals/${id}/dealer`)).json()).document),
+    )
+    .toContain('"extra-1":"311.00"');
+});

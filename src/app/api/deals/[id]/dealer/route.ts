@@ -1,0 +1,15 @@
+import { openDealer, saveDealer } from "@/server/dealer";
+import { answer, readBody, readId } from "@/server/door";
+import { checkDealerRequest } from "@/server/requests";
+
+type Context = { params: Promise<{ id: string }> };
+
+export const GET = (request: Request, { params }: Context) =>
+  answer(request, async ({ store }) => openDealer(await store(), await readId(params)));
+
+export const PUT = (request: Request, { params }: Context) =>
+  answer(request, async ({ store }) => {
+    const id = await readId(params);
+    const body = await readBody(request, checkDealerRequest);
+    return saveDealer(await store(), id, body);
+  });
