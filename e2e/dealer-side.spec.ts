@@ -269,3 +269,37 @@ test("what could not be saved of it when the page went is saved by the next that
     )
     .toContain('"extra-1":"311.00"');
 });
+
+test("what a page of before sends of an extra's cost with the deal is of the dealer's side", async ({
+  page,
+}) => {
+  const option = "11111111-1111-4111-8111-111111111111";
+  const inputs = (cost: string) => ({
+    ...{ format: "kellux-deal", version: 1, currency: "USD" },
+    ...OPTION,
+    structure: { price: "30000.00", extras: [{ name: "Gap cover", amount: "640.00", cost }] },
+  });
+  const options = (cost: string) => [{ id: option, name: "", inputs: inputs(cost) }];
+  const heading = { customer: "Before Telling", vehicle: "", status: "quoting" };
+  const made = await page.request.post("/api/deals", {
+    data: { document: { ...heading, chosen: option, options: options("310.00") } },
+  });
+  expect(made.status()).toBe(201);
+  const { id, version, document } = await made.json();
+  expect(JSON.stringify(document)).not.toContain("cost");
+  const known = async () => (await (await page.request.get(`/api/deals/${id}/dealer`)).json()).document;
+  expect(await known()).toEqual({ options: { [option]: { costs: { "extra-1": "310.00" } } } });
+  const saved = await page.request.put(`/api/deals/${id}`, {
+    data: { version, change: { options: options("320.00") } },
+  });
+  expect(saved.status()).toBe(200);
+  expect(JSON.stringify(await saved.json())).not.toContain("cost");
+  expect(await known()).toEqual({ options: { [option]: { costs: { "extra-1": "320.00" } } } });
+  const wrong = await page.request.put(`/api/deals/${id}`, {
+    data: { version, change: { options: options("cheap") } },
+  });
+  expect([wrong.status(), (await wrong.json()).error]).toEqual([
+    422,
+    expect.stringContaining('extraCosts.0 is "cheap"; it must be an amount'),
+  ]);
+});

@@ -1,4 +1,5 @@
-import { COSTED_LISTS, type CostedList, lineIds } from "../structure/line-ids";
+import type { CostedList } from "../structure/costed-lists";
+import { COSTED_LISTS, lineIds } from "../structure/line-ids";
 import type { StructureFile } from "../structure/structure.schema";
 import type { DealerFile, DealerOfOption } from "./dealer.schema";
 

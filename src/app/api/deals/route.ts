@@ -14,8 +14,8 @@ export const POST = (request: Request) =>
   answer(
     request,
     async ({ store }) => {
-      const { document } = await readBody(request, checkNewDealRequest);
-      return createDeal(await store(), document);
+      const { document, dealer } = await readBody(request, checkNewDealRequest);
+      return createDeal(await store(), document, dealer);
     },
     201,
   );
