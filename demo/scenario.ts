@@ -241,7 +241,10 @@ function withOptions(document: DealDocument, place: number): DealDocument {
 
 export const DEMO_DEALS = [...loans, ...leases].map(
   ({ heading: { customer, vehicle, status, changed }, inputs }, place) => {
-    const document = documentOf({ customer, vehicle, status }, { id: optionId(place), name: "", inputs });
+    const document = documentOf(
+      { customer, vehicle, status, place: "US" },
+      { id: optionId(place), name: "", inputs },
+    );
     return { ...withOptions(document, place), changedAt: new Date(changed) };
   },
 );

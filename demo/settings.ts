@@ -7,6 +7,7 @@ export const DEMO_SETTINGS: Settings = {
   houseName: "Tarn & Hollow",
   currency: "USD",
   locale: "en-US",
+  place: "US",
   appearance: "system",
   plan: { kind: "loan", yearlyRate: "6.49", payments: 60, frequency: "monthly", rounding: "nearest" },
   taxProfiles: [

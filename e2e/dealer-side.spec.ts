@@ -125,6 +125,10 @@ test("nothing of the dealer's side is on a page, on the wire, in the browser or 
   await expect(page.getByLabel("Cost of Gap cover")).toHaveValue("7,395.18");
   await expect(page.getByLabel("Worth of Ostrel U1")).toHaveValue("7,395.18");
   expect(await exported(() => page.getByRole("button", { name: "Export with costs" }).click())).toMatch(TOLD);
+  // What is printed may be handed over.
+  await page.emulateMedia({ media: "print" });
+  await expect(page.getByLabel("Cost of Gap cover")).toBeHidden();
+  await page.emulateMedia({ media: "screen" });
   await page.getByRole("region", { name: "Dealer’s side" }).getByRole("button", { name: "Close" }).click();
   await expect(page.getByRole("heading", { name: "Dealer’s side" })).toHaveCount(0);
   expect(await textOf(page)).not.toMatch(TOLD);

@@ -192,3 +192,32 @@ test("light or dark is the house's, whatever the system asks", async ({ page }) 
   await page.goto("/");
   await expect(page.locator("html")).not.toHaveAttribute("data-theme", /./);
 });
+
+test("the place whose law counts is the house's when a deal is made, and the deal's own from then on", async ({
+  page,
+}) => {
+  await openSettings(page);
+  await page.getByLabel("Law of").selectOption("United Kingdom");
+  await settled(page);
+  const deal = await newDealFromRegister(page);
+  const law = (place: string) => page.getByRole("button", { name: place, exact: true });
+  await deal.type({ Customer: "Lawrence Quay", ...VAN });
+  await law("law: GB").click();
+  await page.getByLabel("Place whose law counts").selectOption("law: no place’s");
+  await deal.saved();
+  await page.keyboard.press("Control+z");
+  await expect(page.getByLabel("Place whose law counts")).toHaveValue("GB");
+  await page.keyboard.press("Control+Shift+z");
+  await expect(page.getByLabel("Place whose law counts")).toHaveValue("");
+  await deal.saved();
+  await page.reload();
+  await law("law: no place’s").click();
+  await page.getByLabel("Place whose law counts").selectOption("law: Germany");
+  await deal.saved();
+  const address = page.url();
+  await openSettings(page);
+  await page.getByLabel("Law of").selectOption("no place");
+  await settled(page);
+  await page.goto(address);
+  await expect(law("law: DE")).toBeVisible();
+});

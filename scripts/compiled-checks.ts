@@ -5,6 +5,7 @@ import standalone from "ajv/dist/standalone";
 import { build } from "esbuild";
 import { LeaseFileSchema, LoanFileSchema } from "@/exchange/deal-file/deal-file.schema";
 import { DealerFileSchema } from "@/exchange/dealer/dealer.schema";
+import { PlaceSchema } from "@/exchange/place/place.schema";
 import { QuestionFileSchema } from "@/exchange/questions/questions.schema";
 import { SignedQuoteSchema } from "@/exchange/signed-quote/signed-quote.schema";
 import { DealFrameSchema } from "@/exchange/whole-deal/whole-deal.schema";
@@ -16,6 +17,7 @@ const CHECKS: Record<string, Record<string, object>> = {
     leaseFile: LeaseFileSchema,
     dealFrame: DealFrameSchema,
     dealerFile: DealerFileSchema,
+    place: PlaceSchema,
     questionFile: QuestionFileSchema,
   },
   "src/exchange/signed-quote/compiled.js": {

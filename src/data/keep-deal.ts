@@ -122,6 +122,7 @@ async function headingColumns(database: Database, heading: DealHeading) {
     status: heading.status,
     budget: heading.budget ?? null,
     notes: heading.notes ?? null,
+    place: heading.place ?? null,
     customerId: (await customersNamed(database, [heading.customer])).get(heading.customer) ?? null,
     vehicleId: (await vehiclesCalled(database, [heading.vehicle])).get(heading.vehicle) ?? null,
   };

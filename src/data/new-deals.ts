@@ -49,6 +49,7 @@ export async function insertDeals(database: Database, documents: readonly NewDea
         status: document.status,
         budget: document.budget ?? null,
         notes: document.notes ?? null,
+        place: document.place ?? null,
         chosen: document.chosen,
         version: FIRST,
         headingVersion: FIRST,

@@ -18,6 +18,7 @@ import { type Asides, DEAL_STATUSES, type DealDocument, type Difference } from "
 import type { DealFile } from "@/exchange/deal-file";
 import type { Dealer } from "@/exchange/dealer";
 import type { RegisterKind } from "@/exchange/option-words";
+import type { Place } from "@/exchange/place/places";
 import type { Settings, SettingsDealer } from "@/exchange/settings";
 import type { VehicleFile } from "@/exchange/stock/stock.schema";
 
@@ -64,6 +65,8 @@ export const deals = pgTable(
     /** What the customer can pay a month, as typed; null where it was not said. */
     budget: text(),
     notes: text(),
+    /** Whose law counts, by ISO 3166-1; null where it was not said. */
+    place: text().$type<Place>(),
     /** The id of the option that is chosen. */
     chosen: uuid().notNull(),
     /** Goes up by one at each save; a save names the version it was made from. */

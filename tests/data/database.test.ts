@@ -43,6 +43,16 @@ test("what was kept comes back as it was", async () => {
   expect(await getDeal(open.database, id)).toMatchObject({ id, version: 1, deleted: false, document });
 });
 
+test("a deal keeps the place whose law counts, or none", async () => {
+  const id = await keep({ place: "JP" });
+  expect((await getDeal(open.database, id))?.document.place).toBe("JP");
+  const { place: _, ...nowhere } = heading;
+  await updateDeal(open.database, id, 1, { heading: nowhere });
+  expect((await getDeal(open.database, id))?.document).not.toHaveProperty("place");
+  await updateDeal(open.database, id, 2, { heading: { ...nowhere, place: "DE" } });
+  expect((await getDeal(open.database, id))?.document.place).toBe("DE");
+});
+
 test("a save counts only from the newest version", async () => {
   const id = await keep();
   expect(await updateDeal(open.database, id, 1, { heading: { ...heading, status: "agreed" } })).toBeDefined();

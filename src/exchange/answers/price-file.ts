@@ -5,7 +5,7 @@ import { answerAll, answerFreeQuestions } from "../questions";
 import type { QuestionFile } from "../questions/questions.schema";
 import { readQuestionFile } from "../questions/read-question-file";
 import { readJson } from "../text";
-import { isWholeDeal, namesOf, readOption, readWholeDeal } from "../whole-deal";
+import { isWholeDeal, namesOf, readFirstVersion, readWholeDeal } from "../whole-deal";
 
 /** What a file comes to, or one plain sentence. */
 type PricedFile = { ok: true; answer: object } | { ok: false; sentence: string };
@@ -25,7 +25,7 @@ export function priceFile(text: string, withSchedule: boolean, only?: number): P
     return file.ok ? answered(file.value) : file;
   }
   if (isWholeDeal(json.value)) return pricedOptions(json.value, withSchedule, only);
-  const { inputs: file } = readOption(json.value);
+  const { inputs: file } = readFirstVersion(json.value);
   if (!file.ok) return file;
   return only === undefined || only === 1 ? priced(file.value, withSchedule) : noSuchOption(only, 1);
 }

@@ -1,5 +1,5 @@
 import type { DealChange, DealDocument } from "./document.schema";
-import { asidesMember, asidesOf, headingOf, optionOf, orderOf } from "./parts";
+import { asidesOf, headingOf, optionOf, orderOf } from "./parts";
 import { isSame } from "./same";
 
 /**
@@ -18,7 +18,7 @@ export function changeBetween(before: DealDocument, after: DealDocument): DealCh
 }
 
 /** Whether a change holds nothing. */
-export function isNoChange(change: DealChange): boolean {
+export function isNoChange(change: object): boolean {
   return Object.keys(change).length === 0;
 }
 
@@ -33,5 +33,5 @@ export function applyChange(document: DealDocument, change: DealChange): DealDoc
   const options = order.options.flatMap(
     id => optionOf({ options: change.options ?? [] }, id) ?? optionOf(document, id) ?? [],
   );
-  return { ...heading, chosen: order.chosen, options, ...asidesMember(asides) };
+  return { ...heading, chosen: order.chosen, options, ...(!isNoChange(asides) && { asides }) };
 }

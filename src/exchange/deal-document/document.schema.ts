@@ -1,5 +1,6 @@
 import Type from "typebox";
 import type { DealFile } from "../deal-file";
+import { PlaceMember } from "../place/place.schema";
 import { exact } from "../schema";
 import { type Asides, AsidesSchema } from "./asides.schema";
 import { LONGEST_NAME } from "./longest-name";
@@ -40,6 +41,7 @@ const HEADING = {
   ),
   /** What is to be remembered of it. */
   notes: Type.Optional(Notes),
+  ...PlaceMember,
 };
 
 const OptionSchema = exact({

@@ -1,3 +1,4 @@
+export { agreedOf, asidesMember } from "./beside";
 export {
   applyChange,
   changeBetween,
@@ -16,8 +17,6 @@ export { mergeFigures, mergeInputs } from "./merge-figures";
 export { MOST_OPTIONS } from "./most-options";
 export { newId, newLineId } from "./new-id";
 export {
-  agreedOf,
-  asidesMember,
   asidesOf,
   chosenOption,
   documentOf,

@@ -1,7 +1,8 @@
 import type { DealFile } from "../deal-file";
+import { agreedOf, asidesMember } from "./beside";
 import type { DealDocument, DealHeading, DealOption, DealOrder } from "./document.schema";
 import { membersOfFound } from "./members-of-found";
-import { asidesMember, asidesOf, headingOf, optionOf, orderOf } from "./parts";
+import { asidesOf, headingOf, optionOf, orderOf } from "./parts";
 import { isSame } from "./same";
 
 /** Thrown where both have changed the same figure, each to another. */
@@ -38,6 +39,23 @@ export function mergeFigures(
     if (error instanceof Clash) return null;
     throw error;
   }
+}
+
+/**
+ * Whether somebody has said yes to a deal that the changes of both make another one: what is signed, or chosen, is what
+ * whoever does it had in view.
+ */
+export function isAgreedUnseen(
+  both: DealDocument,
+  mine: DealDocument,
+  theirs: DealDocument,
+  base: DealDocument,
+): boolean {
+  const isOther = (one: DealDocument) => !isSame(agreedOf(both), agreedOf(one));
+  return (
+    [mine, theirs].some(one => one.status === "signed" && isOther(one)) ||
+    (mine.chosen !== base.chosen && isOther(mine))
+  );
 }
 
 function optionMerged(id: string, base: DealDocument, mine: DealDocument, theirs: DealDocument): DealOption {

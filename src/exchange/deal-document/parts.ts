@@ -6,14 +6,8 @@ export function documentOf(heading: DealHeading, option: DealOption): DealDocume
 }
 
 /** Whose deal it is, for what, and how it stands. */
-export function headingOf({ customer, vehicle, status, budget, notes }: DealDocument): DealHeading {
-  return {
-    customer,
-    vehicle,
-    status,
-    ...(budget !== undefined && { budget }),
-    ...(notes !== undefined && { notes }),
-  };
+export function headingOf({ chosen: _c, options: _o, asides: _a, ...heading }: DealDocument): DealHeading {
+  return heading;
 }
 
 /** Which options there are, in order, and which is chosen. */
@@ -23,15 +17,6 @@ export function orderOf({ chosen, options }: DealDocument): DealOrder {
 
 /** What is tried or assumed and never agreed. */
 export const asidesOf = ({ asides = {} }: Pick<DealDocument, "asides">): Asides => asides;
-
-/** Asides as a member of a document, which has none where nothing is tried. */
-export const asidesMember = (asides: Asides | null = {}): Pick<DealDocument, "asides"> =>
-  asides && Object.keys(asides).length > 0 ? { asides } : {};
-
-/** What of a deal is agreed: all but what is tried or assumed. */
-export function agreedOf({ asides: _, ...agreed }: DealDocument): DealDocument {
-  return agreed;
-}
 
 /** An option by its id; undefined where there is none. */
 export function optionOf({ options }: Pick<DealDocument, "options">, id: string): DealOption | undefined {

@@ -1,4 +1,5 @@
 import { type DealDocument, optionOf } from "../deal-document";
+import { PLACE_NAMES } from "../place/places";
 import { typedAmountText } from "../text";
 import { figuresInWords, type WordedFigure } from "./figures-in-words";
 import { proposedNames } from "./proposed-names";
@@ -59,7 +60,15 @@ function differences(before: readonly WordedFigure[], after: readonly WordedFigu
   });
 }
 
-function headingWords({ customer, vehicle, status, budget, notes, options }: DealDocument): WordedFigure[] {
+function headingWords({
+  customer,
+  vehicle,
+  status,
+  budget,
+  notes,
+  place,
+  options,
+}: DealDocument): WordedFigure[] {
   const { currency } = options[0]?.inputs ?? { currency: "USD" };
   return [
     ["customer", customer],
@@ -67,6 +76,7 @@ function headingWords({ customer, vehicle, status, budget, notes, options }: Dea
     ["status", status],
     ["budget", budget === undefined ? "" : typedAmountText(budget, currency)],
     ["notes", notes === undefined ? "" : shortened(notes)],
+    ["place whose law counts", place === undefined ? "" : PLACE_NAMES[place]],
   ];
 }
 

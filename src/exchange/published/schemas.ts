@@ -1,5 +1,6 @@
 import { LeaseFileSchema, LoanFileSchema } from "../deal-file/deal-file.schema";
 import { DealerFileSchema } from "../dealer/dealer.schema";
+import { PlaceMember } from "../place/place.schema";
 import { QuestionFileSchema } from "../questions/questions.schema";
 import { SettingsSchema } from "../settings/settings.schema";
 import { WholeDealSchema } from "../whole-deal/whole-deal.schema";
@@ -13,13 +14,13 @@ export function publishedSchemas(): Record<string, string> {
       "Kellux deal file",
       `One way to structure a loan, and what is asked about it. ${COMMON} The figure named by find is left out; ` +
         "plan.payment is given to find another from it, or a figure of the result in from.",
-      withDealer(LoanFileSchema),
+      firstVersion(LoanFileSchema),
     ),
     "lease.schema.json": published(
       "Kellux deal file of a lease",
       `One way to structure a lease, and what is asked about it. ${COMMON} The figure named by find is left out; ` +
         "plan.payment, with tax, is given to find another from it, or a figure of the result in from.",
-      withDealer(LeaseFileSchema),
+      firstVersion(LeaseFileSchema),
     ),
     "whole-deal.schema.json": published(
       "Kellux deal file of a whole deal",
@@ -40,10 +41,10 @@ export function publishedSchemas(): Record<string, string> {
   };
 }
 
-/** A file of version 1 has what the dealer alone sees at its top. */
-const withDealer = (file: { properties: object }) => ({
+/** A file of version 1 has at its top what a deal and its option have. */
+const firstVersion = (file: { properties: object }) => ({
   ...file,
-  properties: { ...file.properties, dealer: DealerFileSchema },
+  properties: { ...file.properties, ...PlaceMember, dealer: DealerFileSchema },
 });
 
 function published(title: string, description: string, schema: object): string {

@@ -2,6 +2,7 @@ import Type from "typebox";
 import { MOST_EXTRAS, MOST_FEES, MOST_TAXES } from "@/core";
 import { PLAN_KINDS } from "../kinds/loan/plan/kinds";
 import { LOCALES } from "../notation";
+import { PlaceMember } from "../place/place.schema";
 import {
   Amount,
   CompoundingWord,
@@ -62,6 +63,8 @@ export const SettingsSchema = exact({
   }),
   currency: Currency,
   locale: OneOf(...LOCALES),
+  /** Whose law counts for a new deal. */
+  ...PlaceMember,
   appearance: OneOf("system", "light", "dark"),
   /** What a new deal is unless it is begun as another; a vehicle loan where it is left out. */
   newDeal: Type.Optional(OneOf(...NEW_DEALS)),

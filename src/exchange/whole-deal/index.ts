@@ -1,2 +1,2 @@
-export { isWholeDeal, namesOf, readOption, readWholeDeal, type WholeDeal } from "./read-whole-deal";
+export { isWholeDeal, namesOf, readFirstVersion, readWholeDeal, type WholeDeal } from "./read-whole-deal";
 export { wholeDealOf } from "./whole-deal-of";

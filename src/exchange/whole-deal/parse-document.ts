@@ -3,7 +3,7 @@ import type { DealDocument } from "../deal-document";
 import { type DealFile, readDeal } from "../deal-file";
 import { type Dealer, type DealerOfOption, dealerOfFile, optionUpToDate } from "../dealer";
 import { readJson } from "../text";
-import { isWholeDeal, readOption, readWholeDeal, type WholeDeal } from "./read-whole-deal";
+import { isWholeDeal, readFirstVersion, readWholeDeal, type WholeDeal } from "./read-whole-deal";
 
 /** A deal from a file, which need not name its customer, and what the dealer alone sees of it. */
 type FiledDeal = { document: Omit<DealDocument, "customer"> & { customer?: string }; dealer: Dealer };
@@ -18,7 +18,9 @@ type FiledDeal = { document: Omit<DealDocument, "customer"> & { customer?: strin
 export function parseDealDocument(text: string, newId: () => string): Checked<FiledDeal> {
   const json = readJson(text);
   if (!json.ok) return json;
-  const deal = isWholeDeal(json.value) ? readWholeDeal(json.value) : ofOneOption(readOption(json.value));
+  const deal = isWholeDeal(json.value)
+    ? readWholeDeal(json.value)
+    : ofOneOption(readFirstVersion(json.value));
   if (!deal.ok) return deal;
   const { heading, chosen, options: filed } = deal.value;
   const { customer, ...rest } = heading;
@@ -54,8 +56,8 @@ function unreadable(inputs: DealFile): string | undefined {
 }
 
 /** A file of version 1 as a deal. */
-function ofOneOption({ inputs, dealer }: ReturnType<typeof readOption>): Checked<WholeDeal> {
+function ofOneOption({ inputs, dealer, ...place }: ReturnType<typeof readFirstVersion>): Checked<WholeDeal> {
   if (!inputs.ok) return inputs;
-  const heading = { customer: undefined, vehicle: "", status: "quoting" as const };
+  const heading = { customer: undefined, vehicle: "", status: "quoting" as const, ...place };
   return { ok: true, value: { heading, chosen: 0, options: [{ name: "", inputs, dealer }] } };
 }

@@ -1,10 +1,11 @@
 import { type Checked, checked } from "../checks";
-import { dealerFile, dealFrame } from "../checks/compiled";
+import { dealerFile, dealFrame, place as placeCheck } from "../checks/compiled";
 import type { DealHeading } from "../deal-document";
 import type { DealFile } from "../deal-file";
 import { checkDealFile } from "../deal-file/parse";
 import { type DealerFile, dealerApart } from "../dealer";
 import { proposedNames } from "../option-words";
+import { type Place, placeOfLocale } from "../place/places";
 import type { DealFrame } from "./whole-deal.schema";
 
 /** What of version 1 of a file stands once for all options of version 2. */
@@ -46,11 +47,13 @@ export function readWholeDeal(value: unknown): Checked<WholeDeal> {
     budget,
     notes,
     chosen = 1,
-    options,
+    options: filed,
+    place,
   } = frame.value;
-  if (chosen > options.length) {
+  if (chosen > filed.length) {
     return { ok: false, sentence: `chosen is ${chosen}; it must be the number of one of the options.` };
   }
+  const options = filed.map(({ name = "", ...option }) => ({ name, ...inputsOf(option, currency) }));
   return {
     ok: true,
     value: {
@@ -60,11 +63,22 @@ export function readWholeDeal(value: unknown): Checked<WholeDeal> {
         status,
         ...(budget !== undefined && { budget: String(budget) }),
         ...(notes !== undefined && { notes }),
+        ...placeMember(place, options[chosen - 1]?.inputs),
       },
       chosen: chosen - 1,
-      options: options.map(({ name = "", ...option }) => ({ name, ...inputsOf(option, currency) })),
+      options,
     },
   };
+}
+
+/** The place that a file names; else that of how the option's figures are written, where it says so. */
+function placeMember(
+  named: Place | undefined,
+  inputs: Checked<DealFile> | undefined,
+): Pick<DealHeading, "place"> {
+  const locale = inputs?.ok ? inputs.value.locale : undefined;
+  const place = named ?? (locale && placeOfLocale(locale));
+  return place ? { place } : {};
 }
 
 /** An option as version 1 of the file has it. */
@@ -74,11 +88,22 @@ function inputsOf(option: object, currency: string): Omit<FiledOption, "name"> {
   return readOption({ format: "kellux-deal", version: 1, currency, ...option });
 }
 
-/** A file of version 1, or an option as one: what the dealer alone sees is apart. */
-export function readOption(filed: unknown): Omit<FiledOption, "name"> {
+/** What is filed of an option, with what the dealer alone sees apart. */
+function readOption(filed: unknown): Omit<FiledOption, "name"> {
   const { option, dealer = {} } = dealerApart(filed);
   const known = checked<DealerFile>(dealerFile, dealer, "/dealer");
   return known.ok ? { inputs: checkDealFile(option), dealer: known.value } : { inputs: known, dealer: {} };
+}
+
+/** A file of version 1: one option, with what of the deal stands at its top. */
+export function readFirstVersion(filed: unknown): Omit<FiledOption, "name"> & Pick<DealHeading, "place"> {
+  if (typeof filed !== "object" || filed === null || !("place" in filed)) {
+    const read = readOption(filed);
+    return { ...read, ...placeMember(undefined, read.inputs) };
+  }
+  const { place, ...option } = filed;
+  const named = checked<Place>(placeCheck, place, "/place");
+  return named.ok ? { ...readOption(option), place: named.value } : { inputs: named, dealer: {} };
 }
 
 /** What each option is called: its own name, or what is proposed of those that can be read. */

@@ -9,7 +9,7 @@ import type { WholeDealFile } from "./whole-deal.schema";
  * @param dealer what the dealer alone sees, where that is to be in it
  */
 export function wholeDealOf(document: DealDocument, dealer: Dealer = {}): WholeDealFile {
-  const { customer, vehicle, status, budget, notes } = headingOf(document);
+  const { customer, vehicle, status, budget, notes, place } = headingOf(document);
   const { options, chosen } = document;
   return {
     format: "kellux-deal",
@@ -20,6 +20,7 @@ export function wholeDealOf(document: DealDocument, dealer: Dealer = {}): WholeD
     status,
     ...(budget !== undefined && { budget }),
     ...(notes !== undefined && { notes }),
+    ...(place !== undefined && { place }),
     chosen:
       Math.max(
         options.findIndex(({ id }) => id === chosen),

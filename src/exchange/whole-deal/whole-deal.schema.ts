@@ -3,6 +3,7 @@ import { DEAL_STATUSES, LONGEST_NAME, MOST_OPTIONS } from "../deal-document";
 import { Line, Notes } from "../deal-document/document.schema";
 import { LeaseFileSchema, LoanFileSchema } from "../deal-file/deal-file.schema";
 import { DealerFileSchema } from "../dealer/dealer.schema";
+import { PlaceMember } from "../place/place.schema";
 import { Amount, Currency, exact, OneOf } from "../schema";
 
 const FRAME = {
@@ -16,6 +17,7 @@ const FRAME = {
   budget: Type.Optional(Amount),
   /** What is to be remembered of it. */
   notes: Type.Optional(Notes),
+  ...PlaceMember,
   /** Which option is chosen, from 1. */
   chosen: Type.Optional(
     Type.Integer({

@@ -1,5 +1,4 @@
 import {
-  agreedOf,
   changeBetween,
   type DealChange,
   type DealDocument,
@@ -35,7 +34,7 @@ export type Parts<Saved, Change, Merging> = {
   loadMerging: () => Promise<Merging>;
   merge: (merging: Merging, base: Saved, mine: Saved, theirs: Saved) => Saved | null;
   /** Whether somebody has said yes to what is another thing now. */
-  isUnseen: (both: Saved, mine: Saved, theirs: Saved, base: Saved) => boolean;
+  isUnseen: (merging: Merging, both: Saved, mine: Saved, theirs: Saved, base: Saved) => boolean;
 };
 
 /** A change that the server has not confirmed, with what it was made from. */
@@ -82,21 +81,12 @@ export type Autosave<Saved = DealDocument> = {
   stop: () => void;
 };
 
-/** What is signed is what its signer had in view. */
-const isSignedUnseen = (both: DealDocument, one: DealDocument) =>
-  one.status === "signed" && !isSame(agreedOf(both), agreedOf(one));
-
-/** And so is what is chosen. */
-const isChosenUnseen = (both: DealDocument, mine: DealDocument, base: DealDocument) =>
-  mine.chosen !== base.chosen && !isSame(agreedOf(both), agreedOf(mine));
-
 /** The parts of a deal. */
 export const DEAL_PARTS: Parts<DealDocument, DealChange, Merging> = {
   between: changeBetween,
   loadMerging: () => import("@/exchange/deal-document/merge-figures"),
-  merge: ({ mergeFigures }, base, mine, theirs) => mergeFigures(base, mine, theirs),
-  isUnseen: (both, mine, theirs, base) =>
-    isSignedUnseen(both, mine) || isSignedUnseen(both, theirs) || isChosenUnseen(both, mine, base),
+  merge: ({ mergeFigures }, ...all) => mergeFigures(...all),
+  isUnseen: ({ isAgreedUnseen }, ...all) => isAgreedUnseen(...all),
 };
 
 /** Makes the autosave of one deal, or of a part of it, on one page. */
@@ -185,7 +175,7 @@ export function createAutosave<Saved, Change extends object, Merger>(
     halted = true;
     const both = mine && parts.merge(merging, base, mine, theirs.document);
     const isGood = mine && both && (await bothHold(both, mine, theirs.document));
-    const isUnseen = isGood && parts.isUnseen(both, mine, theirs.document, base);
+    const isUnseen = isGood && parts.isUnseen(merging, both, mine, theirs.document, base);
     if (!isGood || isUnseen) {
       onStatus({ kind: "conflict", theirs });
       return;

@@ -1,14 +1,21 @@
 import { useId, useState } from "react";
 import { currencyDecimals } from "@/core";
 import { LOCALE_NAMES, LOCALES, type Locale } from "@/exchange/notation";
+import { PLACE_NAMES, PLACES, type Place } from "@/exchange/place/places";
 import { NEW_DEAL_NAMES, type NewDeal } from "@/exchange/settings";
 import { Choice } from "@/features/deal/parts/choices";
 import { useAskBeforeLeaving } from "@/features/typing/ask-before-leaving";
-import type { House } from "./settings-state";
+import type { House, HouseChange } from "./settings-state";
 
-type Props = { house: House; onChange: (change: Partial<House>) => void };
+type Props = { house: House; onChange: (change: HouseChange) => void };
 
-const PLACES = LOCALES.map((locale): [Locale, string] => [locale, LOCALE_NAMES[locale]]);
+const FORMATS = LOCALES.map((locale): [Locale, string] => [locale, LOCALE_NAMES[locale]]);
+
+/** The places whose law can count, first that none was said. */
+const LAWS: [Place | "", string][] = [
+  ["", "no place"],
+  ...PLACES.map((place): [Place, string] => [place, PLACE_NAMES[place]]),
+];
 
 const APPEARANCES = [
   ["system", "same as system"],
@@ -45,10 +52,16 @@ export function HouseCard({ house, onChange }: Props) {
           <Choice
             label="Formats"
             value={house.locale}
-            choices={PLACES}
+            choices={FORMATS}
             onChange={locale => onChange({ locale })}
           />
         </div>
+        <Choice
+          label="Law of"
+          value={house.place ?? ""}
+          choices={LAWS}
+          onChange={place => onChange({ place: place || undefined })}
+        />
         <Choice
           label="A new deal is a"
           value={house.newDeal ?? "vehicleLoan"}

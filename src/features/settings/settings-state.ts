@@ -12,7 +12,10 @@ import {
 import { withInputs } from "@/features/deal/option/option-state";
 
 /** What of the settings is typed as it is. */
-export type House = Pick<Settings, "houseName" | "currency" | "locale" | "appearance" | "newDeal">;
+export type House = Pick<Settings, "houseName" | "currency" | "locale" | "place" | "appearance" | "newDeal">;
+
+/** What is changed of it; what is undefined is taken out. */
+export type HouseChange = { [Part in keyof House]?: House[Part] | undefined };
 
 /** A tax profile on the screen: its taxes are lines of an option that has nothing else. */
 export type ProfileState = { key: number; name: string; inEveryDeal: boolean; option: LoanState };
@@ -30,7 +33,7 @@ export type SettingsState = {
 
 export type SettingsAction =
   | { type: "open"; settings: Settings }
-  | { type: "house"; change: Partial<House> }
+  | { type: "house"; change: HouseChange }
   | { type: "usual"; action: OptionAction }
   | { type: "profile"; key: number; action: OptionAction }
   | { type: "profileHeading"; key: number; change: { name?: string; inEveryDeal?: boolean } }
@@ -43,11 +46,15 @@ const KINDS = { loan: wholeLoan(PLAIN_LOAN) };
 
 /** The settings as they open. */
 export function openSettingsState(settings: Settings): SettingsState {
-  const { houseName, currency, locale, appearance, newDeal, ...lists } = settings;
+  const { houseName, currency, locale, place, appearance, newDeal, ...lists } = settings;
   const { fees, extras, taxProfiles = [], terms = [] } = lists;
   const empty = emptyDeal(settings);
   return {
-    house: { houseName, currency, locale, appearance, ...(newDeal && { newDeal }) },
+    house: {
+      ...{ houseName, currency, locale, appearance },
+      ...(place && { place }),
+      ...(newDeal && { newDeal }),
+    },
     usual: openOption(
       { ...empty, structure: { ...(fees && { fees }), ...(extras && { extras }) } },
       KINDS,
@@ -83,7 +90,7 @@ export function settingsReducer(state: SettingsState, action: SettingsAction): S
     case "open":
       return openSettingsState(action.settings);
     case "house":
-      return withHouse(state, { ...state.house, ...action.change });
+      return withHouse(state, { ...state.house, ...action.change } as House);
     case "usual":
       return { ...state, usual: loanAfter(state.usual, action.action) };
     case "profile":

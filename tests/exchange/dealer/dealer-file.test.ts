@@ -119,7 +119,7 @@ test.each([
   }
 });
 
-test.each(["keepFor", "return", "use", "applicant", "place"])(
+test.each(["keepFor", "return", "use", "applicant"])(
   "%s is refused by name at the deal until it has its place",
   name => {
     expect(parsed({ ...FRAME, [name]: "x", options: [OPTION] })).toEqual({

@@ -31,7 +31,8 @@ export function DealerSide({ dealId }: { dealId: string }) {
     <CostField key={`${option.id} ${label}`} {...{ label, amount, currency, notation, onChange }} />
   );
   return (
-    <section aria-labelledby="dealer-side-title" className="card-paper px-4 py-2.5">
+    // What is printed may be handed over.
+    <section aria-labelledby="dealer-side-title" className="card-paper px-4 py-2.5 print:hidden">
       <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
         <h2 id="dealer-side-title" className="font-semibold text-lg">
           Dealer’s side

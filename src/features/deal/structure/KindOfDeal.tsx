@@ -1,3 +1,4 @@
+import { lazy, Suspense, useState } from "react";
 import { useDesk } from "../desk/desk-context";
 import { asPersonal, asVehicle } from "../fields";
 import { useOption } from "../option/option-context";
@@ -5,14 +6,19 @@ import { CurrencyOfDeal } from "./CurrencyOfDeal";
 import { PlaceOfDeal } from "./PlaceOfDeal";
 import { useStructure } from "./use-structure";
 
+// Seldom changed: the screen starts without the code for it.
+const LawOfDeal = lazy(() => import("./LawOfDeal").then(({ LawOfDeal: law }) => ({ default: law })));
+
 /** What the deal is about, the way from a vehicle to a personal loan and back, and how its figures are written. */
 export function KindOfDeal() {
   const { state } = useDesk();
   const { option, isFrozen } = useOption();
   const { structure, change } = useStructure();
+  const [isChoosing, setChoosing] = useState(false);
   if (isFrozen) return null;
   const isPersonal = structure.purpose !== undefined;
-  const purpose = state.heading.vehicle || "Personal loan";
+  const { vehicle, place } = state.heading;
+  const purpose = vehicle || "Personal loan";
   return (
     <p className="mt-1.5 text-faint text-sm">
       {option.desk.isAbout ?? (
@@ -27,7 +33,20 @@ export function KindOfDeal() {
           </button>
         </>
       )}{" "}
-      · <CurrencyOfDeal /> · <PlaceOfDeal />
+      · <CurrencyOfDeal /> · <PlaceOfDeal /> ·{" "}
+      {isChoosing ? (
+        <Suspense>
+          <LawOfDeal />
+        </Suspense>
+      ) : (
+        <button
+          type="button"
+          className="cursor-pointer text-primary underline decoration-dotted underline-offset-2"
+          onClick={() => setChoosing(true)}
+        >
+          law: {place ?? "no place’s"}
+        </button>
+      )}
     </p>
   );
 }
