@@ -3,6 +3,7 @@ import { currencyDecimals, formatAmount } from "@/core";
 import { type DealDocument, isSame } from "@/exchange/deal-document";
 import { type Dealer, type KnownCosts, takesSomething, withTakenCosts } from "@/exchange/dealer";
 import type { Database } from "./database";
+import { keepPart } from "./keep-part";
 import { dealParts, settings } from "./schema";
 import { costsInStock } from "./stock";
 
@@ -19,14 +20,6 @@ export async function keptPart(tx: Database, id: string): Promise<{ dealer: Deal
   return part ? { dealer: part.dealer as Dealer, version: part.version } : { dealer: NOTHING, version: 0 };
 }
 
-/** Keeps the dealer's part of a deal. */
-export async function keepPart(tx: Database, dealId: string, version: number, json: Dealer): Promise<void> {
-  await tx
-    .insert(dealParts)
-    .values({ dealId, part: "dealer", json, version })
-    .onConflictDoUpdate({ target: [dealParts.dealId, dealParts.part], set: { json, version } });
-}
-
 /** Puts what a change of a deal has taken into its dealer's part, which whoever made the change need not have seen. */
 export async function keepTaken(
   tx: Database,
@@ -39,7 +32,7 @@ export async function keepTaken(
   const { dealer } = await keptPart(tx, dealId);
   const [known] = await knownCosts(tx, [after]);
   const taken = known ? withTakenCosts(dealer, before, after, known) : dealer;
-  if (!isSame(taken, dealer)) await keepPart(tx, dealId, version, taken);
+  if (!isSame(taken, dealer)) await keepPart(tx, dealId, "dealer", version, taken);
 }
 
 /** The dealer's parts of new deals, each with what the deal has taken. */

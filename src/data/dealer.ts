@@ -2,9 +2,10 @@ import { and, eq, inArray, isNull } from "drizzle-orm";
 import { isSame } from "@/exchange/deal-document";
 import type { Dealer } from "@/exchange/dealer";
 import type { Database } from "./database";
-import { isDealerOf, keepPart, keptPart, NOTHING } from "./dealer-part";
+import { isDealerOf, keptPart, NOTHING } from "./dealer-part";
 import { type DealRecord, getDeal } from "./deals";
 import { noteDealerChange } from "./history";
+import { keepPart } from "./keep-part";
 import { dealParts, deals, registerLines } from "./schema";
 
 /** The dealer's part of a deal as it is kept. */
@@ -64,7 +65,7 @@ export async function updateDealer(
     if (isSame(kept.dealer, dealer)) return { id, ...live, deleted: false, dealer };
     if (kept.version > version || version > live.version) return undefined;
     const [next, changedAt] = [live.version + 1, new Date()];
-    await keepPart(tx, id, next, dealer);
+    await keepPart(tx, id, "dealer", next, dealer);
     await tx.update(deals).set({ version: next, changedAt }).where(eq(deals.id, id));
     await tx.update(registerLines).set({ dealVersion: next, changedAt }).where(eq(registerLines.dealId, id));
     const saved = { dealId: id, before: kept.dealer, after: dealer, version: next };

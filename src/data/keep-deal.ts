@@ -1,19 +1,14 @@
 import { and, eq, notInArray, sql } from "drizzle-orm";
-import {
-  type Asides,
-  type DealDocument,
-  type DealHeading,
-  headingOf,
-  orderOf,
-} from "@/exchange/deal-document";
+import { type DealDocument, type DealHeading, headingOf, orderOf } from "@/exchange/deal-document";
 import type { Database } from "./database";
 import { keepTaken } from "./dealer-part";
 import type { DealRecord } from "./deals";
 import { noteChange } from "./history";
+import { keepPart } from "./keep-part";
 import type { Merged } from "./merge";
 import { customersNamed, vehiclesCalled } from "./names";
 import { changeLine } from "./register-lines";
-import { dealParts, deals, options } from "./schema";
+import { deals, options } from "./schema";
 
 /** Keeps a deal as it is after a save, with a note of what the save has changed. */
 export async function keepMerged(
@@ -26,7 +21,7 @@ export async function keepMerged(
   if (changed.options) await keepOptions(tx, id, version, document, changed.options);
   if (changed.order) await keepOrder(tx, id, document);
   if (changed.options || changed.heading) await keepTaken(tx, id, version, kept.document, document);
-  if (changed.asides) await keepAsides(tx, id, version, changed.asides);
+  if (changed.asides) await keepPart(tx, id, "asides", version, changed.asides);
   const changedAt = new Date();
   await tx
     .update(deals)
@@ -69,13 +64,6 @@ export async function keepMerged(
       ]),
     ),
   };
-}
-
-async function keepAsides(tx: Database, dealId: string, version: number, json: Asides): Promise<void> {
-  await tx
-    .insert(dealParts)
-    .values({ dealId, part: "asides", json, version })
-    .onConflictDoUpdate({ target: [dealParts.dealId, dealParts.part], set: { json, version } });
 }
 
 /** Keeps options as they are now, at their places in the deal. */

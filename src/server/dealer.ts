@@ -43,5 +43,6 @@ export async function addToDealer(store: Store, id: string, sent: Dealer): Promi
   const options = { ...known.options };
   for (const [option, { costs, ...others }] of Object.entries(sent.options ?? {}))
     options[option] = { ...options[option], ...others, costs: { ...options[option]?.costs, ...costs } };
-  await saveDealer(store, id, { version, dealer: { ...known, options } });
+  // Where somebody else was quicker, it is put to what they have saved.
+  if (!(await store.updateDealer(id, version, { ...known, options }))) await addToDealer(store, id, sent);
 }

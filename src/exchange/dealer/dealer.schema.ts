@@ -1,11 +1,10 @@
 import Type from "typebox";
 import { MOST_EXTRAS, MOST_FEES, MOST_TRADE_INS } from "@/core";
-import { OptionId } from "../deal-document/option-id.schema";
+import { byOption } from "../deal-document/option-id.schema";
 import { Amount, exact } from "../schema";
 import { LineId, list } from "../structure/structure.schema";
 
-/** Also of options and lines that were taken out, until they are too many. */
-const MOST_OPTIONS_KEPT = 100;
+/** Also of lines that were taken out, until they are too many. */
 const MOST_COSTS_KEPT = 1000;
 
 /** What the dealer's side knows of an option. */
@@ -27,13 +26,7 @@ const OfAnOption = exact({
  * when the line comes back.
  */
 export const DealerSchema = exact({
-  options: Type.Optional(
-    Type.Record(OptionId, OfAnOption, {
-      additionalProperties: false,
-      maxProperties: MOST_OPTIONS_KEPT,
-      description: `the dealer's side of at most ${MOST_OPTIONS_KEPT} options, by their ids`,
-    }),
-  ),
+  options: Type.Optional(byOption(OfAnOption, "the dealer's side of")),
 });
 
 const AmountOrNone = Type.Union([...Amount.anyOf, Type.Null()], {

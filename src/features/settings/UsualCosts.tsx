@@ -1,4 +1,5 @@
 import { useRef, useState } from "react";
+import { withOptional } from "@/exchange/members";
 import type { Notation } from "@/exchange/notation";
 import type { SettingsDealer, UsualExtra } from "@/exchange/settings";
 import { dealerApi } from "@/features/api/dealer";
@@ -22,7 +23,11 @@ export function UsualCosts({ extras, currency, notation }: Props) {
     );
     return answer.kind === "done" ? answer.value : null;
   };
-  const open = async () => setOpened(taken(await dealerApi.settings()));
+  const open = async () => {
+    await saving.current;
+    saving.current = Promise.resolve(null);
+    setOpened(taken(await dealerApi.settings()));
+  };
   // One save after the other, each from the version that the one before has led to.
   const save = (dealer: SettingsDealer) => {
     if (!opened) return;
@@ -58,10 +63,7 @@ export function UsualCosts({ extras, currency, notation }: Props) {
               amount={costs[id]}
               currency={currency}
               notation={notation}
-              onChange={cost => {
-                const { [id]: _, ...rest } = costs;
-                save({ ...opened.dealer, extraCosts: cost === undefined ? rest : { ...rest, [id]: cost } });
-              }}
+              onChange={cost => save({ ...opened.dealer, extraCosts: withOptional(costs, id, cost) })}
             />,
           ])}
         </div>

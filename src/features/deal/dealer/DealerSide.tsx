@@ -1,5 +1,6 @@
 import { useEffect, useState } from "react";
 import { costedLines, type Dealer, type DealerOfOption } from "@/exchange/dealer";
+import { withOptional } from "@/exchange/members";
 import { dealerApi } from "@/features/api/dealer";
 import { whenText } from "@/features/figures/when";
 import { SaveStatusLine } from "@/features/saving/SaveStatusLine";
@@ -66,18 +67,14 @@ export function DealerSide({ dealId }: { dealId: string }) {
       {dealer && (
         <div className="mt-1 grid max-w-lg grid-cols-[1fr_9rem] items-baseline gap-x-3 gap-y-1">
           <span>Cost of the vehicle</span>
-          {field("Cost of the vehicle", known.cost, cost => {
-            const { cost: _, ...rest } = known;
-            put(cost === undefined ? rest : { ...rest, cost });
-          })}
+          {field("Cost of the vehicle", known.cost, cost => put(withOptional(known, "cost", cost)))}
           {lines.map(({ id, words }) => {
             const label = words.replace(/^./, first => first.toUpperCase());
             return [
               <span key={`name ${id}`}>{label}</span>,
-              field(label, known.costs?.[id], cost => {
-                const { [id]: _, ...rest } = known.costs ?? {};
-                put({ ...known, costs: cost === undefined ? rest : { ...rest, [id]: cost } });
-              }),
+              field(label, known.costs?.[id], cost =>
+                put({ ...known, costs: withOptional(known.costs ?? {}, id, cost) }),
+              ),
             ];
           })}
         </div>
