@@ -14,7 +14,7 @@ export const LEASES: readonly DemoLease[] = [
   {
     // By money factor, with everything that a vehicle's lease can have.
     customer: "Rosalind Tarbet",
-    vehicle: "Ostrel U3 long utility van, stock 2052",
+    vehicle: "no. 2052",
     status: "quoting",
     changed: "2026-11-24T11:50:00Z",
     structure: {
@@ -48,7 +48,7 @@ export const LEASES: readonly DemoLease[] = [
   {
     // By level yield, three payments in advance, the residual one period after the last.
     customer: "Leocadia Burr",
-    vehicle: "Larkmoor 300 family campervan, stock 1203",
+    vehicle: "no. 1203",
     status: "agreed",
     changed: "2026-11-23T14:20:00Z",
     structure: { listPrice: "66500.00", price: "64000.00" },
@@ -86,7 +86,7 @@ export const LEASES: readonly DemoLease[] = [
   {
     // Paid at once.
     customer: "Emmeric Sloane",
-    vehicle: "Larkmoor 240 campervan, stock 1190",
+    vehicle: "no. 1190",
     status: "quoting",
     changed: "2026-11-21T12:15:00Z",
     structure: { listPrice: "43200.00", price: "40000.00" },

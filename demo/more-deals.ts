@@ -18,7 +18,7 @@ const ORIGINATION = {
 const STRUCTURES: DemoDeal[] = [
   {
     customer: "Aurelio Pennant",
-    vehicle: "Larkmoor 240 campervan, stock 1190",
+    vehicle: "no. 1190",
     status: "quoting",
     changed: "2026-11-24T11:30:00Z",
     structure: {
@@ -36,7 +36,7 @@ const STRUCTURES: DemoDeal[] = [
   {
     // Two trade-ins, two taxes, one of them paid at signing, and cover that is paid with each payment.
     customer: "Hesper Vale",
-    vehicle: "Ostrel U3 long utility van, stock 2052",
+    vehicle: "no. 2052",
     status: "quoting",
     changed: "2026-11-24T10:40:00Z",
     structure: {
@@ -63,7 +63,7 @@ const STRUCTURES: DemoDeal[] = [
   {
     // Taxes in the price.
     customer: "Tibor Ashgrove",
-    vehicle: "Ostrel Heavy boat trailer, stock 3322",
+    vehicle: "no. 3322",
     status: "quoting",
     changed: "2026-11-22T15:12:00Z",
     structure: {
@@ -120,26 +120,26 @@ const planned = (customer: string, vehicle: string, price: string, plan: DemoDea
 
 /** The plans that the other deals do not have. */
 const PLANS: DemoDeal[] = [
-  planned("Corisande Bly", "Larkmoor Fold pop-top camper, stock 1214", "36450.00", {
+  planned("Corisande Bly", "no. 1214", "36450.00", {
     balloon: { percent: "30" },
   }),
-  planned("Dorrit Halloway", "Ostrel U2 utility van, electric, stock 2044", "39760.00", {
+  planned("Dorrit Halloway", "no. 2044", "39760.00", {
     kind: "equalPrincipal",
   }),
-  planned("Ephraim Stoll", "Ostrel Crew utility van, stock 2058", "37240.00", { interestOnly: 6 }),
-  planned("Fenella Quist", "Ostrel Tipper utility van, used, stock 1904", "21900.00", {
+  planned("Ephraim Stoll", "no. 2058", "37240.00", { interestOnly: 6 }),
+  planned("Fenella Quist", "no. 1904", "21900.00", {
     deferred: { payments: 3, interest: "accrues" },
   }),
-  planned("Gideon Larke", "Ostrel Single boat trailer, stock 3314", "4275.00", {
+  planned("Gideon Larke", "no. 3314", "4275.00", {
     skippedMonths: [12, 1],
   }),
-  planned("Hedda Morrow", "Larkmoor Coast campervan, used, stock 0961", "24300.00", {
+  planned("Hedda Morrow", "no. 0961", "24300.00", {
     steps: [
       { from: 13, percent: "5" },
       { from: 25, percent: "5" },
     ],
   }),
-  planned("Isolde Crake", "Pennywhistle Trio cargo bike, stock 4405", "6150.00", {
+  planned("Isolde Crake", "no. 4405", "6150.00", {
     payments: undefined,
     datedPayments: [
       { date: "2027-03-15", amount: "1500.00" },

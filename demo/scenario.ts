@@ -5,37 +5,14 @@ import type { LoanFile } from "@/exchange/kinds/loan";
 import { LEASES } from "./leases";
 import { MORE_DEALS } from "./more-deals";
 import { OPTIONS } from "./options";
+import { demoCustomer, demoVehicle } from "./stock";
 
-export const DEMO_VEHICLES = [
-  ["Larkmoor 240 campervan, stock 1187", 41_850_00],
-  ["Larkmoor 240 campervan, stock 1190", 43_200_00],
-  ["Larkmoor 300 family campervan, stock 1203", 58_990_00],
-  ["Larkmoor Fold pop-top camper, stock 1214", 36_450_00],
-  ["Larkmoor Coast campervan, used, stock 0961", 24_300_00],
-  ["Ostrel U2 utility van, stock 2041", 31_480_00],
-  ["Ostrel U2 utility van, electric, stock 2044", 39_760_00],
-  ["Ostrel U3 long utility van, stock 2052", 35_995_00],
-  ["Ostrel Crew utility van, stock 2058", 37_240_00],
-  ["Ostrel U2 utility van, used, stock 1877", 17_650_00],
-  ["Ostrel Tipper utility van, used, stock 1904", 21_900_00],
-  ["Ostrel Tandem boat trailer, stock 3310", 9_840_00],
-  ["Ostrel Single boat trailer, stock 3314", 4_275_00],
-  ["Ostrel Heavy boat trailer, stock 3322", 14_600_00],
-  ["Pennywhistle Duo cargo bike, stock 4402", 4_800_00],
-  ["Pennywhistle Trio cargo bike, stock 4405", 6_150_00],
-  ["Pennywhistle Postal cargo bike, stock 4411", 5_480_00],
-  ["Pennywhistle Duo cargo bike, used, stock 4388", 2_950_00],
-].map(([description, priceMinor]) => ({
-  description: String(description),
-  priceMinor: Number(priceMinor),
-  // Bought for about nine tenths of what is asked, which is a little under the list price.
-  costMinor: Math.round((Number(priceMinor) * 0.89) / 1000) * 1000,
-  listPriceMinor: Math.round((Number(priceMinor) * 1.03) / 1000) * 1000,
-  currency: "USD",
-}));
-
-/** Whose deal it is, for what, how it stands, and when it was changed. */
-export type DemoHeading = DealHeading & { changed: string };
+/** Whose deal it is, for what, how it stands, and when it was changed. A vehicle of the stock is named by its number. */
+export type DemoHeading = Pick<DealHeading, "status"> & {
+  customer: string;
+  vehicle: string;
+  changed: string;
+};
 
 /** A deal of the scenario. */
 export type DemoDeal = DemoHeading & {
@@ -48,7 +25,7 @@ const deals: DemoDeal[] = [
   {
     // Underwater: more is owed on the trade-in than it is worth.
     customer: "Idris Vantongeren",
-    vehicle: "Larkmoor 240 campervan, stock 1187",
+    vehicle: "no. 1187",
     status: "quoting",
     changed: "2026-11-24T09:42:00Z",
     structure: {
@@ -60,7 +37,7 @@ const deals: DemoDeal[] = [
   },
   {
     customer: "Maren Oakhollow",
-    vehicle: "Ostrel U2 utility van, stock 2041",
+    vehicle: "no. 2041",
     status: "agreed",
     changed: "2026-11-23T16:05:00Z",
     structure: { price: "31480.00", down: { percent: "15" } },
@@ -69,7 +46,7 @@ const deals: DemoDeal[] = [
   {
     // A zero-rate promotion.
     customer: "Sunniva Brack",
-    vehicle: "Pennywhistle Duo cargo bike, stock 4402",
+    vehicle: "no. 4402",
     status: "signed",
     changed: "2026-11-21T11:20:00Z",
     structure: { price: "4800.00", down: { amount: "500.00" } },
@@ -78,7 +55,7 @@ const deals: DemoDeal[] = [
   {
     // No price gives 85 a month with so much owed on the trade-in.
     customer: "Tobiah Quarles",
-    vehicle: "Larkmoor Coast campervan, used, stock 0961",
+    vehicle: "no. 0961",
     status: "quoting",
     changed: "2026-11-24T08:55:00Z",
     structure: { tradeIn: { allowance: "6500.00", owed: "14000.00" }, down: { amount: "0" } },
@@ -87,7 +64,7 @@ const deals: DemoDeal[] = [
   },
   {
     customer: "Jorun Castellane",
-    vehicle: "Ostrel Tandem boat trailer, stock 3310",
+    vehicle: "no. 3310",
     status: "quoting",
     changed: "2026-11-20T14:31:00Z",
     structure: { price: "9840.00", down: { amount: "1000.00" } },
@@ -95,7 +72,7 @@ const deals: DemoDeal[] = [
   },
   {
     customer: "Odalys Fenwright",
-    vehicle: "Larkmoor 300 family campervan, stock 1203",
+    vehicle: "no. 1203",
     status: "quoting",
     changed: "2026-11-24T10:10:00Z",
     structure: { tradeIn: { allowance: "18500.00", owed: "6200.00" }, down: { percent: "10" } },
@@ -104,7 +81,7 @@ const deals: DemoDeal[] = [
   },
   {
     customer: "Caspar Leith-Moon",
-    vehicle: "Ostrel Crew utility van, stock 2058",
+    vehicle: "no. 2058",
     status: "quoting",
     changed: "2026-11-19T15:48:00Z",
     structure: { price: "37240.00", tradeIn: { allowance: "8000.00", owed: "0" } },
@@ -138,7 +115,7 @@ const deals: DemoDeal[] = [
   {
     // Shown three ways: see options.ts.
     customer: "Amaru Pelling",
-    vehicle: "Larkmoor 240 campervan, stock 1190",
+    vehicle: "no. 1190",
     status: "quoting",
     changed: "2026-11-24T11:20:00Z",
     structure: {
@@ -150,7 +127,7 @@ const deals: DemoDeal[] = [
   },
   {
     customer: "Liesel Thornquist",
-    vehicle: "Larkmoor Fold pop-top camper, stock 1214",
+    vehicle: "no. 1214",
     status: "signed",
     changed: "2026-11-16T12:44:00Z",
     structure: {
@@ -162,7 +139,7 @@ const deals: DemoDeal[] = [
   },
   {
     customer: "Maren Oakhollow",
-    vehicle: "Pennywhistle Postal cargo bike, stock 4411",
+    vehicle: "no. 4411",
     status: "quoting",
     changed: "2026-11-22T10:00:00Z",
     structure: { price: "5480.00" },
@@ -170,7 +147,7 @@ const deals: DemoDeal[] = [
   },
   {
     customer: "Idris Vantongeren",
-    vehicle: "Larkmoor 240 campervan, stock 1190",
+    vehicle: "no. 1190",
     status: "lost",
     changed: "2026-11-14T16:18:00Z",
     structure: {
@@ -183,7 +160,7 @@ const deals: DemoDeal[] = [
   {
     // From a deal file: which rate keeps the two-weekly payment at 265.00, with a balloon left?
     customer: "Tamsin Wherry",
-    vehicle: "Ostrel U3 long utility van, stock 2052",
+    vehicle: "no. 2052",
     status: "quoting",
     changed: "2026-11-23T09:30:00Z",
     structure: { price: "35995.00", down: { amount: "4000.00" } },
@@ -228,8 +205,8 @@ const leases = LEASES.map(({ structure, plan, ...heading }) => ({
 }));
 
 /** A deal with the options that it has beside its first. */
-function withOptions(document: DealDocument, place: number): DealDocument {
-  const beside = OPTIONS[document.customer];
+function withOptions(document: DealDocument, customer: string, place: number): DealDocument {
+  const beside = OPTIONS[customer];
   const [first] = document.options;
   if (!beside || !first) return document;
   const others = beside
@@ -242,9 +219,9 @@ function withOptions(document: DealDocument, place: number): DealDocument {
 export const DEMO_DEALS = [...loans, ...leases].map(
   ({ heading: { customer, vehicle, status, changed }, inputs }, place) => {
     const document = documentOf(
-      { customer, vehicle, status, place: "US" },
+      { customer: demoCustomer(customer), vehicle: demoVehicle(vehicle), status, place: "US" },
       { id: optionId(place), name: "", inputs },
     );
-    return { ...withOptions(document, place), changedAt: new Date(changed) };
+    return { ...withOptions(document, customer, place), changedAt: new Date(changed) };
   },
 );

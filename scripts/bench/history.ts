@@ -34,8 +34,8 @@ const optionOf = (n: number, down: string): DealOption => ({
   inputs: { ...inputs, structure: { ...inputs.structure, down: { amount: down } } },
 });
 const DEAL: DealDocument = {
-  customer: "Idris Vantongeren",
-  vehicle: "Larkmoor 240 campervan, stock 1187",
+  customer: { id: idOf(8), name: "Idris Vantongeren" },
+  vehicle: { id: idOf(9), name: "Larkmoor 240 campervan" },
   status: "quoting",
   chosen: idOf(1),
   options: [1, 2, 3, 4].map(n => optionOf(n, "3000.00")),

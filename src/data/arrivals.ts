@@ -1,7 +1,7 @@
-import { and, count, eq, inArray, isNotNull, notInArray, sql } from "drizzle-orm";
+import { and, count, eq, inArray, isNotNull, notInArray, type SQL, sql } from "drizzle-orm";
 import type { Database } from "./database";
 import { insertRows } from "./insert-rows";
-import { dropIfUnused } from "./names";
+import { dropIfUnused, type NamedMember } from "./names";
 import { newLine } from "./register-lines";
 import { arrivals, deals, registerLines } from "./schema";
 
@@ -35,8 +35,11 @@ export async function showArrived(database: Database, most: number): Promise<num
         dealId: deals.id,
         dealVersion: deals.version,
         changedAt: deals.changedAt,
-        customer: sql<string>`coalesce((select name from customers where id = ${deals.customerId}), '')`,
-        vehicle: sql<string>`coalesce((select description from vehicles where id = ${deals.vehicleId}), '')`,
+        customer: nameSigned(sql`customer`, sql`(select name from customers where id = ${deals.customerId})`),
+        vehicle: nameSigned(
+          sql`vehicle`,
+          sql`(select description from vehicles where id = ${deals.vehicleId})`,
+        ),
         status: deals.status,
       })
       .from(deals)
@@ -45,7 +48,7 @@ export async function showArrived(database: Database, most: number): Promise<num
     const ids = some.map(({ dealId }) => dealId);
     await tx.update(deals).set({ deletedAt: null, arrival: null }).where(inArray(deals.id, ids));
     const lines = some.map(({ customer, vehicle, status, ...deal }) =>
-      newLine({ ...deal, heading: { customer, vehicle, status } }),
+      newLine({ ...deal, heading: { ...named({ customer, vehicle }), status } }),
     );
     // Versions of before kept a line with each deal as it came.
     const shows = sql`on conflict (deal_id) do update set deleted = false`;
@@ -54,6 +57,16 @@ export async function showArrived(database: Database, most: number): Promise<num
     return Math.max(some.length, 1);
   });
 }
+
+/** A name as a deal was signed with it; else as it is now. */
+const nameSigned = (column: SQL, now: SQL) =>
+  sql<string>`coalesce((select ${column} from signings where deal_id = ${deals.id}), ${now}, '')`;
+
+/** Names for a line of the register, which says nothing of whose they are. */
+const named = (names: Record<NamedMember, string>) =>
+  Object.fromEntries(
+    Object.entries(names).flatMap(([member, name]) => (name ? [[member, { id: "", name }]] : [])),
+  );
 
 /**
  * Drops some of the deals of arrivals that never came to be complete, because they were cut off. Gives back how many; 0 once

@@ -52,11 +52,11 @@ export async function dealersOf(
 /** What the house knows of what deals can take. */
 async function knownCosts(tx: Database, documents: readonly DealDocument[]): Promise<KnownCosts[]> {
   const [house] = await tx.select({ dealer: settings.dealer }).from(settings);
-  const names = [...new Set(documents.map(({ vehicle }) => vehicle))].filter(name => name !== "");
-  const stock = names.length > 0 ? await costsInStock(tx, names) : [];
-  const costs = new Map(stock.map(each => [each.description, each]));
+  const ids = [...new Set(documents.flatMap(({ vehicle }) => vehicle?.id ?? []))];
+  const stock = ids.length > 0 ? await costsInStock(tx, ids) : [];
+  const costs = new Map(stock.map(each => [each.id, each]));
   return documents.map(({ vehicle, options: [first] }) => {
-    const inStock = costs.get(vehicle);
+    const inStock = vehicle && costs.get(vehicle.id);
     const isKnown = inStock?.costMinor != null && inStock.currency === first?.inputs.currency;
     return {
       usual: house?.dealer.extraCosts ?? {},

@@ -7,14 +7,16 @@ import {
   type DealDocument,
   isNoChange,
   isSame,
+  NAMED_MEMBERS,
+  nameOf,
   upToDate,
 } from "@/exchange/deal-document";
 import { optionUpToDate } from "@/exchange/dealer";
 import type { Database } from "./database";
 import { keepMerged } from "./keep-deal";
 import { agreedVersion, type Merged, merge, type VersionedDeal } from "./merge";
-import { dropIfUnused } from "./names";
-import { customers, dealParts, deals, options, registerLines, vehicles } from "./schema";
+import { dropIfUnused, namesNow } from "./names";
+import { customers, dealParts, deals, options, registerLines, signings, vehicles } from "./schema";
 import { getSigning, keepSigning, type Signing } from "./signings";
 import { takingTurns } from "./turns";
 
@@ -23,8 +25,10 @@ export type DealRecord = VersionedDeal & { id: string; changedAt: Date; deleted:
 
 const RECORD = {
   id: deals.id,
-  customer: customers.name,
-  vehicle: vehicles.description,
+  customer: { id: customers.id, name: customers.name },
+  vehicle: { id: vehicles.id, name: vehicles.description },
+  customerSigned: signings.customer,
+  vehicleSigned: signings.vehicle,
   status: deals.status,
   budget: deals.budget,
   notes: deals.notes,
@@ -49,6 +53,7 @@ function selectRows(database: Database) {
     .innerJoin(options, eq(options.dealId, deals.id))
     .leftJoin(customers, eq(customers.id, deals.customerId))
     .leftJoin(vehicles, eq(vehicles.id, deals.vehicleId))
+    .leftJoin(signings, and(eq(signings.dealId, deals.id), eq(deals.status, "signed")))
     .leftJoin(dealParts, and(eq(dealParts.dealId, deals.id), eq(dealParts.part, "asides")));
 }
 
@@ -61,6 +66,8 @@ function toRecord(rows: readonly Row[]): DealRecord | undefined {
     id,
     customer,
     vehicle,
+    customerSigned,
+    vehicleSigned,
     status,
     budget,
     notes,
@@ -75,8 +82,8 @@ function toRecord(rows: readonly Row[]): DealRecord | undefined {
   } = row;
   const present = rows.map(({ option }) => optionUpToDate(option));
   const document = {
-    customer: customer ?? "",
-    vehicle: vehicle ?? "",
+    ...(customer && { customer: { ...customer, name: customerSigned ?? customer.name } }),
+    ...(vehicle && { vehicle: { ...vehicle, name: vehicleSigned ?? vehicle.name } }),
     status,
     ...(budget !== null && { budget }),
     ...(notes !== null && { notes }),
@@ -122,7 +129,7 @@ export async function getDealText(database: Database, dealId: string): Promise<D
   const signing = document.status === "signed" ? await getSigning(database, dealId) : undefined;
   return {
     ...{ id, version, changedAt, deleted },
-    customer: document.customer,
+    customer: nameOf(document.customer),
     document: JSON.stringify(document),
     ...(signing && { signing: JSON.stringify(signing) }),
   };
@@ -205,7 +212,8 @@ export async function updateDeal(
   const rest = takingTurns();
   const kept = await getDeal(database, id);
   await rest();
-  const merged = kept && !kept.deleted ? merge(kept, version, change) : null;
+  const sent = saving.reopens ? await asCalledNow(database, id, change) : change;
+  const merged = kept && !kept.deleted ? merge(kept, version, sent) : null;
   if (!kept || !merged) return undefined;
   if (isNoChange(merged.changed)) {
     return (await isStill(database, kept)) ? kept : updateDeal(database, id, version, change, saving);
@@ -229,11 +237,21 @@ export async function updateDeal(
   });
   await rest();
   if (!saved) return updateDeal(database, id, version, change, saving);
-  if (!saving.brief || kept.version !== version) return saved;
+  if (!saving.brief || kept.version !== version || isOfOthers(saved, merged)) return saved;
   // A large deal takes its time from one thread to the other, and on to the sender.
   const { document: _document, ...withoutDocument } = saved;
   return withoutDocument;
 }
+
+/** A change that reopens a deal: from now on it says what its customer and its vehicle are called by now. */
+async function asCalledNow(database: Database, id: string, change: DealChange): Promise<DealChange> {
+  if (!change.heading) return change;
+  return { ...change, heading: { ...change.heading, ...(await namesNow(database, id)) } };
+}
+
+/** Whether what was sent as this deal's customer or vehicle is another deal's, so that this one has its own. */
+const isOfOthers = (saved: DealRecord, { document }: Merged) =>
+  NAMED_MEMBERS.some(member => saved.document[member]?.id !== document[member]?.id);
 
 /** What a save is refused for that is in view of the deal as it is. */
 function refusalOf(kept: DealRecord, merged: Merged, { signing, reopens }: Saving): SaveRefusal | undefined {

@@ -1,21 +1,25 @@
 import { and, eq, notInArray, sql } from "drizzle-orm";
-import { type DealDocument, type DealHeading, headingOf, orderOf } from "@/exchange/deal-document";
+import {
+  type DealDocument,
+  type DealHeading,
+  headingOf,
+  isSame,
+  NAMED_MEMBERS,
+  orderOf,
+} from "@/exchange/deal-document";
 import type { Database } from "./database";
 import { keepTaken } from "./dealer-part";
 import type { DealRecord } from "./deals";
 import { noteChange } from "./history";
 import { keepPart } from "./keep-part";
 import type { Merged } from "./merge";
-import { customersNamed, vehiclesCalled } from "./names";
+import { keepNamed } from "./names";
 import { changeLine } from "./register-lines";
 import { deals, options } from "./schema";
 
 /** Keeps a deal as it is after a save, with a note of what the save has changed. */
-export async function keepMerged(
-  tx: Database,
-  kept: DealRecord,
-  { document, changed }: Merged,
-): Promise<DealRecord> {
+export async function keepMerged(tx: Database, kept: DealRecord, merged: Merged): Promise<DealRecord> {
+  const { document, changed } = merged.changed.heading ? await withKeptNames(tx, kept, merged) : merged;
   const { id } = kept;
   const version = kept.version + 1;
   if (changed.options) await keepOptions(tx, id, version, document, changed.options);
@@ -27,7 +31,7 @@ export async function keepMerged(
     .update(deals)
     .set({
       ...(changed.heading && {
-        ...(await headingColumns(tx, changed.heading)),
+        ...headingColumns(changed.heading),
         headingVersion: version,
       }),
       ...(changed.order && { chosen: changed.order.chosen, orderVersion: version }),
@@ -104,14 +108,32 @@ async function keepOrder(tx: Database, dealId: string, document: DealDocument): 
   }
 }
 
-/** The columns of a deal's heading; its customer and its vehicle are kept where there are none of their names. */
-async function headingColumns(database: Database, heading: DealHeading) {
-  return {
-    status: heading.status,
-    budget: heading.budget ?? null,
-    notes: heading.notes ?? null,
-    place: heading.place ?? null,
-    customerId: (await customersNamed(database, [heading.customer])).get(heading.customer) ?? null,
-    vehicleId: (await vehiclesCalled(database, [heading.vehicle])).get(heading.vehicle) ?? null,
-  };
+/** A merged deal whose customer and vehicle are kept: by their own ids, where what was sent is another deal's. */
+async function withKeptNames(
+  tx: Database,
+  { id: dealId, document: before }: DealRecord,
+  { document, changed }: Merged,
+): Promise<Merged> {
+  const ids = await Promise.all(
+    NAMED_MEMBERS.map(async member => {
+      const [named, former] = [document[member], before[member]];
+      if (!named || isSame(named, former)) return {};
+      const [id = named.id] = await keepNamed(tx, member, [named], dealId);
+      return id === named.id ? {} : { [member]: { ...named, id } };
+    }),
+  );
+  const others = Object.assign({}, ...ids) as Partial<DealHeading>;
+  if (Object.keys(others).length === 0) return { document, changed };
+  const heading = { ...headingOf(document), ...others };
+  return { document: { ...document, ...others }, changed: { ...changed, heading } };
 }
+
+/** The columns of a deal's heading. */
+const headingColumns = ({ status, budget, notes, place, customer, vehicle }: DealHeading) => ({
+  status,
+  budget: budget ?? null,
+  notes: notes ?? null,
+  place: place ?? null,
+  customerId: customer?.id ?? null,
+  vehicleId: vehicle?.id ?? null,
+});

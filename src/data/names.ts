@@ -1,40 +1,110 @@
-import { type AnyColumn, and, eq, not, sql } from "drizzle-orm";
+import { randomUUID } from "node:crypto";
+import { and, eq, inArray, not, sql } from "drizzle-orm";
+import { type DealHeading, type Named, nameOf } from "@/exchange/deal-document";
 import type { Database } from "./database";
+import { insertRows } from "./insert-rows";
 import { customers, deals, vehicles } from "./schema";
 
-type Ids = ReadonlyMap<string, string>;
+/** What a deal names: who it is for, and what. */
+export const NAMED = {
+  customer: { table: customers, name: customers.name, column: "name", inDeal: deals.customerId },
+  vehicle: { table: vehicles, name: vehicles.description, column: "description", inDeal: deals.vehicleId },
+} as const;
 
-/** The ids of the customers of some names, who are kept where there are none; no name has none. */
-export const customersNamed = (database: Database, names: readonly string[]): Promise<Ids> =>
-  idsOf(database, customers, customers.name, names);
+export type NamedMember = keyof typeof NAMED;
 
-/** The ids of the vehicles of some descriptions, which are kept where there are none; no description has none. */
-export const vehiclesCalled = (database: Database, descriptions: readonly string[]): Promise<Ids> =>
-  idsOf(database, vehicles, vehicles.description, descriptions);
-
-async function idsOf(
-  database: Database,
-  table: typeof customers | typeof vehicles,
-  column: AnyColumn,
-  names: readonly string[],
-): Promise<Ids> {
-  const some = [...new Set(names)].filter(name => name !== "");
-  if (some.length === 0) return new Map();
-  const name = sql.identifier(column.name);
-  // Those that are there are held, so that nobody drops them meanwhile.
-  const { rows } = (await database.execute(sql`insert into ${table} (${name})
-    select * from json_array_elements_text(${JSON.stringify(some)}::json)
-    on conflict (${name}) do update set ${name} = excluded.${name} returning ${name} as name, id`)) as unknown as {
-    rows: { name: string; id: string }[];
+/**
+ * The ids of what deals name, which is kept where it is new. One whose name is another now is called so where no other deal
+ * has it; else it is a new one: no save changes what another deal says.
+ *
+ * @param dealId the deal that is saved; left out where all are new
+ */
+export async function keepNamed(
+  tx: Database,
+  member: NamedMember,
+  all: readonly (Named | undefined)[],
+  dealId?: string,
+): Promise<(string | null)[]> {
+  const { table, name, column } = NAMED[member];
+  const ids = [...new Set(all.flatMap(named => named?.id ?? []))];
+  if (ids.length === 0) return all.map(() => null);
+  // Held, so that nobody drops them meanwhile.
+  const rows = await tx
+    .select({ id: table.id, name })
+    .from(table)
+    .where(inArray(table.id, ids))
+    .for("key share");
+  const kept = new Map(rows.map(row => [row.id, row.name]));
+  const added: { id: string; [column]: string }[] = [];
+  const keep = (id: string, called: string) => {
+    kept.set(id, called);
+    added.push({ id, [column]: called });
+    return id;
   };
-  return new Map(rows.map(row => [row.name, row.id]));
+  const found: (string | null)[] = [];
+  for (const named of all) {
+    const known = named && kept.get(named.id);
+    if (!named) found.push(null);
+    else if (known === undefined) found.push(keep(named.id, named.name));
+    else if (known === named.name) found.push(named.id);
+    else if (dealId === undefined || (await isOfOthers(tx, member, named.id, dealId)))
+      found.push(keep(randomUUID(), named.name));
+    else {
+      await tx
+        .update(table)
+        .set({ [column]: named.name })
+        .where(eq(table.id, named.id));
+      found.push(named.id);
+    }
+  }
+  await insertRows(tx, table as typeof customers, added as never[], sql`on conflict (id) do nothing`);
+  return found;
 }
 
+/** Whether it is more than what one deal names: another deal does, too, or it is in stock. */
+async function isOfOthers(tx: Database, member: NamedMember, id: string, dealId: string): Promise<boolean> {
+  const { inDeal } = NAMED[member];
+  const [other] = await tx
+    .select({ id: deals.id })
+    .from(deals)
+    .where(and(eq(inDeal, id), not(eq(deals.id, dealId))))
+    .limit(1);
+  if (other || member === "customer") return other !== undefined;
+  const [stock] = await tx.select({ inStock: vehicles.inStock }).from(vehicles).where(eq(vehicles.id, id));
+  return stock?.inStock === true;
+}
+
+/** Who and what a deal names, as they are called now. */
+export async function namesNow(
+  database: Database,
+  dealId: string,
+): Promise<Pick<DealHeading, "customer" | "vehicle">> {
+  const [row] = await database
+    .select({
+      customer: { id: customers.id, name: customers.name },
+      vehicle: { id: vehicles.id, name: vehicles.description },
+    })
+    .from(deals)
+    .leftJoin(customers, eq(customers.id, deals.customerId))
+    .leftJoin(vehicles, eq(vehicles.id, deals.vehicleId))
+    .where(eq(deals.id, dealId));
+  return {
+    ...(row?.customer && { customer: row.customer }),
+    ...(row?.vehicle && { vehicle: row.vehicle }),
+  };
+}
+
+/** The names that a deal is signed with; null where it names nobody, or nothing. */
+export const signedNames = ({ customer, vehicle }: Pick<DealHeading, "customer" | "vehicle">) => ({
+  customer: nameOf(customer) || null,
+  vehicle: nameOf(vehicle) || null,
+});
+
 /** The customer and the vehicle that a deal names, by id. */
-export type Named = { customerId: string | null; vehicleId: string | null };
+export type NamedIds = { customerId: string | null; vehicleId: string | null };
 
 /** A name that was corrected leaves nothing behind under the old one; vehicles in stock stay. */
-export async function dropIfUnused(database: Database, { customerId, vehicleId }: Named): Promise<void> {
+export async function dropIfUnused(database: Database, { customerId, vehicleId }: NamedIds): Promise<void> {
   if (customerId !== null) {
     const isUsed = sql`exists (select 1 from ${deals} where ${deals.customerId} = ${customers.id})`;
     await database.delete(customers).where(and(eq(customers.id, customerId), not(isUsed)));

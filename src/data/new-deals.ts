@@ -1,14 +1,15 @@
 import { randomUUID } from "node:crypto";
-import { type DealDocument, headingOf } from "@/exchange/deal-document";
+import { type DealDocument, headingOf, type Named, withOwnIds } from "@/exchange/deal-document";
 import type { Dealer } from "@/exchange/dealer";
 import type { Database } from "./database";
 import { dealersOf } from "./dealer-part";
 import { begun } from "./history";
 import { insertRows } from "./insert-rows";
-import { customersNamed, vehiclesCalled } from "./names";
+import { keepNamed, signedNames } from "./names";
 import { newLine } from "./register-lines";
 import { dealChanges, dealParts, deals, options, registerLines, signings } from "./schema";
 import type { Signing } from "./signings";
+import { giveNumbers, vehiclesNumbered } from "./stock-numbers";
 
 /** A deal to keep; what it is signed with where it is; with which others it arrives, until when it is not seen. */
 export type NewDeal = DealDocument & {
@@ -17,35 +18,31 @@ export type NewDeal = DealDocument & {
   arrival?: string;
   /** What of it the customer never sees. */
   dealer?: Dealer;
+  /** The stock number of its vehicle, where a file names that. */
+  stockNumber?: string;
 };
 
 /** Keeps new deals, all or none, and gives back their ids. */
 export async function insertDeals(database: Database, documents: readonly NewDeal[]): Promise<string[]> {
   const now = new Date();
-  const ready = documents.map(({ changedAt = now, signing, arrival, dealer, ...document }) => ({
+  const sent = documents.map(({ changedAt = now, signing, arrival, dealer, stockNumber, ...document }) => ({
     dealId: randomUUID(),
     changedAt,
     signing,
     arrival,
     dealer,
-    document,
+    stockNumber,
+    document: withOwnIds(document),
   }));
   await database.transaction(async tx => {
-    const customers = await customersNamed(
-      tx,
-      ready.map(({ document }) => document.customer),
-    );
-    const vehicles = await vehiclesCalled(
-      tx,
-      ready.map(({ document }) => document.vehicle),
-    );
+    const ready = await withKeptNames(tx, sent);
     await insertRows(
       tx,
       deals,
       ready.map(({ dealId, changedAt, arrival, document }) => ({
         id: dealId,
-        customerId: customers.get(document.customer) ?? null,
-        vehicleId: vehicles.get(document.vehicle) ?? null,
+        customerId: document.customer?.id ?? null,
+        vehicleId: document.vehicle?.id ?? null,
         status: document.status,
         budget: document.budget ?? null,
         notes: document.notes ?? null,
@@ -88,19 +85,65 @@ export async function insertDeals(database: Database, documents: readonly NewDea
     await insertRows(
       tx,
       registerLines,
-      shown.map(({ dealId, changedAt, document }) =>
-        newLine({ dealId, dealVersion: FIRST, changedAt, heading: headingOf(document) }),
-      ),
+      shown.map(({ dealId, changedAt, document, signing, asSigned }) => {
+        const heading = signing ? { ...headingOf(document), ...asSigned } : headingOf(document);
+        return newLine({ dealId, dealVersion: FIRST, changedAt, heading });
+      }),
     );
     await insertRows(
       tx,
       dealChanges,
       ready.map(({ dealId, changedAt }) => begun(dealId, changedAt, FIRST)),
     );
-    const signed = ready.flatMap(({ dealId, signing }) => (signing ? [{ dealId, ...signing }] : []));
+    const signed = ready.flatMap(({ dealId, signing, asSigned }) =>
+      signing ? [{ dealId, ...signing, ...signedNames(asSigned) }] : [],
+    );
     await insertRows(tx, signings, signed);
   });
-  return ready.map(({ dealId }) => dealId);
+  return sent.map(({ dealId }) => dealId);
 }
 
 const FIRST = 1;
+
+type SentDeal = { document: DealDocument; stockNumber: string | undefined };
+
+/** New deals whose customers and vehicles are kept: one whose stock number is known is about that vehicle. */
+async function withKeptNames<Deal extends SentDeal>(tx: Database, sent: readonly Deal[]) {
+  const customers = sent.map(({ document }) => document.customer);
+  const vehicles = await numbered(tx, sent);
+  const [customerIds, vehicleIds] = [
+    await keepNamed(tx, "customer", customers),
+    await keepNamed(tx, "vehicle", vehicles),
+  ];
+  const numbers = sent.flatMap(({ stockNumber }, index) => {
+    const id = vehicleIds[index];
+    return id && stockNumber !== undefined ? [[stockNumber, id] as const] : [];
+  });
+  await giveNumbers(tx, new Map(numbers));
+  return sent.map((deal, index) => {
+    const { customer, vehicle, ...rest } = deal.document;
+    const withId = (named: Named | undefined, id: string | null | undefined) =>
+      named && id ? { ...named, id } : undefined;
+    const [who, what] = [
+      withId(customers[index], customerIds[index]),
+      withId(vehicles[index], vehicleIds[index]),
+    ];
+    const document: DealDocument = { ...(who && { customer: who }), ...(what && { vehicle: what }), ...rest };
+    // Of a signed one, what was signed.
+    return { ...deal, document, asSigned: { customer, vehicle } };
+  });
+}
+
+/** The vehicles of new deals; one that has the stock number of another is that. */
+async function numbered(tx: Database, sent: readonly SentDeal[]): Promise<(Named | undefined)[]> {
+  const known = await vehiclesNumbered(
+    tx,
+    sent.flatMap(({ stockNumber }) => stockNumber ?? []),
+  );
+  return sent.map(({ document: { vehicle }, stockNumber }) => {
+    if (!vehicle || stockNumber === undefined) return vehicle;
+    const first = known.get(stockNumber) ?? vehicle;
+    known.set(stockNumber, first);
+    return first;
+  });
+}

@@ -1,11 +1,16 @@
 import { eq } from "drizzle-orm";
-import type { DealHeading } from "@/exchange/deal-document";
+import { type DealHeading, nameOf } from "@/exchange/deal-document";
 import { searchText } from "@/exchange/text";
 import type { Database } from "./database";
 import { registerLines } from "./schema";
 
 /** A deal's version with what of it stands in its line of the register. */
-type Written = { dealId: string; dealVersion: number; changedAt: Date; heading: DealHeading };
+type Written = {
+  dealId: string;
+  dealVersion: number;
+  changedAt: Date;
+  heading: Pick<DealHeading, "customer" | "vehicle" | "status">;
+};
 
 /** The line of a new deal. */
 export const newLine = ({ heading, ...written }: Written) => ({ ...written, ...headingColumns(heading) });
@@ -28,7 +33,8 @@ export async function changeLine(
 
 const TO_MAKE = { madeBy: null, payment: null, amountFinanced: null, problem: null, figuresText: "" };
 
-const headingColumns = ({ customer, vehicle, status }: DealHeading) => {
+const headingColumns = ({ status, ...named }: Written["heading"]) => {
+  const [customer, vehicle] = [nameOf(named.customer), nameOf(named.vehicle)];
   const [customerKey, vehicleKey] = [searchText(customer), searchText(vehicle)];
   return {
     customer,

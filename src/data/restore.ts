@@ -87,12 +87,14 @@ const LARGEST_BATCH = 4_000_000;
 const MOST_ROWS = 500;
 
 async function fill(database: Database, file: string): Promise<BackupFacts> {
+  let version = 0;
   let batch: { table: string; lines: string[]; size: number } | undefined;
   const keepBatch = async () => {
-    if (batch) await keepRows(database, batch.table, batch.lines);
+    if (batch) await keepRows(database, batch.table, batch.lines, version);
     batch = undefined;
   };
   const begin = async ({ migrations }: BackupHead) => {
+    version = migrations;
     await migrate(database, migrations);
     await startRows(database);
   };

@@ -21,6 +21,7 @@ import type { RegisterKind } from "@/exchange/option-words";
 import type { Place } from "@/exchange/place/places";
 import type { Settings, SettingsDealer } from "@/exchange/settings";
 import type { VehicleFile } from "@/exchange/stock/stock.schema";
+import type { Condition, VehicleKind } from "@/exchange/stock/vehicle-words";
 
 /** Finds names by how they begin, whatever their capitals. */
 const beginnings = (name: string, column: AnyPgColumn) =>
@@ -30,7 +31,8 @@ export const customers = pgTable(
   "customers",
   {
     id: uuid().primaryKey().defaultRandom(),
-    name: text().notNull().unique(),
+    /** Two of one name are two. */
+    name: text().notNull(),
   },
   ({ name }) => [beginnings("customers_beginnings", name)],
 );
@@ -39,20 +41,38 @@ export const vehicles = pgTable(
   "vehicles",
   {
     id: uuid().primaryKey().defaultRandom(),
-    /** Maker, model and stock number, as the officer calls it. */
-    description: text().notNull().unique(),
+    /** Maker and model, as the officer calls it; or what a deal is for. */
+    description: text().notNull(),
+    /** What the house calls it by. */
+    stockNumber: text().unique(),
+    kind: text().$type<VehicleKind>(),
+    condition: text().$type<Condition>(),
+    modelYear: smallint(),
+    distance: integer(),
+    distanceUnit: text().$type<"km" | "mi">(),
+    /** What the maker has stamped into it. */
+    identification: text(),
     /** The asking price in minor units of the currency, where it is known. */
     priceMinor: bigint({ mode: "number" }),
     /** What it cost the dealer, and the maker's list price, in minor units. */
     costMinor: bigint({ mode: "number" }),
     listPriceMinor: bigint({ mode: "number" }),
+    /** What was invoiced for it, which the dealer alone sees. */
+    invoiceMinor: bigint({ mode: "number" }),
+    /** What a guide says that it is worth, which guide, and of what day (ISO 8601). */
+    bookValueMinor: bigint({ mode: "number" }),
+    bookGuide: text(),
+    bookDate: text(),
     currency: text().notNull().default("USD"),
     /** Whether it can be sold, with a price or without one yet; else it is kept for as long as a deal names it. */
     inStock: boolean().notNull().default(false),
     /** Goes up by one at each change of what it is in stock; a change names the version in view. */
     version: integer().notNull().default(1),
   },
-  ({ description }) => [beginnings("vehicles_beginnings", description)],
+  ({ description, stockNumber }) => [
+    beginnings("vehicles_beginnings", description),
+    beginnings("vehicles_stock_numbers", stockNumber),
+  ],
 );
 
 export const deals = pgTable(
@@ -187,6 +207,9 @@ export const signings = pgTable("signings", {
   isLate: boolean().notNull().default(false),
   /** One for each option: a signed quote of the form that there was at the signing. */
   quotes: json().$type<unknown[]>().notNull(),
+  /** Who and what it names, as they were called then; null where nobody said. */
+  customer: text(),
+  vehicle: text(),
 });
 
 /**

@@ -1,6 +1,7 @@
 import { and, eq, isNull } from "drizzle-orm";
 import { readSignedQuotes, type SignedQuote } from "@/exchange/signed-quote";
 import type { Database } from "./database";
+import { namesNow, signedNames } from "./names";
 import { deals, signings } from "./schema";
 
 /** The quotes of a deal as it was signed, with the version of the core that made them. */
@@ -34,10 +35,11 @@ export async function signedDeals(database: Database): Promise<string[]> {
 
 /** Keeps what a deal is signed with, over what it was signed with before it was reopened. */
 export async function keepSigning(tx: Database, dealId: string, signing: Signing): Promise<void> {
+  const names = signedNames(await namesNow(tx, dealId));
   await tx
     .insert(signings)
-    .values({ dealId, ...signing })
-    .onConflictDoUpdate({ target: signings.dealId, set: signing });
+    .values({ dealId, ...signing, ...names })
+    .onConflictDoUpdate({ target: signings.dealId, set: { ...signing, ...names } });
 }
 
 /** The ids of signed deals whose quotes are not kept yet. */
@@ -67,7 +69,7 @@ export async function keepLateSigning(
     if (deal?.version !== version || deal.status !== "signed") return;
     await tx
       .insert(signings)
-      .values({ dealId, ...signing })
+      .values({ dealId, ...signing, ...signedNames(await namesNow(tx, dealId)) })
       .onConflictDoNothing();
   });
 }

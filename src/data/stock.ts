@@ -1,30 +1,24 @@
-import { and, asc, eq, isNotNull, type SQL, sql } from "drizzle-orm";
+import { and, asc, eq, isNotNull, or, type SQL, sql } from "drizzle-orm";
 import type { VehicleFile } from "@/exchange/stock/stock.schema";
 import type { Database } from "./database";
-import { insertRows } from "./insert-rows";
+import { keepAll, matching } from "./keep-stock";
 import { dropIfUnused } from "./names";
+import { rename } from "./one-record";
 import { stockArrivals, vehicles } from "./schema";
+import { type KeptVehicle, SHOWN } from "./shown-vehicle";
 
-/** A vehicle in stock as it is kept. */
-export type KeptVehicle = Omit<VehicleFile, "costMinor"> & { id: string; version: number };
+/** What a vehicle cost the dealer, and what was invoiced for it, in minor units; null where that is not known. */
+export type VehicleCosts = { costMinor: number | null; invoiceMinor: number | null };
 
-/** What each vehicle in stock cost the dealer, in minor units, by its id; those of which nothing is known are left out. */
-export async function stockCosts(database: Database): Promise<Record<string, number>> {
+/** What each vehicle in stock cost the dealer, by its id; those of which nothing is known are left out. */
+export async function stockCosts(database: Database): Promise<Record<string, VehicleCosts>> {
+  const { id, costMinor, invoiceMinor } = vehicles;
   const rows = await database
-    .select({ id: vehicles.id, costMinor: vehicles.costMinor })
+    .select({ id, costMinor, invoiceMinor })
     .from(vehicles)
-    .where(and(eq(vehicles.inStock, true), isNotNull(vehicles.costMinor)));
-  return Object.fromEntries(rows.map(({ id, costMinor }) => [id, costMinor ?? 0]));
+    .where(and(eq(vehicles.inStock, true), or(isNotNull(costMinor), isNotNull(invoiceMinor))));
+  return Object.fromEntries(rows.map(({ id: of, ...costs }) => [of, costs]));
 }
-
-const SHOWN = {
-  id: vehicles.id,
-  description: vehicles.description,
-  priceMinor: vehicles.priceMinor,
-  listPriceMinor: vehicles.listPriceMinor,
-  currency: vehicles.currency,
-  version: vehicles.version,
-};
 
 /** All vehicles in stock, by their descriptions. */
 export async function stockList(database: Database): Promise<KeptVehicle[]> {
@@ -32,7 +26,7 @@ export async function stockList(database: Database): Promise<KeptVehicle[]> {
     .select(SHOWN)
     .from(vehicles)
     .where(eq(vehicles.inStock, true))
-    .orderBy(asc(vehicles.description));
+    .orderBy(asc(vehicles.description), asc(vehicles.stockNumber));
 }
 
 /**
@@ -68,88 +62,63 @@ export async function arrivingStock(database: Database): Promise<VehicleFile[]> 
   return arriving.flatMap(each => each.vehicles);
 }
 
-/** The vehicles in stock of some descriptions. */
-export async function stockCalled(
-  database: Database,
-  descriptions: readonly string[],
-): Promise<KeptVehicle[]> {
-  return database.select(SHOWN).from(vehicles).where(isStockCalled(descriptions));
+/** The vehicles in stock that vehicles of a list are. */
+export async function stockOf(database: Database, stock: readonly VehicleFile[]): Promise<KeptVehicle[]> {
+  const found = await matching(database, stock);
+  return database
+    .select(SHOWN)
+    .from(vehicles)
+    .where(
+      among(
+        found.flatMap(id => id ?? []),
+        isStock,
+      ),
+    );
 }
 
-const isStockCalled = (descriptions: readonly string[]) =>
-  and(
-    eq(vehicles.inStock, true),
-    sql`${vehicles.description} in (select json_array_elements_text(${JSON.stringify(descriptions)}::json))`,
-  );
+const isStock = eq(vehicles.inStock, true);
 
-/** What vehicles in stock of some descriptions cost the dealer. */
+const among = (ids: readonly string[], also?: SQL) =>
+  and(also, sql`${vehicles.id} in (select json_array_elements_text(${JSON.stringify(ids)}::json)::uuid)`);
+
+/** What vehicles in stock cost the dealer, by their ids. */
 export async function costsInStock(
   database: Database,
-  descriptions: readonly string[],
-): Promise<{ description: string; costMinor: number | null; currency: string }[]> {
-  const { description, costMinor, currency } = vehicles;
-  return database
-    .select({ description, costMinor, currency })
-    .from(vehicles)
-    .where(isStockCalled(descriptions));
-}
-
-/** Keeps vehicles as stock; one that is there already gets the new figures, and keeps its cost where none is told. */
-async function keepAll(tx: Database, stock: readonly VehicleFile[]): Promise<void> {
-  const byDescription = new Map(stock.map(vehicle => [vehicle.description, { ...vehicle, inStock: true }]));
-  const rows = [...byDescription.values()];
-  const keep = (some: typeof rows, cost: SQL) =>
-    insertRows(
-      tx,
-      vehicles,
-      some,
-      sql`on conflict (description) do update set
-      price_minor = excluded.price_minor, list_price_minor = excluded.list_price_minor,
-      currency = excluded.currency, in_stock = true, version = vehicles.version + 1 ${cost}`,
-    );
-  await keep(
-    rows.filter(({ costMinor }) => costMinor !== undefined),
-    sql`, cost_minor = excluded.cost_minor`,
-  );
-  await keep(
-    rows.filter(({ costMinor }) => costMinor === undefined),
-    sql``,
-  );
+  ids: readonly string[],
+): Promise<{ id: string; costMinor: number | null; currency: string }[]> {
+  const { id, costMinor, currency } = vehicles;
+  return database.select({ id, costMinor, currency }).from(vehicles).where(among(ids, isStock));
 }
 
 /** What became of a change of a vehicle; where it was changed since the version in view, the vehicle as it is now. */
 type VehicleChange = KeptVehicle | "gone" | "taken" | { changed: KeptVehicle };
 
 /**
- * Changes a vehicle in stock. Of another description it is another vehicle: deals go on naming the one that they were
- * about.
+ * Changes a vehicle in stock; deals that are about it say what it is called from now on, but for signed ones.
  *
  * @param version the one in view
+ * @returns "taken" where another one has its stock number
  */
 export async function changeVehicle(
   database: Database,
   id: string,
   version: number,
-  change: VehicleFile,
+  { id: _, ...change }: VehicleFile,
 ): Promise<VehicleChange> {
   return database.transaction(async tx => {
     const [now] = await tx.select(SHOWN).from(vehicles).where(isInStock(id)).for("update");
     if (!now) return "gone";
     if (now.version !== version) return { changed: now };
-    if (now.description === change.description) {
-      const changed = { ...change, version: version + 1 };
-      const [vehicle] = await tx.update(vehicles).set(changed).where(isInStock(id)).returning(SHOWN);
-      return vehicle ?? "gone";
+    if (change.stockNumber != null) {
+      const [other] = await tx
+        .select({ id: vehicles.id })
+        .from(vehicles)
+        .where(eq(vehicles.stockNumber, change.stockNumber));
+      if (other && other.id !== id) return "taken";
     }
-    const [other] = await tx
-      .select({ inStock: vehicles.inStock })
-      .from(vehicles)
-      .where(eq(vehicles.description, change.description));
-    if (other?.inStock) return "taken";
-    const [known] = await tx.select({ costMinor: vehicles.costMinor }).from(vehicles).where(isInStock(id));
-    await takeOut(tx, id);
-    await keepAll(tx, [{ costMinor: known?.costMinor ?? null, ...change }]);
-    const [vehicle] = await stockCalled(tx, [change.description]);
+    if (now.description !== change.description) await rename(tx, "vehicle", id, change.description);
+    const changed = { ...change, version: version + 1 };
+    const [vehicle] = await tx.update(vehicles).set(changed).where(isInStock(id)).returning(SHOWN);
     return vehicle ?? "gone";
   });
 }
@@ -160,25 +129,28 @@ const isInStock = (id: string) => and(eq(vehicles.id, id), eq(vehicles.inStock, 
  * Takes a vehicle out of stock; it is kept for as long as a deal names it.
  *
  * @param version the one in view
- * @returns what it was called and had cost; undefined where it was not there; the vehicle as it is now where it was changed
- *   since
+ * @returns what it had cost; undefined where it was not there; the vehicle as it is now where it was changed since
  */
 export async function takeOutOfStock(
   database: Database,
   id: string,
   version: number,
-): Promise<{ description: string; costMinor: number | null } | { changed: KeptVehicle } | undefined> {
+): Promise<VehicleCosts | { changed: KeptVehicle } | undefined> {
   return database.transaction(async tx => {
     const [now] = await tx
-      .select({ ...SHOWN, costMinor: vehicles.costMinor })
+      .select({ ...SHOWN, costMinor: vehicles.costMinor, invoiceMinor: vehicles.invoiceMinor })
       .from(vehicles)
       .where(isInStock(id))
       .for("update");
     if (!now) return undefined;
-    const { costMinor, ...shown } = now;
+    const { costMinor, invoiceMinor, ...shown } = now;
     if (now.version !== version) return { changed: shown };
-    await takeOut(tx, id);
-    return { description: now.description, costMinor };
+    await tx
+      .update(vehicles)
+      .set({ inStock: false, version: sql`${vehicles.version} + 1` })
+      .where(isInStock(id));
+    await dropIfUnused(tx, { customerId: null, vehicleId: id });
+    return { costMinor, invoiceMinor };
   });
 }
 
@@ -187,12 +159,4 @@ export async function stockMark(database: Database): Promise<string> {
   const all = sql<string>`coalesce(sum(hashtextextended(${vehicles.id}::text || ${vehicles.version}, 0)::numeric), 0)::text`;
   const [row] = await database.select({ all }).from(vehicles).where(eq(vehicles.inStock, true));
   return row?.all ?? "";
-}
-
-async function takeOut(tx: Database, id: string): Promise<void> {
-  await tx
-    .update(vehicles)
-    .set({ inStock: false, version: sql`${vehicles.version} + 1` })
-    .where(isInStock(id));
-  await dropIfUnused(tx, { customerId: null, vehicleId: id });
 }

@@ -9,6 +9,7 @@ import { firstThingsFirst } from "./first-things-first";
 import { changesOf, stateAfter } from "./history";
 import { tableNames, tallyPart } from "./last-stop";
 import { insertDeals } from "./new-deals";
+import { correctName, makeOne, recordOf } from "./one-record";
 import { dealsToMake, forgetFiguresOfOthers, keepFigures } from "./register-figures";
 import { findLines } from "./register-page";
 import { getSettings, getSettingsDealer, keepSettings, keepSettingsDealer } from "./settings";
@@ -18,12 +19,13 @@ import {
   changeVehicle,
   putInStock,
   stockArrives,
-  stockCalled,
   stockCosts,
   stockList,
   stockMark,
+  stockOf,
   takeOutOfStock,
 } from "./stock";
+import { stockNumbersOf } from "./stock-numbers";
 import { customersLike, vehiclesLike } from "./suggestions";
 
 /** What is asked of the database, by name. */
@@ -44,12 +46,14 @@ const READS = {
   getSigning,
   hasDeals,
   keptDealers,
+  recordOf,
   signedWithoutQuotes,
   stateAfter,
-  stockCalled,
   stockCosts,
   stockList,
   stockMark,
+  stockNumbersOf,
+  stockOf,
   tableNames,
   tallyPart,
   vehiclesLike,
@@ -60,6 +64,7 @@ const READS = {
 const SAVES = {
   changeVehicle,
   completeArrival,
+  correctName,
   dropCutOff,
   forgetFiguresOfOthers,
   insertDeals,
@@ -69,6 +74,7 @@ const SAVES = {
   keepLateSigning,
   keepSettings,
   keepSettingsDealer,
+  makeOne,
   putInStock,
   setDeleted,
   showArrived,

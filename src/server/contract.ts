@@ -1,8 +1,10 @@
 import type { ToldChange } from "@/data/history";
+import type { CountedRecord } from "@/data/one-record";
 import type { RegisterSort } from "@/data/register-page";
+import type { KeptVehicle } from "@/data/shown-vehicle";
 import type { Signing } from "@/data/signings";
-import type { KeptVehicle } from "@/data/stock";
-import type { StockVehicle } from "@/data/suggestions";
+import type { VehicleCosts } from "@/data/stock";
+import type { KnownCustomer, StockVehicle } from "@/data/suggestions";
 import type { DealDocument, DealStatus } from "@/exchange/deal-document";
 import type { Dealer } from "@/exchange/dealer";
 import type { Locale } from "@/exchange/notation";
@@ -10,19 +12,28 @@ import type { RegisterKind } from "@/exchange/option-words";
 import type { Settings, SettingsDealer } from "@/exchange/settings";
 import type { KeptCopies, KeptCopy } from "./backups/copies";
 
-export type { KeptCopies, KeptCopy, KeptVehicle, RegisterSort, StockVehicle };
+export type {
+  CountedRecord,
+  KeptCopies,
+  KeptCopy,
+  KeptVehicle,
+  KnownCustomer,
+  RegisterSort,
+  StockVehicle,
+  VehicleCosts,
+};
 
 /** Vehicles in stock. */
 export type StockReply = MarkReply & { vehicles: KeptVehicle[] };
 
-/** What each vehicle in stock cost the dealer, in minor units, by its id. */
-export type StockCostsReply = { costs: Record<string, number> };
+/** What each vehicle in stock cost the dealer, and what was invoiced for it, in minor units, by its id. */
+export type StockCostsReply = { costs: Record<string, VehicleCosts> };
 
 /** What tells one state of the stock from another. */
 export type MarkReply = { mark: string };
 
 /** What can be picked for what was typed so far. */
-export type SuggestedNames = { customers: string[] } | { vehicles: StockVehicle[] };
+export type SuggestedNames = { customers: KnownCustomer[] } | { vehicles: StockVehicle[] };
 
 /** A deal as the server gives it. */
 export type DealReply = {

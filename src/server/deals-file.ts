@@ -28,8 +28,12 @@ export async function* allDeals(store: Store, withDealer = false): AsyncGenerato
     const { records, last } = await store.dealsAfter(after, AT_A_TIME);
     const live = records.filter(({ deleted }) => !deleted);
     const dealers = withDealer ? await store.keptDealers(live.map(({ id }) => id)) : undefined;
+    const numbers = await store.stockNumbersOf(live.flatMap(({ document }) => document.vehicle?.id ?? []));
     yield live
-      .map(({ id, document }) => `${JSON.stringify(wholeDealOf(document, dealers?.get(id)))}\n`)
+      .map(({ id, document }) => {
+        const stockNumber = numbers.get(document.vehicle?.id ?? "");
+        return `${JSON.stringify(wholeDealOf(document, { dealer: dealers?.get(id), stockNumber }))}\n`;
+      })
       .join("");
     after = last;
   } while (after !== null);
@@ -65,7 +69,11 @@ export async function bringInDeals(
       at("keeping", kept, deals);
       const signed = await Promise.all(
         part.map(
-          async ({ document, dealer }): Promise<NewDeal> => ({ ...(await ready(document)), dealer, arrival }),
+          async ({ document, size: _, ...beside }): Promise<NewDeal> => ({
+            ...(await ready(document)),
+            ...beside,
+            arrival,
+          }),
         ),
       );
       await store.insertPart(signed);
@@ -98,7 +106,7 @@ export async function bringInToldDeals(
   }
 }
 
-type ReadDeal = { document: DealDocument; dealer: Dealer; size: number };
+type ReadDeal = { document: DealDocument; dealer: Dealer; stockNumber?: string; size: number };
 
 async function* partsOf(deals: AsyncIterable<ReadDeal>): AsyncGenerator<ReadDeal[]> {
   let part: ReadDeal[] = [];
@@ -121,8 +129,8 @@ async function* readDeals(text: string): AsyncGenerator<ReadDeal> {
     if (tooLarge) throw new Refusal(413, `Line ${number}: ${tooLarge}`);
     const deal = parseDealDocument(line, randomUUID);
     if (!deal.ok) throw new Refusal(422, `Line ${number}: ${deal.sentence}`);
-    const { document, dealer } = deal.value;
-    yield { document: { ...document, customer: document.customer ?? "" }, dealer, size: line.length };
+    const { isUnnamed: _, ...read } = deal.value;
+    yield { ...read, size: line.length };
     await rest();
   }
 }

@@ -11,6 +11,7 @@ import {
   type DealDocument,
   headingOf,
   LONGEST_NAME,
+  ownNamed,
 } from "@/exchange/deal-document";
 import { tooLargeSentence } from "@/exchange/deal-file/largest";
 import { firstCharacters } from "@/exchange/text";
@@ -74,14 +75,14 @@ export async function dealVersion(store: Store, id: string): Promise<VersionRepl
   return found;
 }
 
-/** Keeps a new deal, with what is known of its dealer's side. */
+/** Keeps a new deal, with what is known of its dealer's side and of its vehicle. */
 export async function createDeal(
   store: Store,
   document: DealDocument,
-  dealer?: NewDeal["dealer"],
+  beside: Pick<NewDeal, "dealer" | "stockNumber"> = {},
 ): Promise<DealReply> {
   const deal: NewDeal = await withSigning(document, "arrives");
-  const [id = ""] = await store.insertDeals([{ ...deal, ...(dealer && { dealer }) }]);
+  const [id = ""] = await store.insertDeals([{ ...deal, ...beside }]);
   wakeFigures();
   const rest = takingTurns();
   const kept = await openDeal(store, id);
@@ -99,8 +100,9 @@ export async function importDeal(store: Store, { fileName, text }: ImportRequest
   if (!deal.ok) throw new Refusal(422, deal.sentence);
   const named = fileName.replace(/(\.deal)?\.json$/i, "").replace(/\p{Cc}/gu, "");
   const nameOfFile = firstCharacters(named, LONGEST_NAME);
-  const { document, dealer } = deal.value;
-  return createDeal(store, { ...document, customer: document.customer ?? nameOfFile }, dealer);
+  const { document, isUnnamed, ...beside } = deal.value;
+  const customer = isUnnamed ? ownNamed(nameOfFile.trim() && nameOfFile) : undefined;
+  return createDeal(store, customer ? { ...document, customer } : document, beside);
 }
 
 /**
@@ -172,7 +174,7 @@ export async function reopenDeal(store: Store, id: string, version: number): Pro
 export async function duplicateDeal(store: Store, id: string): Promise<DealReply> {
   const { document } = await openDeal(store, id);
   const dealer = (await store.getDealer(id))?.dealer;
-  return createDeal(store, { ...document, status: "quoting" }, dealer);
+  return createDeal(store, { ...document, status: "quoting" }, dealer && { dealer });
 }
 
 /**

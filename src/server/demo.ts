@@ -1,5 +1,6 @@
-import { DEMO_DEALS, DEMO_VEHICLES } from "#demo/scenario";
+import { DEMO_DEALS } from "#demo/scenario";
 import { DEMO_SETTINGS, DEMO_SETTINGS_DEALER } from "#demo/settings";
+import { DEMO_VEHICLES } from "#demo/stock";
 import type { NewDeal } from "@/data/new-deals";
 import type { Store } from "@/data/store";
 import type { DealDocument } from "@/exchange/deal-document";

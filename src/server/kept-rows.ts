@@ -5,7 +5,7 @@ import { longHistories, stateAfter } from "@/data/history";
 import { getSettings, getSettingsDealer } from "@/data/settings";
 import { signedDeals, storedSigning } from "@/data/signings";
 import { arrivingStock, stockCosts, stockList } from "@/data/stock";
-import type { DealDocument } from "@/exchange/deal-document";
+import { type DealDocument, nameOf } from "@/exchange/deal-document";
 import { readSignedQuote } from "@/exchange/signed-quote";
 import {
   checkDealerRequest,
@@ -44,9 +44,9 @@ async function lookAtSettings(database: Database): Promise<string | undefined> {
 
 async function lookAtStock(database: Database): Promise<string | undefined> {
   const costs = await stockCosts(database);
-  const stock = (await stockList(database)).map(({ id, version: _version, ...vehicle }) => ({
+  const stock = (await stockList(database)).map(({ version: _, ...vehicle }) => ({
     ...vehicle,
-    costMinor: costs[id] ?? null,
+    ...costs[vehicle.id],
   }));
   for (const vehicle of [...stock, ...(await arrivingStock(database))]) {
     const checked = checkVehicle(vehicle);
@@ -78,7 +78,7 @@ async function lookAtDeals(database: Database): Promise<string | undefined> {
 }
 
 const unreadable = ({ customer }: DealDocument, sentence: string) =>
-  `A deal of “${customer}” cannot be read: ${sentence}`;
+  `A deal of “${nameOf(customer)}” cannot be read: ${sentence}`;
 
 async function lookAtHistories(database: Database): Promise<string | undefined> {
   for (const { dealId, oldest } of await longHistories(database)) {

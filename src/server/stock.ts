@@ -1,4 +1,5 @@
-import type { KeptVehicle } from "@/data/stock";
+import type { KeptVehicle } from "@/data/shown-vehicle";
+import type { VehicleCosts } from "@/data/stock";
 import type { Store } from "@/data/store";
 import { isSame } from "@/exchange/deal-document";
 import type { VehicleFile } from "@/exchange/stock/stock.schema";
@@ -22,10 +23,10 @@ export const stockMark = async (store: Store): Promise<MarkReply> => ({ mark: aw
 
 /** Puts vehicles into stock, all or none; those that are there already get the new figures. */
 export async function addToStock(store: Store, vehicles: VehicleFile[]): Promise<StockReply> {
-  const stock = vehicles.map(tidied).map(withRemovedCost);
+  const stock = vehicles.map(tidied).map(withRemovedCosts);
   await store.stockArrives(stock);
   await putAllInStock(store);
-  const kept = await store.stockCalled(stock.map(({ description }) => description));
+  const kept = await store.stockOf(stock);
   return { vehicles: kept, mark: await store.stockMark() };
 }
 
@@ -48,13 +49,13 @@ export async function changeInStock(
   if (changed === "taken") {
     throw new Refusal(
       422,
-      `“${vehicle.description}” is in stock already; give this one another description.`,
+      `Stock number ${vehicle.stockNumber} is another vehicle’s already; give this one another.`,
     );
   }
   if (!("changed" in changed)) return changed;
-  const { id: _, version: now, ...kept } = changed.changed;
-  const { costMinor: _cost, ...shown } = change;
-  if (now === version + 1 && isSame(kept, shown)) return changed.changed;
+  const { version: now, ...kept } = changed.changed;
+  const { costMinor: _cost, invoiceMinor: _invoice, ...shown } = change;
+  if (now === version + 1 && isSame(kept, { ...kept, ...shown })) return changed.changed;
   throw new Refusal(409, CHANGED_SINCE);
 }
 
@@ -69,12 +70,12 @@ export async function removeFromStock(store: Store, id: string, version: number)
   const removed = await store.takeOutOfStock(id, version);
   if (removed === undefined) throw new Refusal(404, NOT_THERE);
   if ("changed" in removed) throw new Refusal(409, CHANGED_SINCE);
-  removedCosts().set(removed.description, removed.costMinor);
+  removedCosts().set(id, removed);
   return { id };
 }
 
 // Kept on the process, because bundles of the server each have their own copy of this module.
-const shared = globalThis as typeof globalThis & { kelluxRemovedCosts?: Map<string, number | null> };
+const shared = globalThis as typeof globalThis & { kelluxRemovedCosts?: Map<string, VehicleCosts> };
 
 /** What vehicles cost that were taken out of stock: a page that undoes it need not have seen that. */
 const removedCosts = () => {
@@ -82,10 +83,11 @@ const removedCosts = () => {
   return shared.kelluxRemovedCosts;
 };
 
-function withRemovedCost(vehicle: VehicleFile): VehicleFile {
-  const costMinor = removedCosts().get(vehicle.description);
-  removedCosts().delete(vehicle.description);
-  return costMinor === undefined ? vehicle : { costMinor, ...vehicle };
+function withRemovedCosts(vehicle: VehicleFile): VehicleFile {
+  const { id = "" } = vehicle;
+  const costs = removedCosts().get(id);
+  removedCosts().delete(id);
+  return { ...costs, ...vehicle };
 }
 
 const tidied = (vehicle: VehicleFile): VehicleFile => ({

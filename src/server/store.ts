@@ -25,9 +25,11 @@ const shared = globalThis as typeof globalThis & {
 const CHANGES: ReadonlySet<keyof Store> = new Set([
   "changeVehicle",
   "completeArrival",
+  "correctName",
   "insertDeals",
   "keepSettings",
   "keepSettingsDealer",
+  "makeOne",
   "putInStock",
   "setDeleted",
   "stockArrives",

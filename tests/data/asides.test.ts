@@ -5,6 +5,7 @@ import { findLines } from "@/data/register-page";
 import { type Asides, type DealDocument, headingOf, mergeFigures } from "@/exchange/deal-document";
 import type { LoanFile } from "@/exchange/kinds/loan";
 import { figuresFrom, makeFigures } from "@/server/figures";
+import { named } from "../named";
 import { testDatabase } from "./test-database";
 
 const open = testDatabase();
@@ -19,8 +20,7 @@ const inputs: LoanFile = {
   find: "payment",
 };
 const document: DealDocument = {
-  customer: "Nerys Holloway",
-  vehicle: "",
+  customer: named("Nerys Holloway"),
   status: "quoting",
   chosen: ONE,
   options: [
@@ -86,9 +86,16 @@ test("what was tried on an option is there again when the option comes back; not
 test("on a signed deal more can be tried, and nothing else changed", async () => {
   const id = await keep({ status: "signed" });
   expect(await updateDeal(open.database, id, 1, { asides: tried })).toMatchObject({ version: 2 });
-  const both = { asides: {}, heading: { ...heading, status: "signed" as const, customer: "Somebody else" } };
+  const both = {
+    asides: {},
+    heading: { ...heading, status: "signed" as const, customer: named("Somebody else") },
+  };
   expect(await updateDeal(open.database, id, 2, both)).toBe("signed");
-  expect(await kept(id)).toMatchObject({ status: "signed", customer: "Nerys Holloway", asides: tried });
+  expect(await kept(id)).toMatchObject({
+    status: "signed",
+    customer: named("Nerys Holloway"),
+    asides: tried,
+  });
 });
 
 test("what is tried meanwhile stands in the way of no signing, choosing, reopening or deleting; what is agreed does", async () => {
@@ -123,7 +130,7 @@ test("what is tried meanwhile stands in the way of no signing, choosing, reopeni
 });
 
 test("asides make no figures of the register anew", async () => {
-  const id = await keep({ customer: "Oswin Barrowclough" });
+  const id = await keep({ customer: named("Oswin Barrowclough") });
   await makeFigures(open.store, async from => figuresFrom(from));
   const line = async () =>
     (

@@ -18,6 +18,7 @@ import { openDatabase } from "@/data/database";
 import { FolderRefused } from "@/data/folder/refused";
 import { freePlace, takePlace } from "@/data/folder/state";
 import { storeOf } from "@/data/store";
+import { nameOf } from "@/exchange/deal-document";
 import { copyFreshData } from "../fresh-data.mjs";
 import { numberedDeal } from "./numbered-deal";
 
@@ -56,7 +57,7 @@ async function customersOf(folder: string): Promise<string[]> {
   const { database, sync, close } = await openDatabase(folder);
   const { records } = await storeOf(database, sync).dealsAfter(null, 100);
   await close();
-  return records.map(({ document }) => document.customer);
+  return records.map(({ document }) => nameOf(document.customer));
 }
 
 /** The files and folders that there are, and those of them that others may look into. */

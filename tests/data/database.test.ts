@@ -11,13 +11,14 @@ import { customers, vehicles } from "@/data/schema";
 import { putInStock, stockArrives } from "@/data/stock";
 import { storeOf } from "@/data/store";
 import { customersLike, vehiclesLike } from "@/data/suggestions";
-import { chosenOption, type DealChange, headingOf, optionOf } from "@/exchange/deal-document";
+import { chosenOption, type DealChange, headingOf, nameOf, optionOf } from "@/exchange/deal-document";
 import { isLease } from "@/exchange/deal-file";
 import { optionUpToDate } from "@/exchange/dealer";
 import { loadDemo } from "@/server/demo";
 import { figuresFrom, makeFigures } from "@/server/figures";
 import { copyFreshData } from "../fresh-data.mjs";
 import { loanInputs } from "../loan-inputs";
+import { named } from "../named";
 import { testDatabase } from "./test-database";
 
 const open = testDatabase();
@@ -62,7 +63,7 @@ test("a save counts only from the newest version", async () => {
 
 test("a save that changes nothing is confirmed as what is there at that moment, not as what was there before", async () => {
   const id = await keep();
-  const change = { heading: { ...heading, customer: "Thora Quince" } };
+  const change = { heading: { ...heading, customer: named("Thora Quince") } };
   // The same save twice, as where the answer to the first never arrived; somebody else saves another part in between.
   const options = [{ id: optionId, name: "Renamed", inputs }];
   const saved = await Promise.all([
@@ -74,7 +75,7 @@ test("a save that changes nothing is confirmed as what is there at that moment, 
   for (const each of saved) expect([2, 3]).toContain(each && typeof each === "object" && each.version);
   expect(await updateDeal(open.database, id, 1, change)).toMatchObject({
     version: 3,
-    document: { customer: "Thora Quince", options },
+    document: { customer: named("Thora Quince"), options },
   });
   await setDeleted(open.database, id, true);
   expect(await updateDeal(open.database, id, 1, change)).toBeUndefined();
@@ -105,16 +106,18 @@ test("a deleted deal is out of the list, takes no save, and comes back whole", a
 
 test("of deals of which one cannot be kept none is", async () => {
   const before = await listed();
-  const bad = { ...document, customer: "a sign that no text of a database holds: \u0000" };
+  const bad = { ...document, customer: named("a sign that no text of a database holds: \u0000") };
   await expect(insertDeals(open.database, [document, bad])).rejects.toThrow();
   expect(await listed()).toEqual(before);
 });
 
-test("a corrected name leaves nobody behind; two deals of one customer share the customer", async () => {
-  const id = await keep({ customer: "Idris Vantongern", vehicle: "Larkmor" });
+const namesLike = async (text: string) => (await customersLike(open.database, text)).map(({ name }) => name);
+
+test("a corrected name leaves nobody behind", async () => {
+  const id = await keep({ customer: named("Idris Vantongern"), vehicle: named("Larkmor") });
   await updateDeal(open.database, id, 1, { heading });
-  expect(await customersLike(open.database, "Idris Vantongern")).toEqual([]);
-  expect(await customersLike(open.database, customer)).toEqual([customer]);
+  expect(await namesLike("Idris Vantongern")).toEqual([]);
+  expect(await namesLike(nameOf(customer))).toEqual([nameOf(customer)]);
   const vehicles = await vehiclesLike(open.database, "Larkmor");
   expect(vehicles.map(each => each.description)).not.toContain("Larkmor");
 });
@@ -123,22 +126,18 @@ test("a vehicle in stock stays when no deal names it any more, with a price or w
   const stock = { description: "Ostrel Quay trailer, stock 1290", priceMinor: null, currency: "USD" };
   await stockArrives(open.database, [{ ...stock, costMinor: null, listPriceMinor: null }]);
   await putInStock(open.database, 1);
-  const id = await keep({ vehicle: stock.description });
+  const [kept] = await vehiclesLike(open.database, "ostrel quay");
+  const id = await keep({ vehicle: { id: kept?.id ?? "", name: stock.description } });
   await updateDeal(open.database, id, 1, { heading });
-  expect(await vehiclesLike(open.database, "ostrel quay")).toEqual([
-    { ...stock, listPriceMinor: null, inStock: true },
-  ]);
+  expect(await vehiclesLike(open.database, "ostrel quay")).toEqual([kept]);
+  expect(kept).toMatchObject({ ...stock, listPriceMinor: null, inStock: true });
 });
 
 test("names are suggested for what is typed: those that begin with it first, signs for themselves", async () => {
-  for (const name of ["Ansel 50% Maro", "Maro Ansel", "Teo Maro_Lind"]) await keep({ customer: name });
-  expect(await customersLike(open.database, "maro")).toEqual([
-    "Maro Ansel",
-    "Ansel 50% Maro",
-    "Teo Maro_Lind",
-  ]);
-  expect(await customersLike(open.database, "%")).toEqual(["Ansel 50% Maro"]);
-  expect(await customersLike(open.database, "_lind")).toEqual(["Teo Maro_Lind"]);
+  for (const name of ["Ansel 50% Maro", "Maro Ansel", "Teo Maro_Lind"]) await keep({ customer: named(name) });
+  expect(await namesLike("maro")).toEqual(["Maro Ansel", "Ansel 50% Maro", "Teo Maro_Lind"]);
+  expect(await namesLike("%")).toEqual(["Ansel 50% Maro"]);
+  expect(await namesLike("_lind")).toEqual(["Teo Maro_Lind"]);
 });
 
 describe("saves of different parts", () => {

@@ -4,10 +4,11 @@ import { join } from "node:path";
 import { openDatabase } from "@/data/database";
 import { restoreIntoEmpty } from "@/data/restore";
 import { type Store, storeOf } from "@/data/store";
-import type { DealDocument, DealOption } from "@/exchange/deal-document";
+import { type DealDocument, type DealOption, type Named, nameOf } from "@/exchange/deal-document";
 import type { LoanFile } from "@/exchange/kinds/loan";
 import type { FeeFile } from "@/exchange/structure/structure.schema";
 import { lookAtKept } from "@/server/kept-rows";
+import { named } from "../named";
 import { testDatabase } from "./test-database";
 
 const open = testDatabase();
@@ -28,7 +29,7 @@ const option = (id: string, extras: FeeFile[]): DealOption => ({
     find: "payment",
   } satisfies LoanFile,
 });
-const heading = { customer: "Nerys Holloway", vehicle: "", status: "quoting" as const };
+const heading = { customer: named("Nerys Holloway"), status: "quoting" as const };
 const deal = (...options: DealOption[]): DealDocument => ({ ...heading, chosen: ONE, options });
 
 beforeAll(async () => {
@@ -65,12 +66,17 @@ test("a usual extra comes with what it costs, in a new deal and in one that take
 
 test("a vehicle of the stock comes with what it cost, and takes that along when it goes", async () => {
   const id = await keep();
-  const vehicle = (name: string) => ({ heading: { ...heading, vehicle: name } });
-  await open.store.updateDeal(id, 1, vehicle("Larkmoor 240, stock 1187"));
-  expect((await dealerOf(id))[ONE]?.cost).toBe("37250.00");
-  await open.store.updateDeal(id, 2, vehicle("Somebody's own van"));
+  const [van] = await open.store.vehiclesLike("Larkmoor 240");
+  const name = "Larkmoor 240, stock 1187";
+  const vehicle = (what: Named) => ({ heading: { ...heading, vehicle: what } });
+  // Typed alone, it is a vehicle of the deal's own that is called so.
+  await open.store.updateDeal(id, 1, vehicle(named(name)));
   expect((await dealerOf(id))[ONE]).not.toHaveProperty("cost");
-  await open.store.updateDeal(id, 3, vehicle("Larkmoor 240, stock 1187"));
+  await open.store.updateDeal(id, 2, vehicle({ id: van?.id ?? "", name }));
+  expect((await dealerOf(id))[ONE]?.cost).toBe("37250.00");
+  await open.store.updateDeal(id, 3, vehicle(named("Somebody's own van")));
+  expect((await dealerOf(id))[ONE]).not.toHaveProperty("cost");
+  await open.store.updateDeal(id, 4, vehicle({ id: van?.id ?? "", name }));
   expect((await dealerOf(id))[ONE]?.cost).toBe("37250.00");
 });
 
@@ -91,7 +97,7 @@ test("what the dealer typed of a line is there again when the line comes back, a
 test("the part clashes with itself alone: a deal is saved beside it, and a signed one is open to it", async () => {
   const id = await keep(deal(option(ONE, [PAINT])));
   const costs = (cost: string) => ({ options: { [ONE]: { costs: { "5f0c9d1e": cost } } } });
-  await open.store.updateDeal(id, 1, { heading: { ...heading, customer: "Nerys Vale" } });
+  await open.store.updateDeal(id, 1, { heading: { ...heading, customer: named("Nerys Vale") } });
   expect(await open.store.updateDealer(id, 1, costs("90.00"))).toMatchObject({ version: 3 });
   expect(await open.store.updateDeal(id, 2, { heading })).toMatchObject({ version: 4 });
   expect(await open.store.updateDealer(id, 2, costs("95.00"))).toBeUndefined();
@@ -112,7 +118,7 @@ test("its history is told to whom it is open, in words, and leads to no payment;
   await open.store.updateDealer(id, 1, costs("9"));
   // Typed on: one entry.
   await open.store.updateDealer(id, 2, costs("90"));
-  await open.store.updateDeal(id, 3, { heading: { ...heading, customer: "Nerys Vale" } });
+  await open.store.updateDeal(id, 3, { heading: { ...heading, customer: named("Nerys Vale") } });
   expect((await open.store.changesOf(id)).map(({ words }) => words)).toEqual([
     "customer Nerys Holloway → Nerys Vale",
     "",
@@ -126,7 +132,10 @@ test("its history is told to whom it is open, in words, and leads to no payment;
     [null, ""],
   ]);
   const present = (await open.store.getDeal(id))?.document as DealDocument;
-  expect(await open.store.stateAfter(id, present, 1)).toEqual({ ...present, customer: "Nerys Holloway" });
+  expect(await open.store.stateAfter(id, present, 1)).toEqual({
+    ...present,
+    customer: named("Nerys Holloway"),
+  });
   expect(await open.store.stateAfter(id, present, 2)).toBeUndefined();
 });
 
@@ -138,10 +147,12 @@ test("a backup of before: costs have moved to the dealer's part, and stand nowhe
   const { records } = await store.dealsAfter(null, 100);
   const known = new Map(
     await Promise.all(
-      records.map(async ({ id, document }) => [document.customer, await dealerOf(id, store)] as const),
+      records.map(
+        async ({ id, document }) => [nameOf(document.customer), await dealerOf(id, store)] as const,
+      ),
     ),
   );
-  const first = records.find(({ document }) => document.customer === "Aurelio Pennant");
+  const first = records.find(({ document }) => nameOf(document.customer) === "Aurelio Pennant");
   const [before = "", added = ""] = first?.document.options.map(({ id }) => id) ?? [];
   expect(known.get("Aurelio Pennant")).toEqual({
     [before]: { costs: { "extra-1": "1040.00" } },

@@ -1,6 +1,7 @@
 import { failureOf } from "@/data/failure";
 import { insertDeals } from "@/data/new-deals";
-import { customers } from "@/data/schema";
+import { customers, vehicles } from "@/data/schema";
+import { named } from "../named";
 import { numberedDeal } from "./numbered-deal";
 import { testDatabase } from "./test-database";
 
@@ -18,11 +19,18 @@ const failing = (work: () => Promise<unknown>): Promise<unknown> =>
 
 test("what is told of a failed query names nobody, whichever part of the error does", async () => {
   const errors = [
-    // A text that the database cannot keep, a name that is there already, and an id that is none.
+    // A text that the database cannot keep, a stock number that is there already, and an id that is none.
     await failing(() =>
-      insertDeals(open.database, [{ ...numberedDeal(1), customer: `${NAME}\u0000`, vehicle: NAME }]),
+      insertDeals(open.database, [
+        { ...numberedDeal(1), customer: named(`${NAME}\u0000`), vehicle: named(NAME) },
+      ]),
     ),
-    await failing(() => open.database.insert(customers).values([{ name: NAME }, { name: NAME }])),
+    await failing(() =>
+      open.database.insert(vehicles).values([
+        { description: NAME, stockNumber: NAME },
+        { description: NAME, stockNumber: NAME },
+      ]),
+    ),
     await failing(() => open.database.insert(customers).values({ id: NAME, name: NAME })),
   ];
   for (const error of errors) {

@@ -14,6 +14,7 @@ import {
 import type { LoanFile } from "@/exchange/kinds/loan";
 import { signQuote } from "@/exchange/signed-quote";
 import { figuresFrom, makeFigures } from "@/server/figures";
+import { named } from "../named";
 import { testDatabase } from "./test-database";
 
 const open = testDatabase();
@@ -36,7 +37,7 @@ const option = (n: number, change: Partial<LoanFile> = {}): DealOption => ({
   name: "",
   inputs: { ...inputs, ...change },
 });
-const heading = { customer: "Ida", vehicle: "", status: "quoting" as const };
+const heading = { customer: named("Ida"), status: "quoting" as const };
 const deal = (...options: DealOption[]): DealDocument => ({
   ...heading,
   chosen: options[0]?.id ?? "",
@@ -93,7 +94,7 @@ test("close changes are one; what is changed back again is none", async () => {
   await save(dealId, { options: [withDown(1, "45.00")] }, 1000);
   await save(dealId, { options: [withDown(1, "4500.00")] }, 1000);
   await make();
-  await save(dealId, { heading: { ...heading, vehicle: "A van" } }, 1000);
+  await save(dealId, { heading: { ...heading, vehicle: named("A van") } }, 1000);
   expect((await changesOf(open.database, dealId))[0]?.payment).toBe(65_876);
   await save(dealId, { heading }, 1000);
   expect((await changesOf(open.database, dealId)).map(({ words }) => words)).toEqual([
@@ -170,7 +171,7 @@ test("a deal is signed with the quote of every option, and then changed by reope
   const sign = { heading: { ...heading, status: "signed" as const } };
   expect(await updateDeal(open.database, dealId, 1, sign)).toBe("withoutQuotes");
   // Quotes of another state of the deal are not taken.
-  const wrong = { document: { ...signed, customer: "Ola" }, quotes: signingOf(signed) };
+  const wrong = { document: { ...signed, customer: named("Ola") }, quotes: signingOf(signed) };
   expect(await updateDeal(open.database, dealId, 1, sign, { signing: wrong })).toBe("withoutQuotes");
   const signing = { document: signed, quotes: signingOf(signed) };
   expect(await updateDeal(open.database, dealId, 1, sign, { signing })).toMatchObject({ version: 2 });

@@ -1,11 +1,12 @@
 import { type DealDocument, documentOf } from "@/exchange/deal-document";
+import { named } from "../named";
 
 const OPTION = "11111111-1111-4111-8111-111111111111";
 
 /** A deal whose customer and price both tell its number, so that half a deal would be seen. */
 export const numberedDeal = (count: number): DealDocument =>
   documentOf(
-    { customer: `Customer ${count}`, vehicle: "", status: "quoting" },
+    { customer: named(`Customer ${count}`), status: "quoting" },
     {
       id: OPTION,
       name: "",

@@ -18,7 +18,8 @@ const inputs = {
   plan: { kind: "loan", frequency: "monthly", yearlyRate: "6", payments: 12 },
   find: "payment",
 } as const;
-const heading = { customer: "Ida Farrow", vehicle: "", status: "quoting" } as const;
+const IDA = { id: "cccccccc-0000-4000-8000-000000000001", name: "Ida Farrow" };
+const heading = { customer: IDA, status: "quoting" } as const;
 
 /** A data folder as it was before deals had options: its one set of inputs was saved six times. */
 async function olderFolder(): Promise<string> {
@@ -48,7 +49,7 @@ test("a data folder from before options opens with every deal whole, its option 
     document: { ...heading, chosen: OPTION, options: [{ id: OPTION, name: "", inputs }] },
   });
   // A save from the version before is late, one from the newest counts.
-  const change = { heading: { ...heading, customer: "Ida Farrow-Marsh" } };
+  const change = { heading: { ...heading, customer: { ...IDA, name: "Ida Farrow-Marsh" } } };
   expect(await updateDeal(database, DEAL, 6, change)).toBeUndefined();
   expect(await updateDeal(database, DEAL, 7, change)).toBeDefined();
   await close();
@@ -58,7 +59,13 @@ test("a data folder from before options opens with every deal whole, its option 
 test("an older document, wherever it was kept, is brought up to date; what is none is left to the checks", () => {
   const today = { ...heading, chosen: OPTION, options: [{ id: OPTION, name: "", inputs }] };
   expect(upToDate({ ...heading, inputs }, OPTION)).toEqual(today);
-  expect(upToDate(inputs, OPTION)).toEqual({ ...today, customer: "" });
+  const { customer: _, ...unnamed } = today;
+  expect(upToDate(inputs, OPTION)).toEqual(unnamed);
+  // Before customers and vehicles had ids, their names stood in their place.
+  expect(upToDate({ ...today, customer: "Ida Farrow", vehicle: "" }, OPTION)).toEqual({
+    ...today,
+    customer: { id: expect.stringMatching(/^0{8}-/), name: "Ida Farrow" },
+  });
   expect(upToDate(today, "another")).toBe(today);
   for (const none of [null, 7, "deal", [], { customer: "x" }]) expect(upToDate(none, OPTION)).toBe(none);
 });

@@ -5,6 +5,8 @@ import { sql } from "drizzle-orm";
 import { type OpenDatabase, openDatabase } from "@/data/database";
 import { getDeal, updateDeal } from "@/data/deals";
 import { type Store, storeOf } from "@/data/store";
+import { nameOf } from "@/exchange/deal-document";
+import { named } from "../named";
 import { numberedDeal } from "./numbered-deal";
 import { powerCut } from "./power-cut";
 
@@ -40,7 +42,7 @@ async function afterCut<Found>(look: (store: Store) => Promise<Found>): Promise<
 
 const customersIn = async (kept: Store) => {
   const { records } = await kept.dealsAfter(null, 1000);
-  return records.map(({ document }) => document.customer).sort();
+  return records.map(({ document }) => nameOf(document.customer)).sort();
 };
 
 const isLinux = process.platform === "linux";
@@ -54,9 +56,9 @@ const isLinux = process.platform === "linux";
 
   test("what was saved without waiting for the disk would be gone, so that this test can fail", async () => {
     const [id = ""] = await store.insertDeals([numberedDeal(1)]);
-    const change = { heading: { customer: "Lost", vehicle: "", status: "quoting" as const } };
+    const change = { heading: { customer: named("Lost"), status: "quoting" as const } };
     await updateDeal(open.database, id, 1, change);
-    expect((await getDeal(open.database, id))?.document.customer).toBe("Lost");
+    expect((await getDeal(open.database, id))?.document.customer?.name).toBe("Lost");
     expect(await afterCut(customersIn)).toEqual(["Customer 1"]);
     // A read waits for what it has read, where that was saved.
     await open.sync.saving(async () => {});
@@ -68,7 +70,7 @@ const isLinux = process.platform === "linux";
     const [id = ""] = await store.insertDeals([numberedDeal(100)]);
     for (let version = 1; version <= SAVES; version++) {
       const { customer, options } = numberedDeal(100 + version);
-      const heading = { customer, vehicle: "", status: "quoting" as const };
+      const heading = { customer, status: "quoting" as const };
       expect(await store.updateDeal(id, version, { heading, options })).toMatchObject({
         version: version + 1,
       });
@@ -91,7 +93,7 @@ const isLinux = process.platform === "linux";
       await open.database.execute(step);
       const deals = Array.from({ length: 20 }, (_, j) => numberedDeal(10_000 + 20 * k + j));
       await store.insertDeals(deals);
-      kept.push(...deals.map(({ customer }) => customer));
+      kept.push(...deals.map(({ customer }) => nameOf(customer)));
       expect(await afterCut(customersIn)).toEqual(kept.sort());
     }
     expect(segments()).toBeGreaterThan(before);
@@ -102,7 +104,7 @@ const isLinux = process.platform === "linux";
     const before = watch.syncs();
     const answered: string[] = [];
     const saves = ids.map(async (id, k) => {
-      const heading = { customer: `Together ${k}`, vehicle: "", status: "quoting" as const };
+      const heading = { customer: named(`Together ${k}`), status: "quoting" as const };
       await store.updateDeal(id, 1, { heading });
       answered.push(`Together ${k}`);
       // The first of them is answered: it is on the disk, whatever becomes of the others.

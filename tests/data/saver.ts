@@ -10,10 +10,11 @@ import { restoreBeside } from "@/data/restore";
 import { customers, deals } from "@/data/schema";
 import { storeOf } from "@/data/store";
 import { readBackup } from "@/exchange/backup";
-import { type Asides, headingOf } from "@/exchange/deal-document";
+import { type Asides, headingOf, nameOf } from "@/exchange/deal-document";
 import { putAllInStock, settleArrivals, showArrivals } from "@/server/arrivals";
 import { copyPath, keepCopy, listCopies } from "@/server/backups";
 import { lookAtKept } from "@/server/kept-rows";
+import { named } from "../named";
 import { numberedDeal } from "./numbered-deal";
 
 const [folder = "", mode = "save"] = process.argv.slice(2);
@@ -56,7 +57,7 @@ async function dealOf(name: string): Promise<DealRecord> {
     .innerJoin(customers, eq(customers.id, deals.customerId))
     .where(like(customers.name, `${name}%`))
     .limit(1);
-  const made = { ...numberedDeal(1), customer: `${name} 1`, asides: numberedAsides(1) };
+  const made = { ...numberedDeal(1), customer: named(`${name} 1`), asides: numberedAsides(1) };
   const there = await store.getDeal(listed?.id ?? (await store.insertDeals([made]))[0] ?? "");
   if (!there) throw new Error("The deal is gone.");
   return there;
@@ -75,7 +76,7 @@ await settleArrivals(store);
 const state = await found();
 say({
   opened: deal.version,
-  customer: deal.document.customer,
+  customer: nameOf(deal.document.customer),
   price: deal.document.options[0]?.inputs.structure.price,
   asides: deal.document.asides,
   dealerAt: dealer?.version,
@@ -110,7 +111,7 @@ async function bringIn(batch: number): Promise<void> {
   for (let part = 0; part < 2; part++) {
     const hidden = Array.from({ length: BATCH / 2 }, (_, k) => ({
       ...numberedDeal(batch),
-      customer: `Batch ${batch} ${part} ${k}`,
+      customer: named(`Batch ${batch} ${part} ${k}`),
       arrival,
     }));
     await store.insertDeals(hidden);

@@ -158,7 +158,7 @@ test("the demo shows what it is meant to show", () => {
   const leases = inputs.filter(isLease).map(each => figuresOf(each).problem);
   expect(leases).toEqual([null, null, null, null]);
   expect(quotes.filter(quote => !quote.ok)).toHaveLength(1);
-  expect(new Set(DEMO_DEALS.map(deal => deal.customer)).size).toBe(30);
+  expect(new Set(DEMO_DEALS.map(deal => deal.customer?.id)).size).toBe(30);
   expect(quotes.some(quote => quote.ok && quote.value.payments === 120)).toBe(true);
   expect(quotes.some(quote => quote.ok && quote.value.financeCharge === 0)).toBe(true);
 });

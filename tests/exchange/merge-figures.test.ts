@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { type DealDocument, isSame, mergeFigures } from "@/exchange/deal-document";
 import type { LoanFile } from "@/exchange/kinds/loan";
+import { named } from "../named";
 
 const OPTION = "11111111-1111-4111-8111-111111111111";
 const OTHER = "22222222-2222-4222-8222-222222222222";
@@ -15,8 +16,7 @@ const inputs: LoanFile = {
 };
 
 const deal = (change: (inputs: LoanFile) => LoanFile, heading: Partial<DealDocument> = {}): DealDocument => ({
-  customer: "Nerys Holloway",
-  vehicle: "",
+  customer: named("Nerys Holloway"),
   status: "quoting",
   chosen: OPTION,
   options: [{ id: OPTION, name: "", inputs: change(structuredClone(inputs)) }],
@@ -33,7 +33,7 @@ const CHANGES: Record<string, DealDocument> = {
   payments: put({}, { payments: 60 }),
   fees: put({ fees: [{ name: "Title", amount: "95.00" }] }),
   balloon: put({}, { balloon: { amount: "5000.00" } }),
-  customer: deal(now => now, { customer: "Nerys Vale" }),
+  customer: deal(now => now, { customer: named("Nerys Vale") }),
   status: deal(now => now, { status: "agreed" }),
 };
 
@@ -71,7 +71,7 @@ test("the same figure is nobody's to choose: a figure, a list of lines, a name, 
         ],
       }),
     ],
-    [deal(now => now, { customer: "Ida" }), deal(now => now, { customer: "Nerys Vale" })],
+    [deal(now => now, { customer: named("Ida") }), deal(now => now, { customer: named("Nerys Vale") })],
   ];
   for (const [mine, theirs] of same) expect(mergeFigures(base, mine, theirs)).toBeNull();
 });

@@ -6,6 +6,7 @@ import { PLACES, placeOfLocale } from "@/exchange/place/places";
 import { DEFAULT_SETTINGS } from "@/exchange/settings";
 import { wholeDealOf } from "@/exchange/whole-deal";
 import { parseDealDocument } from "@/exchange/whole-deal/parse-document";
+import { named } from "../named";
 
 const OPTION = {
   structure: { price: "30000.00" },
@@ -52,7 +53,7 @@ test("a place that is none is refused by what there is", () => {
 });
 
 test("a deal goes out with its place and comes in with it; a change of it is said", () => {
-  const document = { ...newDealDocument("2026-11-24"), customer: "Ida", place: "IN" as const };
+  const document = { ...newDealDocument("2026-11-24"), customer: named("Ida"), place: "IN" as const };
   const option = document.options[0];
   if (!option) throw new Error("A new deal has an option.");
   const priced = { ...option, inputs: { ...option.inputs, ...OPTION } as typeof option.inputs };

@@ -1,8 +1,14 @@
+import { parseIsoDate } from "@/core";
 import { notationOf } from "@/exchange/notation";
 import { readStockCsv, stockCsv } from "@/exchange/stock/stock-csv";
 
 const US = notationOf("en-US");
 const DE = notationOf("de-DE");
+const today = parseIsoDate("2026-11-24") ?? 0;
+const [USD, EUR] = [
+  { currency: "USD", today },
+  { currency: "EUR", today },
+];
 const STOCK = [
   {
     description: "Larkmoor 240, stock 1187",
@@ -25,8 +31,8 @@ test("stock comes back from its CSV as it was, plain and as a spreadsheet writes
     'description,asking price,cost,list price,currency\r\n"Larkmoor 240, stock 1187",41850.00,37250.00,,USD\r\n"\'=Ostrel ""U2"" van",,,32430.00,USD\r\n',
   );
   expect(stockCsv(STOCK, DE)).toContain("41850,00;37250,00;;USD");
-  expect(readStockCsv(stockCsv(STOCK), "EUR", DE)).toEqual({ ok: true, vehicles: STOCK });
-  expect(readStockCsv(stockCsv(STOCK, DE), "EUR", DE)).toEqual({ ok: true, vehicles: STOCK });
+  expect(readStockCsv(stockCsv(STOCK), EUR, DE)).toEqual({ ok: true, vehicles: STOCK });
+  expect(readStockCsv(stockCsv(STOCK, DE), EUR, DE)).toEqual({ ok: true, vehicles: STOCK });
 });
 
 test("what vehicles cost has a column only where it is told; a file without one says nothing of it", () => {
@@ -34,11 +40,11 @@ test("what vehicles cost has a column only where it is told; a file without one 
   expect(stockCsv(told)).toBe(
     'description,asking price,list price,currency\r\n"Larkmoor 240, stock 1187",41850.00,,USD\r\n"\'=Ostrel ""U2"" van",,32430.00,USD\r\n',
   );
-  expect(readStockCsv(stockCsv(told), "EUR", US)).toEqual({ ok: true, vehicles: told });
+  expect(readStockCsv(stockCsv(told), EUR, US)).toEqual({ ok: true, vehicles: told });
 });
 
 test("columns in any order, amounts as the place writes them, the house's currency where none is named", () => {
-  expect(readStockCsv('Price;Vehicle\n"41.850,50";Van\n;Trailer\n', "EUR", DE)).toEqual({
+  expect(readStockCsv('Price;Vehicle\n"41.850,50";Van\n;Trailer\n', EUR, DE)).toEqual({
     ok: true,
     vehicles: [
       { description: "Van", priceMinor: 4_185_050, listPriceMinor: null, currency: "EUR" },
@@ -49,7 +55,7 @@ test("columns in any order, amounts as the place writes them, the house's curren
 
 test("each wrong line is named, and nothing is taken of such a file", () => {
   const text = "description,asking price,currency\nVan,abc,\n,5,\nBike,10,XXL\nTrailer,-5,\nFine,5,\n";
-  expect(readStockCsv(text, "USD", US)).toEqual({
+  expect(readStockCsv(text, USD, US)).toEqual({
     ok: false,
     sentences: [
       "Line 2: the asking price “abc” is not an amount of 0 or more.",
@@ -58,8 +64,8 @@ test("each wrong line is named, and nothing is taken of such a file", () => {
       "Line 5: the asking price “-5” is not an amount of 0 or more.",
     ],
   });
-  expect(readStockCsv("price\n5\n", "USD", US)).toMatchObject({ ok: false });
-  expect(readStockCsv("", "USD", US)).toMatchObject({ ok: false });
+  expect(readStockCsv("price\n5\n", USD, US)).toMatchObject({ ok: false });
+  expect(readStockCsv("", USD, US)).toMatchObject({ ok: false });
 });
 
 test.each(["=1+1", "+1+1", "-1+1", "@sum", "＝1+1", "＋1", "－1+1", "＠a", " =1+1"])(
@@ -68,7 +74,7 @@ test.each(["=1+1", "+1+1", "-1+1", "@sum", "＝1+1", "＋1", "－1+1", "＠a", "
     const [vehicle] = STOCK.map(each => ({ ...each, description: description.trim() }));
     const csv = stockCsv(vehicle ? [vehicle] : []);
     expect(csv.split("\r\n")[1]?.[0]).toBe("'");
-    expect(readStockCsv(csv, "USD", US)).toEqual({ ok: true, vehicles: [vehicle] });
+    expect(readStockCsv(csv, USD, US)).toEqual({ ok: true, vehicles: [vehicle] });
   },
 );
 
@@ -79,7 +85,7 @@ test.each(["a;=1+1", "a,=1+1", "a\t=1+1"])(
     for (const notation of [undefined, US, DE]) {
       const csv = stockCsv(vehicle ? [vehicle] : [], notation);
       expect(csv).toContain(`"${description}"`);
-      expect(readStockCsv(csv, "USD", DE)).toEqual({ ok: true, vehicles: [vehicle] });
+      expect(readStockCsv(csv, USD, DE)).toEqual({ ok: true, vehicles: [vehicle] });
     }
   },
 );

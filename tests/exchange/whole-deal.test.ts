@@ -5,6 +5,7 @@ import type { LoanFile } from "@/exchange/kinds/loan";
 import { changePhrase, changesInWords, proposedNames } from "@/exchange/option-words";
 import { wholeDealOf } from "@/exchange/whole-deal";
 import { parseDealDocument } from "@/exchange/whole-deal/parse-document";
+import { named } from "../named";
 
 const LOAN = {
   structure: {
@@ -81,18 +82,24 @@ test("a deal comes back from its file as it was", () => {
     { id: newId(), name: "Lease it", inputs: leaseInputs() },
   ];
   const document: DealDocument = {
-    customer: "Idris Vantongeren",
-    vehicle: "Larkmoor 240 campervan, stock 1187",
+    customer: named("Idris Vantongeren"),
+    vehicle: named("Larkmoor 240 campervan, stock 1187"),
     status: "agreed",
     budget: "600.00",
     chosen: options[1]?.id ?? "",
     options,
   };
   const file = wholeDealOf(document);
-  expect(file).toMatchObject({ version: 2, chosen: 2, budget: "600.00", customer: "Idris Vantongeren" });
+  expect(file).toMatchObject({
+    version: 2,
+    chosen: 2,
+    budget: "600.00",
+    customer: "Idris Vantongeren",
+    vehicle: "Larkmoor 240 campervan, stock 1187",
+  });
   const back = parseDealDocument(JSON.stringify(file), newId);
   if (!back.ok) throw new Error(back.sentence);
-  expect(wholeDealOf({ customer: "", ...back.value.document })).toEqual(file);
+  expect(wholeDealOf({ ...back.value.document })).toEqual(file);
 });
 
 test("a deal is not brought in without one of its options", () => {
@@ -131,8 +138,6 @@ test("what changed in a deal is said figure by figure", () => {
   const inputs = loanInputs();
   const option = { id: newId(), name: "", inputs };
   const before: DealDocument = {
-    customer: "",
-    vehicle: "",
     status: "quoting",
     chosen: option.id,
     options: [option],
@@ -152,7 +157,7 @@ test("what changed in a deal is said figure by figure", () => {
   expect(said(after({ plan: { ...inputs.plan, balloon: { amount: "12000" } } }), before)).toEqual([
     "balloon 12,000.00 removed",
   ]);
-  expect(said(before, { ...before, customer: "Ida", status: "agreed" })).toEqual([
+  expect(said(before, { ...before, customer: named("Ida"), status: "agreed" })).toEqual([
     "customer Ida",
     "status quoting → agreed",
   ]);

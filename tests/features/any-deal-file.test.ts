@@ -3,6 +3,7 @@ import { knownWords, type LoanFile } from "@/exchange/kinds/loan";
 import { planTitle, planWords } from "@/exchange/kinds/loan/plan";
 import { describeOption } from "@/features/deal/history/describe-document";
 import { fieldBeside, fieldText, optionReducer, shownQuote, shownTally } from "@/features/deal/option";
+import { named } from "../named";
 import { openOption } from "./load-desk";
 
 type Change = {
@@ -24,7 +25,7 @@ const fileOf = ({ structure, plan, find, from }: Change): LoanFile => ({
 
 const kept = (change: Change): DealDocument =>
   documentOf(
-    { customer: "Maren Oakhollow", vehicle: "", status: "quoting" },
+    { customer: named("Maren Oakhollow"), status: "quoting" },
     { id: "11111111-1111-4111-8111-111111111111", name: "", inputs: fileOf(change) },
   );
 

@@ -6,6 +6,7 @@ import { type DeskAction, deskReducer, openDesk, openedOption } from "@/features
 import { withSigned } from "@/features/deal/desk/with-signed";
 import { PLAIN_LOAN } from "@/features/deal/kinds/loan/plain-loan";
 import { fieldText, shownQuote } from "@/features/deal/option";
+import { named } from "../named";
 import { KINDS } from "./load-desk";
 
 const OPTION = "11111111-1111-4111-8111-111111111111";
@@ -17,7 +18,7 @@ const LOAN: LoanFile = {
   plan: { kind: "loan", yearlyRate: "6.49", payments: 72, frequency: "monthly" },
   find: "payment",
 };
-const HEADING = { customer: "Maren Oakhollow", vehicle: "", status: "quoting" as const };
+const HEADING = { customer: named("Maren Oakhollow"), status: "quoting" as const };
 const DOCUMENT = documentOf(HEADING, { id: OPTION, name: "", inputs: LOAN });
 const ARRIVED: DeskAction = { type: "arrived", kinds: KINDS };
 

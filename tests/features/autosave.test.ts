@@ -1,14 +1,21 @@
-import { applyChange, changeUpToDate, type DealChange, type DealDocument } from "@/exchange/deal-document";
+import {
+  applyChange,
+  changeUpToDate,
+  type DealChange,
+  type DealDocument,
+  nameOf,
+} from "@/exchange/deal-document";
 import { newDealDocument } from "@/exchange/new-deal/new-deal";
 import type { Answer } from "@/features/api/client";
 import { createAutosave, DEAL_PARTS, type SaveStatus } from "@/features/saving/autosave";
 import { pendingChanges } from "@/features/saving/left-behind";
 import { type ChangeStorage, pendingOf } from "@/features/saving/pending-changes";
 import type { DealReply, SaveReply } from "@/server/contract";
+import { named as person } from "../named";
 
 const AT = "2026-11-24T10:42:00.000Z";
 const NEW = newDealDocument("2026-11-24");
-const named = (customer: string): DealDocument => ({ ...NEW, customer });
+const named = (customer: string): DealDocument => (customer ? { ...NEW, customer: person(customer) } : NEW);
 const reply = (version: number, document: DealDocument): DealReply => ({
   id: "d",
   version,
@@ -45,7 +52,7 @@ function page(holds: (both: DealDocument) => boolean = () => true) {
     holds: async both => holds(both),
     onStatus: status => statuses.push(status.kind),
     send: async (version, change): Promise<Answer<SaveReply>> => {
-      sent.push([version, change.heading?.customer]);
+      sent.push([version, change.heading && nameOf(change.heading.customer)]);
       sentAt.push(Date.now());
       if (server.away) return { kind: "away" };
       if (server.failing) return { kind: "failing", sentence: server.failing };
@@ -106,7 +113,7 @@ test("while the server is away the change is kept and tried again until it is ba
   autosave.change(named("B"));
   server.away = false;
   await jest.advanceTimersByTimeAsync(10_000);
-  expect(server.saved.customer).toBe("B");
+  expect(server.saved.customer?.name).toBe("B");
   expect(statuses.at(-1)).toBe("saved");
   expect(kept()).toEqual([]);
 });
@@ -129,7 +136,7 @@ test.each(["away", "failing"] as const)(
     expect(gapsOf(sentAt)).toEqual([1000, 2000, 4000, 8000, 8000, 8000, 8000]);
     isOut(false);
     await jest.advanceTimersByTimeAsync(8000);
-    expect(server.saved.customer).toBe("A");
+    expect(server.saved.customer?.name).toBe("A");
     isOut(true);
     const before = sentAt.length;
     autosave.change(named("B"));
@@ -152,7 +159,7 @@ test("after a conflict nothing is sent until the officer has chosen, and later t
 
   autosave.continueFrom(reply(5, named("theirs")));
   await jest.advanceTimersByTimeAsync(1000);
-  expect(server.saved.customer).toBe("mine too");
+  expect(server.saved.customer?.name).toBe("mine too");
   expect(statuses.at(-1)).toBe("saved");
 });
 
@@ -161,7 +168,7 @@ test("a page that goes sends what waits at once", async () => {
   autosave.change(named("A"));
   autosave.stop();
   await jest.advanceTimersByTimeAsync(0);
-  expect(server.saved.customer).toBe("A");
+  expect(server.saved.customer?.name).toBe("A");
 });
 
 /** A deal with another price. */
@@ -180,7 +187,7 @@ test("only what was changed is sent, and what others changed meanwhile comes to 
   autosave.change(priced(named(""), "500.00"));
   await jest.advanceTimersByTimeAsync(1000);
   expect(server.saved).toEqual(priced(named("Ida"), "500.00"));
-  expect(merged).toEqual([{ heading: { customer: "Ida", vehicle: "", status: "quoting" } }]);
+  expect(merged).toEqual([{ heading: { customer: person("Ida"), status: "quoting" } }]);
   expect(statuses.at(-1)).toBe("saved");
 });
 
@@ -214,7 +221,10 @@ test("a change that a page from before options left behind is taken up as one of
   const [change] = pendingChanges(storage, "d");
   expect(change).toMatchObject({ version: 3, customer: "Ned" });
   // Put into the deal as it is kept, its only option keeps its id.
-  expect(applyChange(NEW, changeUpToDate(NEW, change?.change ?? {}))).toEqual({ ...NEW, customer: "Ned" });
+  expect(applyChange(NEW, changeUpToDate(NEW, change?.change ?? {}))).toEqual({
+    ...NEW,
+    customer: { id: expect.any(String), name: "Ned" },
+  });
 });
 
 test("a server that fails is told from one that is away; the change is kept and tried again all the same", async () => {
@@ -226,7 +236,7 @@ test("a server that fails is told from one that is away; the change is kept and 
   expect(kept()).toEqual(["A"]);
   server.failing = "";
   await jest.advanceTimersByTimeAsync(10_000);
-  expect(server.saved.customer).toBe("A");
+  expect(server.saved.customer?.name).toBe("A");
   expect(statuses.at(-1)).toBe("saved");
 });
 
@@ -325,16 +335,16 @@ test("what an earlier page had sent is no conflict with oneself, nor with what h
   const { server, statuses, autosave, sent } = page();
   const left = named("Left behind");
   autosave.takeUp({ version: 1, document: server.saved }, left);
-  autosave.change({ ...left, vehicle: "Van" });
+  autosave.change({ ...left, vehicle: person("Van") });
   // What the earlier page sent as it went arrives only now.
   server.saved = left;
   server.version = 2;
   await jest.advanceTimersByTimeAsync(2000);
   expect(statuses).not.toContain("conflict");
-  expect(server.saved).toMatchObject({ customer: "Left behind", vehicle: "Van" });
-  autosave.change({ ...left, customer: "Typed since", vehicle: "Van" });
+  expect(server.saved).toMatchObject({ customer: person("Left behind"), vehicle: person("Van") });
+  autosave.change({ ...left, customer: person("Typed since"), vehicle: person("Van") });
   await jest.advanceTimersByTimeAsync(2000);
-  expect(server.saved).toMatchObject({ customer: "Typed since", vehicle: "Van" });
+  expect(server.saved).toMatchObject({ customer: person("Typed since"), vehicle: person("Van") });
   expect(sent.length).toBeGreaterThan(1);
 });
 
@@ -347,7 +357,7 @@ describe("what others have saved meanwhile", () => {
     server.version = 4;
     server.saved = named("Theirs");
     await autosave.learn(theirs(4, "Theirs"));
-    expect(merged).toEqual([{ heading: expect.objectContaining({ customer: "Theirs" }) }]);
+    expect(merged).toEqual([{ heading: expect.objectContaining({ customer: person("Theirs") }) }]);
     expect(statuses.at(-1)).toBe("saved");
     autosave.change(named("Mine"));
     await jest.runAllTimersAsync();

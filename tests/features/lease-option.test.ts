@@ -21,6 +21,7 @@ import {
 } from "@/features/deal/option";
 import { asideAt } from "@/features/deal/option/asides";
 import { leases } from "../core/random-leases";
+import { named } from "../named";
 import { LOAN, VAN } from "./lease-and-loan";
 import { openOption } from "./load-desk";
 
@@ -201,7 +202,7 @@ test("reading what a field shows changes nothing", () => {
 });
 
 test("two versions are told apart, of two kinds, too", () => {
-  const heading = { customer: "Rosalind Tarbet", vehicle: "", status: "quoting" as const };
+  const heading = { customer: named("Rosalind Tarbet"), status: "quoting" as const };
   const kept = (inputs: DealFile) =>
     documentOf(heading, { id: "11111111-1111-4111-8111-111111111111", name: "", inputs });
   const lease = describeOption(chosenOption(kept(VAN)).inputs);

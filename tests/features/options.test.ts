@@ -20,6 +20,7 @@ import {
   withoutOption,
 } from "@/features/deal/options/option-changes";
 import { overTerms, withPercentsDown } from "@/features/deal/options/usual-options";
+import { named } from "../named";
 import { KINDS, openDesk } from "./load-desk";
 
 const id = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, "0")}`;
@@ -33,8 +34,7 @@ const inputs: LoanFile = {
 };
 const first: DealOption = { id: id(1), name: "", inputs };
 const deal: DealDocument = {
-  customer: "Ida",
-  vehicle: "",
+  customer: named("Ida"),
   status: "quoting",
   chosen: id(1),
   options: [first],
@@ -164,7 +164,7 @@ test("typing in one field is one step; each change is undone and done again, ove
   desk = after(desk, { type: "redo" }, { type: "redo" }, { type: "redo" }, { type: "redo" });
   expect(deskDocument(desk)).toEqual(newest);
   // A new change forgets what could have been done again.
-  desk = after(desk, { type: "undo" }, { type: "heading", change: { customer: "Ida F" } });
+  desk = after(desk, { type: "undo" }, { type: "heading", change: { customer: named("Ida F") } });
   expect(desk.steps.future).toEqual([]);
 });
 
@@ -191,12 +191,12 @@ test("at least 200 steps are kept; none crosses a change that came from another 
   expect(openedOption(desk).inputs.structure.price).toBe("40050.00");
   const merged = after(desk, {
     type: "merged",
-    change: { heading: { customer: "Ola", vehicle: "", status: "agreed" } },
+    change: { heading: { customer: named("Ola"), status: "agreed" } },
     mergeInputs,
     kinds: KINDS,
   });
   expect(merged.steps).toEqual({ past: [], future: [] });
-  expect(merged.heading.customer).toBe("Ola");
+  expect(merged.heading.customer?.name).toBe("Ola");
 });
 
 test("the steps outlive a reload of the page", () => {

@@ -4,6 +4,7 @@ import { KEEPING } from "@/exchange/kinds/kind/kept-sentence";
 import { type SignedQuote, signQuote } from "@/exchange/signed-quote";
 import { withSigned } from "@/features/deal/desk/with-signed";
 import { type OptionState, shownQuote } from "@/features/deal/option";
+import { named } from "../named";
 import { openDesk } from "./load-desk";
 
 const OPTION = "11111111-1111-4111-8111-111111111111";
@@ -26,7 +27,7 @@ const LEASE: DealFile = {
 };
 
 function opened(inputs: DealFile, quotes: SignedQuote[]): OptionState {
-  const heading = { customer: "Maren Oakhollow", vehicle: "", status: "signed" as const };
+  const heading = { customer: named("Maren Oakhollow"), status: "signed" as const };
   const document = documentOf(heading, { id: OPTION, name: "", inputs });
   const [option] = withSigned(openDesk(document), quotes).options;
   if (!option) throw new Error("A deal has an option.");

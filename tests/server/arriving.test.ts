@@ -6,6 +6,7 @@ import { loadDemo } from "@/server/demo";
 import { Refusal } from "@/server/refusal";
 import { numberedDeal } from "../data/numbered-deal";
 import { testDatabase } from "../data/test-database";
+import { named } from "../named";
 
 const data = testDatabase();
 
@@ -107,10 +108,10 @@ test("vehicles that had arrived when the server stopped come into stock, the lat
   await store.stockArrives(Array.from({ length: 250 }, (_, k) => vehicle(k, 100 + k)));
   expect(await store.putInStock(200)).toBe(200);
   await store.stockArrives([vehicle(249, 77)]);
-  expect(await store.stockCalled([vehicle(249, 0).description])).toEqual([]);
+  expect(await store.stockOf([vehicle(249, 0)])).toEqual([]);
   await settleArrivals(store);
   expect((await store.stockList()).filter(each => each.description.includes("Arriving"))).toHaveLength(250);
-  expect(await store.stockCalled([vehicle(3, 0).description, vehicle(249, 0).description])).toEqual(
+  expect(await store.stockOf([vehicle(3, 0), vehicle(249, 0)])).toEqual(
     expect.arrayContaining([
       expect.objectContaining(vehicle(3, 103)),
       expect.objectContaining(vehicle(249, 77)),
@@ -123,7 +124,7 @@ test("what a stop has cut off is settled: deals that were all there are shown, o
   const customers = async () => (await asText(allDeals(store))).match(/Arrived \d/g) ?? [];
   const arriving = (k: number, arrival: string) => ({
     ...numberedDeal(k),
-    customer: `Arrived ${k}`,
+    customer: named(`Arrived ${k}`),
     arrival,
   });
   const [complete, cutOff] = ["99999999-0000-4000-8000-000000000002", "99999999-0000-4000-8000-000000000003"];
@@ -133,7 +134,7 @@ test("what a stop has cut off is settled: deals that were all there are shown, o
   expect(await customers()).toEqual([]);
   await settleArrivals(store);
   expect((await customers()).sort()).toEqual(["Arrived 1", "Arrived 2"]);
-  expect(await store.customersLike("Arrived")).toEqual(["Arrived 1", "Arrived 2"]);
+  expect((await store.customersLike("Arrived")).map(({ name }) => name)).toEqual(["Arrived 1", "Arrived 2"]);
   expect(await store.completeArrival(cutOff, 1)).toBe(false);
 });
 

@@ -23,6 +23,7 @@ import { loadDemo } from "@/server/demo";
 import { lookAtKept } from "@/server/kept-rows";
 import { numberedDeal } from "../data/numbered-deal";
 import { testDatabase } from "../data/test-database";
+import { named } from "../named";
 
 const data = testDatabase();
 /** As it was kept before it was a record. */
@@ -40,7 +41,7 @@ const emptyFolder = () => join(scratch, `empty ${++folders}`);
 beforeAll(async () => {
   await loadDemo(data.store);
   const [id = ""] = await data.store.insertDeals([
-    { ...numberedDeal(1), customer: "Zoë 🚐 O’Hollow", notes: 'Said "later"\nand <b>more</b>' },
+    { ...numberedDeal(1), customer: named("Zoë 🚐 O’Hollow"), notes: 'Said "later"\nand <b>more</b>' },
   ]);
   await data.store.updateDeal(id, 1, { options: numberedDeal(2).options });
   await data.store.setDeleted((await data.store.insertDeals([numberedDeal(3)]))[0] ?? "", true);
@@ -242,7 +243,7 @@ test("others save while a backup is made: it holds each deal whole, as it was wh
     saves++;
     for (const id of last) {
       const { customer, options } = numberedDeal(100 + saves);
-      await store.updateDeal(id, saves, { heading: { customer, vehicle: "", status: "quoting" }, options });
+      await store.updateDeal(id, saves, { heading: { customer, status: "quoting" }, options });
     }
     return part;
   };

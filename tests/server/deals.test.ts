@@ -7,9 +7,10 @@ import { bringInDeals } from "@/server/deals-file";
 import { checkNewDealRequest, checkSaveRequest } from "@/server/requests";
 import { numberedDeal } from "../data/numbered-deal";
 import { testDatabase } from "../data/test-database";
+import { named } from "../named";
 
 const data = testDatabase();
-const QUOTED = { ...numberedDeal(1), customer: 'Zoë "🚐" O’Hollow\\', notes: "Said </script> later" };
+const QUOTED = { ...numberedDeal(1), customer: named('Zoë "🚐" O’Hollow\\'), notes: "Said </script> later" };
 
 function signed() {
   const document = numberedDeal(2);
@@ -29,7 +30,7 @@ test("a deal that is passed on as JSON is the deal, with what it was signed with
 test("a deleted one is found, and refused to who wants it to work on; one that never was is not there", async () => {
   const [id = ""] = await data.store.insertDeals([QUOTED]);
   await data.store.setDeleted(id, true);
-  expect(await findDealJson(data.store, id)).toMatchObject({ customer: QUOTED.customer, deleted: true });
+  expect(await findDealJson(data.store, id)).toMatchObject({ customer: QUOTED.customer.name, deleted: true });
   await expect(openDealJson(data.store, id)).rejects.toMatchObject({ status: 410 });
   const none = "11111111-2222-4333-8444-555555555555";
   expect(await findDealJson(data.store, none)).toBeUndefined();

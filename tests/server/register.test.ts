@@ -17,6 +17,7 @@ import { Refusal } from "@/server/refusal";
 import { readRegisterAsked, registerPage } from "@/server/register";
 import { dealsOf, SHAPE_NAMES } from "../core/shapes";
 import { testDatabase } from "../data/test-database";
+import { named } from "../named";
 import { runs } from "../runs";
 
 const open = testDatabase();
@@ -53,8 +54,7 @@ const inputsOf = (price: string, down: string): LoanFile => ({
 });
 
 const documentOf = (typed: LoanFile, customer: string): DealDocument => ({
-  customer,
-  vehicle: "",
+  customer: named(customer),
   status: "quoting",
   chosen: OPTION,
   options: [{ id: OPTION, name: "", inputs: typed }],
@@ -114,7 +114,11 @@ test("kept figures are what the core says: when they are first made, after a cha
   expect((await wrongOnes()).map(({ madeBy }) => madeBy)).toEqual([null]);
   let saves = 0;
   await makeFigures(open.store, async from => {
-    const renamed = { customer: first.customer, vehicle: `Van ${saves++}`, status: "quoting" as const };
+    const renamed = {
+      customer: named(first.customer),
+      vehicle: named(`Van ${saves++}`),
+      status: "quoting" as const,
+    };
     if (saves === 1) expect(await updateDeal(open.database, first.id, 2, { heading: renamed })).toBeDefined();
     return figuresFrom(from);
   });
@@ -159,7 +163,7 @@ describe("a search", () => {
       plan: { kind: "loan", yearlyRate: "6.49", payments: 72, frequency: "monthly" },
     } as const;
     await insertDeals(open.database, [
-      { ...documentOf(van, "Zoë Vantongeren"), vehicle: "Larkmoor 240 campervan, stock 1,187" },
+      { ...documentOf(van, "Zoë Vantongeren"), vehicle: named("Larkmoor 240 campervan, stock 1,187") },
       { ...documentOf(inputsOf("0", "0"), "Per_cent 100%"), status: "lost" },
     ]);
     await make();

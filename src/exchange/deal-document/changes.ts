@@ -5,7 +5,7 @@ import { isSame } from "./same";
 /**
  * What changed from one state of a deal to another, part by part.
  *
- * @example changeBetween(before, { ...before, customer: "Ida" }) // { heading: { customer: "Ida", … } }
+ * @example changeBetween(before, { ...before, status: "lost" }) // { heading: { status: "lost", … } }
  */
 export function changeBetween(before: DealDocument, after: DealDocument): DealChange {
   const options = after.options.filter(option => !isSame(option, optionOf(before, option.id)));

@@ -1,3 +1,4 @@
+import { NAMED_MEMBERS } from "./named";
 import { isSame } from "./same";
 
 /**
@@ -7,7 +8,7 @@ import { isSame } from "./same";
 export type Difference = [path: string, value?: unknown][];
 
 /** How a deal's document is written today. A kept state names the one that it was written in. */
-export const DOCUMENT_VERSION = 2;
+export const DOCUMENT_VERSION = 3;
 
 /** Places within the options begin with their number alone. */
 const OPTIONS = /^options\/(\d)(?=\/|$)/;
@@ -28,7 +29,7 @@ export function differenceBetween(from: object, to: object): Difference {
 function compare(from: unknown, to: unknown, path: string, found: Difference): void {
   if (isSame(from, to)) return;
   if (to === undefined) found.push([shortened(path)]);
-  else if (!areAlike(from, to)) found.push([shortened(path), to]);
+  else if (WHOLE.has(path) || !areAlike(from, to)) found.push([shortened(path), to]);
   else {
     const [one, other] = [from, to] as Record<string, unknown>[];
     for (const name of Object.keys({ ...one, ...other })) {
@@ -47,6 +48,9 @@ function areAlike(one: unknown, other: unknown): boolean {
 // As JSON Pointer (RFC 6901) has it.
 const escaped = (name: string) => name.replaceAll("~", "~0").replaceAll("/", "~1");
 const unescaped = (name: string) => name.replaceAll("~1", "/").replaceAll("~0", "~");
+
+/** Who and what a deal names differ as a whole: another customer is not the same one of another name. */
+const WHOLE: ReadonlySet<string> = new Set(NAMED_MEMBERS);
 
 /** The other state, by what it differs in. */
 export function withDifference<State>(one: State, difference: Difference): State {

@@ -5,6 +5,7 @@ import { exact } from "../schema";
 import { type Asides, AsidesSchema } from "./asides.schema";
 import { LONGEST_NAME } from "./longest-name";
 import { MOST_OPTIONS } from "./most-options";
+import { NamedSchema } from "./named.schema";
 import { OptionId } from "./option-id.schema";
 import { DEAL_STATUSES } from "./statuses";
 
@@ -27,10 +28,10 @@ export const Notes = Type.String({
 
 /** Whose deal it is, for what, and how it stands. */
 const HEADING = {
-  /** Empty where there is no customer yet. */
-  customer: Line,
-  /** Empty where there is no vehicle. */
-  vehicle: Line,
+  /** Left out where there is none yet. */
+  customer: Type.Optional(NamedSchema),
+  /** The vehicle or the purpose. */
+  vehicle: Type.Optional(NamedSchema),
   status: Type.Enum(DEAL_STATUSES, { description: '"quoting", "agreed", "signed" or "lost"' }),
   /** What the customer can pay a month, as typed. */
   budget: Type.Optional(

@@ -15,6 +15,7 @@ export { LONGEST_NAME } from "./longest-name";
 export { membersOfFound } from "./members-of-found";
 export { mergeFigures, mergeInputs } from "./merge-figures";
 export { MOST_OPTIONS } from "./most-options";
+export { NAMED_MEMBERS, type Named, nameOf, ownNamed, withOwnIds } from "./named";
 export { newId, newLineId } from "./new-id";
 export {
   asidesOf,

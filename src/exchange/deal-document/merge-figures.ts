@@ -25,7 +25,12 @@ export function mergeFigures(
 ): DealDocument | null {
   try {
     const order: DealOrder = merged(orderOf(base), orderOf(mine), orderOf(theirs), isWhole);
-    const heading: DealHeading = merged(headingOf(base), headingOf(mine), headingOf(theirs), isList);
+    const heading: DealHeading = merged(
+      headingOf(base),
+      headingOf(mine),
+      headingOf(theirs),
+      isFigureOfHeading,
+    );
     for (const { id } of base.options) {
       if (order.options.includes(id)) continue;
       const [before, here, there] = [base, mine, theirs].map(document => optionOf(document, id));
@@ -112,6 +117,9 @@ export function mergeMembers<Value>(base: Value, mine: Value, theirs: Value): Va
 type IsOne = (value: unknown) => boolean;
 const isWhole: IsOne = () => true;
 const isList: IsOne = value => typeof value !== "object" || value === null || Array.isArray(value);
+
+/** A name and whose it is are one figure. */
+const isFigureOfHeading: IsOne = value => isList(value) || "id" in (value as object);
 
 /** One value after the changes of both, member by member where it is not one figure. */
 function merged<Value>(base: Value, mine: Value, theirs: Value, isOne: IsOne): Value {

@@ -1,5 +1,6 @@
 import type { DealFile } from "../deal-file";
 import type { DealChange, DealDocument, DealHeading } from "./document.schema";
+import { isOfNamesAlone, nameOf, namesUpToDate, withOwnIds } from "./named";
 import { chosenOption, documentOf } from "./parts";
 
 /** The id of an option that has none: it stands for the chosen one of the deal that it is put into. */
@@ -15,6 +16,7 @@ type WithInputs = DealHeading & { inputs: DealFile };
  *
  * - A deal file alone is a deal without a heading.
  * - A document with `inputs` is from before options; they are those of its only option.
+ * - A customer or a vehicle that is a text is from before they had ids.
  *
  * @param stored of any form that was ever kept
  * @param optionId the id that an option without one gets; left out, it stands for the chosen one of the deal that it is put into
@@ -22,9 +24,11 @@ type WithInputs = DealHeading & { inputs: DealFile };
 export function upToDate(stored: unknown, optionId: string = CHOSEN_OPTION): unknown {
   if (!isObject(stored)) return stored;
   if (stored.format === "kellux-deal") {
-    return fromInputs({ customer: "", vehicle: "", status: "quoting", inputs: stored as DealFile }, optionId);
+    return fromInputs({ status: "quoting", inputs: stored as DealFile }, optionId);
   }
-  return "inputs" in stored && !("options" in stored) ? fromInputs(stored as WithInputs, optionId) : stored;
+  if (!("inputs" in stored || "options" in stored)) return stored;
+  const current = namesUpToDate(stored);
+  return "options" in current ? current : fromInputs(current as WithInputs, optionId);
 }
 
 /**
@@ -32,7 +36,8 @@ export function upToDate(stored: unknown, optionId: string = CHOSEN_OPTION): unk
  * save comes back as it is.
  */
 export function saveUpToDate(sent: unknown): unknown {
-  if (!isObject(sent) || !("document" in sent)) return sent;
+  if (!isObject(sent)) return sent;
+  if (!("document" in sent)) return headingUpToDate(sent);
   const { document, ...rest } = sent;
   const current = upToDate(document);
   if (!isObject(current)) return sent;
@@ -40,11 +45,29 @@ export function saveUpToDate(sent: unknown): unknown {
   return { ...rest, change: { heading, options } };
 }
 
-/** A deal as the sender of a change reads it: a page from before options looks for the inputs where they were. */
-export function asItsSenderReads(document: DealDocument, { options = [] }: DealChange): DealDocument {
-  if (!options.some(({ id }) => id === CHOSEN_OPTION)) return document;
-  const { inputs } = chosenOption(document);
-  return Object.assign({ inputs }, document);
+/** A save whose heading is written as it is today. */
+function headingUpToDate(sent: Record<string, unknown>): unknown {
+  const { change } = sent;
+  if (!isObject(change) || !isObject(change.heading)) return sent;
+  const heading = namesUpToDate(change.heading);
+  return heading === change.heading ? sent : { ...sent, change: { ...change, heading } };
+}
+
+/**
+ * A deal as the sender of a change reads it: a page from before options looks for the inputs where they were, and one from
+ * before customers and vehicles had ids shows their names.
+ */
+export function asItsSenderReads(
+  document: DealDocument,
+  { options = [], heading }: DealChange,
+): DealDocument {
+  const isOfBeforeOptions = options.some(({ id }) => id === CHOSEN_OPTION);
+  if (!isOfBeforeOptions && !isOfNamesAlone(heading)) return document;
+  const { customer, vehicle } = document;
+  return Object.assign(isOfBeforeOptions ? { inputs: chosenOption(document).inputs } : {}, document, {
+    customer: nameOf(customer),
+    vehicle: nameOf(vehicle),
+  } as object);
 }
 
 function fromInputs({ inputs, ...heading }: WithInputs, id: string): DealDocument {
@@ -55,8 +78,14 @@ function isObject(value: unknown): value is Record<string, unknown> {
   return typeof value === "object" && value !== null && !Array.isArray(value);
 }
 
-/** A change as it is made to a deal; an option that was written before options had ids is the deal's chosen one. */
-export function changeUpToDate(document: DealDocument, change: DealChange): DealChange {
+/**
+ * A change as it is made to a deal: an option that was written before options had ids is the deal's chosen one, and so are
+ * who and what were named before they had ids, where they are called so.
+ */
+export function changeUpToDate(document: DealDocument, sent: DealChange): DealChange {
+  const change = isOfNamesAlone(sent.heading)
+    ? { ...sent, heading: withOwnIds(sent.heading as DealHeading, document) }
+    : sent;
   if (!change.options?.some(({ id }) => id === CHOSEN_OPTION)) return change;
   return {
     ...change,

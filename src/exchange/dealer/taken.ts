@@ -20,7 +20,10 @@ function newIds(option: DealOption, before: DealDocument | undefined): string[] 
 
 /** Whether a change may have taken something of which a cost is known. */
 export const takesSomething = (before: DealDocument, after: DealDocument): boolean =>
-  before.vehicle !== after.vehicle || after.options.some(option => newIds(option, before).length > 0);
+  isOtherVehicle(before, after) || after.options.some(option => newIds(option, before).length > 0);
+
+const isOtherVehicle = (before: DealDocument, after: DealDocument) =>
+  before.vehicle?.id !== after.vehicle?.id;
 
 /** The usual extra that a line was taken from: its id begins the line's. */
 function usualCost(lineId: string, usual: KnownCosts["usual"]): string | number | undefined {
@@ -60,7 +63,7 @@ function costMember(
   after: DealDocument,
   { vehicle }: KnownCosts,
 ): Pick<DealerOfOption, "cost"> {
-  const isOther = before ? before.vehicle !== after.vehicle : present === undefined;
+  const isOther = before ? isOtherVehicle(before, after) : present === undefined;
   const cost = isOther ? vehicle : present;
   return cost === undefined ? {} : { cost };
 }

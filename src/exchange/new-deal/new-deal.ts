@@ -21,7 +21,7 @@ export function newDealDocument(
   kind: NewDeal = settings.newDeal ?? "vehicleLoan",
 ): DealDocument {
   return documentOf(
-    { customer: "", vehicle: "", status: "quoting", ...(settings.place && { place: settings.place }) },
+    { status: "quoting", ...(settings.place && { place: settings.place }) },
     { id: newId(), name: "", inputs: newInputs(today, settings, kind) },
   );
 }

@@ -1,4 +1,4 @@
-import { type DealDocument, optionOf } from "../deal-document";
+import { type DealDocument, type Named, nameOf, optionOf } from "../deal-document";
 import { PLACE_NAMES } from "../place/places";
 import { typedAmountText } from "../text";
 import { figuresInWords, type WordedFigure } from "./figures-in-words";
@@ -19,6 +19,8 @@ export type WordedChange = {
 export function changesInWords(before: DealDocument, after: DealDocument): WordedChange[] {
   const [former, present] = [calledOptions(before), calledOptions(after)];
   return [
+    ...otherOfOneName("customer", before.customer, after.customer),
+    ...otherOfOneName("vehicle or purpose", before.vehicle, after.vehicle),
     ...differences(headingWords(before), headingWords(after)),
     ...after.options.flatMap(option =>
       optionOf(before, option.id) ? [] : { figure: "option", from: "", to: present(option.id) },
@@ -52,6 +54,12 @@ export function changePhrase({ option, figure, from, to }: WordedChange, withFor
   return `${where}${name} ${from && withFormer ? `${from} → ` : ""}${to}`;
 }
 
+/** Another one, which is called the same. */
+function otherOfOneName(figure: string, before?: Named, after?: Named): WordedChange[] {
+  const isOther = before && after && before.id !== after.id && before.name === after.name;
+  return isOther ? [{ figure, from: before.name, to: `another ${after.name}` }] : [];
+}
+
 function differences(before: readonly WordedFigure[], after: readonly WordedFigure[]): WordedChange[] {
   const [former, present] = [new Map(before), new Map(after)];
   return [...new Set([...present.keys(), ...former.keys()])].flatMap(figure => {
@@ -71,8 +79,8 @@ function headingWords({
 }: DealDocument): WordedFigure[] {
   const { currency } = options[0]?.inputs ?? { currency: "USD" };
   return [
-    ["customer", customer],
-    ["vehicle or purpose", vehicle],
+    ["customer", nameOf(customer)],
+    ["vehicle or purpose", nameOf(vehicle)],
     ["status", status],
     ["budget", budget === undefined ? "" : typedAmountText(budget, currency)],
     ["notes", notes === undefined ? "" : shortened(notes)],

@@ -1,107 +1,121 @@
 import Papa from "papaparse";
-import { currencyDecimals, formatAmount, parseAmount } from "@/core";
+import { currencyDecimals, formatAmount, parseIsoDate } from "@/core";
 import { LONGEST_NAME } from "../deal-document/longest-name";
-import { harmlessText, type Notation, plainFigure, spreadsheetAmount, textOfHarmless } from "../notation";
+import { harmlessText, type Notation, spreadsheetAmount, spreadsheetDate, textOfHarmless } from "../notation";
 import { BYTE_ORDER_MARK, csvText } from "../notation/csv";
+import { readFact } from "./read-fact";
 import type { VehicleFile } from "./stock.schema";
+import { VEHICLE_COLUMNS, type VehicleColumn } from "./vehicle-columns";
 
-const HEADINGS = ["description", "asking price", "cost", "list price", "currency"] as const;
+type Heading = "description" | "currency" | VehicleColumn;
 
-/** What else a column may be called. */
-const ALSO: Record<string, (typeof HEADINGS)[number]> = {
-  vehicle: "description",
-  price: "asking price",
-  asking: "asking price",
-  "cost to the dealer": "cost",
-  list: "list price",
-};
+/** These a file always has; others where something is told of them. */
+const ALWAYS: ReadonlySet<string> = new Set(["priceMinor", "listPriceMinor"]);
 
-const AMOUNTS = { priceMinor: "asking price", costMinor: "cost", listPriceMinor: "list price" } as const;
+/** What a column is called: for the cost, as it was called before there were more. */
+const headingText = (heading: Heading) =>
+  typeof heading === "string" ? heading : heading.fact === "costMinor" ? "cost" : heading.label.toLowerCase();
 
 /**
  * Writes the stock as CSV: plain for programs, or as a spreadsheet of a place reads it where a notation is given. It has a
- * column for what vehicles cost only where that of any is told.
+ * column for what the dealer alone knows of vehicles only where that of any is told.
  */
 export function stockCsv(stock: readonly VehicleFile[], notation?: Notation): string {
-  const withCost = stock.some(({ costMinor }) => costMinor !== undefined);
-  const headings = HEADINGS.filter(heading => withCost || heading !== "cost");
-  const data = stock.map(({ description, currency, ...amounts }) => {
-    const decimals = currencyDecimals(currency) ?? 2;
-    const written = Object.entries(AMOUNTS).flatMap(([name, heading]) => {
-      if (!headings.includes(heading)) return [];
-      const minor = amounts[name as keyof typeof AMOUNTS] ?? null;
-      if (minor === null) return "";
-      return notation ? spreadsheetAmount(minor, decimals, notation) : formatAmount(minor, decimals);
-    });
-    return [harmlessText(description), ...written, currency];
-  });
-  return csvText([headings, ...data], notation);
+  const isTold = ({ fact, isOfDealer }: VehicleColumn) =>
+    ALWAYS.has(fact) ||
+    stock.some(vehicle => (isOfDealer ? vehicle[fact] !== undefined : vehicle[fact] != null));
+  const told = VEHICLE_COLUMNS.filter(isTold);
+  const first = told.filter(({ fact }) => fact === "stockNumber");
+  const rest = told.filter(({ fact }) => fact !== "stockNumber");
+  const headings: Heading[] = [...first, "description", ...rest, "currency"];
+  const data = stock.map(vehicle =>
+    headings.map(heading => {
+      if (typeof heading === "string") return harmlessText(vehicle[heading]);
+      return cellText(heading, vehicle, notation);
+    }),
+  );
+  return csvText([headings.map(headingText), ...data], notation);
+}
+
+function cellText({ fact, kind }: VehicleColumn, vehicle: VehicleFile, notation?: Notation): string {
+  const value = vehicle[fact] ?? null;
+  if (value === null) return "";
+  if (kind === "date" && notation) return spreadsheetDate(parseIsoDate(String(value)) ?? 0, notation);
+  if (kind !== "amount") return harmlessText(String(value));
+  const decimals = currencyDecimals(vehicle.currency) ?? 2;
+  return notation
+    ? spreadsheetAmount(Number(value), decimals, notation)
+    : formatAmount(Number(value), decimals);
 }
 
 /** What a file of vehicles comes to: all of them, or what is wrong with it, line by line. */
 type ReadStock = { ok: true; vehicles: VehicleFile[] } | { ok: false; sentences: string[] };
 
 /**
- * Reads vehicles from CSV: a heading for each column, of which the description alone has to be there. Amounts may be
- * plain or as a place writes them.
+ * Reads vehicles from CSV: a heading for each column, of which the description alone has to be there. Amounts and dates may
+ * be plain or as a place writes them. What has no column stays as it is kept.
  *
- * @param currency of vehicles whose line names none
+ * @param house its currency, of vehicles whose line names none, and today, a day number
  */
-export function readStockCsv(text: string, currency: string, notation: Notation): ReadStock {
+export function readStockCsv(
+  text: string,
+  house: { currency: string; today: number },
+  notation: Notation,
+): ReadStock {
   const { data } = Papa.parse<string[]>(text.replace(BYTE_ORDER_MARK, ""), { skipEmptyLines: "greedy" });
   const [head = [], ...lines] = data;
-  const columns = head.map(headingOf);
-  if (!columns.includes("description")) {
+  const headings = head.map(headingOf);
+  if (!headings.includes("description")) {
     return { ok: false, sentences: ["The first line must name the columns, one of them “description”."] };
   }
   const sentences: string[] = [];
   const vehicles = new Map<string, VehicleFile>();
   for (const [index, line] of lines.entries()) {
-    const cells = Object.fromEntries(
-      columns.map((name, column) => [name ?? "", (line[column] ?? "").trim()]),
-    );
-    const vehicle = readVehicle(cells, currency, notation, columns.includes("cost"));
+    const vehicle = readVehicle(headings, line, house, notation);
     if ("sentence" in vehicle) sentences.push(`Line ${index + 2}: ${vehicle.sentence}`);
-    else vehicles.set(vehicle.description, vehicle);
+    else vehicles.set(vehicle.stockNumber ?? `called ${vehicle.description}`, vehicle);
   }
   if (sentences.length > 0) return { ok: false, sentences };
   if (vehicles.size === 0) return { ok: false, sentences: ["The file has no vehicle in it."] };
   return { ok: true, vehicles: [...vehicles.values()] };
 }
 
-function headingOf(text: string): (typeof HEADINGS)[number] | undefined {
+function headingOf(text: string): Heading | undefined {
   const name = text
     .trim()
     .toLowerCase()
-    .replace(/[_\s]+/g, " ");
-  return HEADINGS.find(heading => heading === name) ?? ALSO[name];
+    .replace(/[_\s]+/g, " ")
+    .replace(/\.$/, "");
+  if (name === "vehicle" || name === "description") return "description";
+  if (name === "currency") return "currency";
+  return VEHICLE_COLUMNS.find(({ label, also = [] }) => label.toLowerCase() === name || also.includes(name));
 }
 
 function readVehicle(
-  cells: Record<string, string>,
-  houseCurrency: string,
+  headings: readonly (Heading | undefined)[],
+  line: readonly string[],
+  house: { currency: string; today: number },
   notation: Notation,
-  hasCosts: boolean,
 ): VehicleFile | { sentence: string } {
-  const description = textOfHarmless(cells.description ?? "");
+  const cell = (heading: Heading) => (line[headings.indexOf(heading)] ?? "").trim();
+  const description = textOfHarmless(cell("description"));
   if (description === "") return { sentence: "it has no description." };
   if (description.length > LONGEST_NAME) {
     return {
       sentence: `its description has ${description.length} letters; at most ${LONGEST_NAME} are kept.`,
     };
   }
-  const currency = cells.currency?.toUpperCase() || houseCurrency;
-  const decimals = currencyDecimals(currency);
-  if (decimals === undefined) return { sentence: `“${cells.currency}” is not a currency of ISO 4217.` };
-  const amounts: Partial<Record<keyof typeof AMOUNTS, number | null>> = {};
-  for (const [name, heading] of Object.entries(AMOUNTS)) {
-    const text = cells[heading] ?? "";
-    const minor =
-      text === "" ? null : parseAmount(plainFigure(text, notation).replace(/[,\s]/g, ""), decimals);
-    if (minor === undefined) return { sentence: `the ${heading} “${text}” is not an amount of 0 or more.` };
-    amounts[name as keyof typeof AMOUNTS] = minor;
+  const currency = cell("currency").toUpperCase() || house.currency;
+  if (currencyDecimals(currency) === undefined)
+    return { sentence: `“${cell("currency")}” is not a currency of ISO 4217.` };
+  const facts: Record<string, string | number | null> = {};
+  for (const column of headings) {
+    if (column === undefined || typeof column === "string") continue;
+    const text = column.kind === "line" ? textOfHarmless(cell(column)) : cell(column);
+    const read = readFact(column, text, { currency, notation, today: house.today });
+    if ("sentence" in read) return read;
+    facts[column.fact] = read.value;
   }
-  const { priceMinor = null, costMinor = null, listPriceMinor = null } = amounts;
-  // Without a column for it, what is kept of it stays.
-  return { description, priceMinor, listPriceMinor, currency, ...(hasCosts && { costMinor }) };
+  const { priceMinor = null, listPriceMinor = null, ...told } = facts as Partial<VehicleFile>;
+  return { description, priceMinor, listPriceMinor, currency, ...told };
 }

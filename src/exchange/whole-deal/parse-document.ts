@@ -1,18 +1,25 @@
 import type { Checked } from "../checks";
-import type { DealDocument } from "../deal-document";
+import { type DealDocument, type DealHeading, ownNamed } from "../deal-document";
 import { type DealFile, readDeal } from "../deal-file";
 import { type Dealer, type DealerOfOption, dealerOfFile, optionUpToDate } from "../dealer";
 import { readJson } from "../text";
 import { isWholeDeal, readFirstVersion, readWholeDeal, type WholeDeal } from "./read-whole-deal";
 
-/** A deal from a file, which need not name its customer, and what the dealer alone sees of it. */
-type FiledDeal = { document: Omit<DealDocument, "customer"> & { customer?: string }; dealer: Dealer };
+/** A deal from a file, and what the dealer alone sees of it. */
+type FiledDeal = {
+  document: DealDocument;
+  dealer: Dealer;
+  /** Whether the file says nothing of a customer, not even that there is none. */
+  isUnnamed: boolean;
+  /** The vehicle's in stock, where the file names it. */
+  stockNumber?: string;
+};
 
 /**
  * Reads the text of a deal file of any version into a deal. Unlike an answer, it takes no deal of which an option cannot
  * be read.
  *
- * @param newId makes the id of an option
+ * @param newId makes the ids of the options, and those of the customer and the vehicle: they are of the deal's own
  * @returns the deal, or one sentence with what is wrong
  */
 export function parseDealDocument(text: string, newId: () => string): Checked<FiledDeal> {
@@ -23,7 +30,8 @@ export function parseDealDocument(text: string, newId: () => string): Checked<Fi
     : ofOneOption(readFirstVersion(json.value));
   if (!deal.ok) return deal;
   const { heading, chosen, options: filed } = deal.value;
-  const { customer, ...rest } = heading;
+  const { customer = "", vehicle, stockNumber, ...rest } = heading;
+  const named = namesOf({ customer, vehicle }, newId);
   const options: DealDocument["options"] = [];
   const known: Record<string, DealerOfOption> = {};
   for (const [index, { name, inputs, dealer }] of filed.entries()) {
@@ -40,14 +48,25 @@ export function parseDealDocument(text: string, newId: () => string): Checked<Fi
     ok: true,
     value: {
       document: {
+        ...named,
         ...rest,
-        ...(customer !== undefined && { customer }),
         chosen: options[chosen]?.id ?? "",
         options,
       },
       dealer: Object.keys(known).length > 0 ? { options: known } : {},
+      isUnnamed: heading.customer === undefined,
+      ...(named.vehicle && stockNumber !== undefined && { stockNumber }),
     },
   };
+}
+
+/** Who and what a file names: records of the deal's own. */
+function namesOf(
+  texts: { customer: string; vehicle: string },
+  newId: () => string,
+): Pick<DealHeading, "customer" | "vehicle"> {
+  const [customer, vehicle] = [ownNamed(texts.customer, newId()), ownNamed(texts.vehicle, newId())];
+  return { ...(customer && { customer }), ...(vehicle && { vehicle }) };
 }
 
 function unreadable(inputs: DealFile): string | undefined {

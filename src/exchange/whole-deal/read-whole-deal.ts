@@ -13,7 +13,8 @@ const OF_THE_DEAL = ["format", "version", "currency"] as const;
 
 /** A deal as it was filed, its options each read by itself. */
 export type WholeDeal = {
-  heading: Omit<DealHeading, "customer"> & { customer: string | undefined };
+  heading: Omit<DealHeading, "customer" | "vehicle"> &
+    Pick<DealFrame, "stockNumber"> & { customer: string | undefined; vehicle: string };
   /** From 0. */
   chosen: number;
   options: FiledOption[];
@@ -43,6 +44,7 @@ export function readWholeDeal(value: unknown): Checked<WholeDeal> {
     currency,
     customer,
     vehicle = "",
+    stockNumber,
     status = "quoting",
     budget,
     notes,
@@ -60,6 +62,7 @@ export function readWholeDeal(value: unknown): Checked<WholeDeal> {
       heading: {
         customer,
         vehicle,
+        ...(stockNumber !== undefined && { stockNumber }),
         status,
         ...(budget !== undefined && { budget: String(budget) }),
         ...(notes !== undefined && { notes }),

@@ -5,6 +5,7 @@ import { LeaseFileSchema, LoanFileSchema } from "../deal-file/deal-file.schema";
 import { DealerFileSchema } from "../dealer/dealer.schema";
 import { PlaceMember } from "../place/place.schema";
 import { Amount, Currency, exact, OneOf } from "../schema";
+import { StockNumber } from "../stock/stock.schema";
 
 const FRAME = {
   format: Type.Literal("kellux-deal", { description: '"kellux-deal"' }),
@@ -12,6 +13,8 @@ const FRAME = {
   currency: Currency,
   customer: Type.Optional(Line),
   vehicle: Type.Optional(Line),
+  /** The vehicle's in stock: by it a file finds the vehicle again. */
+  stockNumber: Type.Optional(StockNumber),
   status: Type.Optional(OneOf(...DEAL_STATUSES)),
   /** What the customer can pay a month. */
   budget: Type.Optional(Amount),

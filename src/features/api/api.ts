@@ -1,5 +1,12 @@
 import type { DealDocument } from "@/exchange/deal-document";
-import type { DealReply, HistoryReply, RegisterPage, StateReply, StockVehicle } from "@/server/contract";
+import type {
+  DealReply,
+  HistoryReply,
+  KnownCustomer,
+  RegisterPage,
+  StateReply,
+  StockVehicle,
+} from "@/server/contract";
 import { ask } from "./client";
 
 const dealPath = (id: string) => `/api/deals/${id}`;
@@ -18,7 +25,7 @@ export const api = {
   history: (id: string) => ask<HistoryReply>("GET", `${dealPath(id)}/history`),
   stateAfter: (id: string, change: number) => ask<StateReply>("GET", `${dealPath(id)}/history/${change}`),
   customersLike: (text: string) =>
-    ask<{ customers: string[] }>("GET", `/api/names?customer=${encodeURIComponent(text)}`),
+    ask<{ customers: KnownCustomer[] }>("GET", `/api/names?customer=${encodeURIComponent(text)}`),
   vehiclesLike: (text: string) =>
     ask<{ vehicles: StockVehicle[] }>("GET", `/api/names?vehicle=${encodeURIComponent(text)}`),
   importFile: (fileName: string, text: string) =>

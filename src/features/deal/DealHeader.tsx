@@ -1,5 +1,6 @@
 import { ChevronLeft } from "lucide-react";
 import { lazy, memo, Suspense, useState } from "react";
+import { type Named, nameOf, newId, ownNamed } from "@/exchange/deal-document";
 import type { Notation } from "@/exchange/notation";
 import type { StockVehicle } from "@/server/contract";
 import { useFrame } from "./desk/desk-context";
@@ -15,62 +16,83 @@ export const CUSTOMER_FIELD = "customer";
 // Asked for once somebody types: the screen starts without the code for it.
 const suggestions = () => import("./suggestions");
 const StockOffer = lazy(() => import("./StockOffer").then(({ StockOffer: offer }) => ({ default: offer })));
+const SamePerson = lazy(() => import("./SamePerson").then(({ SamePerson: ask }) => ({ default: ask })));
 
-const suggestCustomers = async (text: string) => (await suggestions()).suggestCustomers(text);
+const suggestCustomers = async (text: string, notation: Notation) =>
+  (await suggestions()).suggestCustomers(text, notation);
 
 const suggestVehicles = async (text: string, notation: Notation) =>
   (await suggestions()).suggestVehicles(text, notation);
 
 type Props = {
+  dealId: string;
   /** On a narrow screen: whether what is seldom needed is shown, and the way to show it. */
   isOpen: boolean;
   onOpen: (isOpen: boolean) => void;
 };
 
 /** Whose deal it is, and for what. */
-export const DealHeader = memo(function DealHeader({ isOpen, onOpen }: Props) {
+export const DealHeader = memo(function DealHeader({ dealId, isOpen, onOpen }: Props) {
   const { heading: deal, dispatch, now } = useFrame();
   const isFrozen = useIsFrozen();
   const { notation } = useNotation();
   const [offered, setOffered] = useState<StockVehicle | null>(null);
-  /** A vehicle that is picked, or typed out, brings its prices where none are typed yet; else they are offered. */
+  // What is typed is the deal's own, and no known one that happens to be called so.
+  const [[ownCustomer, ownVehicle]] = useState(() => [newId(), newId()] as const);
+  const [former, setFormer] = useState<Named | undefined>();
+  const [corrected, setCorrected] = useState<Named | undefined>();
+  /** A vehicle that is picked brings its prices where none are typed yet; else they are offered. */
   const bringPrices = async (vehicle: StockVehicle) => {
     const { bringPrices: bring } = await suggestions();
     setOffered(bring(vehicle, openedOption(now()).inputs, notation, dispatch) ? vehicle : null);
   };
+  const name = (change: { [Member in "customer" | "vehicle"]?: Named | undefined }) => {
+    setCorrected(undefined);
+    dispatch({ type: "heading", change });
+  };
+  const [customer, vehicle] = [nameOf(deal.customer), nameOf(deal.vehicle)];
   return (
     <header className="mb-2 flex min-w-0 flex-wrap items-center gap-x-3 gap-y-2 [grid-area:header]">
-      <h1 className="sr-only">Deal of {deal.customer || "a new customer"}</h1>
+      <h1 className="sr-only">Deal of {customer || "a new customer"}</h1>
       <a href="/" className="btn btn-ghost btn-sm px-2 print:hidden" aria-label="Back to the deals">
         {BACK}
       </a>
       {isFrozen ? (
         <>
-          <p className="font-semibold font-serif text-xl">{deal.customer || "No name"}</p>
-          <p className="min-w-0 grow text-faint">{deal.vehicle}</p>
+          <p className="font-semibold font-serif text-xl">{customer || "No name"}</p>
+          <p className="min-w-0 grow text-faint">{vehicle}</p>
         </>
       ) : (
         <>
           <NameField
             label="Customer"
-            value={deal.customer}
+            value={customer}
             id={CUSTOMER_FIELD}
             placeholder="Customer’s name"
-            suggest={suggestCustomers}
+            suggest={text => suggestCustomers(text, notation)}
             className="min-w-32 grow-2 basis-32 font-semibold font-serif text-lg"
-            onChange={customer => dispatch({ type: "heading", change: { customer } })}
+            onChange={typed => name({ customer: ownNamed(typed, ownCustomer) })}
+            onPicked={({ id, name: picked }) => name({ customer: { id, name: picked } })}
+            onFocus={() => setFormer(deal.customer)}
+            onLeft={() => {
+              const isCorrected = former && former.id !== ownCustomer && deal.customer?.id === ownCustomer;
+              if (isCorrected) setCorrected(former);
+            }}
           />
           <NameField
             label="Vehicle or purpose"
-            value={deal.vehicle}
+            value={vehicle}
             placeholder="Vehicle or purpose"
             suggest={text => suggestVehicles(text, notation)}
-            className={`min-w-44 grow-3 basis-44 ${isOpen ? "" : "max-md:hidden print:block"}`}
-            onChange={vehicle => {
+            className={`min-w-44 grow-3 basis-44 ${isOpen ? "" : "max-md:hidden print:flex"}`}
+            onChange={typed => {
               setOffered(null);
-              dispatch({ type: "heading", change: { vehicle } });
+              name({ vehicle: ownNamed(typed, ownVehicle) });
             }}
-            onNamed={vehicle => void bringPrices(vehicle)}
+            onPicked={picked => {
+              name({ vehicle: { id: picked.id, name: picked.description } });
+              void bringPrices(picked);
+            }}
           />
         </>
       )}
@@ -82,9 +104,18 @@ export const DealHeader = memo(function DealHeader({ isOpen, onOpen }: Props) {
       >
         {isOpen ? "Less" : "More"}
       </button>
-      {offered && (
-        <Suspense fallback={null}>
-          <StockOffer vehicle={offered} onDone={() => setOffered(null)} />
+      {(offered || corrected) && (
+        <Suspense>
+          {offered && <StockOffer vehicle={offered} onDone={() => setOffered(null)} />}
+          {corrected && deal.customer && (
+            <SamePerson
+              former={corrected}
+              present={deal.customer}
+              dealId={dealId}
+              onSame={same => name({ customer: same })}
+              onDone={() => setCorrected(undefined)}
+            />
+          )}
         </Suspense>
       )}
     </header>

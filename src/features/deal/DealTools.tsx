@@ -51,7 +51,7 @@ export const DealTools = memo(function DealTools(props: Props) {
         onClick={async () => {
           // Written now and then: the screen starts without the code for it.
           const { saveDealFile } = await import("./desk/save-deal-file");
-          saveDealFile(fileName, deskDocument(now()));
+          await saveDealFile(fileName, deskDocument(now()));
         }}
       >
         {EXPORT}

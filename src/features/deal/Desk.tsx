@@ -11,7 +11,7 @@ import {
   useState,
 } from "react";
 import type { WantedFigure } from "@/core/moves";
-import type { DealChange, DealDocument, DealOption } from "@/exchange/deal-document";
+import { type DealChange, type DealDocument, type DealOption, nameOf } from "@/exchange/deal-document";
 import type { Settings } from "@/exchange/settings";
 import { focusAfterReload, reloadTo } from "@/features/focus/after-reload";
 import type { Merging } from "@/features/saving/autosave";
@@ -145,14 +145,14 @@ export function Desk({ deal, house, opening, notice }: Props) {
   const opened = useMemo(() => ({ option, act, isFrozen }), [option, act, isFrozen]);
   const [isOpen, setOpen] = useState(false);
   useEffect(focusAfterReload, []);
-  const isNew = deal.document.customer === "";
+  const isNew = deal.document.customer === undefined;
   useEffect(() => {
     if (isNew) window.document.getElementById(CUSTOMER_FIELD)?.focus();
   }, [isNew]);
   const { status } = saving;
   const isUnreadable = state.options.some(each => hasErrors(each.state.errors));
   useAskBeforeLeaving(isUnreadable);
-  const fileName = document.customer || "New deal";
+  const fileName = nameOf(document.customer) || "New deal";
   // What it was signed with is what is shown from now on.
   const isJustSigned = !isFrozen && document.status === "signed" && status.kind === "saved";
   useEffect(() => {
@@ -164,7 +164,7 @@ export function Desk({ deal, house, opening, notice }: Props) {
       <DeskContext value={desk}>
         <OptionProvider value={opened}>
           <div data-testid="desk" className="desk min-h-full p-3 md:px-5 md:py-2.5 lg:h-full">
-            <DealHeader isOpen={isOpen} onOpen={setOpen} />
+            <DealHeader dealId={deal.id} isOpen={isOpen} onOpen={setOpen} />
             <div className="[grid-area:notices]">
               {status.kind === "conflict" && (
                 <Suspense fallback={<p className="text-error">This deal was also changed somewhere else.</p>}>

@@ -1,8 +1,9 @@
-import { useEffect, useId, useRef, useState } from "react";
-import { LONGEST_NAME } from "@/exchange/deal-document";
+import { lazy, Suspense, useRef, useState } from "react";
+import { LONGEST_NAME } from "@/exchange/deal-document/longest-name";
+import type { Suggestion } from "./NameList";
 
-/** A name that can be picked, and what it is the name of. */
-export type Suggestion<Of> = { value: string; remark?: string | undefined; of: Of };
+// Asked for once somebody types: the screen starts without the code for it.
+const NameList = lazy(() => import("./NameList").then(({ NameList: list }) => ({ default: list })));
 
 type Props<Of> = {
   id?: string;
@@ -13,72 +14,62 @@ type Props<Of> = {
   suggest: (text: string) => Promise<Suggestion<Of>[]>;
   className: string;
   onChange: (value: string) => void;
-  /** Something was picked, or typed out in full. */
-  onNamed?: (named: Of) => void;
+  onPicked: (picked: Of) => void;
+  onFocus?: () => void;
+  onLeft?: () => void;
 };
-
-const PAUSE_AFTER_TYPING = 120;
 
 const tidy = (text: string) => text.replace(/\s+/g, " ").trim();
 
 /** A name to type or to pick. Spaces at its ends may be typed on the way, but do not count. */
 export function NameField<Of>(props: Props<Of>) {
-  const { id, label, value, placeholder, className, onChange } = props;
+  const { id, label, value, placeholder, className, suggest, onChange, onPicked, onFocus, onLeft } = props;
   const [text, setText] = useState(value);
-  const list = useId();
+  const [isAsking, setAsking] = useState(false);
+  const input = useRef<HTMLInputElement>(null);
   const shown = tidy(text) === value ? text : value;
-  const { suggestions, ask } = useSuggestions(props);
   return (
-    <>
+    <span className={`relative flex ${className}`}>
       <input
+        ref={input}
         id={id}
-        className={`field ${className}`}
+        className="field min-w-0 grow"
+        role="combobox"
+        aria-autocomplete="list"
+        aria-expanded={false}
         aria-label={label}
         placeholder={placeholder}
-        list={list}
         maxLength={LONGEST_NAME}
         autoComplete="off"
         value={shown}
-        onFocus={() => ask(value, false)}
+        onFocus={onFocus}
         onChange={event => {
-          const name = tidy(event.target.value);
           setText(event.target.value);
-          onChange(name);
-          ask(name, true);
+          onChange(tidy(event.target.value));
+          setAsking(true);
         }}
-        onBlur={() => setText(tidy(shown))}
+        onKeyDown={({ key }) => key === "ArrowDown" && setAsking(true)}
+        onBlur={() => {
+          setText(tidy(shown));
+          setAsking(false);
+          onLeft?.();
+        }}
       />
-      <datalist id={list}>
-        {suggestions.map(each => (
-          <option key={each.value} value={each.value}>
-            {each.remark}
-          </option>
-        ))}
-      </datalist>
-    </>
+      {isAsking && (
+        <Suspense>
+          <NameList
+            input={input}
+            label={label}
+            text={value}
+            suggest={suggest}
+            onPicked={picked => {
+              onPicked(picked as Of);
+              setAsking(false);
+            }}
+            onClose={() => setAsking(false)}
+          />
+        </Suspense>
+      )}
+    </span>
   );
-}
-
-/** What can be picked for the newest text that was asked about, after a pause in typing. */
-function useSuggestions<Of>({ suggest, onNamed }: Props<Of>) {
-  const [suggestions, setSuggestions] = useState<Suggestion<Of>[]>([]);
-  const newest = useRef<{ text: string; timer?: ReturnType<typeof setTimeout> }>({ text: "" });
-  // The answer comes later than the typing: by then another option may be open.
-  const named = useRef(onNamed);
-  useEffect(() => {
-    named.current = onNamed;
-  });
-  const ask = (text: string, isTyped: boolean) => {
-    clearTimeout(newest.current.timer);
-    const timer = setTimeout(async () => {
-      const found = await suggest(text);
-      if (newest.current.text !== text) return;
-      setSuggestions(found);
-      const exact = found.find(({ value }) => value === text);
-      if (exact && isTyped) named.current?.(exact.of);
-    }, PAUSE_AFTER_TYPING);
-    newest.current = { text, timer };
-  };
-  useEffect(() => () => clearTimeout(newest.current.timer), []);
-  return { suggestions, ask };
 }

@@ -3,24 +3,47 @@ import type { Dispatch } from "react";
 import type { DealFile } from "@/exchange/deal-file";
 import { amountIn, type Notation } from "@/exchange/notation";
 import { api } from "@/features/api/api";
-import type { StockVehicle } from "@/server/contract";
+import { whenText } from "@/features/figures/when";
+import type { KnownCustomer, StockVehicle } from "@/server/contract";
 import type { DeskAction } from "./desk/desk-state";
 import { stockFigures } from "./desk/stock-figures";
-import type { Suggestion } from "./NameField";
+import type { Suggestion } from "./NameList";
+import { vehicleInWords } from "./vehicle-in-words";
 
-export async function suggestCustomers(text: string): Promise<Suggestion<string>[]> {
+/** What tells a customer from others of the same name. */
+export const customerRemark = ({ last }: KnownCustomer, notation: Notation): string =>
+  last ? [last.vehicle, whenText(last.at, notation).replace(/, [^,]*$/, "")].filter(Boolean).join(", ") : "";
+
+export async function suggestCustomers(
+  text: string,
+  notation: Notation,
+): Promise<Suggestion<KnownCustomer>[]> {
   const answer = await api.customersLike(text);
-  return answer.kind === "done" ? answer.value.customers.map(name => ({ value: name, of: name })) : [];
+  if (answer.kind !== "done") return [];
+  return answer.value.customers.map(customer => ({
+    id: customer.id,
+    name: customer.name,
+    remark: customerRemark(customer, notation),
+    of: customer,
+  }));
+}
+
+/** What tells a vehicle from others that are called the same. */
+export function vehicleRemark(vehicle: StockVehicle, notation: Notation): string {
+  const { priceMinor, currency, inStock } = vehicle;
+  const price = priceMinor === null || !inStock ? "" : amountIn(priceMinor, currency, notation);
+  return [...vehicleInWords(vehicle, notation), price].filter(Boolean).join(" · ");
 }
 
 export async function suggestVehicles(text: string, notation: Notation): Promise<Suggestion<StockVehicle>[]> {
   const answer = await api.vehiclesLike(text);
   if (answer.kind !== "done") return [];
-  return answer.value.vehicles.map(vehicle => {
-    const { description, priceMinor, currency } = vehicle;
-    const remark = priceMinor === null ? undefined : amountIn(priceMinor, currency, notation);
-    return { value: description, remark, of: vehicle };
-  });
+  return answer.value.vehicles.map(vehicle => ({
+    id: vehicle.id,
+    name: vehicle.description,
+    remark: vehicleRemark(vehicle, notation),
+    of: vehicle,
+  }));
 }
 
 /** Types a vehicle's figures where none are typed yet; whether it has others, which can be offered. */

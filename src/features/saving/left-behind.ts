@@ -2,8 +2,10 @@ import {
   applyChange,
   changeBetween,
   changeUpToDate,
+  type DealChange,
   type DealDocument,
   isSame,
+  nameOf,
   saveUpToDate,
 } from "@/exchange/deal-document";
 import { mergeFigures } from "@/exchange/deal-document/merge-figures";
@@ -24,7 +26,13 @@ export const pendingChanges = (storage: ChangeStorage, dealId?: string): Pending
 /** A kept change as it is written today; before options the whole document was kept. */
 function pendingUpToDate(kept: PendingChange): PendingChange {
   const current = saveUpToDate(kept) as PendingChange;
-  return { ...current, customer: current.change.heading?.customer ?? current.customer };
+  const { heading } = current.change;
+  const before = kept.before && (saveUpToDate({ change: kept.before }) as { change: DealChange }).change;
+  return {
+    ...current,
+    customer: heading ? nameOf(heading.customer) : current.customer,
+    ...(before && { before }),
+  };
 }
 
 /** Changes whose pages are no longer open, of one deal or of all. */
@@ -55,7 +63,7 @@ export async function takeUp(deal: DealReply): Promise<TakenUp | { pending: Pend
   if (isSame(changed, deal.document)) return { pending };
   return {
     pending,
-    from: { version, document: applyChange(deal.document, before) },
+    from: { version, document: applyChange(deal.document, changeUpToDate(deal.document, before)) },
     changed,
     withTyped: typed =>
       mergeFigures(deal.document, changed, typed) ??

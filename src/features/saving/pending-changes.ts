@@ -1,4 +1,4 @@
-import type { DealChange, DealDocument } from "@/exchange/deal-document";
+import { type DealChange, type DealDocument, nameOf } from "@/exchange/deal-document";
 import type { Unsaved } from "./autosave";
 
 /** A change that the server has not confirmed yet. */
@@ -32,7 +32,7 @@ function keepPending(storage: ChangeStorage, change: PendingChange): void {
 /** A page's place for its change of a deal. */
 export const pendingOf = (storage: ChangeStorage, own: Pick<PendingChange, "dealId" | "pageId">) => ({
   keep: ({ document, ...unsaved }: Unsaved<DealDocument, DealChange>) =>
-    keepPending(storage, { ...own, customer: document.customer, ...unsaved }),
+    keepPending(storage, { ...own, customer: nameOf(document.customer), ...unsaved }),
   drop: () => dropPending(storage, own),
 });
 

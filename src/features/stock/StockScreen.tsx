@@ -6,29 +6,52 @@ import { useDropzone } from "react-dropzone";
 import { notationOf } from "@/exchange/notation";
 import type { Settings } from "@/exchange/settings";
 import type { VehicleFile } from "@/exchange/stock/stock.schema";
+import { type VehicleColumn, vehicleColumn } from "@/exchange/stock/vehicle-columns";
 import { dealerApi } from "@/features/api/dealer";
 import { readTextFile } from "@/features/api/read-text-file";
+import { reasonOf } from "@/features/api/reason-of";
 import { stockApi } from "@/features/api/stock";
 import { saveFile } from "@/features/figures/save-file";
+import { todaysDay } from "@/features/figures/today";
 import { notify } from "@/features/notices/notify";
 import { useLookAgain } from "@/features/saving/look-again";
-import type { KeptVehicle, StockReply } from "@/server/contract";
-import { reasonOf, VehicleRow } from "./VehicleRow";
+import type { KeptVehicle, StockReply, VehicleCosts } from "@/server/contract";
+import { IN_LINE, OF_DEALER, type RowProps, VehicleRow } from "./VehicleRow";
 
 type Props = { opened: StockReply; house: Settings };
 
 const byDescription = (one: KeptVehicle, other: KeptVehicle) =>
-  one.description.localeCompare(other.description);
+  one.description.localeCompare(other.description) ||
+  (one.stockNumber ?? "").localeCompare(other.stockNumber ?? "");
 
-/** The vehicles that can be sold: description, asking price, list price; what each cost the dealer once that is asked for. */
+/** Where distances are told in miles. */
+const IN_MILES: ReadonlySet<string> = new Set(["en-US", "en-GB"]);
+
+const COLUMN_STYLES: Record<VehicleColumn["kind"], string> = {
+  amount: "w-32 text-right",
+  whole: "w-28 text-right",
+  year: "w-24 text-right",
+  choice: "w-32",
+  line: "",
+  date: "",
+};
+
+const UNKNOWN: VehicleCosts = { costMinor: null, invoiceMinor: null };
+
+/** What words are looked for in. */
+const searchedOf = ({ description, stockNumber, kind, condition, modelYear, identification }: KeptVehicle) =>
+  [description, stockNumber, kind, condition, modelYear, identification].join(" ").toLowerCase();
+
+/** The vehicles that can be sold, with what is known of each; what each cost the dealer once that is asked for. */
 export function StockScreen({ opened, house }: Props) {
   const [vehicles, setVehicles] = useState(opened.vehicles);
   const [isAdding, setAdding] = useState(false);
   const [search, setSearch] = useState("");
   const [problems, setProblems] = useState<string[]>([]);
   // Of the dealer's side: not sent before it is asked for.
-  const [costs, setCosts] = useState<Record<string, number> | null>(null);
+  const [costs, setCosts] = useState<Record<string, VehicleCosts> | null>(null);
   const notation = notationOf(house.locale);
+  const unit = IN_MILES.has(house.locale) ? "mi" : "km";
   const loadCosts = async () => {
     const answer = await dealerApi.stockCosts();
     if (answer.kind === "done") setCosts(answer.value.costs);
@@ -59,7 +82,7 @@ export function StockScreen({ opened, house }: Props) {
     const { readStockCsv } = await import("@/exchange/stock/stock-csv");
     const text = await readTextFile(file);
     const read = text.ok
-      ? readStockCsv(text.value, house.currency, notation)
+      ? readStockCsv(text.value, { currency: house.currency, today: todaysDay() }, notation)
       : { ok: false as const, sentences: [text.sentence] };
     if (!read.ok) {
       setProblems([`${file.name} was not imported.`, ...read.sentences]);
@@ -85,7 +108,7 @@ export function StockScreen({ opened, house }: Props) {
     const { stockCsv } = await import("@/exchange/stock/stock-csv");
     const stock = vehicles.map(
       ({ id, version: _version, ...vehicle }): VehicleFile =>
-        costs ? { ...vehicle, costMinor: costs[id] ?? null } : vehicle,
+        costs ? { ...vehicle, ...(costs[id] ?? UNKNOWN) } : vehicle,
     );
     saveFile(
       `Stock${forSpreadsheet ? " for a spreadsheet" : ""}.csv`,
@@ -94,8 +117,21 @@ export function StockScreen({ opened, house }: Props) {
     );
   };
   const words = search.toLowerCase().split(/\s+/).filter(Boolean);
-  const shown = vehicles.filter(({ description }) =>
-    words.every(word => description.toLowerCase().includes(word)),
+  const shown = vehicles.filter(vehicle => {
+    const text = searchedOf(vehicle);
+    return words.every(word => text.includes(word));
+  });
+  const row = (
+    vehicle: KeptVehicle | null,
+    rest: Pick<RowProps, "onKept" | "onGone" | "onChangedElsewhere">,
+  ) => (
+    <VehicleRow
+      key={vehicle?.id ?? "new"}
+      vehicle={vehicle}
+      costs={costs ? (costs[vehicle?.id ?? ""] ?? UNKNOWN) : undefined}
+      at={{ currency: vehicle?.currency ?? house.currency, notation, unit }}
+      {...rest}
+    />
   );
 
   return (
@@ -154,62 +190,49 @@ export function StockScreen({ opened, house }: Props) {
         </div>
       )}
       <section aria-label="Vehicles in stock" className="card-paper overflow-x-auto">
-        <table className="w-full min-w-3xl">
+        <table className="w-full min-w-5xl">
           <thead>
             <tr className="bg-base-200 text-left text-sm">
-              <th scope="col" className="px-4 py-2">
+              <th scope="col" className="w-24 py-2 pl-4">
+                Stock no.
+              </th>
+              <th scope="col" className="px-3">
                 Description
               </th>
-              <th scope="col" className="w-40 px-2 text-right">
-                Asking price
-              </th>
-              {costs && (
-                <th scope="col" className="w-40 px-2 text-right">
-                  Cost to the dealer
+              {[...IN_LINE, ...(costs ? OF_DEALER : [])].map(fact => (
+                <th key={fact} scope="col" className={`px-2.5 ${COLUMN_STYLES[vehicleColumn(fact).kind]}`}>
+                  {vehicleColumn(fact).label}
                 </th>
-              )}
-              <th scope="col" className="w-40 px-2 text-right">
-                List price
-              </th>
-              <th scope="col" className="w-16 px-2">
+              ))}
+              <th scope="col" className="w-12 px-1">
                 <span className="sr-only">Currency</span>
               </th>
-              <th scope="col" className="w-14">
+              <th scope="col" className="w-20">
                 <span className="sr-only">What can be done</span>
               </th>
             </tr>
           </thead>
           <tbody>
-            {isAdding && (
-              <VehicleRow
-                vehicle={null}
-                cost={costs ? null : undefined}
-                currency={house.currency}
-                notation={notation}
-                onKept={kept => {
+            {isAdding &&
+              row(null, {
+                onKept: kept => {
                   put([kept]);
                   if (costs) void loadCosts();
                   setAdding(false);
-                }}
-                onGone={() => setAdding(false)}
-                onChangedElsewhere={() => {}}
-              />
-            )}
-            {shown.map(vehicle => (
-              <VehicleRow
-                key={vehicle.id}
-                vehicle={vehicle}
-                cost={costs ? (costs[vehicle.id] ?? null) : undefined}
-                currency={vehicle.currency}
-                notation={notation}
-                onKept={kept => {
+                },
+                onGone: () => setAdding(false),
+                onChangedElsewhere: () => {},
+              })}
+            {shown.map(vehicle =>
+              row(vehicle, {
+                onKept: kept => {
                   put([kept], vehicle.id);
                   if (costs) void loadCosts();
-                }}
-                onGone={() => put([], vehicle.id)}
-                onChangedElsewhere={() => void lookAnew()}
-              />
-            ))}
+                },
+                onGone: () => put([], vehicle.id),
+                onChangedElsewhere: () => void lookAnew(),
+              }),
+            )}
           </tbody>
         </table>
         {shown.length === 0 && !isAdding && (

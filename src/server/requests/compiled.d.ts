@@ -6,6 +6,8 @@ export const dealerRequest: ValidateFunction;
 export const newDealRequest: ValidateFunction;
 export const importRequest: ValidateFunction;
 export const restoreRequest: ValidateFunction;
+export const nameRequest: ValidateFunction;
+export const sameRequest: ValidateFunction;
 export const settingsRequest: ValidateFunction;
 export const settingsDealerRequest: ValidateFunction;
 export const vehicle: ValidateFunction;

@@ -2,6 +2,7 @@ export * from "./requests";
 export type {
   DealerRequest,
   ImportRequest,
+  NameRequest,
   NewDealRequest,
   SaveRequest,
   SettingsDealerRequest,

@@ -1,5 +1,6 @@
 import Type from "typebox";
 import { DealChangeSchema, DealDocumentSchema } from "@/exchange/deal-document/document.schema";
+import { RecordId, SomeLine } from "@/exchange/deal-document/named.schema";
 import type { Dealer } from "@/exchange/dealer";
 import { DealerSchema } from "@/exchange/dealer/dealer.schema";
 import { exact } from "@/exchange/schema";
@@ -49,6 +50,12 @@ const SettingsRequestSchema = exact({ version: SettledVersion, settings: Setting
 /** The body of a save of what of them customers never see. */
 const SettingsDealerRequestSchema = exact({ version: SettledVersion, dealer: SettingsDealerSchema });
 
+/** The body of a corrected name: what it was in view, and what it is from now on. */
+const NameRequestSchema = exact({ was: SomeLine, name: SomeLine });
+
+/** The body of making two customers, or two vehicles, one: the id of the one that is no more. */
+const SameRequestSchema = exact({ other: RecordId });
+
 /** The body of a restoring from a copy that the server keeps. */
 const RestoreRequestSchema = exact({
   copy: Type.String({ maxLength: 100, description: "the name of a copy" }),
@@ -61,12 +68,16 @@ export const REQUESTS = {
   newDealRequest: NewDealRequestSchema,
   importRequest: ImportRequestSchema,
   restoreRequest: RestoreRequestSchema,
+  nameRequest: NameRequestSchema,
+  sameRequest: SameRequestSchema,
   settingsRequest: SettingsRequestSchema,
   settingsDealerRequest: SettingsDealerRequestSchema,
   vehicle: VehicleSchema,
   vehicles: VehiclesSchema,
 };
 
+export type NameRequest = Type.Static<typeof NameRequestSchema>;
+export type SameRequest = Type.Static<typeof SameRequestSchema>;
 export type RestoreRequest = Type.Static<typeof RestoreRequestSchema>;
 /** What a page of before sent of the dealer's side with the deal. */
 type SentOfDealer = { dealer?: Dealer };

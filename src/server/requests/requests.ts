@@ -5,17 +5,33 @@ import { type DealOption, type DealOrder, orderOf, saveUpToDate, upToDate } from
 import { readDeal } from "@/exchange/deal-file";
 import { checkDealFile } from "@/exchange/deal-file/parse";
 import { type Dealer, type DealerFile, dealerApart, dealerOfFile, optionUpToDate } from "@/exchange/dealer";
-import { dealerRequest, importRequest, newDealRequest, restoreRequest, saveRequest } from "./compiled";
+import {
+  dealerRequest,
+  importRequest,
+  nameRequest,
+  newDealRequest,
+  restoreRequest,
+  sameRequest,
+  saveRequest,
+} from "./compiled";
 import type {
   DealerRequest,
   ImportRequest,
+  NameRequest,
   NewDealRequest,
   RestoreRequest,
+  SameRequest,
   SaveRequest,
 } from "./requests.schema";
 
 export const checkImportRequest = (value: unknown): Checked<ImportRequest> =>
   checked<ImportRequest>(importRequest, value);
+
+export const checkNameRequest = (value: unknown): Checked<NameRequest> =>
+  checked<NameRequest>(nameRequest, value);
+
+export const checkSameRequest = (value: unknown): Checked<SameRequest> =>
+  checked<SameRequest>(sameRequest, value);
 
 export const checkRestoreRequest = (value: unknown): Checked<RestoreRequest> =>
   checked<RestoreRequest>(restoreRequest, value);

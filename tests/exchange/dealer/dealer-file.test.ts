@@ -33,7 +33,7 @@ function read(file: object) {
   const deal = parsed(file);
   if (!deal.ok) throw new Error(deal.sentence);
   const { document, dealer } = deal.value;
-  return { document: { customer: "", ...document }, dealer };
+  return { document: { ...document }, dealer };
 }
 
 test("lines have the ids that they were given, else by their places, and no two the same", () => {
@@ -55,13 +55,13 @@ test("the dealer's side comes in with a file in the order of the lines, and goes
       [first]: { cost: "25000.00", costs: { "fee-2": "0.00", "extra-1": "310.00", "trade-in-1": "8700.00" } },
     },
   });
-  expect(wholeDealOf(document, dealer).options.map(option => option.dealer)).toEqual([DEALER, undefined]);
+  expect(wholeDealOf(document, { dealer }).options.map(option => option.dealer)).toEqual([DEALER, undefined]);
   expect(JSON.stringify(wholeDealOf(document))).not.toContain("8700");
   // A line that is gone takes its cost along; another order is that of the costs.
   const [{ inputs }] = document.options as [(typeof document.options)[0], ...unknown[]];
   const { fees = [], extras: _, ...rest } = inputs.structure;
   const changed = { ...inputs, structure: { ...rest, fees: fees.toReversed() } };
-  const filed = wholeDealOf({ ...document, options: [{ id: first, name: "", inputs: changed }] }, dealer);
+  const filed = wholeDealOf({ ...document, options: [{ id: first, name: "", inputs: changed }] }, { dealer });
   expect(filed.options[0]?.dealer).toEqual({
     cost: "25000.00",
     feeCosts: ["0.00", null],

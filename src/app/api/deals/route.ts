@@ -15,7 +15,7 @@ export const POST = (request: Request) =>
     request,
     async ({ store }) => {
       const { document, dealer } = await readBody(request, checkNewDealRequest);
-      return createDeal(await store(), document, dealer);
+      return createDeal(await store(), document, dealer && { dealer });
     },
     201,
   );

@@ -1,4 +1,5 @@
 import { useEffect, useState } from "react";
+import { nameOf } from "@/exchange/deal-document";
 import { costedLines, type Dealer, type DealerOfOption } from "@/exchange/dealer";
 import { withOptional } from "@/exchange/members";
 import { dealerApi } from "@/features/api/dealer";
@@ -44,7 +45,9 @@ export function DealerSide({ dealId }: { dealId: string }) {
         <button
           type="button"
           className="btn btn-ghost btn-sm"
-          onClick={() => saveDealFile(`${document.customer || "New deal"} with costs`, document, dealer)}
+          onClick={() =>
+            void saveDealFile(`${nameOf(document.customer) || "New deal"} with costs`, document, dealer)
+          }
         >
           Export with costs
         </button>

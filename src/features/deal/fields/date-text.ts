@@ -10,7 +10,7 @@ import {
 } from "@/core";
 import { type DealFile, isLease } from "@/exchange/deal-file";
 import { readDate, readMonth } from "@/exchange/text";
-import { localToday } from "@/features/figures/today";
+import { todaysDay } from "@/features/figures/today";
 
 /**
  * A date as people type it, as ISO 8601; undefined where it is none. A distance counts from the contract date, else from
@@ -38,8 +38,6 @@ export function readContractDate(text: string): string | undefined {
 }
 
 const dateOf = (day: DayNumber | undefined) => (day === undefined ? undefined : isoDate(day));
-const todaysDay = () => parseIsoDate(localToday()) ?? 0;
-
 /** The contract date, else the first payment's, else today. */
 function startOf({ plan }: DealFile): DayNumber {
   const first = "firstPayment" in plan ? plan.firstPayment : undefined;

@@ -1,4 +1,4 @@
-import { chosenOption, type DealDocument, optionOf } from "@/exchange/deal-document";
+import { chosenOption, type DealDocument, nameOf, optionOf } from "@/exchange/deal-document";
 import { STATUS_NAMES } from "@/exchange/deal-document/status-names";
 import type { DealFile } from "@/exchange/deal-file";
 import { LOCALE_NAMES } from "@/exchange/notation";
@@ -11,8 +11,8 @@ function describeHeading(document: DealDocument, hasOptions: boolean): Record<st
   const { customer, vehicle, status, budget, notes } = document;
   const { inputs, id } = chosenOption(document);
   return {
-    Customer: customer || "–",
-    "Vehicle or purpose": vehicle || "–",
+    Customer: nameOf(customer) || "–",
+    "Vehicle or purpose": nameOf(vehicle) || "–",
     Status: STATUS_NAMES[status],
     ...(budget !== undefined && { "Budget a month": typedAmountText(budget, inputs.currency) }),
     ...(notes !== undefined && { Notes: notes }),

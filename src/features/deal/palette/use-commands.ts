@@ -1,11 +1,12 @@
 import { useMemo } from "react";
+import { nameOf } from "@/exchange/deal-document";
 import { inNotation } from "@/exchange/notation";
 import { NEW_DEAL_NAMES, type NewDeal } from "@/exchange/settings";
 import { focusSoon } from "@/features/focus/focus-soon";
 import { type Desk, useDesk } from "../desk/desk-context";
 import { deskDocument } from "../desk/desk-state";
 import { saveDealFile } from "../desk/save-deal-file";
-import { VIEWS, type View } from "../desk/views";
+import { VIEWS, viewsOf } from "../desk/views";
 import { askedOf } from "../kinds/asked";
 import { notationIn } from "../option";
 import { type OpenOption, useIsFrozen, useOption } from "../option/option-context";
@@ -177,14 +178,13 @@ function wishes({ option, act }: OpenOption, { wish }: Desk): Command[] {
   });
 }
 
-/** A signed deal has nothing that could be moved on a map. */
 const views = ({ view, show }: Desk, isFrozen: boolean): Command[] =>
-  (Object.entries(VIEWS) as [View, string][])
-    .filter(([each]) => each !== view && !(isFrozen && (each === "map" || each === "reach")))
-    .map(([each, name]) => ({
+  viewsOf(isFrozen)
+    .filter(each => each !== view)
+    .map(each => ({
       id: `view-${each}`,
-      name: `Show ${name}`,
-      says: `Shows ${name.toLowerCase()} beside the structure, or in its place.`,
+      name: `Show ${VIEWS[each]}`,
+      says: `Shows ${VIEWS[each].toLowerCase()} beside the structure, or in its place.`,
       run: () => show(each),
     }));
 
@@ -270,7 +270,7 @@ const elsewhere = ({ state, show }: Desk, onShortcuts: () => void): Command[] =>
     id: "deal-file",
     name: "Export deal",
     says: "Saves the deal with all its options as a file of its own.",
-    run: () => saveDealFile(state.heading.customer || "New deal", deskDocument(state)),
+    run: () => void saveDealFile(nameOf(state.heading.customer) || "New deal", deskDocument(state)),
   },
   ...(Object.entries(NEW_DEAL_NAMES) as [NewDeal, string][]).map(([kind, name]) => ({
     id: `new-${kind}`,

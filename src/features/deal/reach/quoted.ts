@@ -13,7 +13,7 @@ export const quoted =
   (optionId: string, inputs: DealFile, { vehicle, term, price }: Quoted) =>
   (document: DealDocument): DealDocument => ({
     ...withInputsOf(optionId, ofVehicle(inputs, vehicle, term, price))(document),
-    vehicle: vehicle.description,
+    vehicle: { id: vehicle.id, name: vehicle.description },
   });
 
 function ofVehicle(inputs: DealFile, vehicle: KeptVehicle, term: ReachTerm, price: string): DealFile {

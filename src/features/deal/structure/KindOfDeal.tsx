@@ -1,4 +1,5 @@
 import { lazy, Suspense, useState } from "react";
+import { nameOf } from "@/exchange/deal-document";
 import { useDesk } from "../desk/desk-context";
 import { asPersonal, asVehicle } from "../fields";
 import { useOption } from "../option/option-context";
@@ -18,7 +19,7 @@ export function KindOfDeal() {
   if (isFrozen) return null;
   const isPersonal = structure.purpose !== undefined;
   const { vehicle, place } = state.heading;
-  const purpose = vehicle || "Personal loan";
+  const purpose = nameOf(vehicle) || "Personal loan";
   return (
     <p className="mt-1.5 text-faint text-sm">
       {option.desk.isAbout ?? (

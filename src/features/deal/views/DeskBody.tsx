@@ -15,6 +15,7 @@ const LOADS = {
   map: () => import("../map/PaymentMap"),
   lineUp: () => import("../line-up/LineUp"),
   dealer: () => import("../dealer/DealerSide"),
+  who: () => import("../who/CustomerAndVehicle"),
 };
 
 /** What cannot be loaded now is tried again when it is opened. */
@@ -32,6 +33,7 @@ const LineUp = lazy(() => LOADS.lineUp().then(({ LineUp: lineUp }) => ({ default
 const Reach = lazy(() => LOADS.reach().then(({ Reach: reach }) => ({ default: reach })));
 const PaymentMap = lazy(() => LOADS.map().then(({ PaymentMap: map }) => ({ default: map })));
 const DealerSide = lazy(() => LOADS.dealer().then(({ DealerSide: side }) => ({ default: side })));
+const CustomerAndVehicle = lazy(() => LOADS.who().then(({ CustomerAndVehicle: who }) => ({ default: who })));
 const opened = (part: ReactNode) => (
   <Suspense fallback={<p className="p-4 text-faint">Opening …</p>}>{part}</Suspense>
 );
@@ -89,6 +91,7 @@ export const DeskBody = memo(function DeskBody({ dealId, fileName }: { dealId: s
             {opened(<Answer {...answer} />)}
             {view === "reach" && opened(<Reach terms={terms} onTerms={setTerms} />)}
             {view === "dealer" && opened(<DealerSide dealId={dealId} />)}
+            {view === "who" && opened(<CustomerAndVehicle dealId={dealId} />)}
             {view === "map" && opened(<PaymentMap choice={mapChoice} onChoice={setMapChoice} />)}
           </div>
         </div>

@@ -1,7 +1,7 @@
 import { lazy, memo, Suspense, useState } from "react";
 import { focusSoon } from "@/features/focus/focus-soon";
 import { useFrame } from "../desk/desk-context";
-import { type ShownView, VIEWS, type View } from "../desk/views";
+import { barOf, VIEWS, type View } from "../desk/views";
 import { useIsFrozen } from "../option/option-context";
 import { MORE_OPTIONS, NOTES_FIELD } from "../parts/places";
 
@@ -12,13 +12,10 @@ const OptionTools = lazy(() =>
 const OptionChoice = lazy(() =>
   import("../options/many-options").then(({ OptionChoice: choice }) => ({ default: choice })),
 );
+const MoreViews = lazy(() => import("./MoreViews").then(({ MoreViews: more }) => ({ default: more })));
 const MoreOptions = lazy(() =>
   import("../options/MoreOptions").then(({ MoreOptions: panel }) => ({ default: panel })),
 );
-
-/** A signed deal has nothing that could be moved on a map. */
-const viewsOf = (isFrozen: boolean) =>
-  (Object.keys(VIEWS) as ShownView[]).filter(view => !isFrozen || (view !== "map" && view !== "reach"));
 
 type Props = {
   /** A view is about to be wanted: a pointer or the focus is on its button. */
@@ -32,6 +29,7 @@ export const ViewBar = memo(function ViewBar({ onNear, isOpen }: Props) {
   const { heading, count, dispatch, view, show } = useFrame();
   const isFrozen = useIsFrozen();
   const [isAdding, setAdding] = useState(false);
+  const { shown, more } = barOf(isFrozen);
   return (
     <>
       <div className="flex items-center gap-x-1 gap-y-1 max-md:flex-wrap">
@@ -41,7 +39,7 @@ export const ViewBar = memo(function ViewBar({ onNear, isOpen }: Props) {
               <OptionChoice />
             </Suspense>
           )}
-          {viewsOf(isFrozen).map(each => (
+          {shown.map(each => (
             <button
               key={each}
               type="button"
@@ -55,6 +53,9 @@ export const ViewBar = memo(function ViewBar({ onNear, isOpen }: Props) {
             </button>
           ))}
         </nav>
+        <Suspense fallback={null}>
+          <MoreViews views={more} onNear={onNear} />
+        </Suspense>
         <span className="grow" />
         <div className={`flex flex-wrap items-center gap-1 ${isOpen ? "" : "max-md:hidden"}`}>
           {count > 1 && !isFrozen && (
