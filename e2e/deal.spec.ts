@@ -1,3 +1,4 @@
+import { randomUUID } from "node:crypto";
 import { readFile } from "node:fs/promises";
 import { expect, test } from "@playwright/test";
 import { DealScreen, newDeal, newDealFromRegister, openDeal, VAN } from "./officer";
@@ -79,7 +80,9 @@ test("a question without an answer says why, greys the last answer and offers wh
   await openDeal(page, "Tobiah Quarles", "Larkmoor Coast");
   // The demo's own deal stays as other tests expect it.
   const { document } = await (await page.request.get(page.url().replace("/deals/", "/api/deals/"))).json();
-  const copy = { document: { ...document, customer: "Ivo Harrowgate" } };
+  const copy = {
+    document: { ...document, customer: { ...document.customer, id: randomUUID(), name: "Ivo Harrowgate" } },
+  };
   const made = await page.request.post("/api/deals", { data: copy });
   await page.goto(`/deals/${(await made.json()).id}`);
   const deal = await new DealScreen(page).ready();
@@ -236,6 +239,15 @@ test("a deal file of another shape reads truthfully, and its found figure is kep
 
 test("a stock vehicle brings its asking price", async ({ page }) => {
   const deal = await newDeal(page);
-  await deal.type({ "Vehicle or purpose": "Ostrel Single boat trailer, stock 3314" });
+  const vehicle = page.getByLabel("Vehicle or purpose");
+  // Typed alone it is no vehicle of the stock, though one is called so.
+  await vehicle.fill("Ostrel Single boat trailer");
+  await expect(page.getByRole("listbox", { name: "What is known" }).getByRole("option")).toHaveText([
+    /no\. 3314 · 2026 · new · 4,275\.00$/,
+  ]);
+  await expect(deal.field("Price")).toHaveValue("");
+  await vehicle.press("ArrowDown");
+  await vehicle.press("Enter");
   await expect(deal.field("Price")).toHaveValue("4,275.00");
+  await expect(page.getByRole("listbox", { name: "What is known" }).getByRole("option")).toHaveCount(0);
 });

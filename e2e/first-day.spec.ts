@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import { DealScreen, newDeal, newDealFromRegister, press, VAN, view } from "./officer";
+import { DealScreen, newDeal, newDealFromRegister, pick, press, VAN, view } from "./officer";
 
 test("another vehicle from stock offers its prices, and changes none unasked", async ({ page }) => {
   const vehicles = [
@@ -14,10 +14,9 @@ test("another vehicle from stock offers its prices, and changes none unasked", a
   }));
   expect((await page.request.post("/api/stock", { data: { vehicles } })).ok()).toBe(true);
   const deal = await newDeal(page);
-  const vehicle = page.getByLabel("Vehicle or purpose");
-  await vehicle.fill("Offer van, stock 8101");
+  await pick(page, "Vehicle or purpose", "Offer van, stock 8101");
   await expect(deal.field("Price")).toHaveValue("43,200.00");
-  await vehicle.fill("Offer van, stock 8102");
+  await pick(page, "Vehicle or purpose", "Offer van, stock 8102");
   await expect(page.getByText("39,900.00 in stock: take it?")).toBeVisible();
   await expect(deal.field("Price")).toHaveValue("43,200.00");
   await press(page, "Take it");
@@ -26,7 +25,7 @@ test("another vehicle from stock offers its prices, and changes none unasked", a
   // A lease takes the list price, too.
   await page.getByLabel("Kind", { exact: true }).selectOption("lease");
   await expect(deal.field("List price")).toBeVisible();
-  await vehicle.fill("Offer van, stock 8101");
+  await pick(page, "Vehicle or purpose", "Offer van, stock 8101");
   await expect(deal.field("List price")).toHaveValue("45,000.00");
   await expect(page.getByText("43,200.00 in stock: take it?")).toBeVisible();
 });

@@ -72,6 +72,12 @@ export async function openDeal(page: Page, customer: string, vehicle: string): P
   return new DealScreen(page).ready();
 }
 
+/** Types a name and picks the first thing that is known by it, told from others by its remark. */
+export async function pick(page: Page, label: string, text: string, remark: string | RegExp = text) {
+  await page.getByLabel(label, { exact: true }).fill(text);
+  await page.getByRole("option", { name: remark }).first().click();
+}
+
 /** A van of 30,000.00 at 6 % over 60 payments: 579.98 a month. */
 export const VAN = { Price: "30,000", "Yearly rate": "6", "Number of payments": "60" };
 

@@ -45,8 +45,8 @@ const file = (next: Random) => ({ format: "kellux-deal", version: 1, currency: "
 const uuid = (next: Random) =>
   "xxxxxxxx-xxxx-4xxx-8xxx-xxxxxxxxxxxx".replace(/x/g, () => Math.floor(next() * 16).toString(16));
 const heading = (next: Random, status = pick(["quoting", "agreed", "lost"], next)) => ({
-  customer: pick(NAMES, next),
-  vehicle: pick(["", ...NAMES], next),
+  customer: { id: uuid(next), name: pick(NAMES, next) },
+  ...(next() < 0.5 && { vehicle: { id: uuid(next), name: pick(NAMES, next) } }),
   status,
 });
 const option = (next: Random) => ({ id: uuid(next), name: pick(["", ...NAMES], next), inputs: file(next) });

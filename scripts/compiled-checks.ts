@@ -85,6 +85,8 @@ const SMALLEST_PART = 120;
 function withParts(schema: object): object {
   const parts = new Map<string, string>();
   const named = JSON.parse(JSON.stringify(schema), function (this: unknown, key: string, value: unknown) {
+    // Who may see it is nothing to check.
+    if (key === "forCustomers") return undefined;
     if (key === "" || !isPart(value) || Array.isArray(this)) return value;
     const text = JSON.stringify(value);
     if (text.length < SMALLEST_PART) return value;

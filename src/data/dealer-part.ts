@@ -5,7 +5,7 @@ import { type Dealer, type KnownCosts, takesSomething, withTakenCosts } from "@/
 import type { Database } from "./database";
 import { keepPart } from "./keep-part";
 import { dealParts, settings } from "./schema";
-import { costsInStock } from "./stock";
+import { costsInStock } from "./stock-costs";
 
 export const NOTHING: Dealer = {};
 

@@ -101,7 +101,7 @@ export const signedNames = ({ customer, vehicle }: Pick<DealHeading, "customer" 
 });
 
 /** The customer and the vehicle that a deal names, by id. */
-export type NamedIds = { customerId: string | null; vehicleId: string | null };
+type NamedIds = { customerId: string | null; vehicleId: string | null };
 
 /** A name that was corrected leaves nothing behind under the old one; vehicles in stock stay. */
 export async function dropIfUnused(database: Database, { customerId, vehicleId }: NamedIds): Promise<void> {

@@ -1,4 +1,4 @@
-import { and, asc, eq, isNotNull, or, type SQL, sql } from "drizzle-orm";
+import { and, asc, eq, isNotNull, or, sql } from "drizzle-orm";
 import type { VehicleFile } from "@/exchange/stock/stock.schema";
 import type { Database } from "./database";
 import { keepAll, matching } from "./keep-stock";
@@ -6,6 +6,7 @@ import { dropIfUnused } from "./names";
 import { rename } from "./one-record";
 import { stockArrivals, vehicles } from "./schema";
 import { type KeptVehicle, SHOWN } from "./shown-vehicle";
+import { isInStockAmong } from "./stock-costs";
 
 /** What a vehicle cost the dealer, and what was invoiced for it, in minor units; null where that is not known. */
 export type VehicleCosts = { costMinor: number | null; invoiceMinor: number | null };
@@ -68,26 +69,7 @@ export async function stockOf(database: Database, stock: readonly VehicleFile[])
   return database
     .select(SHOWN)
     .from(vehicles)
-    .where(
-      among(
-        found.flatMap(id => id ?? []),
-        isStock,
-      ),
-    );
-}
-
-const isStock = eq(vehicles.inStock, true);
-
-const among = (ids: readonly string[], also?: SQL) =>
-  and(also, sql`${vehicles.id} in (select json_array_elements_text(${JSON.stringify(ids)}::json)::uuid)`);
-
-/** What vehicles in stock cost the dealer, by their ids. */
-export async function costsInStock(
-  database: Database,
-  ids: readonly string[],
-): Promise<{ id: string; costMinor: number | null; currency: string }[]> {
-  const { id, costMinor, currency } = vehicles;
-  return database.select({ id, costMinor, currency }).from(vehicles).where(among(ids, isStock));
+    .where(isInStockAmong(found.flatMap(id => id ?? [])));
 }
 
 /** What became of a change of a vehicle; where it was changed since the version in view, the vehicle as it is now. */

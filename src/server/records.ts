@@ -8,7 +8,7 @@ import { Refusal } from "./refusal";
 import type { NameRequest } from "./requests";
 
 /** Which customer, or which vehicle, an address means. */
-export type RecordAddress = { member: NamedMember; id: string };
+type RecordAddress = { member: NamedMember; id: string };
 
 /** Checks such an address. */
 export async function readRecord(params: Promise<{ member: string; id: string }>): Promise<RecordAddress> {

@@ -1,5 +1,5 @@
 import Type from "typebox";
-import { exact } from "../schema";
+import { exact, seen } from "../schema";
 import { byOption } from "./option-id.schema";
 
 /** What is assumed of the deal as a whole; a member of a deal file's top is one here. */
@@ -14,7 +14,7 @@ const OF_AN_OPTION = {};
  */
 export const AsidesSchema = exact({
   ...OF_THE_DEAL,
-  options: Type.Optional(byOption(exact(OF_AN_OPTION), "what is tried on")),
+  options: seen(Type.Optional(byOption(exact(OF_AN_OPTION), "what is tried on"))),
 });
 
 export type Asides = Type.Static<typeof AsidesSchema>;

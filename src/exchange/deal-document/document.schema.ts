@@ -1,7 +1,7 @@
 import Type from "typebox";
 import type { DealFile } from "../deal-file";
 import { PlaceMember } from "../place/place.schema";
-import { exact } from "../schema";
+import { exact, seen, unseen } from "../schema";
 import { type Asides, AsidesSchema } from "./asides.schema";
 import { LONGEST_NAME } from "./longest-name";
 import { MOST_OPTIONS } from "./most-options";
@@ -29,28 +29,30 @@ export const Notes = Type.String({
 /** Whose deal it is, for what, and how it stands. */
 const HEADING = {
   /** Left out where there is none yet. */
-  customer: Type.Optional(NamedSchema),
+  customer: seen(Type.Optional(NamedSchema)),
   /** The vehicle or the purpose. */
-  vehicle: Type.Optional(NamedSchema),
-  status: Type.Enum(DEAL_STATUSES, { description: '"quoting", "agreed", "signed" or "lost"' }),
+  vehicle: seen(Type.Optional(NamedSchema)),
+  status: seen(Type.Enum(DEAL_STATUSES, { description: '"quoting", "agreed", "signed" or "lost"' })),
   /** What the customer can pay a month, as typed. */
-  budget: Type.Optional(
-    Type.String({
-      pattern: "^\\d{1,10}(\\.\\d{1,3})?$",
-      description: 'an amount of 0 or more, such as "600.00"',
-    }),
+  budget: unseen(
+    Type.Optional(
+      Type.String({
+        pattern: "^\\d{1,10}(\\.\\d{1,3})?$",
+        description: 'an amount of 0 or more, such as "600.00"',
+      }),
+    ),
   ),
   /** What is to be remembered of it. */
-  notes: Type.Optional(Notes),
+  notes: unseen(Type.Optional(Notes)),
   ...PlaceMember,
 };
 
 const OptionSchema = exact({
-  id: OptionId,
+  id: seen(OptionId),
   /** Empty where it has no name of its own. */
-  name: Line,
+  name: seen(Line),
   /** What was typed; the deal file's own schema checks it. */
-  inputs: Type.Unsafe<DealFile>({ type: "object", description: "a deal file" }),
+  inputs: seen(Type.Unsafe<DealFile>({ type: "object", description: "a deal file" })),
 });
 
 const Options = Type.Array(OptionSchema, {
@@ -62,10 +64,10 @@ const Options = Type.Array(OptionSchema, {
 /** All of a deal that an officer can change. */
 export const DealDocumentSchema = exact({
   ...HEADING,
-  chosen: OptionId,
-  options: Options,
+  chosen: seen(OptionId),
+  options: seen(Options),
   /** Left out where nothing is tried or assumed. */
-  asides: Type.Optional(AsidesSchema),
+  asides: seen(Type.Optional(AsidesSchema)),
 });
 
 /** What was changed in a deal: the parts that are named, each whole. */

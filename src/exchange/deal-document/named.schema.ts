@@ -1,5 +1,5 @@
 import Type from "typebox";
-import { exact } from "../schema";
+import { exact, seen, unseen } from "../schema";
 import { LONGEST_NAME } from "./longest-name";
 
 /** The id of a customer or of a vehicle. */
@@ -17,6 +17,6 @@ export const SomeLine = Type.String({
 });
 
 /** A customer or a vehicle: itself, and what it is called; two of one name are two. */
-export const NamedSchema = exact({ id: RecordId, name: SomeLine });
+export const NamedSchema = exact({ id: unseen(RecordId), name: seen(SomeLine) });
 
 export type Named = Type.Static<typeof NamedSchema>;

@@ -10,8 +10,10 @@ export {
   OneOf,
   Payments,
   Percent,
+  seen,
   TimingWord,
   tagged,
+  unseen,
   Whole,
   YearlyRate,
 } from "./parts";

@@ -5,6 +5,21 @@ import { FREQUENCIES, HIGHEST_YEARLY_RATE, MOST_PAYMENTS } from "@/core";
 export const exact = <Properties extends Type.TProperties>(properties: Properties) =>
   Type.Object(properties, { additionalProperties: false });
 
+/** A schema like another, which says whether customers may see the member that it is of. */
+function marked<Member extends Type.TSchema>(member: Member, forCustomers: boolean): Member {
+  const prototype: object | null = Object.getPrototypeOf(member);
+  return Object.defineProperties(Object.create(prototype), {
+    ...Object.getOwnPropertyDescriptors(member),
+    forCustomers: { value: forCustomers, enumerable: true },
+  });
+}
+
+/** A member that customers may see. */
+export const seen = <Member extends Type.TSchema>(member: Member): Member => marked(member, true);
+
+/** A member that customers never see. */
+export const unseen = <Member extends Type.TSchema>(member: Member): Member => marked(member, false);
+
 /**
  * One of some objects, told apart by a word that each has of its own: what is wrong with one is then said of
  * that one alone.

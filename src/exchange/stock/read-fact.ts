@@ -5,7 +5,7 @@ import { FARTHEST, FIRST_MODEL_YEAR, LAST_MODEL_YEAR, LONGEST_NUMBER } from "./l
 import type { VehicleColumn } from "./vehicle-columns";
 
 /** A fact as it is kept, or what is wrong with it. */
-export type ReadFact = { value: string | number | null } | { sentence: string };
+type ReadFact = { value: string | number | null } | { sentence: string };
 
 type ReadAt = { currency: string; notation: Notation /** A day number. */; today: number };
 

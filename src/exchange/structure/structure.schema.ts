@@ -10,7 +10,7 @@ import {
   MOST_TAXES,
   MOST_TRADE_INS,
 } from "@/core";
-import { Amount, exact, OneOf, Percent } from "../schema";
+import { Amount, exact, OneOf, Percent, seen } from "../schema";
 
 /** What a line is called. */
 export const LineName = Type.String({
@@ -34,12 +34,12 @@ export const list = <Item extends Type.TSchema>(item: Item, maxItems: number, wh
 
 const CashDown = Type.Union(
   [
-    exact({ amount: Amount }),
+    exact({ amount: seen(Amount) }),
     exact({
-      percent: percent("a percent"),
-      of: Type.Optional(OneOf("price", "total")),
+      percent: seen(percent("a percent")),
+      of: seen(Type.Optional(OneOf("price", "total"))),
     }),
-    exact({ dueAtSigning: Amount }),
+    exact({ dueAtSigning: seen(Amount) }),
   ],
   {
     description: '{ "amount": … }, { "percent": …, "of": "price" or "total" } or { "dueAtSigning": … }',
@@ -48,49 +48,54 @@ const CashDown = Type.Union(
 
 /** What a fee and an extra have in common. */
 export const CHARGE = {
-  id: Type.Optional(LineId),
-  name: LineName,
-  amount: Type.Optional(Amount),
-  percentOf: Type.Optional(OneOf("price", "loanAmount", "totalOfPayments")),
-  percent: Type.Optional(percent("a percent")),
-  taxable: Type.Optional(Type.Boolean({ description: "true or false" })),
-  financed: Type.Optional(Type.Boolean({ description: "true or false" })),
-  financeCharge: Type.Optional(Type.Boolean({ description: "true or false" })),
-  with: Type.Optional(OneOf("firstPayment", "lastPayment", "eachPayment")),
+  id: seen(Type.Optional(LineId)),
+  name: seen(LineName),
+  amount: seen(Type.Optional(Amount)),
+  percentOf: seen(Type.Optional(OneOf("price", "loanAmount", "totalOfPayments"))),
+  percent: seen(Type.Optional(percent("a percent"))),
+  taxable: seen(Type.Optional(Type.Boolean({ description: "true or false" }))),
+  financed: seen(Type.Optional(Type.Boolean({ description: "true or false" }))),
+  financeCharge: seen(Type.Optional(Type.Boolean({ description: "true or false" }))),
+  with: seen(Type.Optional(OneOf("firstPayment", "lastPayment", "eachPayment"))),
 };
 
-const Fee = exact({ ...CHARGE, keptBack: Type.Optional(Type.Boolean({ description: "true or false" })) });
+const Fee = exact({
+  ...CHARGE,
+  keptBack: seen(Type.Optional(Type.Boolean({ description: "true or false" }))),
+});
 
 export const Tax = exact({
-  name: LineName,
-  rate: percent("a rate in percent"),
-  on: Type.Array(OneOf("price", "fees", "extras"), {
-    minItems: 1,
-    maxItems: 3,
-    uniqueItems: true,
-    description: 'a list of "price", "fees" or "extras"',
-  }),
-  tradeInCredit: Type.Optional(
-    Type.Union([Type.Boolean(), Amount], { description: "true, false or a most amount" }),
+  name: seen(LineName),
+  rate: seen(percent("a rate in percent")),
+  on: seen(
+    Type.Array(OneOf("price", "fees", "extras"), {
+      minItems: 1,
+      maxItems: 3,
+      uniqueItems: true,
+      description: 'a list of "price", "fees" or "extras"',
+    }),
   ),
-  rebateCredit: Type.Optional(Type.Boolean({ description: "true or false" })),
-  rounding: Type.Optional(OneOf("nearest", "up", "down")),
-  capOn: Type.Optional(Amount),
-  cap: Type.Optional(Amount),
-  financed: Type.Optional(Type.Boolean({ description: "true or false" })),
+  tradeInCredit: seen(
+    Type.Optional(Type.Union([Type.Boolean(), Amount], { description: "true, false or a most amount" })),
+  ),
+  rebateCredit: seen(Type.Optional(Type.Boolean({ description: "true or false" }))),
+  rounding: seen(Type.Optional(OneOf("nearest", "up", "down"))),
+  capOn: seen(Type.Optional(Amount)),
+  cap: seen(Type.Optional(Amount)),
+  financed: seen(Type.Optional(Type.Boolean({ description: "true or false" }))),
 });
 
 const Rebate = exact({
-  name: LineName,
-  amount: Amount,
-  beforeTax: Type.Optional(Type.Boolean({ description: "true or false" })),
+  name: seen(LineName),
+  amount: seen(Amount),
+  beforeTax: seen(Type.Optional(Type.Boolean({ description: "true or false" }))),
 });
 
 const TradeIn = exact({
-  id: Type.Optional(LineId),
-  name: Type.Optional(LineName),
-  allowance: Type.Optional(Amount),
-  owed: Type.Optional(Amount),
+  id: seen(Type.Optional(LineId)),
+  name: seen(Type.Optional(LineName)),
+  allowance: seen(Type.Optional(Amount)),
+  owed: seen(Type.Optional(Amount)),
 });
 
 /** A member for each line that is one amount. */
@@ -99,27 +104,33 @@ const eachAmountLine = <Member extends Type.TSchema>(member: Member) =>
 
 /** The lines from the price to the amount financed. */
 export const StructureSchema = exact({
-  price: Type.Optional(Amount),
+  price: seen(Type.Optional(Amount)),
   /** What the maker asks for it, of which a residual can be a percent. */
-  listPrice: Type.Optional(Amount),
-  taxIncluded: Type.Optional(Type.Boolean({ description: "true or false" })),
-  taxes: Type.Optional(list(Tax, MOST_TAXES, "taxes")),
-  fees: Type.Optional(list(Fee, MOST_FEES, "fees")),
-  extras: Type.Optional(list(exact(CHARGE), MOST_EXTRAS, "extras")),
-  rebates: Type.Optional(list(Rebate, MOST_REBATES, "rebates")),
-  tradeIn: Type.Optional(exact({ allowance: Type.Optional(Amount), owed: Amount })),
-  tradeIns: Type.Optional(list(TradeIn, MOST_TRADE_INS, "trade-ins")),
-  down: Type.Optional(CashDown),
-  ...eachAmountLine(Type.Optional(Amount)),
-  purpose: Type.Optional(LineName),
-  payoffs: Type.Optional(list(exact({ name: LineName, amount: Amount }), MOST_PAYOFFS, "debts paid off")),
+  listPrice: seen(Type.Optional(Amount)),
+  taxIncluded: seen(Type.Optional(Type.Boolean({ description: "true or false" }))),
+  taxes: seen(Type.Optional(list(Tax, MOST_TAXES, "taxes"))),
+  fees: seen(Type.Optional(list(Fee, MOST_FEES, "fees"))),
+  extras: seen(Type.Optional(list(exact(CHARGE), MOST_EXTRAS, "extras"))),
+  rebates: seen(Type.Optional(list(Rebate, MOST_REBATES, "rebates"))),
+  tradeIn: seen(Type.Optional(exact({ allowance: seen(Type.Optional(Amount)), owed: seen(Amount) }))),
+  tradeIns: seen(Type.Optional(list(TradeIn, MOST_TRADE_INS, "trade-ins"))),
+  down: seen(Type.Optional(CashDown)),
+  ...eachAmountLine(seen(Type.Optional(Amount))),
+  purpose: seen(Type.Optional(LineName)),
+  payoffs: seen(
+    Type.Optional(
+      list(exact({ name: seen(LineName), amount: seen(Amount) }), MOST_PAYOFFS, "debts paid off"),
+    ),
+  ),
   /** What the lines that every structure has are called, where not as usual. */
-  names: Type.Optional(
-    exact({
-      price: Type.Optional(LineName),
-      ...eachAmountLine(Type.Optional(LineName)),
-      down: Type.Optional(LineName),
-    }),
+  names: seen(
+    Type.Optional(
+      exact({
+        price: seen(Type.Optional(LineName)),
+        ...eachAmountLine(seen(Type.Optional(LineName))),
+        down: seen(Type.Optional(LineName)),
+      }),
+    ),
   ),
 });
 

@@ -1,7 +1,16 @@
-import { type DealDocument, headingOf } from "../deal-document";
+import type { DealDocument } from "../deal-document";
 import type { DealFile } from "../deal-file";
 import { type Dealer, dealerFileOf } from "../dealer";
 import type { WholeDealFile } from "./whole-deal.schema";
+
+type FiledInputs = Omit<DealFile, "kept" | "ask">;
+
+/** What of a deal is filed: all of it, or what its customer may see. */
+type FiledDocument = Omit<DealDocument, "customer" | "vehicle" | "options"> & {
+  customer?: { name: string };
+  vehicle?: { name: string };
+  options: { id: string; name: string; inputs: FiledInputs }[];
+};
 
 type Beside = { dealer?: Dealer | undefined; stockNumber?: string | null | undefined };
 
@@ -11,11 +20,10 @@ type Beside = { dealer?: Dealer | undefined; stockNumber?: string | null | undef
  * @param beside what the dealer alone sees, where that is to be in it, and the vehicle's stock number, where it has one
  */
 export function wholeDealOf(
-  document: DealDocument,
+  document: FiledDocument,
   { dealer = {}, stockNumber }: Beside = {},
 ): WholeDealFile {
-  const { customer, vehicle, status, budget, notes, place } = headingOf(document);
-  const { options, chosen } = document;
+  const { customer, vehicle, status, budget, notes, place, options, chosen } = document;
   return {
     format: "kellux-deal",
     version: 2,
@@ -39,6 +47,6 @@ export function wholeDealOf(
   };
 }
 
-function optionOf({ format: _f, version: _v, currency: _c, ...option }: DealFile) {
+function optionOf({ format: _f, version: _v, currency: _c, ...option }: FiledInputs) {
   return option as WholeDealFile["options"][number];
 }

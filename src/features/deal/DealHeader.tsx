@@ -5,7 +5,7 @@ import type { Notation } from "@/exchange/notation";
 import type { StockVehicle } from "@/server/contract";
 import { useFrame } from "./desk/desk-context";
 import { openedOption } from "./desk/desk-state";
-import { NameField } from "./NameField";
+import { NameField } from "./names/NameField";
 import { useIsFrozen, useNotation } from "./option/option-context";
 
 const BACK = <ChevronLeft size={18} aria-hidden="true" />;
@@ -14,15 +14,21 @@ const BACK = <ChevronLeft size={18} aria-hidden="true" />;
 export const CUSTOMER_FIELD = "customer";
 
 // Asked for once somebody types: the screen starts without the code for it.
-const suggestions = () => import("./suggestions");
-const StockOffer = lazy(() => import("./StockOffer").then(({ StockOffer: offer }) => ({ default: offer })));
-const SamePerson = lazy(() => import("./SamePerson").then(({ SamePerson: ask }) => ({ default: ask })));
+const suggestions = () => import("./names/suggestions");
+const StockOffer = lazy(() =>
+  import("./names/StockOffer").then(({ StockOffer: offer }) => ({ default: offer })),
+);
+const SamePerson = lazy(() => import("./names/SamePerson").then(({ SamePerson: ask }) => ({ default: ask })));
 
-const suggestCustomers = async (text: string, notation: Notation) =>
-  (await suggestions()).suggestCustomers(text, notation);
+/** What is known, but for the one that the deal names already. */
+const but = <Each extends { id: string }>(all: readonly Each[], present: Named | undefined) =>
+  all.filter(({ id }) => id !== present?.id);
 
-const suggestVehicles = async (text: string, notation: Notation) =>
-  (await suggestions()).suggestVehicles(text, notation);
+const suggestCustomers = async (text: string, notation: Notation, present: Named | undefined) =>
+  but(await (await suggestions()).suggestCustomers(text, notation), present);
+
+const suggestVehicles = async (text: string, notation: Notation, present: Named | undefined) =>
+  but(await (await suggestions()).suggestVehicles(text, notation), present);
 
 type Props = {
   dealId: string;
@@ -69,7 +75,7 @@ export const DealHeader = memo(function DealHeader({ dealId, isOpen, onOpen }: P
             value={customer}
             id={CUSTOMER_FIELD}
             placeholder="Customer’s name"
-            suggest={text => suggestCustomers(text, notation)}
+            suggest={text => suggestCustomers(text, notation, deal.customer)}
             className="min-w-32 grow-2 basis-32 font-semibold font-serif text-lg"
             onChange={typed => name({ customer: ownNamed(typed, ownCustomer) })}
             onPicked={({ id, name: picked }) => name({ customer: { id, name: picked } })}
@@ -83,7 +89,7 @@ export const DealHeader = memo(function DealHeader({ dealId, isOpen, onOpen }: P
             label="Vehicle or purpose"
             value={vehicle}
             placeholder="Vehicle or purpose"
-            suggest={text => suggestVehicles(text, notation)}
+            suggest={text => suggestVehicles(text, notation, deal.vehicle)}
             className={`min-w-44 grow-3 basis-44 ${isOpen ? "" : "max-md:hidden print:flex"}`}
             onChange={typed => {
               setOffered(null);

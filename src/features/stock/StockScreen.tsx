@@ -28,10 +28,10 @@ const byDescription = (one: KeptVehicle, other: KeptVehicle) =>
 const IN_MILES: ReadonlySet<string> = new Set(["en-US", "en-GB"]);
 
 const COLUMN_STYLES: Record<VehicleColumn["kind"], string> = {
-  amount: "w-32 text-right",
+  amount: "w-30 text-right",
   whole: "w-28 text-right",
   year: "w-24 text-right",
-  choice: "w-32",
+  choice: "w-30",
   line: "",
   date: "",
 };
@@ -196,7 +196,7 @@ export function StockScreen({ opened, house }: Props) {
               <th scope="col" className="w-24 py-2 pl-4">
                 Stock no.
               </th>
-              <th scope="col" className="px-3">
+              <th scope="col" className="min-w-60 px-3">
                 Description
               </th>
               {[...IN_LINE, ...(costs ? OF_DEALER : [])].map(fact => (

@@ -137,14 +137,7 @@ export function VehicleRow(props: RowProps) {
     <>
       <tr className="border-base-300 border-t align-top hover:bg-base-200" {...leave}>
         <td className="py-0.5 pl-2">{field("stockNumber")}</td>
-        <td className="px-1 py-0.5">
-          {field("description")}
-          {problem && (
-            <p id={`${id}-problem`} role="alert" className="mt-0.5 px-2 text-error text-sm">
-              {inNotation(problem.sentence, at.notation)}
-            </p>
-          )}
-        </td>
+        <td className="px-1 py-0.5">{field("description")}</td>
         {inLine.map(name => (
           <td key={name} className="px-0.5 py-0.5">
             {field(name)}
@@ -171,6 +164,16 @@ export function VehicleRow(props: RowProps) {
           </button>
         </td>
       </tr>
+      {problem && (
+        <tr>
+          <td />
+          <td colSpan={inLine.length + 3} className="px-3 pb-1">
+            <p id={`${id}-problem`} role="alert" className="text-error text-sm">
+              {inNotation(problem.sentence, at.notation)}
+            </p>
+          </td>
+        </tr>
+      )}
       {isOpen && (
         <tr {...leave}>
           <td />

@@ -16,7 +16,7 @@ export type VehicleTexts = Partial<Record<VehicleField, string>>;
 export type TypedVehicle = { currency: string; notation: Notation; unit: "km" | "mi" };
 
 /** The columns that have a field: those of the dealer's side where that is open. */
-export const fieldColumns = (withCosts: boolean): VehicleColumn[] =>
+const fieldColumns = (withCosts: boolean): VehicleColumn[] =>
   VEHICLE_COLUMNS.filter(({ fact, isOfDealer }) => fact !== "distanceUnit" && (withCosts || !isOfDealer));
 
 /** A vehicle as it is typed. */
@@ -42,7 +42,7 @@ function factText(
 }
 
 /** What a vehicle comes to as it is typed, or what cannot be read, and where. */
-export type ReadVehicle = VehicleFile | { field: VehicleField; sentence: string };
+type ReadVehicle = VehicleFile | { field: VehicleField; sentence: string };
 
 export function readTexts(texts: VehicleTexts, withCosts: boolean, at: TypedVehicle): ReadVehicle {
   const facts: Partial<VehicleFile> = {};

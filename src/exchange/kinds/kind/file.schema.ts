@@ -1,15 +1,15 @@
 import Type from "typebox";
 import { LOCALES } from "../../notation";
-import { Currency, exact, OneOf } from "../../schema";
+import { Currency, exact, OneOf, seen, unseen } from "../../schema";
 import { StructureSchema } from "../../structure/structure.schema";
 
 /** What every deal file has, whatever kind its deal is of. */
 const COMMON = {
-  format: Type.Literal("kellux-deal", { description: '"kellux-deal"' }),
-  version: Type.Literal(1, { description: "1" }),
-  currency: Currency,
-  locale: Type.Optional(OneOf(...LOCALES)),
-  structure: StructureSchema,
+  format: seen(Type.Literal("kellux-deal", { description: '"kellux-deal"' })),
+  version: seen(Type.Literal(1, { description: "1" })),
+  currency: seen(Currency),
+  locale: seen(Type.Optional(OneOf(...LOCALES))),
+  structure: seen(StructureSchema),
 };
 
 /** What of a deal file is its kind's own: its plan, what it looks for and from what, and what is asked about it. */
@@ -27,7 +27,7 @@ type Members = {
  * @param other another kind's: what the deal was before its kind was changed, for coming back to; its structure is the deal's
  */
 export const fileSchema = <Own extends Members, Other extends Members>(members: Own, other: Other) =>
-  exact({ ...COMMON, ...members, kept: Type.Optional(exact(other)) });
+  exact({ ...COMMON, ...members, kept: unseen(Type.Optional(exact(other))) });
 
 /**
  * What the officer typed of a deal of a kind, as it is filed, sent and kept. Figures that were not typed yet, and the one

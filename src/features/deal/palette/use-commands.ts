@@ -5,7 +5,7 @@ import { NEW_DEAL_NAMES, type NewDeal } from "@/exchange/settings";
 import { focusSoon } from "@/features/focus/focus-soon";
 import { type Desk, useDesk } from "../desk/desk-context";
 import { deskDocument } from "../desk/desk-state";
-import { saveDealFile } from "../desk/save-deal-file";
+import { saveCustomersFile, saveDealFile } from "../desk/save-deal-file";
 import { VIEWS, viewsOf } from "../desk/views";
 import { askedOf } from "../kinds/asked";
 import { notationIn } from "../option";
@@ -271,6 +271,12 @@ const elsewhere = ({ state, show }: Desk, onShortcuts: () => void): Command[] =>
     name: "Export deal",
     says: "Saves the deal with all its options as a file of its own.",
     run: () => void saveDealFile(nameOf(state.heading.customer) || "New deal", deskDocument(state)),
+  },
+  {
+    id: "customers-file",
+    name: "Export deal for the customer",
+    says: "Saves the deal as a file with what the customer may see: no notes, no budget, nothing of the dealer’s side.",
+    run: () => void saveCustomersFile(nameOf(state.heading.customer) || "New deal", deskDocument(state)),
   },
   ...(Object.entries(NEW_DEAL_NAMES) as [NewDeal, string][]).map(([kind, name]) => ({
     id: `new-${kind}`,

@@ -5,8 +5,8 @@ import { recordsApi } from "@/features/api/records";
 import { notify } from "@/features/notices/notify";
 import type { CountedRecord } from "@/server/contract";
 import { useDesk } from "../desk/desk-context";
+import { suggestCustomers, suggestVehicles } from "../names/suggestions";
 import { useIsFrozen, useNotation } from "../option/option-context";
-import { suggestCustomers, suggestVehicles } from "../suggestions";
 import { vehicleFacts } from "./vehicle-facts";
 
 /** Who the deal is for and what it is about: what is known of them, and others that may be the same. */
@@ -90,9 +90,10 @@ function Alike({ member, named, onOne }: AlikeProps) {
   const [meant, setMeant] = useState<string | null>(null);
   useEffect(() => {
     let isNewest = true;
-    // The first word finds whoever is written a little otherwise.
-    const [word = ""] = named.name.split(/[\s,]+/);
-    const asked = member === "customer" ? suggestCustomers(word, notation) : suggestVehicles(word, notation);
+    // The first name finds whoever is written a little otherwise; vehicles of one maker are not one.
+    const [first = ""] = named.name.split(/[\s,]+/);
+    const asked =
+      member === "customer" ? suggestCustomers(first, notation) : suggestVehicles(named.name, notation);
     void asked.then(found => {
       if (isNewest) setOthers(found.filter(({ id }) => id !== named.id));
     });

@@ -8,6 +8,7 @@ import {
   OneOf,
   Payments,
   Percent,
+  seen,
   Whole,
   YearlyRate,
 } from "../../../schema";
@@ -22,90 +23,102 @@ const MoneyFactor = Type.Union(
 
 const Residual = Type.Union(
   [
-    exact({ amount: Amount }),
+    exact({ amount: seen(Amount) }),
     exact({
-      percent: Percent(
-        `a percent from 0 to ${HIGHEST_BALLOON_PERCENT}, such as "43.6"`,
-        HIGHEST_BALLOON_PERCENT,
+      percent: seen(
+        Percent(`a percent from 0 to ${HIGHEST_BALLOON_PERCENT}, such as "43.6"`, HIGHEST_BALLOON_PERCENT),
       ),
-      of: Type.Optional(OneOf("listPrice", "price")),
+      of: seen(Type.Optional(OneOf("listPrice", "price"))),
     }),
   ],
   { description: '{ "amount": … } or { "percent": …, "of": "listPrice" or "price" }' },
 );
 
-const SecurityDeposit = Type.Union([exact({ amount: Amount }), exact({ roundedUpTo: Amount })], {
+const SecurityDeposit = Type.Union([exact({ amount: seen(Amount) }), exact({ roundedUpTo: seen(Amount) })], {
   description: '{ "amount": … } or { "roundedUpTo": … }',
 });
 
 const LeaseTax = exact({
-  name: LineName,
-  rate: Percent('a rate in percent from 0 to 100, such as "6.25"', 100),
-  on: Type.Array(OneOf("payment", "sumOfPayments", "price", "reduction", "fees", "extras", "purchase"), {
-    minItems: 1,
-    maxItems: 7,
-    uniqueItems: true,
-    description: 'a list of "payment", "sumOfPayments", "price", "reduction", "fees", "extras" or "purchase"',
-  }),
-  tradeInCredit: Type.Optional(
-    Type.Union([Type.Boolean(), Amount], { description: "true, false or a most amount" }),
+  name: seen(LineName),
+  rate: seen(Percent('a rate in percent from 0 to 100, such as "6.25"', 100)),
+  on: seen(
+    Type.Array(OneOf("payment", "sumOfPayments", "price", "reduction", "fees", "extras", "purchase"), {
+      minItems: 1,
+      maxItems: 7,
+      uniqueItems: true,
+      description:
+        'a list of "payment", "sumOfPayments", "price", "reduction", "fees", "extras" or "purchase"',
+    }),
   ),
-  rebateCredit: Type.Optional(YesOrNo),
-  rounding: Type.Optional(OneOf("nearest", "up", "down")),
-  capOn: Type.Optional(Amount),
-  cap: Type.Optional(Amount),
-  financed: Type.Optional(YesOrNo),
+  tradeInCredit: seen(
+    Type.Optional(Type.Union([Type.Boolean(), Amount], { description: "true, false or a most amount" })),
+  ),
+  rebateCredit: seen(Type.Optional(YesOrNo)),
+  rounding: seen(Type.Optional(OneOf("nearest", "up", "down"))),
+  capOn: seen(Type.Optional(Amount)),
+  cap: seen(Type.Optional(Amount)),
+  financed: seen(Type.Optional(YesOrNo)),
 });
 
 const MOST_DISTANCE = 1_000_000;
 const HIGHEST_PRICE_BEYOND = 999_999;
 
 const DistanceAllowed = exact({
-  perYear: Whole(0, MOST_DISTANCE, "a whole number"),
-  unit: Type.String({ pattern: "^[a-zA-Z]{1,12}$", description: 'a unit of distance, such as "mi" or "km"' }),
-  beyond: Type.Union(
-    [
-      Type.String({ pattern: "^\\d{1,6}(\\.\\d{1,6})?$" }),
-      Type.Number({ minimum: 0, maximum: HIGHEST_PRICE_BEYOND }),
-    ],
-    { description: `a price from 0 to ${HIGHEST_PRICE_BEYOND}, such as "0.22"` },
+  perYear: seen(Whole(0, MOST_DISTANCE, "a whole number")),
+  unit: seen(
+    Type.String({ pattern: "^[a-zA-Z]{1,12}$", description: 'a unit of distance, such as "mi" or "km"' }),
   ),
-  expected: Type.Optional(Whole(0, MOST_DISTANCE, "a whole number")),
+  beyond: seen(
+    Type.Union(
+      [
+        Type.String({ pattern: "^\\d{1,6}(\\.\\d{1,6})?$" }),
+        Type.Number({ minimum: 0, maximum: HIGHEST_PRICE_BEYOND }),
+      ],
+      { description: `a price from 0 to ${HIGHEST_PRICE_BEYOND}, such as "0.22"` },
+    ),
+  ),
+  expected: seen(Type.Optional(Whole(0, MOST_DISTANCE, "a whole number"))),
 });
 
 /** How a vehicle is leased, as it is filed. */
 export const LeasePlanSchema = exact({
-  kind: Type.Literal("lease", { description: '"lease"' }),
-  reckoning: OneOf("moneyFactor", "levelYield"),
-  moneyFactor: Type.Optional(MoneyFactor),
-  yearlyRate: Type.Optional(YearlyRate),
-  payments: Type.Optional(Payments),
-  frequency: FrequencyWord,
-  rounding: Type.Optional(OneOf("nearest", "up", "down")),
-  roundingStep: Type.Optional(Amount),
-  signed: Type.Optional(IsoDate),
-  payment: Type.Optional(Amount),
-  inAdvance: Type.Optional(Whole(0, MOST_PAYMENTS, "a whole number of payments")),
-  residual: Type.Optional(Residual),
-  residualDue: Type.Optional(OneOf("lastPayment", "onePeriodAfter", "end")),
-  acquisitionFee: Type.Optional(
-    exact({ amount: Amount, financed: Type.Optional(YesOrNo), taxable: Type.Optional(YesOrNo) }),
+  kind: seen(Type.Literal("lease", { description: '"lease"' })),
+  reckoning: seen(OneOf("moneyFactor", "levelYield")),
+  moneyFactor: seen(Type.Optional(MoneyFactor)),
+  yearlyRate: seen(Type.Optional(YearlyRate)),
+  payments: seen(Type.Optional(Payments)),
+  frequency: seen(FrequencyWord),
+  rounding: seen(Type.Optional(OneOf("nearest", "up", "down"))),
+  roundingStep: seen(Type.Optional(Amount)),
+  signed: seen(Type.Optional(IsoDate)),
+  payment: seen(Type.Optional(Amount)),
+  inAdvance: seen(Type.Optional(Whole(0, MOST_PAYMENTS, "a whole number of payments"))),
+  residual: seen(Type.Optional(Residual)),
+  residualDue: seen(Type.Optional(OneOf("lastPayment", "onePeriodAfter", "end"))),
+  acquisitionFee: seen(
+    Type.Optional(
+      exact({
+        amount: seen(Amount),
+        financed: seen(Type.Optional(YesOrNo)),
+        taxable: seen(Type.Optional(YesOrNo)),
+      }),
+    ),
   ),
-  securityDeposit: Type.Optional(SecurityDeposit),
-  taxes: Type.Optional(list(LeaseTax, MOST_TAXES, "taxes")),
-  distance: Type.Optional(DistanceAllowed),
-  earlyFee: Type.Optional(Amount),
-  dispositionFee: Type.Optional(Amount),
-  purchaseFee: Type.Optional(Amount),
+  securityDeposit: seen(Type.Optional(SecurityDeposit)),
+  taxes: seen(Type.Optional(list(LeaseTax, MOST_TAXES, "taxes"))),
+  distance: seen(Type.Optional(DistanceAllowed)),
+  earlyFee: seen(Type.Optional(Amount)),
+  dispositionFee: seen(Type.Optional(Amount)),
+  purchaseFee: seen(Type.Optional(Amount)),
 });
 
 /** A figure of a lease's result that another is found from, in place of the plan's payment. */
 export const LeaseKnownSchema = Type.Union(
   [
-    exact({ basePayment: Amount }),
-    exact({ dueAtSigning: Amount }),
-    exact({ totalIfReturned: Amount }),
-    exact({ totalIfBought: Amount }),
+    exact({ basePayment: seen(Amount) }),
+    exact({ dueAtSigning: seen(Amount) }),
+    exact({ totalIfReturned: seen(Amount) }),
+    exact({ totalIfBought: seen(Amount) }),
   ],
   {
     description: 'one of { "basePayment" }, { "dueAtSigning" }, { "totalIfReturned" } or { "totalIfBought" }',

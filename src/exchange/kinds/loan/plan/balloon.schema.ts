@@ -1,14 +1,16 @@
 import Type from "typebox";
 import { HIGHEST_BALLOON_PERCENT } from "@/core";
-import { Amount, exact, Percent } from "../../../schema";
+import { Amount, exact, Percent, seen } from "../../../schema";
 
 const Balloon = Type.Union(
   [
-    exact({ amount: Amount }),
+    exact({ amount: seen(Amount) }),
     exact({
-      percent: Percent(
-        `a percent of the price from 0 to ${HIGHEST_BALLOON_PERCENT}, such as "35"`,
-        HIGHEST_BALLOON_PERCENT,
+      percent: seen(
+        Percent(
+          `a percent of the price from 0 to ${HIGHEST_BALLOON_PERCENT}, such as "35"`,
+          HIGHEST_BALLOON_PERCENT,
+        ),
       ),
     }),
   ],
@@ -17,5 +19,5 @@ const Balloon = Type.Union(
 
 /** What is left to pay at the end. */
 export const BalloonMembers = {
-  balloon: Type.Optional(Balloon),
+  balloon: seen(Type.Optional(Balloon)),
 };

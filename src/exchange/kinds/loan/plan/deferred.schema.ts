@@ -1,7 +1,9 @@
 import Type from "typebox";
-import { exact, OneOf, Payments } from "../../../schema";
+import { exact, OneOf, Payments, seen } from "../../../schema";
 
 /** A start without payments. */
 export const DeferredMembers = {
-  deferred: Type.Optional(exact({ payments: Payments, interest: OneOf("accrues", "waived") })),
+  deferred: seen(
+    Type.Optional(exact({ payments: seen(Payments), interest: seen(OneOf("accrues", "waived")) })),
+  ),
 };

@@ -1,7 +1,7 @@
 import Type from "typebox";
-import { OneOf } from "../../../schema";
+import { OneOf, seen } from "../../../schema";
 
 /** How the charge of a flat-rate loan is earned. */
 export const FlatRateMembers = {
-  earning: Type.Optional(OneOf("actuarial", "sumOfDigits")),
+  earning: seen(Type.Optional(OneOf("actuarial", "sumOfDigits"))),
 };

@@ -1,17 +1,17 @@
 import Type from "typebox";
-import { Amount, AskedPayments, exact, IsoDate } from "../../../schema";
+import { Amount, AskedPayments, exact, IsoDate, seen } from "../../../schema";
 
 /** A figure of a loan's result that another is found from, in place of the plan's payment. */
 export const LoanKnownSchema = Type.Union(
   [
-    exact({ totalCost: Amount }),
-    exact({ financeCharge: Amount }),
-    exact({ loanAmount: Amount }),
-    exact({ amountFinanced: Amount }),
-    exact({ dueAtSigning: Amount }),
-    exact({ cashReceived: Amount }),
-    exact({ endDate: IsoDate }),
-    exact({ payments: AskedPayments }),
+    exact({ totalCost: seen(Amount) }),
+    exact({ financeCharge: seen(Amount) }),
+    exact({ loanAmount: seen(Amount) }),
+    exact({ amountFinanced: seen(Amount) }),
+    exact({ dueAtSigning: seen(Amount) }),
+    exact({ cashReceived: seen(Amount) }),
+    exact({ endDate: seen(IsoDate) }),
+    exact({ payments: seen(AskedPayments) }),
   ],
   {
     description:

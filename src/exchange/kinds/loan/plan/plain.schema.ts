@@ -1,6 +1,6 @@
 import Type from "typebox";
 import { HIGHEST_STEP_PERCENT, PLAIN_PART_NAMES, PLAIN_PARTS, type PlainPartName } from "@/core";
-import { Amount, Payments, Percent } from "../../../schema";
+import { Amount, Payments, Percent, seen } from "../../../schema";
 
 const UNITS = {
   money: Amount,
@@ -14,5 +14,5 @@ type PlainMembers = {
 
 /** The parts of a plan that are one figure, as members of its file. */
 export const PLAIN_MEMBERS = Object.fromEntries(
-  PLAIN_PART_NAMES.map(name => [name, Type.Optional(UNITS[PLAIN_PARTS[name].unit])]),
+  PLAIN_PART_NAMES.map(name => [name, seen(Type.Optional(UNITS[PLAIN_PARTS[name].unit]))]),
 ) as unknown as PlainMembers;

@@ -1,5 +1,5 @@
 import Type from "typebox";
-import { Amount, exact, FrequencyWord, IsoDate, OneOf, Payments, YearlyRate } from "../../../schema";
+import { Amount, exact, FrequencyWord, IsoDate, OneOf, Payments, seen, YearlyRate } from "../../../schema";
 import { BalloonMembers } from "./balloon.schema";
 import { DatedPaymentsMembers } from "./dated-payments.schema";
 import { DeferredMembers } from "./deferred.schema";
@@ -15,18 +15,20 @@ const { interestOnly, prepaidCharge, ...otherPlainMembers } = PLAIN_MEMBERS;
 
 /** How a loan is repaid: its rate, its term and its dates, then the members of every part. */
 export const PlanSchema = exact({
-  kind: Type.Unsafe<(typeof PLAN_KINDS)[number]>({
-    enum: PLAN_KINDS,
-    // A lease has a schema of its own.
-    description: '"loan", "flatRate", "equalPrincipal" or "lease"',
-  }),
-  yearlyRate: Type.Optional(YearlyRate),
-  payments: Type.Optional(Payments),
-  frequency: FrequencyWord,
-  rounding: Type.Optional(OneOf("nearest", "up", "down")),
-  signed: Type.Optional(IsoDate),
-  firstPayment: Type.Optional(IsoDate),
-  payment: Type.Optional(Amount),
+  kind: seen(
+    Type.Unsafe<(typeof PLAN_KINDS)[number]>({
+      enum: PLAN_KINDS,
+      // A lease has a schema of its own.
+      description: '"loan", "flatRate", "equalPrincipal" or "lease"',
+    }),
+  ),
+  yearlyRate: seen(Type.Optional(YearlyRate)),
+  payments: seen(Type.Optional(Payments)),
+  frequency: seen(FrequencyWord),
+  rounding: seen(Type.Optional(OneOf("nearest", "up", "down"))),
+  signed: seen(Type.Optional(IsoDate)),
+  firstPayment: seen(Type.Optional(IsoDate)),
+  payment: seen(Type.Optional(Amount)),
   ...TimeMembers,
   ...BalloonMembers,
   interestOnly,

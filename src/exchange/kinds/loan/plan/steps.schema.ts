@@ -1,6 +1,6 @@
 import Type from "typebox";
 import { HIGHEST_STEP_PERCENT, MOST_PAYMENTS, MOST_STEPS } from "@/core";
-import { Amount, exact, Whole } from "../../../schema";
+import { Amount, exact, seen, Whole } from "../../../schema";
 
 const Change = Type.Union(
   [
@@ -12,17 +12,22 @@ const Change = Type.Union(
 
 const From = Whole(2, MOST_PAYMENTS, "the number of a payment");
 
-const Step = Type.Union([exact({ from: From, amount: Amount }), exact({ from: From, percent: Change })], {
-  description: '{ "from": …, "amount": … } or { "from": …, "percent": … }',
-});
+const Step = Type.Union(
+  [exact({ from: seen(From), amount: seen(Amount) }), exact({ from: seen(From), percent: seen(Change) })],
+  {
+    description: '{ "from": …, "amount": … } or { "from": …, "percent": … }',
+  },
+);
 
 /** Payments that change along the term. */
 export const StepsMembers = {
-  steps: Type.Optional(
-    Type.Array(Step, {
-      minItems: 1,
-      maxItems: MOST_STEPS,
-      description: `a list of 1 to ${MOST_STEPS} steps`,
-    }),
+  steps: seen(
+    Type.Optional(
+      Type.Array(Step, {
+        minItems: 1,
+        maxItems: MOST_STEPS,
+        description: `a list of 1 to ${MOST_STEPS} steps`,
+      }),
+    ),
   ),
 };

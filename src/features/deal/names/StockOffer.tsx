@@ -1,7 +1,7 @@
 import { amountIn } from "@/exchange/notation";
 import type { StockVehicle } from "@/server/contract";
-import { stockFigures } from "./desk/stock-figures";
-import { useNotation, useOption } from "./option/option-context";
+import { stockFigures } from "../desk/stock-figures";
+import { useNotation, useOption } from "../option/option-context";
 
 type Props = { vehicle: StockVehicle; onDone: () => void };
 

@@ -5,13 +5,13 @@ import { amountIn, type Notation } from "@/exchange/notation";
 import { api } from "@/features/api/api";
 import { whenText } from "@/features/figures/when";
 import type { KnownCustomer, StockVehicle } from "@/server/contract";
-import type { DeskAction } from "./desk/desk-state";
-import { stockFigures } from "./desk/stock-figures";
+import type { DeskAction } from "../desk/desk-state";
+import { stockFigures } from "../desk/stock-figures";
 import type { Suggestion } from "./NameList";
 import { vehicleInWords } from "./vehicle-in-words";
 
 /** What tells a customer from others of the same name. */
-export const customerRemark = ({ last }: KnownCustomer, notation: Notation): string =>
+const customerRemark = ({ last }: KnownCustomer, notation: Notation): string =>
   last ? [last.vehicle, whenText(last.at, notation).replace(/, [^,]*$/, "")].filter(Boolean).join(", ") : "";
 
 export async function suggestCustomers(
@@ -29,7 +29,7 @@ export async function suggestCustomers(
 }
 
 /** What tells a vehicle from others that are called the same. */
-export function vehicleRemark(vehicle: StockVehicle, notation: Notation): string {
+function vehicleRemark(vehicle: StockVehicle, notation: Notation): string {
   const { priceMinor, currency, inStock } = vehicle;
   const price = priceMinor === null || !inStock ? "" : amountIn(priceMinor, currency, notation);
   return [...vehicleInWords(vehicle, notation), price].filter(Boolean).join(" · ");

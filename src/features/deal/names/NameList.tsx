@@ -5,7 +5,6 @@ export type Suggestion<Of> = { id: string; name: string; remark?: string | undef
 
 type Props<Of> = {
   input: RefObject<HTMLInputElement | null>;
-  label: string;
   /** What is typed so far. */
   text: string;
   suggest: (text: string) => Promise<Suggestion<Of>[]>;
@@ -16,7 +15,7 @@ type Props<Of> = {
 const PAUSE_AFTER_TYPING = 120;
 
 /** What can be picked for what is typed: by pointer, or by arrows and Enter; what is typed alone picks nothing. */
-export function NameList<Of>({ input, label, text, suggest, onPicked, onClose }: Props<Of>) {
+export function NameList<Of>({ input, text, suggest, onPicked, onClose }: Props<Of>) {
   const [found, setFound] = useState<Suggestion<Of>[]>([]);
   const [active, setActive] = useState(-1);
   const id = useId();
@@ -72,7 +71,7 @@ export function NameList<Of>({ input, label, text, suggest, onPicked, onClose }:
     <div
       id={id}
       role="listbox"
-      aria-label={`${label}: what is known`}
+      aria-label="What is known"
       className="absolute top-full left-0 z-30 mt-1 max-h-80 w-max min-w-full max-w-[90vw] overflow-auto rounded-box border border-base-300 bg-base-100 py-1 font-normal font-sans text-base shadow-lg print:hidden"
     >
       {found.map((each, index) => (

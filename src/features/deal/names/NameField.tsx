@@ -59,7 +59,6 @@ export function NameField<Of>(props: Props<Of>) {
         <Suspense>
           <NameList
             input={input}
-            label={label}
             text={value}
             suggest={suggest}
             onPicked={picked => {

@@ -1,0 +1,1 @@
+export { type DealForCustomers, forCustomers } from "./for-customers";
