@@ -93,7 +93,7 @@ test("the residual is found for a payment, then for another figure; what has no 
   await known.fill("24,480");
   await expect(deal.sentence).toContainText("at $680.00 a month");
 
-  await page.getByRole("button", { name: "more" }).click();
+  await page.getByRole("button", { name: "find more" }).click();
   await page.getByRole("button", { name: "Find rate" }).click();
   await page.getByLabel("Found from which figure").selectOption({ label: "payment with tax" });
   await known.fill("100");

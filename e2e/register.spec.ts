@@ -8,7 +8,9 @@ test("lists the demo's deals with their answers", async ({ page }) => {
   await page.goto("/?search=liesel");
   // A signed deal is as it was whatever other tests do.
   await expect(
-    page.getByRole("row", { name: /Liesel Thornquist .* stock 1214 497\.36 USD 25,510\.55 USD Signed/ }),
+    page.getByRole("row", {
+      name: /Liesel Thornquist Larkmoor Fold pop-top camper 497\.36 USD 25,510\.55 USD Signed/,
+    }),
   ).toBeVisible();
   await page.goto("/?search=tamsin");
   await expect(page.getByRole("row", { name: /Tamsin Wherry .* 265\.00 USD ?two-weekly/ })).toBeVisible();

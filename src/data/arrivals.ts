@@ -1,9 +1,10 @@
 import { and, count, eq, inArray, isNotNull, notInArray, type SQL, sql } from "drizzle-orm";
 import type { Database } from "./database";
 import { insertRows } from "./insert-rows";
+import { addJob, doPart } from "./jobs";
 import { dropIfUnused, type NamedMember } from "./names";
 import { newLine } from "./register-lines";
-import { arrivals, deals, registerLines } from "./schema";
+import { deals, jobs, registerLines } from "./schema";
 
 /**
  * Says that all deals of an arrival are kept: from now on they are there, though they are shown part by part. Many deals are
@@ -19,16 +20,14 @@ export async function completeArrival(
   return database.transaction(async tx => {
     const [kept] = await tx.select({ count: count() }).from(deals).where(eq(deals.arrival, arrival));
     if (kept?.count !== expected) return false;
-    await tx.insert(arrivals).values({ id: arrival });
+    await addJob(tx, { kind: "showDeals", key: arrival, payload: {} });
     return true;
   });
 }
 
 /** Shows some of the deals of an arrival. Gives back how many, and at least 1; 0 once all of all arrivals are shown. */
 export async function showArrived(database: Database, most: number): Promise<number> {
-  return database.transaction(async tx => {
-    const [complete] = await tx.select({ id: arrivals.id }).from(arrivals).limit(1);
-    if (!complete) return 0;
+  return doPart(database, "showDeals", async (tx, { key, payload }) => {
     // Asked for one by one: joined, the database would read all that there are for a few.
     const some = await tx
       .select({
@@ -43,7 +42,7 @@ export async function showArrived(database: Database, most: number): Promise<num
         status: deals.status,
       })
       .from(deals)
-      .where(eq(deals.arrival, complete.id))
+      .where(eq(deals.arrival, key))
       .limit(most);
     const ids = some.map(({ dealId }) => dealId);
     await tx.update(deals).set({ deletedAt: null, arrival: null }).where(inArray(deals.id, ids));
@@ -53,8 +52,7 @@ export async function showArrived(database: Database, most: number): Promise<num
     // Versions of before kept a line with each deal as it came.
     const shows = sql`on conflict (deal_id) do update set deleted = false`;
     await insertRows(tx, registerLines, lines, shows);
-    if (some.length < most) await tx.delete(arrivals).where(eq(arrivals.id, complete.id));
-    return Math.max(some.length, 1);
+    return { done: Math.max(some.length, 1), rest: some.length < most ? null : payload };
   });
 }
 
@@ -76,7 +74,10 @@ const named = (names: Record<NamedMember, string>) =>
  */
 export async function dropCutOff(database: Database, most: number, arrival?: string): Promise<number> {
   return database.transaction(async tx => {
-    const complete = tx.select({ id: arrivals.id }).from(arrivals);
+    const complete = tx
+      .select({ id: sql`${jobs.key}::uuid` })
+      .from(jobs)
+      .where(eq(jobs.kind, "showDeals"));
     const meant = arrival === undefined ? isNotNull(deals.arrival) : eq(deals.arrival, arrival);
     const some = await tx
       .select({ id: deals.id, customerId: deals.customerId, vehicleId: deals.vehicleId })

@@ -16,8 +16,7 @@ export async function backupStart(database: Database): Promise<{ migrations: num
     database,
     sql`select 'settings' as name, row_to_json(r)::text as row, 1 as place from settings r
       union all select 'vehicles', row_to_json(r)::text, 2 from vehicles r where in_stock
-      union all select 'arrivals', row_to_json(r)::text, 3 from arrivals r
-      union all select 'stock_arrivals', row_to_json(r)::text, 4 from stock_arrivals r`,
+      union all select 'jobs', row_to_json(r)::text, 3 from jobs r`,
   );
   return { migrations: knownMigrations(), lines: rows };
 }
@@ -44,7 +43,9 @@ export async function backupPart(
       union all select 'customers', row_to_json(r)::text, 1 from customers r where id in (select customer_id from part)
       union all select 'vehicles', row_to_json(r)::text, 2 from vehicles r where id in (select vehicle_id from part)
       union all select 'deals', row_to_json(r)::text, 3 from deals r where id in (select id from part)
-      ${ofDeals("options", 4)} ${ofDeals("deal_changes", 5)} ${ofDeals("signings", 6)} ${ofDeals("register_lines", 7)} ${ofDeals("deal_parts", 8)}`,
+      union all select 'blobs', row_to_json(r)::text, 4 from blobs r
+        where sha256 in (select sha256 from papers where deal_id in (select id from part))
+      ${ofDeals("papers", 5)} ${ofDeals("options", 4)} ${ofDeals("deal_changes", 5)} ${ofDeals("signings", 6)} ${ofDeals("register_lines", 7)} ${ofDeals("deal_parts", 8)}`,
   );
   const [first = "", ...rows] = lines;
   const ids = (JSON.parse(first) as { row: string[] }).row;

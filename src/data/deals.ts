@@ -15,7 +15,7 @@ import { optionUpToDate } from "@/exchange/dealer";
 import type { Database } from "./database";
 import { keepMerged } from "./keep-deal";
 import { agreedVersion, type Merged, merge, type VersionedDeal } from "./merge";
-import { dropIfUnused, namesNow } from "./names";
+import { dropIfUnused, namesNow, ownId } from "./names";
 import { customers, dealParts, deals, options, registerLines, signings, vehicles } from "./schema";
 import { getSigning, keepSigning, type Signing } from "./signings";
 import { takingTurns } from "./turns";
@@ -212,7 +212,7 @@ export async function updateDeal(
   const rest = takingTurns();
   const kept = await getDeal(database, id);
   await rest();
-  const sent = saving.reopens ? await asCalledNow(database, id, change) : change;
+  const sent = saving.reopens ? await asCalledNow(database, id, change) : asKeptBefore(kept, change);
   const merged = kept && !kept.deleted ? merge(kept, version, sent) : null;
   if (!kept || !merged) return undefined;
   if (isNoChange(merged.changed)) {
@@ -247,6 +247,17 @@ export async function updateDeal(
 async function asCalledNow(database: Database, id: string, change: DealChange): Promise<DealChange> {
   if (!change.heading) return change;
   return { ...change, heading: { ...change.heading, ...(await namesNow(database, id)) } };
+}
+
+/** A change whose customer or vehicle is the deal's own by now, because the one that it names is another deal's. */
+function asKeptBefore(kept: DealRecord | undefined, change: DealChange): DealChange {
+  const { heading } = change;
+  if (!kept || !heading) return change;
+  const own = NAMED_MEMBERS.flatMap(member => {
+    const [sent, here] = [heading[member], kept.document[member]];
+    return sent && here && here.id === ownId(kept.id, sent.id) ? [[member, { ...sent, id: here.id }]] : [];
+  });
+  return own.length > 0 ? { ...change, heading: { ...heading, ...Object.fromEntries(own) } } : change;
 }
 
 /** Whether what was sent as this deal's customer or vehicle is another deal's, so that this one has its own. */

@@ -1,4 +1,4 @@
-import { randomUUID } from "node:crypto";
+import { createHash, randomUUID } from "node:crypto";
 import { and, eq, inArray, not, sql } from "drizzle-orm";
 import { type DealHeading, type Named, nameOf } from "@/exchange/deal-document";
 import type { Database } from "./database";
@@ -47,8 +47,9 @@ export async function keepNamed(
     if (!named) found.push(null);
     else if (known === undefined) found.push(keep(named.id, named.name));
     else if (known === named.name) found.push(named.id);
-    else if (dealId === undefined || (await isOfOthers(tx, member, named.id, dealId)))
-      found.push(keep(randomUUID(), named.name));
+    else if (dealId === undefined) found.push(keep(randomUUID(), named.name));
+    else if (await isOfOthers(tx, member, named.id, dealId))
+      found.push(await keepOwn(tx, member, { id: ownId(dealId, named.id), name: named.name }));
     else {
       await tx
         .update(table)
@@ -59,6 +60,22 @@ export async function keepNamed(
   }
   await insertRows(tx, table as typeof customers, added as never[], sql`on conflict (id) do nothing`);
   return found;
+}
+
+/** The id of a deal's own record in place of another's, the same each time: a save that is sent again comes to the same. */
+export function ownId(dealId: string, id: string): string {
+  const digits = createHash("sha256").update(`${dealId} ${id}`).digest("hex").slice(0, 32);
+  return digits.replace(/^(.{8})(.{4})(.{4})(.{4})/, "$1-$2-$3-$4-");
+}
+
+async function keepOwn(tx: Database, member: NamedMember, { id, name }: Named): Promise<string> {
+  const { table, column } = NAMED[member];
+  const called = { [column]: name };
+  await tx
+    .insert(table)
+    .values({ id, ...called } as never)
+    .onConflictDoUpdate({ target: table.id, set: called });
+  return id;
 }
 
 /** Whether it is more than what one deal names: another deal does, too, or it is in stock. */

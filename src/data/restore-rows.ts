@@ -5,8 +5,12 @@ import type { Database } from "./database";
 /** What a backup may hold rows of. */
 const TABLES = new Set([
   "settings",
+  // Of before there were jobs.
   "arrivals",
   "stock_arrivals",
+  "jobs",
+  "blobs",
+  "papers",
   "customers",
   "vehicles",
   "deals",

@@ -4,6 +4,7 @@ import {
   bigint,
   boolean,
   check,
+  customType,
   index,
   integer,
   json,
@@ -20,8 +21,9 @@ import type { Dealer } from "@/exchange/dealer";
 import type { RegisterKind } from "@/exchange/option-words";
 import type { Place } from "@/exchange/place/places";
 import type { Settings, SettingsDealer } from "@/exchange/settings";
-import type { VehicleFile } from "@/exchange/stock/stock.schema";
 import type { Condition, VehicleKind } from "@/exchange/stock/vehicle-words";
+
+const bytea = customType<{ data: Uint8Array }>({ dataType: () => "bytea" });
 
 /** Finds names by how they begin, whatever their capitals. */
 const beginnings = (name: string, column: AnyPgColumn) =>
@@ -110,15 +112,57 @@ export const deals = pgTable(
   ],
 );
 
-/** Deals that were brought in together and are all there: they are shown, also after a stop in between. */
-export const arrivals = pgTable("arrivals", { id: uuid().primaryKey() });
+/** What is done after its request was answered: deals that have arrived are shown, vehicles are put into stock. */
+export const JOB_KINDS = ["showDeals", "putInStock"] as const;
 
-/** Vehicles that are stock and are still to be put there, also after a stop in between. */
-export const stockArrivals = pgTable("stock_arrivals", {
-  id: uuid().primaryKey().defaultRandom(),
-  at: timestamp({ withTimezone: true, mode: "date" }).notNull().defaultNow(),
-  vehicles: json().$type<VehicleFile[]>().notNull(),
+/** What is still to be done, part by part, also after a stop in between. */
+export const jobs = pgTable(
+  "jobs",
+  {
+    kind: text({ enum: JOB_KINDS }).notNull(),
+    /** The same work asked for twice is done once. */
+    key: text().notNull(),
+    /** What is left of it. */
+    payload: json().$type<unknown>().notNull(),
+    at: timestamp({ withTimezone: true, mode: "date" }).notNull().defaultNow(),
+    /** Nobody takes it up before: somebody is at work on it, or it has failed. */
+    leaseUntil: timestamp({ withTimezone: true, mode: "date" }),
+    /** How often it has failed. */
+    tries: integer().notNull().default(0),
+  },
+  table => [primaryKey({ columns: [table.kind, table.key] })],
+);
+
+/** Bytes that are kept once, however often they are named. */
+export const blobs = pgTable("blobs", {
+  /** Of the bytes, in hexadecimal digits. */
+  sha256: text().primaryKey(),
+  bytes: bytea().notNull(),
 });
+
+/** Papers that were made of a deal. */
+export const papers = pgTable(
+  "papers",
+  {
+    id: uuid().primaryKey().defaultRandom(),
+    dealId: uuid()
+      .notNull()
+      .references(() => deals.id, { onDelete: "cascade" }),
+    /** The option that it is of; null where it is of the whole deal. */
+    optionId: uuid(),
+    kind: text().notNull(),
+    at: timestamp({ withTimezone: true, mode: "date" }).notNull(),
+    /** Who made it; null while nobody has a name. */
+    who: text(),
+    /** The deal's version, and that of the core, that it follows from. */
+    dealVersion: integer().notNull(),
+    coreVersion: text().notNull(),
+    sha256: text()
+      .notNull()
+      .references(() => blobs.sha256),
+  },
+  table => [index("papers_deal").on(table.dealId, table.at)],
+);
 
 export const options = pgTable(
   "options",

@@ -1,10 +1,12 @@
+import { randomUUID } from "node:crypto";
 import { and, asc, eq, isNotNull, or, sql } from "drizzle-orm";
 import type { VehicleFile } from "@/exchange/stock/stock.schema";
 import type { Database } from "./database";
+import { addJob, doPart, jobsOf } from "./jobs";
 import { keepAll, matching } from "./keep-stock";
 import { dropIfUnused } from "./names";
 import { rename } from "./one-record";
-import { stockArrivals, vehicles } from "./schema";
+import { vehicles } from "./schema";
 import { type KeptVehicle, SHOWN } from "./shown-vehicle";
 import { isInStockAmong } from "./stock-costs";
 
@@ -35,32 +37,22 @@ export async function stockList(database: Database): Promise<KeptVehicle[]> {
  * statement keeps everybody waiting.
  */
 export async function stockArrives(database: Database, stock: readonly VehicleFile[]): Promise<void> {
-  await database.insert(stockArrivals).values({ vehicles: [...stock] });
+  await addJob(database, { kind: "putInStock", key: randomUUID(), payload: stock });
 }
 
-/** Puts some of the vehicles into stock that have arrived. Gives back how many; 0 once all are there. */
+/** Puts some of the vehicles into stock that have arrived. Gives back how many, and at least 1; 0 once all are there. */
 export async function putInStock(database: Database, most: number): Promise<number> {
-  return database.transaction(async tx => {
-    const [arrival] = await tx
-      .select()
-      .from(stockArrivals)
-      .orderBy(asc(stockArrivals.at))
-      .limit(1)
-      .for("update");
-    if (!arrival) return 0;
-    const [some, rest] = [arrival.vehicles.slice(0, most), arrival.vehicles.slice(most)];
+  return doPart(database, "putInStock", async (tx, { payload }) => {
+    const arriving = payload as VehicleFile[];
+    const [some, rest] = [arriving.slice(0, most), arriving.slice(most)];
     await keepAll(tx, some);
-    const here = eq(stockArrivals.id, arrival.id);
-    if (rest.length > 0) await tx.update(stockArrivals).set({ vehicles: rest }).where(here);
-    else await tx.delete(stockArrivals).where(here);
-    return some.length;
+    return { done: Math.max(some.length, 1), rest: rest.length > 0 ? rest : null };
   });
 }
 
 /** The vehicles that have arrived and are still to be put into stock. */
 export async function arrivingStock(database: Database): Promise<VehicleFile[]> {
-  const arriving = await database.select({ vehicles: stockArrivals.vehicles }).from(stockArrivals);
-  return arriving.flatMap(each => each.vehicles);
+  return (await jobsOf(database, "putInStock")).flatMap(({ payload }) => payload as VehicleFile[]);
 }
 
 /** The vehicles in stock that vehicles of a list are. */

@@ -2,6 +2,7 @@ import type { Database } from "@/data/database";
 import { keptDealers } from "@/data/dealer";
 import { dealCount, dealsAfter, getDeal } from "@/data/deals";
 import { longHistories, stateAfter } from "@/data/history";
+import { changedBlobs } from "@/data/papers";
 import { getSettings, getSettingsDealer } from "@/data/settings";
 import { signedDeals, storedSigning } from "@/data/signings";
 import { arrivingStock, stockCosts, stockList } from "@/data/stock";
@@ -23,7 +24,14 @@ const DEALS_AT_A_TIME = 100;
  * @returns a sentence for the first that it would refuse; undefined where there is none
  */
 export async function lookAtKept(database: Database): Promise<string | undefined> {
-  for (const look of [lookAtSettings, lookAtStock, lookAtDeals, lookAtHistories, lookAtSignings]) {
+  for (const look of [
+    lookAtSettings,
+    lookAtStock,
+    lookAtDeals,
+    lookAtHistories,
+    lookAtSignings,
+    lookAtPapers,
+  ]) {
     const sentence = await look(database);
     if (sentence) return sentence;
   }
@@ -91,6 +99,11 @@ async function lookAtHistories(database: Database): Promise<string | undefined> 
     }
   }
   return undefined;
+}
+
+async function lookAtPapers(database: Database): Promise<string | undefined> {
+  const changed = await changedBlobs(database);
+  return changed > 0 ? "A paper is not what was made: its bytes have changed." : undefined;
 }
 
 async function lookAtSignings(database: Database): Promise<string | undefined> {

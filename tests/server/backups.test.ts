@@ -10,6 +10,7 @@ import { DEMO_SETTINGS } from "#demo/settings";
 import { openDatabase } from "@/data/database";
 import { getDeal } from "@/data/deals";
 import { restoreIntoEmpty } from "@/data/restore";
+import { blobs, papers } from "@/data/schema";
 import { storeOf } from "@/data/store";
 import {
   backupBytes,
@@ -45,6 +46,13 @@ beforeAll(async () => {
   ]);
   await data.store.updateDeal(id, 1, { options: numberedDeal(2).options });
   await data.store.setDeleted((await data.store.insertDeals([numberedDeal(3)]))[0] ?? "", true);
+  const bytes = new TextEncoder().encode("%PDF, as it was given");
+  const sha256 = createHash("sha256").update(bytes).digest("hex");
+  await data.database.insert(blobs).values({ sha256, bytes });
+  await data.database.insert(papers).values({
+    ...{ dealId: id, optionId: null, kind: "proposal", at: new Date("2027-01-08T09:00:00Z"), who: null },
+    ...{ dealVersion: 2, coreVersion: "2", sha256 },
+  });
   const signing = { at: new Date("2027-01-08T09:00:00Z"), coreVersion: "2", isLate: false, quotes: SIGNED };
   await data.store.insertDeals([{ ...numberedDeal(4), status: "signed", signing }]);
   // One whose arrival is complete, and not shown yet.
@@ -96,12 +104,12 @@ test("every table there is has its rows in it: a new one would be missed here fi
 });
 
 test("a backup is of the version of its rows: one from before a migration is brought up to date", async () => {
-  // Before version 13 deals had no notes, before 14 and 16 there were no arrivals, before 19 no parts.
+  // Before version 13 deals had no notes, before 19 no parts, before 22 no jobs and no papers.
   const older = changed(
     ([head = "", ...lines]) => [
       JSON.stringify({ ...JSON.parse(head), migrations: 12 }),
       ...lines
-        .filter(line => !/^\{"table":"((stock_)?arrivals|deal_parts)"/.test(line))
+        .filter(line => !/^\{"table":"(jobs|blobs|papers|deal_parts)"/.test(line))
         .map(line => line.replace(/,"notes":(null|"(\\.|[^"\\])*")/, "")),
     ],
     true,
@@ -172,6 +180,11 @@ const HARMS: [what: string, file: () => string, sentence: RegExp][] = [
     "holds a name of two lines",
     () => withRows("customers", row => ({ ...row, name: `${row.name}\n2` })),
     /A deal of [\s\S]* cannot be read/,
+  ],
+  [
+    "holds a paper of other bytes",
+    () => withRows("blobs", row => ({ ...row, bytes: `${row.bytes}00` })),
+    /A paper is not what was made/,
   ],
   [
     "holds half of a row",

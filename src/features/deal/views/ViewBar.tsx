@@ -52,10 +52,10 @@ export const ViewBar = memo(function ViewBar({ onNear, isOpen }: Props) {
               {VIEWS[each]}
             </button>
           ))}
+          <Suspense fallback={null}>
+            <MoreViews views={more} onNear={onNear} />
+          </Suspense>
         </nav>
-        <Suspense fallback={null}>
-          <MoreViews views={more} onNear={onNear} />
-        </Suspense>
         <span className="grow" />
         <div className={`flex flex-wrap items-center gap-1 ${isOpen ? "" : "max-md:hidden"}`}>
           {count > 1 && !isFrozen && (
