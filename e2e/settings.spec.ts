@@ -1,5 +1,6 @@
 import { readFile } from "node:fs/promises";
 import { type APIRequestContext, expect, type Page, test } from "@playwright/test";
+import { SECTIONS } from "@/features/settings/sections";
 import { newDeal, newDealFromRegister, VAN } from "./officer";
 
 type Kept = { version: number; settings: Record<string, unknown> };
@@ -220,4 +221,22 @@ test("the place whose law counts is the house's when a deal is made, and the dea
   await settled(page);
   await page.goto(address);
   await expect(law("law: DE")).toBeVisible();
+});
+
+test("each section has a card of its own, led to from the list beside it and, by what stands in it, from the palette", async ({
+  page,
+}) => {
+  await openSettings(page);
+  const list = page.getByRole("navigation", { name: "Sections of the settings" });
+  for (const { id, name } of SECTIONS) {
+    await list.getByRole("link", { name, exact: true }).click();
+    await expect(page.locator(`#${id}`).getByRole("heading", { level: 2 })).toHaveText(name);
+    await expect(page.locator(`#${id}`)).toBeInViewport();
+  }
+  await newDeal(page);
+  await page.keyboard.press("Control+k");
+  await page.keyboard.type("whose law");
+  await page.getByRole("option", { name: "Settings: house" }).click();
+  await page.waitForURL("**/settings#house");
+  await expect(page.locator("#house")).toBeFocused();
 });

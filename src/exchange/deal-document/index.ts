@@ -15,7 +15,8 @@ export { LONGEST_NAME } from "./longest-name";
 export { membersOfFound } from "./members-of-found";
 export { mergeFigures, mergeInputs } from "./merge-figures";
 export { MOST_OPTIONS } from "./most-options";
-export { NAMED_MEMBERS, type Named, nameOf, ownNamed, withOwnIds } from "./named";
+export { NAMED_MEMBERS, type Named, nameOf, ownNamed } from "./named";
+export { withOwnIds } from "./names-up-to-date";
 export { newId, newLineId } from "./new-id";
 export {
   asidesOf,

@@ -1,6 +1,7 @@
 import type { DealFile } from "../deal-file";
 import type { DealChange, DealDocument, DealHeading } from "./document.schema";
-import { isOfNamesAlone, nameOf, namesUpToDate, withOwnIds } from "./named";
+import { nameOf } from "./named";
+import { isOfNamesAlone, namesUpToDate, withOwnIds } from "./names-up-to-date";
 import { chosenOption, documentOf } from "./parts";
 
 /** The id of an option that has none: it stands for the chosen one of the deal that it is put into. */

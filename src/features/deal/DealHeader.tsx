@@ -1,7 +1,6 @@
 import { ChevronLeft } from "lucide-react";
 import { lazy, memo, Suspense, useState } from "react";
 import { type Named, nameOf, newId, ownNamed } from "@/exchange/deal-document";
-import type { Notation } from "@/exchange/notation";
 import type { StockVehicle } from "@/server/contract";
 import { useFrame } from "./desk/desk-context";
 import { openedOption } from "./desk/desk-state";
@@ -19,16 +18,6 @@ const StockOffer = lazy(() =>
   import("./names/StockOffer").then(({ StockOffer: offer }) => ({ default: offer })),
 );
 const SamePerson = lazy(() => import("./names/SamePerson").then(({ SamePerson: ask }) => ({ default: ask })));
-
-/** What is known, but for the one that the deal names already. */
-const but = <Each extends { id: string }>(all: readonly Each[], present: Named | undefined) =>
-  all.filter(({ id }) => id !== present?.id);
-
-const suggestCustomers = async (text: string, notation: Notation, present: Named | undefined) =>
-  but(await (await suggestions()).suggestCustomers(text, notation), present);
-
-const suggestVehicles = async (text: string, notation: Notation, present: Named | undefined) =>
-  but(await (await suggestions()).suggestVehicles(text, notation), present);
 
 type Props = {
   dealId: string;
@@ -75,7 +64,7 @@ export const DealHeader = memo(function DealHeader({ dealId, isOpen, onOpen }: P
             value={customer}
             id={CUSTOMER_FIELD}
             placeholder="Customer’s name"
-            suggest={text => suggestCustomers(text, notation, deal.customer)}
+            suggest={async text => (await suggestions()).suggestCustomers(text, notation, deal.customer)}
             className="min-w-32 grow-2 basis-32 font-semibold font-serif text-lg"
             onChange={typed => name({ customer: ownNamed(typed, ownCustomer) })}
             onPicked={({ id, name: picked }) => name({ customer: { id, name: picked } })}
@@ -89,7 +78,7 @@ export const DealHeader = memo(function DealHeader({ dealId, isOpen, onOpen }: P
             label="Vehicle or purpose"
             value={vehicle}
             placeholder="Vehicle or purpose"
-            suggest={text => suggestVehicles(text, notation, deal.vehicle)}
+            suggest={async text => (await suggestions()).suggestVehicles(text, notation, deal.vehicle)}
             className={`min-w-44 grow-3 basis-44 ${isOpen ? "" : "max-md:hidden print:flex"}`}
             onChange={typed => {
               setOffered(null);

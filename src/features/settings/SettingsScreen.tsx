@@ -1,7 +1,7 @@
 "use client";
 
 import { FileDown, FileUp } from "lucide-react";
-import { type Dispatch, useCallback, useEffect, useMemo, useReducer } from "react";
+import { type Dispatch, type ReactNode, useCallback, useEffect, useMemo, useReducer } from "react";
 import { useDropzone } from "react-dropzone";
 import { notationOf } from "@/exchange/notation";
 import type { Settings } from "@/exchange/settings";
@@ -18,12 +18,19 @@ import { BackupsCard } from "./BackupsCard";
 import { DefaultPlan } from "./DefaultPlan";
 import { HouseCard } from "./HouseCard";
 import { SettingsStatusLine } from "./SettingsStatusLine";
+import { SECTIONS, type Section } from "./sections";
 import { isUnreadable, openSettingsState, settingsOf, settingsReducer } from "./settings-state";
 import { TaxProfiles } from "./TaxProfiles";
 import { TermsCard } from "./TermsCard";
 import { UsualCharges } from "./UsualCharges";
 import { UsualCosts } from "./UsualCosts";
 import { useSettingsSave } from "./use-settings-save";
+
+/** Where the sections stand on a wide screen. */
+const COLUMNS: Section["id"][][] = [
+  ["house", "plan", "terms", "taxes"],
+  ["fees", "extras", "costs", "backups"],
+];
 
 /** What the house has settled once: new deals start from a copy of it. */
 export function SettingsScreen({ opened, kept }: { opened: SettingsReply; kept: KeptCopies }) {
@@ -56,6 +63,24 @@ export function SettingsScreen({ opened, kept }: { opened: SettingsReply; kept: 
     multiple: false,
     onDrop: files => void bringIn(files),
   });
+
+  const notation = notationOf(state.house.locale);
+  const cards: Record<Section["id"], ReactNode> = {
+    house: <HouseCard house={state.house} onChange={change => dispatch({ type: "house", change })} />,
+    plan: <DefaultPlan />,
+    terms: (
+      <TermsCard
+        terms={state.terms}
+        locale={state.house.locale}
+        onChange={terms => dispatch({ type: "terms", terms })}
+      />
+    ),
+    taxes: <TaxProfiles profiles={state.profiles} dispatch={dispatch} />,
+    fees: <UsualCharges list="fees" />,
+    extras: <UsualCharges list="extras" />,
+    costs: <UsualCosts extras={settings.extras ?? []} currency={state.house.currency} notation={notation} />,
+    backups: <BackupsCard kept={kept} notation={notation} />,
+  };
 
   return (
     <div
@@ -90,29 +115,26 @@ export function SettingsScreen({ opened, kept }: { opened: SettingsReply; kept: 
       <p className="mb-3 text-faint">
         A new deal starts with a copy of what is settled here. A change moves no deal that is there already.
       </p>
-      <div className="grid items-start gap-4 xl:grid-cols-2">
-        <div className="grid min-w-0 gap-4">
-          <HouseCard house={state.house} onChange={change => dispatch({ type: "house", change })} />
-          <OptionProvider value={usual}>
-            <DefaultPlan />
-          </OptionProvider>
-          <TermsCard
-            terms={state.terms}
-            locale={state.house.locale}
-            onChange={terms => dispatch({ type: "terms", terms })}
-          />
-          <TaxProfiles profiles={state.profiles} dispatch={dispatch} />
-        </div>
+      <div className="flex items-start gap-5">
+        <nav aria-label="Sections of the settings" className="sticky top-4 w-36 shrink-0 max-lg:hidden">
+          {SECTIONS.map(({ id, name }) => (
+            <a key={id} href={`#${id}`} className="block rounded-field px-2 py-1 hover:bg-base-200">
+              {name}
+            </a>
+          ))}
+        </nav>
         <OptionProvider value={usual}>
-          <div className="grid min-w-0 gap-4">
-            <UsualCharges list="fees" />
-            <UsualCharges list="extras" />
-            <UsualCosts
-              extras={settings.extras ?? []}
-              currency={state.house.currency}
-              notation={notationOf(state.house.locale)}
-            />
-            <BackupsCard kept={kept} notation={notationOf(state.house.locale)} />
+          <div className="grid min-w-0 grow items-start gap-4 xl:grid-cols-2">
+            {COLUMNS.map(column => (
+              <div key={column.join()} className="grid min-w-0 gap-4">
+                {column.map(id => (
+                  // A link that leads here is followed by the keyboard, too.
+                  <div key={id} id={id} tabIndex={-1} className="min-w-0 scroll-mt-4 outline-none">
+                    {cards[id]}
+                  </div>
+                ))}
+              </div>
+            ))}
           </div>
         </OptionProvider>
       </div>

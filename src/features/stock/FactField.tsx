@@ -7,6 +7,7 @@ type Props = {
   called: string;
   text: string;
   hasFocus: boolean;
+  isNew: boolean;
   longest: number;
   isInvalid: boolean;
   describedBy: string | undefined;
@@ -17,7 +18,9 @@ const NUMERIC: ReadonlySet<string> = new Set(["amount", "whole", "year"]);
 
 /** A fact of a vehicle: text until it is touched, then a field. */
 export function FactField(props: Props) {
-  const { column, called, text, hasFocus, longest, isInvalid, describedBy, onChange } = props;
+  const { column, called, text, hasFocus, isNew, longest, isInvalid, describedBy, onChange } = props;
+  // A line that is being added shows what can be typed.
+  const style = isNew ? "field" : "field field-calm";
   const common = {
     "aria-label": `${column?.label ?? "Description"} of ${called}`,
     "aria-invalid": isInvalid,
@@ -25,12 +28,7 @@ export function FactField(props: Props) {
   };
   if (column?.choices) {
     return (
-      <select
-        {...common}
-        className="field field-calm"
-        value={text}
-        onChange={event => onChange(event.target.value)}
-      >
+      <select {...common} className={style} value={text} onChange={event => onChange(event.target.value)}>
         <option value="" aria-label="not said" />
         {column.choices.map(choice => (
           <option key={choice} value={choice}>
@@ -44,7 +42,7 @@ export function FactField(props: Props) {
   return (
     <input
       {...common}
-      className={`field field-calm ${isNumeric ? "text-right" : ""}`}
+      className={`${style} ${isNumeric ? "text-right" : ""}`}
       // biome-ignore lint/a11y/noAutofocus: a new line was asked for
       autoFocus={hasFocus}
       inputMode={isNumeric ? "decimal" : undefined}

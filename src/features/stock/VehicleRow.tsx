@@ -110,6 +110,7 @@ export function VehicleRow(props: RowProps) {
       called={called}
       text={texts[name] ?? ""}
       hasFocus={!vehicle && name === "description"}
+      isNew={!vehicle}
       longest={name === "description" ? LONGEST_NAME : LONGEST_NUMBER}
       isInvalid={(problem?.field ?? unread?.field) === name}
       describedBy={problem ? `${id}-problem` : undefined}
@@ -180,7 +181,7 @@ export function VehicleRow(props: RowProps) {
           <td colSpan={inLine.length + 3} className="px-1 pb-2">
             <div className="flex flex-wrap gap-x-4 gap-y-1">
               {BELOW.map(name => (
-                <div key={name} className="w-40">
+                <div key={name} className={`w-46 ${name === "bookValueMinor" ? "text-right" : ""}`}>
                   <span className="px-2 text-faint text-sm">{vehicleColumn(name).label}</span>
                   {field(name)}
                 </div>

@@ -1,5 +1,6 @@
 // What can be picked for a name, and what a vehicle in stock brings along.
 import type { Dispatch } from "react";
+import type { Named } from "@/exchange/deal-document";
 import type { DealFile } from "@/exchange/deal-file";
 import { amountIn, type Notation } from "@/exchange/notation";
 import { api } from "@/features/api/api";
@@ -10,6 +11,10 @@ import { stockFigures } from "../desk/stock-figures";
 import type { Suggestion } from "./NameList";
 import { vehicleInWords } from "./vehicle-in-words";
 
+/** What is known, but for the one that the deal names already. */
+const but = <Each extends { id: string }>(all: readonly Each[], present: Named | undefined) =>
+  all.filter(({ id }) => id !== present?.id);
+
 /** What tells a customer from others of the same name. */
 const customerRemark = ({ last }: KnownCustomer, notation: Notation): string =>
   last ? [last.vehicle, whenText(last.at, notation).replace(/, [^,]*$/, "")].filter(Boolean).join(", ") : "";
@@ -17,10 +22,11 @@ const customerRemark = ({ last }: KnownCustomer, notation: Notation): string =>
 export async function suggestCustomers(
   text: string,
   notation: Notation,
+  present: Named | undefined,
 ): Promise<Suggestion<KnownCustomer>[]> {
   const answer = await api.customersLike(text);
   if (answer.kind !== "done") return [];
-  return answer.value.customers.map(customer => ({
+  return but(answer.value.customers, present).map(customer => ({
     id: customer.id,
     name: customer.name,
     remark: customerRemark(customer, notation),
@@ -35,10 +41,14 @@ function vehicleRemark(vehicle: StockVehicle, notation: Notation): string {
   return [...vehicleInWords(vehicle, notation), price].filter(Boolean).join(" · ");
 }
 
-export async function suggestVehicles(text: string, notation: Notation): Promise<Suggestion<StockVehicle>[]> {
+export async function suggestVehicles(
+  text: string,
+  notation: Notation,
+  present: Named | undefined,
+): Promise<Suggestion<StockVehicle>[]> {
   const answer = await api.vehiclesLike(text);
   if (answer.kind !== "done") return [];
-  return answer.value.vehicles.map(vehicle => ({
+  return but(answer.value.vehicles, present).map(vehicle => ({
     id: vehicle.id,
     name: vehicle.description,
     remark: vehicleRemark(vehicle, notation),

@@ -58,7 +58,7 @@ export function Palette({ onClose, onShortcuts }: Props) {
                 <Cmdk.Item
                   key={command.id}
                   value={command.id}
-                  keywords={[command.name]}
+                  keywords={[command.name, command.also ?? ""]}
                   onSelect={() => run(command)}
                   className="cursor-pointer rounded-field px-2 py-1 data-[selected=true]:bg-primary/10 data-[selected=true]:font-semibold data-[selected=true]:text-primary"
                 >

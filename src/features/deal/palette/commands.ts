@@ -4,6 +4,8 @@ export type Command = {
   name: string;
   /** What it will do, before it is done. */
   says: string;
+  /** Other words that it is found by. */
+  also?: string;
   run: () => void;
 };
 

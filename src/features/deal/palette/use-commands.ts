@@ -3,6 +3,7 @@ import { nameOf } from "@/exchange/deal-document";
 import { inNotation } from "@/exchange/notation";
 import { NEW_DEAL_NAMES, type NewDeal } from "@/exchange/settings";
 import { focusSoon } from "@/features/focus/focus-soon";
+import { SECTIONS } from "@/features/settings/sections";
 import { type Desk, useDesk } from "../desk/desk-context";
 import { deskDocument } from "../desk/desk-state";
 import { saveCustomersFile, saveDealFile } from "../desk/save-deal-file";
@@ -46,6 +47,7 @@ export function useCommands(text: string, onShortcuts: () => void): Group[] {
       commands: [...others(options, actions), ...(isFrozen ? [] : ofOpen(options, actions))],
     },
     { name: "Elsewhere", commands: elsewhere(desk, onShortcuts) },
+    { name: "Settings", commands: SETTINGS },
     ...onScreen,
   ].filter(({ commands }) => commands.length > 0);
 }
@@ -258,6 +260,15 @@ const PLACES = [
   ["Figures", "/figures"],
   ["Settings", "/settings"],
 ] as const;
+
+/** Each section of the settings, found by what can be settled there. */
+const SETTINGS: Command[] = SECTIONS.map(({ id, name, says }) => ({
+  id: `settings-${id}`,
+  name: `Settings: ${name.toLowerCase()}`,
+  says,
+  also: says,
+  run: () => location.assign(`/settings#${id}`),
+}));
 
 const elsewhere = ({ state, show }: Desk, onShortcuts: () => void): Command[] => [
   {

@@ -1,7 +1,7 @@
-import { lazy, memo, Suspense, useState } from "react";
+import { lazy, memo, Suspense, useRef, useState } from "react";
 import { focusSoon } from "@/features/focus/focus-soon";
 import { useFrame } from "../desk/desk-context";
-import { barOf, VIEWS, type View } from "../desk/views";
+import { barOf, type ShownView, VIEWS, type View } from "../desk/views";
 import { useIsFrozen } from "../option/option-context";
 import { MORE_OPTIONS, NOTES_FIELD } from "../parts/places";
 
@@ -17,6 +17,9 @@ const MoreOptions = lazy(() =>
   import("../options/MoreOptions").then(({ MoreOptions: panel }) => ({ default: panel })),
 );
 
+const tabStyle = (isOpen: boolean) =>
+  `cursor-pointer whitespace-nowrap border-b-2 px-2.5 py-1 font-semibold ${isOpen ? "border-primary text-primary" : "border-transparent text-faint"}`;
+
 type Props = {
   /** A view is about to be wanted: a pointer or the focus is on its button. */
   onNear: (view: View) => void;
@@ -29,6 +32,8 @@ export const ViewBar = memo(function ViewBar({ onNear, isOpen }: Props) {
   const { heading, count, dispatch, view, show } = useFrame();
   const isFrozen = useIsFrozen();
   const [isAdding, setAdding] = useState(false);
+  const [isMore, setMore] = useState(false);
+  const moreButton = useRef<HTMLButtonElement>(null);
   const { shown, more } = barOf(isFrozen);
   return (
     <>
@@ -44,7 +49,7 @@ export const ViewBar = memo(function ViewBar({ onNear, isOpen }: Props) {
               key={each}
               type="button"
               aria-current={each === view ? "page" : undefined}
-              className={`cursor-pointer whitespace-nowrap border-b-2 px-2.5 py-1 font-semibold ${each === view ? "border-primary text-primary" : "border-transparent text-faint"}`}
+              className={tabStyle(each === view)}
               onPointerEnter={() => onNear(each)}
               onFocus={() => onNear(each)}
               onClick={() => show(each)}
@@ -52,9 +57,22 @@ export const ViewBar = memo(function ViewBar({ onNear, isOpen }: Props) {
               {VIEWS[each]}
             </button>
           ))}
-          <Suspense fallback={null}>
-            <MoreViews views={more} onNear={onNear} />
-          </Suspense>
+          {more.length > 0 && (
+            <button
+              ref={moreButton}
+              type="button"
+              aria-expanded={isMore}
+              className={tabStyle(more.some(each => each === view))}
+              onClick={() => setMore(true)}
+            >
+              {more.some(each => each === view) ? VIEWS[view as ShownView] : "More views"}
+            </button>
+          )}
+          {isMore && (
+            <Suspense>
+              <MoreViews views={more} beside={moreButton} onNear={onNear} onClose={() => setMore(false)} />
+            </Suspense>
+          )}
         </nav>
         <span className="grow" />
         <div className={`flex flex-wrap items-center gap-1 ${isOpen ? "" : "max-md:hidden"}`}>

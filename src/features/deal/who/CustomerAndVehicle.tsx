@@ -93,9 +93,11 @@ function Alike({ member, named, onOne }: AlikeProps) {
     // The first name finds whoever is written a little otherwise; vehicles of one maker are not one.
     const [first = ""] = named.name.split(/[\s,]+/);
     const asked =
-      member === "customer" ? suggestCustomers(first, notation) : suggestVehicles(named.name, notation);
+      member === "customer"
+        ? suggestCustomers(first, notation, named)
+        : suggestVehicles(named.name, notation, named);
     void asked.then(found => {
-      if (isNewest) setOthers(found.filter(({ id }) => id !== named.id));
+      if (isNewest) setOthers(found);
     });
     return () => {
       isNewest = false;

@@ -1,0 +1,27 @@
+/** A section of the settings: a card of its own, which the palette finds by what stands in it. */
+export type Section = {
+  id: "house" | "plan" | "terms" | "taxes" | "fees" | "extras" | "costs" | "backups";
+  name: string;
+  /** What can be settled there. */
+  says: string;
+};
+
+/** All of them, in the order of the page. */
+export const SECTIONS: readonly Section[] = [
+  { id: "house", name: "House", says: "Name, currency, formats, whose law counts, light or dark." },
+  {
+    id: "plan",
+    name: "Plan of a new deal",
+    says: "Rate, number of payments, how often, kind, rounding, compounding and days of a new deal.",
+  },
+  { id: "terms", name: "Terms and their rates", says: "What a customer is shown of what a budget reaches." },
+  { id: "taxes", name: "Tax profiles", says: "Taxes that go together, such as a county’s, and their rates." },
+  { id: "fees", name: "Usual fees", says: "Fees that a new deal has, or can take in one step." },
+  { id: "extras", name: "Usual extras", says: "Covers, contracts and other extras that a deal can take." },
+  {
+    id: "costs",
+    name: "Dealer’s side",
+    says: "What usual extras cost the house, which customers never see.",
+  },
+  { id: "backups", name: "Backups", says: "All that is kept, as one file; copies, and restoring one." },
+];
