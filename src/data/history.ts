@@ -6,6 +6,7 @@ import {
   differenceBetween,
   upToDate,
   withDifference,
+  withOwnIds,
 } from "@/exchange/deal-document";
 import type { Dealer } from "@/exchange/dealer";
 import { dealerInWords, optionUpToDate } from "@/exchange/dealer";
@@ -219,7 +220,9 @@ export async function stateAfter(
     .from(dealChanges)
     .where(and(isOfDeal(dealId), gt(dealChanges.number, number)))
     .orderBy(desc(dealChanges.number));
-  const state = later.reduce<DealDocument>(stateBefore, present);
+  const written = later.reduce<DealDocument>(stateBefore, present);
+  // Before customers and vehicles had ids, their names stood there alone.
+  const state = withOwnIds(upToDate(written) as DealDocument, present);
   // What an extra cost the dealer stood with it before there was a dealer's side.
   return { ...state, options: state.options.map(optionUpToDate) };
 }

@@ -71,6 +71,11 @@ test("the same figure is nobody's to choose: a figure, a list of lines, a name, 
         ],
       }),
     ],
+    // Called the same, but not the same: who it is and what they are called are one figure.
+    [
+      deal(now => now, { customer: { ...named("Ida"), name: "Nerys Holloway" } }),
+      deal(now => now, { customer: { ...named("Nerys Holloway"), name: "Nerys Vale" } }),
+    ],
     [deal(now => now, { customer: named("Ida") }), deal(now => now, { customer: named("Nerys Vale") })],
   ];
   for (const [mine, theirs] of same) expect(mergeFigures(base, mine, theirs)).toBeNull();

@@ -89,3 +89,78 @@ test.each(["a;=1+1", "a,=1+1", "a\t=1+1"])(
     }
   },
 );
+
+const KNOWN = {
+  description: "Larkmoor Coast campervan",
+  priceMinor: 2_430_000,
+  costMinor: 2_163_000,
+  invoiceMinor: null,
+  listPriceMinor: null,
+  currency: "USD",
+  stockNumber: "0961",
+  kind: "campervan" as const,
+  condition: "used" as const,
+  modelYear: 2021,
+  distance: 41_200,
+  distanceUnit: "mi" as const,
+  identification: "KLX0000961",
+  bookValueMinor: 2_284_000,
+  bookGuide: "Marrow Bay price guide",
+  bookDate: "2026-11-02",
+};
+
+test("all that is known of a vehicle goes out and comes in, its number first, plain and as a place writes it", () => {
+  expect(stockCsv([KNOWN]).split("\r\n")).toEqual([
+    "stock number,description,asking price,cost,invoice,list price,kind,condition,model year,distance,distance unit,identification,book value,book guide,book date,currency",
+    "0961,Larkmoor Coast campervan,24300.00,21630.00,,,campervan,used,2021,41200,mi,KLX0000961,22840.00,Marrow Bay price guide,2026-11-02,USD",
+    "",
+  ]);
+  for (const notation of [undefined, US, DE])
+    expect(readStockCsv(stockCsv([KNOWN], notation), EUR, notation ?? US)).toEqual({
+      ok: true,
+      vehicles: [KNOWN],
+    });
+  // A spreadsheet would make 961 of it.
+  expect(stockCsv([KNOWN], DE)).toContain("'0961");
+  // Two of one description are two where their numbers say so, and the last line of one number counts.
+  const two = readStockCsv("No.,Vehicle,Year\nA-1,Van,2020\nA-2,Van,\nA-2,Van,2022\n", USD, US);
+  expect(two).toMatchObject({
+    ok: true,
+    vehicles: [
+      { stockNumber: "A-1", modelYear: 2020 },
+      { stockNumber: "A-2", modelYear: 2022 },
+    ],
+  });
+  // What has no column is not told, and stays as it is kept.
+  expect(two).not.toHaveProperty("vehicles.0.condition");
+});
+
+test("each fact that cannot be read is named", () => {
+  const heads = "vehicle,kind,condition,year,distance,unit,book date,stock number";
+  const line = (...cells: string[]) =>
+    readStockCsv(
+      `${heads}\nVan,${["", "", "", "", "", "", ""].map((_, k) => cells[k] ?? "").join()}\n`,
+      USD,
+      US,
+    );
+  const long = "x".repeat(41);
+  expect([
+    line("spaceship"),
+    line("", "broken"),
+    line("", "", "21"),
+    line("", "", "", "-5"),
+    line("", "", "", "5", "furlong"),
+    line("", "", "", "", "", "soon"),
+    line("", "", "", "", "", "", long),
+  ]).toEqual(
+    [
+      "the kind “spaceship” is not one of car, van, campervan, truck, bus, motorcycle, bicycle, trailer, boat, machine, other.",
+      "the condition “broken” is not one of new, used, demonstrator.",
+      "the model year “21” is not a year from 1885 to 2199.",
+      "the distance “-5” is not a whole number of 0 or more.",
+      "the distance unit “furlong” is not one of km, mi.",
+      "the book date “soon” is not a date.",
+      `the stock number “${long}” is not a line of at most 40 letters.`,
+    ].map(sentence => ({ ok: false, sentences: [`Line 2: ${sentence}`] })),
+  );
+});

@@ -37,10 +37,15 @@ export function stockCsv(stock: readonly VehicleFile[], notation?: Notation): st
   return csvText([headings.map(headingText), ...data], notation);
 }
 
+/** A number that a spreadsheet would shorten: of zeros at its beginning, or of more digits than it reckons with. */
+const LOSES_DIGITS = /^(0\d+|\d{12,})$/;
+const KEPT_DIGITS = /^'(?=\d+$)/;
+
 function cellText({ fact, kind }: VehicleColumn, vehicle: VehicleFile, notation?: Notation): string {
   const value = vehicle[fact] ?? null;
   if (value === null) return "";
   if (kind === "date" && notation) return spreadsheetDate(parseIsoDate(String(value)) ?? 0, notation);
+  if (kind === "line" && notation && LOSES_DIGITS.test(String(value))) return `'${value}`;
   if (kind !== "amount") return harmlessText(String(value));
   const decimals = currencyDecimals(vehicle.currency) ?? 2;
   return notation
@@ -111,7 +116,8 @@ function readVehicle(
   const facts: Record<string, string | number | null> = {};
   for (const column of headings) {
     if (column === undefined || typeof column === "string") continue;
-    const text = column.kind === "line" ? textOfHarmless(cell(column)) : cell(column);
+    const text =
+      column.kind === "line" ? textOfHarmless(cell(column)).replace(KEPT_DIGITS, "") : cell(column);
     const read = readFact(column, text, { currency, notation, today: house.today });
     if ("sentence" in read) return read;
     facts[column.fact] = read.value;

@@ -26,12 +26,6 @@ import { UsualCharges } from "./UsualCharges";
 import { UsualCosts } from "./UsualCosts";
 import { useSettingsSave } from "./use-settings-save";
 
-/** Where the sections stand on a wide screen. */
-const COLUMNS: Section["id"][][] = [
-  ["house", "plan", "terms", "taxes"],
-  ["fees", "extras", "costs", "backups"],
-];
-
 /** What the house has settled once: new deals start from a copy of it. */
 export function SettingsScreen({ opened, kept }: { opened: SettingsReply; kept: KeptCopies }) {
   const [state, dispatch] = useReducer(settingsReducer, opened.settings, openSettingsState);
@@ -125,9 +119,9 @@ export function SettingsScreen({ opened, kept }: { opened: SettingsReply; kept: 
         </nav>
         <OptionProvider value={usual}>
           <div className="grid min-w-0 grow items-start gap-4 xl:grid-cols-2">
-            {COLUMNS.map(column => (
-              <div key={column.join()} className="grid min-w-0 gap-4">
-                {column.map(id => (
+            {(["left", "right"] as const).map(column => (
+              <div key={column} className="grid min-w-0 gap-4">
+                {SECTIONS.filter(({ side }) => side === column).map(({ id }) => (
                   // A link that leads here is followed by the keyboard, too.
                   <div key={id} id={id} tabIndex={-1} className="min-w-0 scroll-mt-4 outline-none">
                     {cards[id]}

@@ -2,26 +2,60 @@
 export type Section = {
   id: "house" | "plan" | "terms" | "taxes" | "fees" | "extras" | "costs" | "backups";
   name: string;
+  /** Where it stands on a wide screen. */
+  side: "left" | "right";
   /** What can be settled there. */
   says: string;
 };
 
 /** All of them, in the order of the page. */
 export const SECTIONS: readonly Section[] = [
-  { id: "house", name: "House", says: "Name, currency, formats, whose law counts, light or dark." },
+  {
+    id: "house",
+    name: "House",
+    side: "left",
+    says: "Name, currency, formats, whose law counts, light or dark.",
+  },
   {
     id: "plan",
     name: "Plan of a new deal",
+    side: "left",
     says: "Rate, number of payments, how often, kind, rounding, compounding and days of a new deal.",
   },
-  { id: "terms", name: "Terms and their rates", says: "What a customer is shown of what a budget reaches." },
-  { id: "taxes", name: "Tax profiles", says: "Taxes that go together, such as a county’s, and their rates." },
-  { id: "fees", name: "Usual fees", says: "Fees that a new deal has, or can take in one step." },
-  { id: "extras", name: "Usual extras", says: "Covers, contracts and other extras that a deal can take." },
+  {
+    id: "terms",
+    name: "Terms and their rates",
+    side: "left",
+    says: "What a customer is shown of what a budget reaches.",
+  },
+  {
+    id: "taxes",
+    name: "Tax profiles",
+    side: "left",
+    says: "Taxes that go together, such as a county’s, and their rates.",
+  },
+  {
+    id: "fees",
+    name: "Usual fees",
+    side: "right",
+    says: "Fees that a new deal has, or can take in one step.",
+  },
+  {
+    id: "extras",
+    name: "Usual extras",
+    side: "right",
+    says: "Covers, contracts and other extras that a deal can take.",
+  },
   {
     id: "costs",
     name: "Dealer’s side",
+    side: "right",
     says: "What usual extras cost the house, which customers never see.",
   },
-  { id: "backups", name: "Backups", says: "All that is kept, as one file; copies, and restoring one." },
+  {
+    id: "backups",
+    name: "Backups",
+    side: "right",
+    says: "All that is kept, as one file; copies, and restoring one.",
+  },
 ];
