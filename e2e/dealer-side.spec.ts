@@ -1,6 +1,6 @@
 import { readFile } from "node:fs/promises";
 import { expect, type Page, test } from "@playwright/test";
-import { DealScreen, view } from "./officer";
+import { DealScreen, press, view } from "./officer";
 
 /** A number that stands in every place of the dealer's side, and nowhere else. */
 const TELLTALE = "7395.18";
@@ -80,7 +80,9 @@ test("nothing of the dealer's side is on a page, on the wire, in the browser or 
     listPriceMinor: null,
     currency: "USD",
   };
-  await page.request.post("/api/stock", { data: { vehicles: [{ ...van, costMinor: 739_518 }] } });
+  const known = { ...van, costMinor: 739_518, invoiceMinor: 739_518 };
+  const stocked = await page.request.post("/api/stock", { data: { vehicles: [known] } });
+  const [{ id: vanId }] = (await stocked.json()).vehicles;
   // A change of it, so that its history has something to tell.
   const { version: at, document } = await (await page.request.get(`/api/deals/${id}/dealer`)).json();
   expect(JSON.stringify(document)).toMatch(TOLD);
@@ -100,6 +102,7 @@ test("nothing of the dealer's side is on a page, on the wire, in the browser or 
     "/api/settings",
     "/api/names?vehicle=telltale",
     "/api/names?customer=telltale",
+    `/api/records/vehicle/${vanId}`,
   ])
     expect([path, TOLD.test(await (await page.request.get(path)).text())]).toEqual([path, false]);
   for (const path of ["/", "/?search=telltale", "/stock", "/settings", `/deals/${id}`]) {
@@ -107,7 +110,8 @@ test("nothing of the dealer's side is on a page, on the wire, in the browser or 
     expect([path, TOLD.test(await textOf(page))]).toEqual([path, false]);
   }
   const deal = await new DealScreen(page).ready();
-  for (const name of ["History", "Line-up", "Reach", "Map"]) {
+  for (const name of ["History", "Line-up", "Reach", "Map", "Customer and vehicle"]) {
+    if (name === "Customer and vehicle") await page.getByRole("button", { name: "More views" }).click();
     await view(page, name).click();
     expect([name, TOLD.test(await textOf(page))]).toEqual([name, false]);
   }
@@ -118,6 +122,21 @@ test("nothing of the dealer's side is on a page, on the wire, in the browser or 
     return readFile(await download.path(), "utf8");
   };
   expect(await exported(() => page.getByTitle("Export the deal as a file").click())).not.toMatch(TOLD);
+  // What is for the customer has neither notes nor budget, though they are the officer's and not the dealer's.
+  await press(page, "+ Note");
+  await page.getByLabel("Notes").fill("Would take less");
+  await deal.saved();
+  const theirs = await exported(async () => {
+    await page.keyboard.press("Control+k");
+    await page.keyboard.type("for the customer");
+    await page.getByRole("option", { name: "Export deal for the customer" }).click();
+  });
+  expect(theirs).not.toMatch(TOLD);
+  expect(theirs).not.toContain("Would take less");
+  expect(JSON.parse(theirs)).toMatchObject({ version: 2, customer: "Telltale Quince-Vale" });
+  expect(JSON.parse(theirs)).not.toHaveProperty("notes");
+  await page.getByLabel("Notes").fill("");
+  await deal.saved();
   expect(heard).toEqual([]);
 
   // Asked for, it is there; closed, it is gone again.

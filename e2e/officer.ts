@@ -61,12 +61,13 @@ export async function newDeal(page: Page): Promise<DealScreen> {
   return new DealScreen(page).ready();
 }
 
-/** Opens a customer's deal from the register, on whatever page it stands there. */
+/** Opens a customer's deal from the register, on whatever page it stands there; of several the one that was changed last. */
 export async function openDeal(page: Page, customer: string, vehicle: string): Promise<DealScreen> {
   await page.goto(`/?search=${encodeURIComponent(customer)}`);
   await page
     .getByRole("row", { name: `${customer} ${vehicle}` })
     .getByRole("link")
+    .first()
     .click();
   await page.waitForURL("**/deals/*");
   return new DealScreen(page).ready();

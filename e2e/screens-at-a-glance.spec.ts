@@ -4,7 +4,7 @@ import { openDeal, view } from "./officer";
 test("a plain deal shows its answer and ten lines of its table at 1280 × 800, with one scroll a column", async ({
   page,
 }) => {
-  const deal = await openDeal(page, "Idris Vantongeren", "Larkmoor 240 campervan 683.97");
+  const deal = await openDeal(page, "Idris Vantongeren", "Larkmoor 240 campervan");
   await expect(deal.sentence).toBeInViewport({ ratio: 1 });
   for (const cost of ["financeCharge", "apr", "dueAtSigning", "totalCost"])
     await expect(page.getByTestId(cost)).toBeInViewport({ ratio: 1 });
@@ -52,7 +52,7 @@ test("on a phone the sentence is in the first screen, however many options there
 });
 
 test("printing prints what is in view as a page: no controls, no cut table", async ({ page }) => {
-  const deal = await openDeal(page, "Idris Vantongeren", "Larkmoor 240 campervan 683.97");
+  const deal = await openDeal(page, "Idris Vantongeren", "Larkmoor 240 campervan");
   await expect(deal.sentence).toBeVisible();
   const printed = async () => {
     await page.emulateMedia({ media: "print" });
