@@ -1,6 +1,6 @@
 import { readFile } from "node:fs/promises";
 import { type APIRequestContext, expect, type Page, test } from "@playwright/test";
-import { SECTIONS } from "@/features/settings/sections";
+import { SECTIONS } from "@/features/shell/settings-sections";
 import { newDeal, newDealFromRegister, VAN } from "./officer";
 
 type Kept = { version: number; settings: Record<string, unknown> };

@@ -58,7 +58,7 @@ export async function showArrived(database: Database, most: number): Promise<num
 
 /** A name as a deal was signed with it; else as it is now. */
 const nameSigned = (column: SQL, now: SQL) =>
-  sql<string>`coalesce((select ${column} from signings where deal_id = ${deals.id}), ${now}, '')`;
+  sql<string>`coalesce((select ${column} from signings where deal_id = deals.id), ${now}, '')`;
 
 /** Names for a line of the register, which says nothing of whose they are. */
 const named = (names: Record<NamedMember, string>) =>
@@ -86,7 +86,7 @@ export async function dropCutOff(database: Database, most: number, arrival?: str
       .limit(most);
     for (const { id, ...named } of some) {
       await tx.delete(deals).where(eq(deals.id, id));
-      await dropIfUnused(tx, named);
+      await dropIfUnused(tx, named, "numbered");
     }
     return some.length;
   });

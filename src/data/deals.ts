@@ -7,7 +7,6 @@ import {
   type DealDocument,
   isNoChange,
   isSame,
-  NAMED_MEMBERS,
   nameOf,
   upToDate,
 } from "@/exchange/deal-document";
@@ -15,7 +14,8 @@ import { optionUpToDate } from "@/exchange/dealer";
 import type { Database } from "./database";
 import { keepMerged } from "./keep-deal";
 import { agreedVersion, type Merged, merge, type VersionedDeal } from "./merge";
-import { dropIfUnused, namesNow, ownId } from "./names";
+import { dropIfUnused } from "./names";
+import { asCalledNow, asKeptBefore, isOfOthers } from "./names-of-save";
 import { customers, dealParts, deals, options, registerLines, signings, vehicles } from "./schema";
 import { getSigning, keepSigning, type Signing } from "./signings";
 import { takingTurns } from "./turns";
@@ -242,27 +242,6 @@ export async function updateDeal(
   const { document: _document, ...withoutDocument } = saved;
   return withoutDocument;
 }
-
-/** A change that reopens a deal: from now on it says what its customer and its vehicle are called by now. */
-async function asCalledNow(database: Database, id: string, change: DealChange): Promise<DealChange> {
-  if (!change.heading) return change;
-  return { ...change, heading: { ...change.heading, ...(await namesNow(database, id)) } };
-}
-
-/** A change whose customer or vehicle is the deal's own by now, because the one that it names is another deal's. */
-function asKeptBefore(kept: DealRecord | undefined, change: DealChange): DealChange {
-  const { heading } = change;
-  if (!kept || !heading) return change;
-  const own = NAMED_MEMBERS.flatMap(member => {
-    const [sent, here] = [heading[member], kept.document[member]];
-    return sent && here && here.id === ownId(kept.id, sent.id) ? [[member, { ...sent, id: here.id }]] : [];
-  });
-  return own.length > 0 ? { ...change, heading: { ...heading, ...Object.fromEntries(own) } } : change;
-}
-
-/** Whether what was sent as this deal's customer or vehicle is another deal's, so that this one has its own. */
-const isOfOthers = (saved: DealRecord, { document }: Merged) =>
-  NAMED_MEMBERS.some(member => saved.document[member]?.id !== document[member]?.id);
 
 /** What a save is refused for that is in view of the deal as it is. */
 function refusalOf(kept: DealRecord, merged: Merged, { signing, reopens }: Saving): SaveRefusal | undefined {

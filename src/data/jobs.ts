@@ -2,10 +2,10 @@ import { and, asc, eq, isNull, lte, or, type SQL, sql } from "drizzle-orm";
 import type { Database } from "./database";
 import { type JOB_KINDS, jobs } from "./schema";
 
-export type JobKind = (typeof JOB_KINDS)[number];
+type JobKind = (typeof JOB_KINDS)[number];
 
 /** What is still to be done. */
-export type Job = { kind: JobKind; key: string; payload: unknown };
+type Job = { kind: JobKind; key: string; payload: unknown };
 
 /** Says that something is to be done; asked for twice, it is done once. */
 export async function addJob(tx: Database, job: Job): Promise<void> {
@@ -13,7 +13,7 @@ export async function addJob(tx: Database, job: Job): Promise<void> {
 }
 
 /** What a part of a job comes to: how much was done, and what of it is left; null once all is. */
-export type JobPart = { done: number; rest: unknown };
+type JobPart = { done: number; rest: unknown };
 
 /** One that has failed waits so long before it is tried again, twice as long each time, and no longer than an hour. */
 const FIRST_WAIT_SECONDS = 2;

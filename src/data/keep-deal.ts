@@ -17,14 +17,24 @@ import { keepNamed } from "./names";
 import { changeLine } from "./register-lines";
 import { deals, options } from "./schema";
 
-/** Keeps a deal as it is after a save, with a note of what the save has changed. */
-export async function keepMerged(tx: Database, kept: DealRecord, merged: Merged): Promise<DealRecord> {
+/**
+ * Keeps a deal as it is after a save, with a note of what the save has changed.
+ *
+ * @param takes whether what it is about now brings what it cost; not where it is the same under another id
+ */
+export async function keepMerged(
+  tx: Database,
+  kept: DealRecord,
+  merged: Merged,
+  takes = true,
+): Promise<DealRecord> {
   const { document, changed } = merged.changed.heading ? await withKeptNames(tx, kept, merged) : merged;
   const { id } = kept;
   const version = kept.version + 1;
   if (changed.options) await keepOptions(tx, id, version, document, changed.options);
   if (changed.order) await keepOrder(tx, id, document);
-  if (changed.options || changed.heading) await keepTaken(tx, id, version, kept.document, document);
+  if (takes && (changed.options || changed.heading))
+    await keepTaken(tx, id, version, kept.document, document);
   if (changed.asides) await keepPart(tx, id, "asides", version, changed.asides);
   const changedAt = new Date();
   await tx

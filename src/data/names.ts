@@ -1,5 +1,5 @@
 import { createHash, randomUUID } from "node:crypto";
-import { and, eq, inArray, not, sql } from "drizzle-orm";
+import { and, eq, inArray, isNull, not, sql } from "drizzle-orm";
 import { type DealHeading, type Named, nameOf } from "@/exchange/deal-document";
 import type { Database } from "./database";
 import { insertRows } from "./insert-rows";
@@ -120,15 +120,25 @@ export const signedNames = ({ customer, vehicle }: Pick<DealHeading, "customer" 
 /** The customer and the vehicle that a deal names, by id. */
 type NamedIds = { customerId: string | null; vehicleId: string | null };
 
-/** A name that was corrected leaves nothing behind under the old one; vehicles in stock stay. */
-export async function dropIfUnused(database: Database, { customerId, vehicleId }: NamedIds): Promise<void> {
+/**
+ * A name that was corrected leaves nothing behind under the old one; vehicles in stock stay.
+ *
+ * @param also whether those go, too, that have a stock number: what the house knows of them is there when a deal that was
+ *   about one is about it again
+ */
+export async function dropIfUnused(
+  database: Database,
+  { customerId, vehicleId }: NamedIds,
+  also?: "numbered",
+): Promise<void> {
   if (customerId !== null) {
     const isUsed = sql`exists (select 1 from ${deals} where ${deals.customerId} = ${customers.id})`;
     await database.delete(customers).where(and(eq(customers.id, customerId), not(isUsed)));
   }
   if (vehicleId !== null) {
     const isUsed = sql`exists (select 1 from ${deals} where ${deals.vehicleId} = ${vehicles.id})`;
-    const isLoose = and(eq(vehicles.id, vehicleId), eq(vehicles.inStock, false), not(isUsed));
+    const isNumbered = also === "numbered" ? undefined : isNull(vehicles.stockNumber);
+    const isLoose = and(eq(vehicles.id, vehicleId), eq(vehicles.inStock, false), isNumbered, not(isUsed));
     await database.delete(vehicles).where(isLoose);
   }
 }

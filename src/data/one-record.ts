@@ -119,7 +119,7 @@ async function tell(
   for (const kept of open) {
     if (!kept) continue;
     const document = { ...kept.document, [member]: named };
-    await keepMerged(tx, kept, { document, changed: { heading: headingOf(document) } });
+    await keepMerged(tx, kept, { document, changed: { heading: headingOf(document) } }, false);
   }
 }
 

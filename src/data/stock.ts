@@ -123,7 +123,7 @@ export async function takeOutOfStock(
       .update(vehicles)
       .set({ inStock: false, version: sql`${vehicles.version} + 1` })
       .where(isInStock(id));
-    await dropIfUnused(tx, { customerId: null, vehicleId: id });
+    await dropIfUnused(tx, { customerId: null, vehicleId: id }, "numbered");
     return { costMinor, invoiceMinor };
   });
 }

@@ -238,10 +238,28 @@ test("of two vehicles that are made one nothing that is known is lost", async ()
     van("M-2", { description: "Ostrel Moor van", modelYear: 2022, distance: 12_000, distanceUnit: "km" }),
   );
   const deal = await keep(dealOf(undefined, { id: lost?.id ?? "", name: "Ostrel Moor van" }));
+  const costs = { options: { [ONE]: { cost: "17777.00" } } };
+  await open.store.updateDealer(deal, 1, costs);
   await open.store.makeOne("vehicle", kept1?.id ?? "", lost?.id ?? "");
   expect((await vehicleOf(deal))?.id).toBe(kept1?.id);
   expect(await open.store.recordOf("vehicle", kept1?.id ?? "", null)).toMatchObject({
     deals: 1,
     vehicle: { stockNumber: "M-1", modelYear: 2023, distance: 12_000, distanceUnit: "km" },
   });
+  expect((await open.store.getDealer(deal))?.dealer).toEqual(costs);
+});
+
+test("a vehicle that was sold is known when its deal is about it again, and gone once the stock has no use for it", async () => {
+  const [sold] = await putInStock(van("U-1", { description: "Ostrel Undone van", modelYear: 2020 }));
+  const vehicle = { id: sold?.id ?? "", name: "Ostrel Undone van" };
+  const deal = await keep(dealOf(undefined, vehicle));
+  await open.store.takeOutOfStock(vehicle.id, sold?.version ?? 0);
+  await name(deal, { vehicle: named("Something else") });
+  await name(deal, { vehicle });
+  expect(await open.store.recordOf("vehicle", vehicle.id, null)).toMatchObject({
+    vehicle: { stockNumber: "U-1", modelYear: 2020 },
+  });
+  const [mistaken] = await putInStock(van("U-2", { description: "Ostrel Mistaken van" }));
+  await open.store.takeOutOfStock(mistaken?.id ?? "", mistaken?.version ?? 0);
+  expect(await open.store.recordOf("vehicle", mistaken?.id ?? "", null)).toBeUndefined();
 });
