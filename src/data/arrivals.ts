@@ -39,6 +39,7 @@ export async function showArrived(database: Database, most: number): Promise<num
           sql`vehicle`,
           sql`(select description from vehicles where id = ${deals.vehicleId})`,
         ),
+        stockNumber: sql<string | null>`(select stock_number from vehicles where id = ${deals.vehicleId})`,
         status: deals.status,
       })
       .from(deals)
@@ -46,8 +47,8 @@ export async function showArrived(database: Database, most: number): Promise<num
       .limit(most);
     const ids = some.map(({ dealId }) => dealId);
     await tx.update(deals).set({ deletedAt: null, arrival: null }).where(inArray(deals.id, ids));
-    const lines = some.map(({ customer, vehicle, status, ...deal }) =>
-      newLine({ ...deal, heading: { ...named({ customer, vehicle }), status } }),
+    const lines = some.map(({ customer, vehicle, stockNumber, status, ...deal }) =>
+      newLine({ ...deal, heading: { ...named({ customer, vehicle }), stockNumber, status } }),
     );
     // Versions of before kept a line with each deal as it came.
     const shows = sql`on conflict (deal_id) do update set deleted = false`;

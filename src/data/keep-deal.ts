@@ -16,6 +16,7 @@ import type { Merged } from "./merge";
 import { keepNamed } from "./names";
 import { changeLine } from "./register-lines";
 import { deals, options } from "./schema";
+import { stockNumberOf } from "./stock-numbers";
 
 /**
  * Keeps a deal as it is after a save, with a note of what the save has changed.
@@ -49,9 +50,13 @@ export async function keepMerged(
       changedAt,
     })
     .where(eq(deals.id, id));
-  const line = { dealId: id, dealVersion: version, changedAt, heading: headingOf(document) };
+  const line = { dealId: id, dealVersion: version, changedAt };
+  const heading = changed.heading && {
+    ...changed.heading,
+    stockNumber: await stockNumberOf(tx, changed.heading),
+  };
   const figuresChange = Boolean(changed.options || changed.order);
-  await changeLine(tx, line, figuresChange);
+  await changeLine(tx, line, heading, figuresChange);
   await noteChange(tx, {
     dealId: id,
     before: kept.document,

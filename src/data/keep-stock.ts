@@ -5,6 +5,7 @@ import type { VehicleFile } from "@/exchange/stock/stock.schema";
 import type { Database } from "./database";
 import { insertRows } from "./insert-rows";
 import { rename } from "./one-record";
+import { renumberLines } from "./register-lines";
 import { vehicles } from "./schema";
 
 /**
@@ -69,11 +70,16 @@ const keyOf = ({ stockNumber, id, description }: VehicleFile) =>
 async function changeAll(tx: Database, changes: ReadonlyMap<string, VehicleFile>): Promise<void> {
   const ids = [...changes.keys()];
   if (ids.length === 0) return;
-  const { id, description } = vehicles;
-  const former = await tx.select({ id, description }).from(vehicles).where(inArray(id, ids)).for("update");
+  const { id, description, stockNumber } = vehicles;
+  const former = await tx
+    .select({ id, description, stockNumber })
+    .from(vehicles)
+    .where(inArray(id, ids))
+    .for("update");
   for (const row of former) {
-    const called = changes.get(row.id)?.description;
-    if (called !== undefined && called !== row.description) await rename(tx, "vehicle", row.id, called);
+    const { description: called = row.description, stockNumber: number } = changes.get(row.id) ?? {};
+    if (called !== row.description) await rename(tx, "vehicle", row.id, called);
+    if (number !== undefined && number !== row.stockNumber) await renumberLines(tx, row.id, number);
   }
   const rows = [...changes].map(([of, vehicle]) => ({ ...vehicle, id: of }));
   for (const alike of alikeIn(rows)) {

@@ -9,7 +9,7 @@ import { keepNamed, signedNames } from "./names";
 import { newLine } from "./register-lines";
 import { dealChanges, dealParts, deals, options, registerLines, signings } from "./schema";
 import type { Signing } from "./signings";
-import { giveNumbers, vehiclesNumbered } from "./stock-numbers";
+import { giveNumbers, stockNumbersOf, vehiclesNumbered } from "./stock-numbers";
 
 /** A deal to keep; what it is signed with where it is; with which others it arrives, until when it is not seen. */
 export type NewDeal = DealDocument & {
@@ -82,11 +82,16 @@ export async function insertDeals(database: Database, documents: readonly NewDea
     );
     // What arrives is shown once all of it is there.
     const shown = ready.filter(({ arrival }) => arrival === undefined);
+    const numbers = await stockNumbersOf(
+      tx,
+      shown.flatMap(({ document }) => document.vehicle?.id ?? []),
+    );
     await insertRows(
       tx,
       registerLines,
       shown.map(({ dealId, changedAt, document, signing, asSigned }) => {
-        const heading = signing ? { ...headingOf(document), ...asSigned } : headingOf(document);
+        const stockNumber = document.vehicle && numbers.get(document.vehicle.id);
+        const heading = { ...headingOf(document), ...(signing && asSigned), stockNumber };
         return newLine({ dealId, dealVersion: FIRST, changedAt, heading });
       }),
     );

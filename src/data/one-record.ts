@@ -4,6 +4,7 @@ import type { Database } from "./database";
 import { getDeal } from "./deals";
 import { keepMerged } from "./keep-deal";
 import { NAMED, type NamedMember } from "./names";
+import { renumberLines } from "./register-lines";
 import { deals, vehicles } from "./schema";
 import { type KeptVehicle, SHOWN } from "./shown-vehicle";
 
@@ -148,4 +149,5 @@ async function takeFacts(tx: Database, id: string, otherId: string): Promise<voi
       version: kept.version + 1,
     })
     .where(eq(vehicles.id, id));
+  await renumberLines(tx, id, kept.stockNumber ?? lost.stockNumber);
 }

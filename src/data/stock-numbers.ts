@@ -1,5 +1,5 @@
 import { and, eq, inArray, isNull } from "drizzle-orm";
-import type { Named } from "@/exchange/deal-document";
+import type { DealHeading, Named } from "@/exchange/deal-document";
 import type { Database } from "./database";
 import { vehicles } from "./schema";
 
@@ -23,6 +23,14 @@ export async function giveNumbers(tx: Database, numbers: ReadonlyMap<string, str
       .update(vehicles)
       .set({ stockNumber })
       .where(and(eq(vehicles.id, id), isNull(vehicles.stockNumber)));
+}
+
+/** The stock number of the vehicle that a deal is about; undefined where it is about none, or that has none. */
+export async function stockNumberOf(
+  tx: Database,
+  { vehicle }: Pick<DealHeading, "vehicle">,
+): Promise<string | undefined> {
+  return vehicle && (await stockNumbersOf(tx, [vehicle.id])).get(vehicle.id);
 }
 
 /** The stock numbers of some vehicles, by their ids; those that have none are left out. */

@@ -6,6 +6,7 @@ import { addJob, doPart, jobsOf } from "./jobs";
 import { keepAll, matching } from "./keep-stock";
 import { dropIfUnused } from "./names";
 import { rename } from "./one-record";
+import { renumberLines } from "./register-lines";
 import { vehicles } from "./schema";
 import { type KeptVehicle, SHOWN } from "./shown-vehicle";
 import { isInStockAmong } from "./stock-costs";
@@ -91,6 +92,8 @@ export async function changeVehicle(
       if (other && other.id !== id) return "taken";
     }
     if (now.description !== change.description) await rename(tx, "vehicle", id, change.description);
+    if (change.stockNumber !== undefined && change.stockNumber !== now.stockNumber)
+      await renumberLines(tx, id, change.stockNumber);
     const changed = { ...change, version: version + 1 };
     const [vehicle] = await tx.update(vehicles).set(changed).where(isInStock(id)).returning(SHOWN);
     return vehicle ?? "gone";

@@ -263,3 +263,33 @@ test("a vehicle that was sold is known when its deal is about it again, and gone
   await open.store.takeOutOfStock(mistaken?.id ?? "", mistaken?.version ?? 0);
   expect(await open.store.recordOf("vehicle", mistaken?.id ?? "", null)).toBeUndefined();
 });
+
+test("a deal is found by its vehicle's stock number, whichever way that came", async () => {
+  const found = async (search: string) => {
+    const asked = { search, sort: "changedAt", descending: true, skip: 0, most: 10 } as const;
+    return (await open.store.findLines(asked)).lines.map(({ id }) => id);
+  };
+  const [seen] = await putInStock(van("W-Old", { description: "Ostrel Wanted van" }));
+  const vehicle = { id: seen?.id ?? "", name: "Ostrel Wanted van" };
+  const deal = await keep(dealOf(undefined, vehicle));
+  expect(await found("w-old")).toEqual([deal]);
+  await name(deal, { vehicle: named("Something else") });
+  expect(await found("w-old")).toEqual([]);
+  await name(deal, { vehicle });
+  expect(await found("wanted w-old quoting")).toEqual([deal]);
+  await open.store.changeVehicle(
+    vehicle.id,
+    seen?.version ?? 0,
+    van("W-New", { description: "Ostrel Wanted van" }),
+  );
+  expect([await found("w-old"), await found("w-new")]).toEqual([[], [deal]]);
+  // By a list that gives the number to one that had none, and by being made one with another.
+  const [bare] = await putInStock(van(null, { description: "Ostrel Bare van" }));
+  const other = await keep(dealOf(undefined, { id: bare?.id ?? "", name: "Ostrel Bare van" }));
+  await putInStock(van("W-Bare", { description: "Ostrel Bare van" }));
+  expect(await found("w-bare")).toEqual([other]);
+  const own = named("Wanted as well");
+  const typed = await keep(dealOf(undefined, own));
+  await open.store.makeOne("vehicle", bare?.id ?? "", own.id);
+  expect((await found("w-bare")).sort()).toEqual([other, typed].sort());
+});
