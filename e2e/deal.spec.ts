@@ -239,6 +239,10 @@ test("a deal file of another shape reads truthfully, and its found figure is kep
 
 test("a stock vehicle brings its asking price", async ({ page }) => {
   const deal = await newDeal(page);
+  const heading = async () => {
+    const answer = await page.request.get(page.url().replace("/deals/", "/api/deals/"));
+    return (await answer.json()).document;
+  };
   const vehicle = page.getByLabel("Vehicle or purpose");
   // Typed alone it is no vehicle of the stock, though one is called so.
   await vehicle.fill("Ostrel Single boat trailer");
@@ -250,4 +254,13 @@ test("a stock vehicle brings its asking price", async ({ page }) => {
   await vehicle.press("Enter");
   await expect(deal.field("Price")).toHaveValue("4,275.00");
   await expect(page.getByRole("listbox", { name: "What is known" }).getByRole("option")).toHaveCount(0);
+  // A slip that is taken back leaves the vehicle what it was.
+  const inStock = (await (await page.request.get("/api/stock")).json()).vehicles;
+  const { id } = inStock.find((each: { stockNumber: string }) => each.stockNumber === "3314");
+  const kept = async () => (await heading()).vehicle?.id === id;
+  await expect.poll(kept).toBe(true);
+  await vehicle.fill("Ostrel Single boat trailers");
+  await expect.poll(kept).toBe(false);
+  await vehicle.fill("Ostrel Single boat trailer");
+  await expect.poll(kept).toBe(true);
 });

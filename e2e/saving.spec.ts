@@ -49,6 +49,41 @@ test("two tabs that change different parts of a deal both save, and each gets wh
   await expect(page.getByLabel("Customer", { exact: true })).toHaveValue("Wendela Ashgrove");
 });
 
+test("a page that changes an option and another that changes what is tried beside it both save; signing asks for neither", async ({
+  page,
+}) => {
+  const deal = await newDeal(page);
+  await deal.type({ Customer: "Odile Aside", ...VAN });
+  await deal.saved();
+  const address = page.url().replace("/deals/", "/api/deals/");
+  const kept = async () => (await page.request.get(address)).json();
+  const { version, document } = await kept();
+  const [option] = document.options;
+  // Nothing that is tried has a field yet: the other page is one that only knows the server.
+  const tries = (from: number, options: object) =>
+    page.request.put(address, { data: { version: from, change: { asides: { options } } } });
+  expect((await tries(version, { [option.id]: {} })).status()).toBe(200);
+  await deal.type({ Price: "31,000" });
+  await deal.saved();
+  expect((await kept()).document).toMatchObject({
+    asides: { options: { [option.id]: {} } },
+    options: [{ inputs: { structure: { price: "31000.00" } } }],
+  });
+  // The other way round: what is tried is saved from the version before the page's change.
+  const before = (await kept()).version;
+  await deal.type({ "Yearly rate": "7" });
+  await deal.saved();
+  expect((await tries(before, {})).status()).toBe(200);
+  await deal.sign();
+  await expect(page.getByText(/Signed on .*Every figure is as it was then/)).toBeVisible();
+  const signed = await kept();
+  expect(signed.document).toMatchObject({
+    status: "signed",
+    options: [{ inputs: { plan: { yearlyRate: "7" } } }],
+  });
+  expect((await tries(signed.version, { [option.id]: {} })).status()).toBe(200);
+});
+
 test("after a conflict the officer's own version can be saved over the other", async ({ page, context }) => {
   const first = await newDeal(page);
   await first.type({ Customer: "Percival Dune", ...VAN });

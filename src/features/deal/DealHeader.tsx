@@ -26,6 +26,8 @@ type Props = {
   onOpen: (isOpen: boolean) => void;
 };
 
+type Names = { customer?: Named | undefined; vehicle?: Named | undefined };
+
 /** Whose deal it is, and for what. */
 export const DealHeader = memo(function DealHeader({ dealId, isOpen, onOpen }: Props) {
   const { heading: deal, dispatch, now } = useFrame();
@@ -33,18 +35,26 @@ export const DealHeader = memo(function DealHeader({ dealId, isOpen, onOpen }: P
   const { notation } = useNotation();
   const [offered, setOffered] = useState<StockVehicle | null>(null);
   // What is typed is the deal's own, and no known one that happens to be called so.
-  const [[ownCustomer, ownVehicle]] = useState(() => [newId(), newId()] as const);
-  const [former, setFormer] = useState<Named | undefined>();
+  const [own] = useState(() => ({ customer: newId(), vehicle: newId() }));
+  // Who and what were named, or picked, before something was typed: typed back again, it is them.
+  const [former, setFormer] = useState<Names>({});
   const [corrected, setCorrected] = useState<Named | undefined>();
   /** A vehicle that is picked brings its prices where none are typed yet; else they are offered. */
   const bringPrices = async (vehicle: StockVehicle) => {
     const { bringPrices: bring } = await suggestions();
     setOffered(bring(vehicle, openedOption(now()).inputs, notation, dispatch) ? vehicle : null);
   };
-  const name = (change: { [Member in "customer" | "vehicle"]?: Named | undefined }) => {
+  const name = (change: Names) => {
     setCorrected(undefined);
     dispatch({ type: "heading", change });
   };
+  const typed = (member: keyof Names, text: string) =>
+    text === nameOf(former[member]) ? former[member] : ownNamed(text, own[member]);
+  const pick = (known: Names) => {
+    setFormer({ ...former, ...known });
+    name(known);
+  };
+  const onFocus = () => setFormer({ customer: deal.customer, vehicle: deal.vehicle });
   const [customer, vehicle] = [nameOf(deal.customer), nameOf(deal.vehicle)];
   return (
     <header className="mb-2 flex min-w-0 flex-wrap items-center gap-x-3 gap-y-2 [grid-area:header]">
@@ -66,12 +76,13 @@ export const DealHeader = memo(function DealHeader({ dealId, isOpen, onOpen }: P
             placeholder="Customer’s name"
             suggest={async text => (await suggestions()).suggestCustomers(text, notation, deal.customer)}
             className="min-w-32 grow-2 basis-32 font-semibold font-serif text-lg"
-            onChange={typed => name({ customer: ownNamed(typed, ownCustomer) })}
-            onPicked={({ id, name: picked }) => name({ customer: { id, name: picked } })}
-            onFocus={() => setFormer(deal.customer)}
+            onChange={text => name({ customer: typed("customer", text) })}
+            onPicked={({ id, name: called }) => pick({ customer: { id, name: called } })}
+            onFocus={onFocus}
             onLeft={() => {
-              const isCorrected = former && former.id !== ownCustomer && deal.customer?.id === ownCustomer;
-              if (isCorrected) setCorrected(former);
+              const { customer: before } = former;
+              const isTyped = deal.customer?.id === own.customer;
+              if (before && before.id !== own.customer && isTyped) setCorrected(before);
             }}
           />
           <NameField
@@ -80,12 +91,13 @@ export const DealHeader = memo(function DealHeader({ dealId, isOpen, onOpen }: P
             placeholder="Vehicle or purpose"
             suggest={async text => (await suggestions()).suggestVehicles(text, notation, deal.vehicle)}
             className={`min-w-44 grow-3 basis-44 ${isOpen ? "" : "max-md:hidden print:flex"}`}
-            onChange={typed => {
+            onFocus={onFocus}
+            onChange={text => {
               setOffered(null);
-              name({ vehicle: ownNamed(typed, ownVehicle) });
+              name({ vehicle: typed("vehicle", text) });
             }}
             onPicked={picked => {
-              name({ vehicle: { id: picked.id, name: picked.description } });
+              pick({ vehicle: { id: picked.id, name: picked.description } });
               void bringPrices(picked);
             }}
           />
