@@ -75,6 +75,7 @@ test("usual fees and a tax profile are taken into a deal, one press each", async
   await expect(page.getByTestId("amount-financed")).toHaveText("20,299.00");
   await page.getByRole("button", { name: "+ extra" }).click();
   await page.getByRole("button", { name: "+ Gap cover" }).click();
+  await expect(page.getByTestId("amount-financed")).toHaveText("20,939.00");
   await page.getByRole("button", { name: "+ tax" }).click();
   await page.getByRole("button", { name: "+ Marrow Bay, new vehicle" }).click();
   // 6.25 % of 20,299.00 is 1,268.69.
