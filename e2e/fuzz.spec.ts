@@ -61,6 +61,8 @@ const BODIES: Record<string, (changed: (value: unknown) => unknown) => unknown> 
     vehicles: [changed({ description: "Fuzz", priceMinor: 100, currency: "USD" }), { description: "" }],
   }),
   "/api/stock/[id]": changed => changed({ description: "Fuzz", priceMinor: 100, currency: "USD" }),
+  "/api/records/[member]/[id]": changed => changed({ was: "Fuzz", name: "Fuzzed" }),
+  "/api/records/[member]/[id]/same": changed => changed({ other: NOBODY }),
   "/api/backups/restore": changed => ({ copy: changed("kellux-2026-01-01.ndjson.gz") }),
 };
 
@@ -141,8 +143,9 @@ function requestFor(route: string, id: string, next: Random): Sent {
   // What a verb alone can do to a deal that is there, is done to none that is.
   const isHarmless = verb === "GET" || verb === "HEAD" || (verb === "PUT" && route === "/api/deals/[id]");
   const ids = [NOBODY, ...(isHarmless ? [id] : [])];
-  const path = route.replace(/\[\w+\]/g, () =>
-    next() < 0.6 ? pick(ids, next) : encodeURI(pick(PARTS, next)),
+  const known = (name: string) => (name === "[member]" ? ["customer", "vehicle"] : ids);
+  const path = route.replace(/\[\w+\]/g, name =>
+    next() < 0.6 ? pick(known(name), next) : encodeURI(pick(PARTS, next)),
   );
   const { body, type } = bodyFor(route, next);
   const hasBody = verb === "POST" || verb === "PUT" || (verb === "PATCH" && next() < 0.5);

@@ -208,9 +208,10 @@ function hearOfStock(
   path: string,
   reply: VehicleReply & { vehicles?: VehicleReply[] },
 ): void {
-  // Of another description it is another vehicle.
-  if (verb !== "POST") told.vehicles.delete(/[0-9a-f-]{36}/.exec(path)?.[0] ?? "");
-  if (verb === "DELETE") return;
+  if (verb === "DELETE") {
+    told.vehicles.delete(/[0-9a-f-]{36}/.exec(path)?.[0] ?? "");
+    return;
+  }
   for (const { id, version } of reply.vehicles ?? [reply]) told.vehicles.set(id, version);
 }
 
