@@ -1,5 +1,6 @@
 import { and, count, eq, isNull, ne } from "drizzle-orm";
 import { headingOf, type Named } from "@/exchange/deal-document";
+import { VEHICLE_COLUMNS } from "@/exchange/stock/vehicle-columns";
 import type { Database } from "./database";
 import { getDeal } from "./deals";
 import { keepMerged } from "./keep-deal";
@@ -124,27 +125,23 @@ async function tell(
   }
 }
 
-const FACTS = [
-  ...["stockNumber", "kind", "condition", "modelYear", "distance", "distanceUnit", "identification"],
-  ...["priceMinor", "costMinor", "listPriceMinor", "invoiceMinor", "bookValueMinor", "bookGuide", "bookDate"],
-] as const;
-
-/** What is known of another vehicle and not of this one. */
+/** What is known of another vehicle and not of this one; its amounts where they are in this one's currency, or it has none. */
 async function takeFacts(tx: Database, id: string, otherId: string): Promise<void> {
   const [kept] = await tx.select().from(vehicles).where(eq(vehicles.id, id));
   const [lost] = await tx.select().from(vehicles).where(eq(vehicles.id, otherId));
   if (!kept || !lost) return;
-  const [now, then] = [kept, lost] as Record<string, unknown>[];
-  const isOfOneCurrency = kept.currency === lost.currency;
-  const taken = FACTS.filter(
-    fact => now?.[fact] === null && (isOfOneCurrency || !fact.endsWith("Minor")),
-  ).map(fact => [fact, then?.[fact]]);
+  const hasAmounts = VEHICLE_COLUMNS.some(({ kind, fact }) => kind === "amount" && kept[fact] !== null);
+  const currency = hasAmounts ? kept.currency : lost.currency;
+  const taken = VEHICLE_COLUMNS.filter(
+    ({ kind, fact }) => kept[fact] === null && (kind !== "amount" || currency === lost.currency),
+  ).map(({ fact }) => [fact, lost[fact]]);
   // No two have one stock number, not even for a moment.
   await tx.update(vehicles).set({ stockNumber: null }).where(eq(vehicles.id, otherId));
   await tx
     .update(vehicles)
     .set({
       ...Object.fromEntries(taken),
+      currency,
       inStock: kept.inStock || lost.inStock,
       version: kept.version + 1,
     })

@@ -247,6 +247,17 @@ test("of two vehicles that are made one nothing that is known is lost", async ()
     vehicle: { stockNumber: "M-1", modelYear: 2023, distance: 12_000, distanceUnit: "km" },
   });
   expect((await open.store.getDealer(deal))?.dealer).toEqual(costs);
+  // One that was only typed takes all of the other's, in its currency; one that has amounts takes none of another.
+  const typed = named("Ostrel Moor van, typed");
+  const other = await keep(dealOf(undefined, typed));
+  const [priced] = await putInStock(van("M-3", { description: "Ostrel Moor van", currency: "EUR" }));
+  await open.store.makeOne("vehicle", typed.id, priced?.id ?? "");
+  const all = { stockNumber: "M-3", priceMinor: 2_000_000, listPriceMinor: null, currency: "EUR" };
+  expect(await open.store.recordOf("vehicle", typed.id, null)).toMatchObject({ deals: 1, vehicle: all });
+  const [dollars] = await putInStock(van(null, { description: "Ostrel Moor van", listPriceMinor: 7 }));
+  await open.store.makeOne("vehicle", typed.id, dollars?.id ?? "");
+  expect(await open.store.recordOf("vehicle", typed.id, null)).toMatchObject({ vehicle: all });
+  expect((await vehicleOf(other))?.id).toBe(typed.id);
 });
 
 test("a vehicle that was sold is known when its deal is about it again, and gone once the stock has no use for it", async () => {

@@ -1,5 +1,5 @@
-import { parseIsoDate, wholeText } from "@/core";
-import { amountIn, dateIn, inNotation, type Notation } from "@/exchange/notation";
+import { inNotation, type Notation } from "@/exchange/notation";
+import { factText } from "@/exchange/stock/fact-text";
 import { readFact } from "@/exchange/stock/read-fact";
 import type { VehicleFile } from "@/exchange/stock/stock.schema";
 import { VEHICLE_COLUMNS, type VehicleColumn, type VehicleFact } from "@/exchange/stock/vehicle-columns";
@@ -28,17 +28,6 @@ export function textsOf(vehicle: Partial<VehicleFile> | null, at: TypedVehicle):
     texts[column.fact as VehicleField] = value === null ? "" : factText(column, value, at) + unit;
   }
   return texts;
-}
-
-function factText(
-  { kind }: VehicleColumn,
-  value: string | number,
-  { currency, notation }: TypedVehicle,
-): string {
-  if (kind === "amount") return amountIn(Number(value), currency, notation);
-  if (kind === "whole") return inNotation(wholeText(Number(value)), notation);
-  if (kind === "date") return dateIn(parseIsoDate(String(value)) ?? 0, notation);
-  return String(value);
 }
 
 /** What a vehicle comes to as it is typed, or what cannot be read, and where. */

@@ -1,21 +1,19 @@
-import { parseIsoDate, wholeText } from "@/core";
-import { amountIn, dateIn, inNotation, type Notation } from "@/exchange/notation";
-import { VEHICLE_COLUMNS, type VehicleColumn } from "@/exchange/stock/vehicle-columns";
+import type { Notation } from "@/exchange/notation";
+import { factText } from "@/exchange/stock/fact-text";
+import type { VehicleFile } from "@/exchange/stock/stock.schema";
+import { VEHICLE_COLUMNS } from "@/exchange/stock/vehicle-columns";
 import type { KeptVehicle } from "@/server/contract";
 
 /** What is known of a vehicle, by name; what is not is left out. */
-export function vehicleFacts(vehicle: KeptVehicle, notation: Notation): [name: string, fact: string][] {
+export function vehicleFacts(kept: KeptVehicle, notation: Notation): [name: string, fact: string][] {
+  const { version: _, ...vehicle } = kept;
+  const { currency, distanceUnit } = vehicle;
+  const known: VehicleFile = vehicle;
   return VEHICLE_COLUMNS.flatMap(column => {
-    const value = (vehicle as Record<string, unknown>)[column.fact] ?? null;
+    const value = known[column.fact] ?? null;
     if (value === null || column.fact === "distanceUnit") return [];
-    const unit = column.fact === "distance" ? ` ${vehicle.distanceUnit ?? ""}` : "";
-    return [[column.label, `${factText(column, value, vehicle.currency, notation)}${unit}`.trim()]];
+    const unit = column.kind === "amount" ? currency : column.fact === "distance" ? distanceUnit : null;
+    const text = factText(column, value, { currency, notation });
+    return [[column.label, unit === null ? text : `${text} ${unit}`]];
   });
-}
-
-function factText({ kind }: VehicleColumn, value: unknown, currency: string, notation: Notation): string {
-  if (kind === "amount") return `${amountIn(Number(value), currency, notation)} ${currency}`;
-  if (kind === "whole") return inNotation(wholeText(Number(value)), notation);
-  if (kind === "date") return dateIn(parseIsoDate(String(value)) ?? 0, notation);
-  return String(value);
 }
