@@ -37,7 +37,7 @@ test.each<[figure: string, sentence: string, deal: LoanDeal]>([
   [
     "extra",
     "An extra of 12,000.00 with every payment is more than the 10,000.00 owed; it can be at most that.",
-    plan({ extra: { each: 1_200_000 } }),
+    plan({ extra: { each: { amount: 1_200_000 } } }),
   ],
   [
     "extra",
@@ -177,7 +177,7 @@ test.each<[figure: string, sentence: string, deal: LoanDeal]>([
     "extra",
     "The payment does not follow from the extra with every payment; find the extra with every payment from " +
       "the total cost, the finance charge, the end date or the number of payments.",
-    plan({ extra: { each: null } }, "extra"),
+    plan({ extra: { each: { amount: null } } }, "extra"),
   ],
   [
     "yearlyRate",

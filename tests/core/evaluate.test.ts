@@ -88,7 +88,7 @@ test("an answer is plain data: copied or written as JSON it is whole, and answer
     {},
     { kind: "flatRate" },
     { kind: "equalPrincipal" },
-    { firstPayment: date("2027-01-08"), extra: { each: 5000 }, balloon: { amount: 100_000 } },
+    { firstPayment: date("2027-01-08"), extra: { each: { amount: 5000 } }, balloon: { amount: 100_000 } },
     { timing: "advance", steps: [{ from: 4, percent: "5" }] },
   ];
   for (const shape of shapes) {

@@ -40,7 +40,13 @@ export type ExactPlan = {
   /** The same part of the principal in each payment, besides its interest. */
   equalPrincipal: boolean;
   extraEach: bigint;
-  once: { date: string; amount: bigint }[];
+  /** With which payments; all where left out. */
+  eachFrom?: number;
+  eachTo?: number;
+  /** What lowers the payments to the same end has them as much lower from the next one on. */
+  once: { date: string; amount: bigint; lowers?: boolean }[];
+  /** Whether an extra above what is owed is just that. */
+  trims?: boolean;
 };
 
 export type ExactRow = {
@@ -186,12 +192,13 @@ export function exactPlanTable(plan: ExactPlan): ExactLoan | undefined {
     : stepped(plan.signed, plan.frequency, periods.length);
   const lastRate = plan.timing === "advance" && plan.balloon > 0n ? balloonRate(plan, last, balloonDate) : 0n;
   const { level, agreed, atEnd } = worthOf(periods, lastRate);
-  if (level === 0n || plan.extraEach > plan.amount) return undefined;
+  if (level === 0n || (plan.extraEach > plan.amount && !plan.trims)) return undefined;
   const left = plan.amount * SCALE - agreed - plan.balloon * atEnd;
   if (left < 0n && !roundsToZero(-left, level * plan.step, plan.rounding)) return undefined;
   const payment = left < 0n ? 0n : divided(left, level * plan.step, plan.rounding) * plan.step;
   const hasLastPeriod = plan.timing === "advance" && plan.balloon > 0n;
-  const rows = rowsOf(plan, periods, payment, lastRate, hasLastPeriod ? balloonDate : last);
+  const given = { plan, periods, lastRate, balloonDate: hasLastPeriod ? balloonDate : last };
+  const rows = rowsOf(given, payment);
   const first = periods.find(({ pay }) => pay.kind === "principal")?.date;
   const interest = rows?.find(row => row.date === first && row.interest > 0n)?.interest ?? 0n;
   return rows && { solved: payment, payment: payment + interest, rows };
@@ -215,52 +222,112 @@ type Table = {
   ended: boolean;
 };
 
-function rowsOf(
-  plan: ExactPlan,
-  periods: Periods,
-  payment: bigint,
-  lastRate: bigint,
-  balloonDate: string,
-): ExactRow[] | undefined {
-  const leavesBalloon = hasExtras(plan) && plan.balloon > 0n;
-  const floor = hasExtras(plan) ? 0n : divided(plan.balloon * SCALE, SCALE + lastRate, "nearest");
-  // With extras the payments are those of the loan without them, and the balloon is what is left.
-  const plain = { ...plan, extraEach: 0n, once: [] };
-  const without = leavesBalloon ? rowsOf(plain, periods, payment, lastRate, balloonDate)?.at(-2) : undefined;
+/** How a table goes on: what is paid, and how it ends. */
+type Course = { payment: bigint; shrinks: boolean; floor: bigint; without: ExactRow | undefined };
+
+/** What is the same for every line of a table. */
+type Given = { plan: ExactPlan; periods: Periods; lastRate: bigint; balloonDate: string };
+
+function rowsOf(given: Given, payment: bigint, first?: bigint): ExactRow[] | undefined {
+  const { plan, periods } = given;
   const once = [...plan.once].sort((x, y) => (x.date < y.date ? -1 : 1));
   const table: Table = { rows: [], balance: plan.amount, interestSoFar: 0n, once, ended: false };
+  let course = hasExtras(plan) ? shrinking(given, payment, plan.amount, 0) : asPlanned(given, payment);
   for (const [index, period] of periods.entries()) {
-    const interest = interestOf(table, period);
+    const lower = (at: number, interest?: bigint) => {
+      course = lowered(given, table, course, at, interest);
+    };
+    const interest =
+      index === 0 && first !== undefined
+        ? first
+        : interestOf(table, period, plan, rest => lower(index, rest));
     if (interest === undefined) return undefined;
     if (table.ended) break;
-    const later = periods.slice(index + 1);
-    const owed = table.balance + interest;
-    const own = later.length === 0 && without ? lastAsked(plan, period.pay, without, interest) : undefined;
-    const asked = own ?? askedOn(plan, period.pay, payment, interest);
-    const isAgreed = period.pay.kind === "amount" || period.pay.kind === "none";
-    const planned = (pay: Pay) => askedOn(plan, pay, payment, 0n);
-    const paid = limited(asked, owed, later, floor, leavesBalloon, isAgreed, planned);
-    if (!pays(table, period.date, paid, interest)) return undefined;
-    if (table.balance === 0n && floor === 0n) break;
+    const paid = paidOn(given, course, index, table.balance + interest, interest);
+    if (!pays(table, period.date, paid, interest, plan, () => lower(index + 1))) return undefined;
+    if (table.balance === 0n && course.floor === 0n) break;
   }
-  return withBalloon(table, plan, lastRate, balloonDate);
+  return withBalloon(table, given, course.shrinks);
+}
+
+/** What is paid on a date of what is owed then. */
+function paidOn(
+  { plan, periods }: Given,
+  course: Course,
+  index: number,
+  owed: bigint,
+  interest: bigint,
+): bigint {
+  const { pay } = periods[index] as Periods[number];
+  const later = periods.slice(index + 1);
+  const { without, floor, payment } = course;
+  const leavesBalloon = course.shrinks && plan.balloon > 0n;
+  const extra = extraOn(plan, index + 1);
+  const own = later.length === 0 && without ? lastAsked(pay, without, interest) + extra : undefined;
+  const asked = own ?? askedOn(plan, pay, payment, interest, extra);
+  const isAgreed = pay.kind === "amount" || pay.kind === "none" || own !== undefined;
+  const planned = (later: Pay) => askedOn(plan, later, payment, 0n, 0n);
+  return limited(asked, owed, later, floor, leavesBalloon, isAgreed, planned);
+}
+
+/** To the balloon, or to nothing. */
+function asPlanned({ plan, lastRate }: Given, payment: bigint): Course {
+  const floor = divided(plan.balloon * SCALE, SCALE + lastRate, "nearest");
+  return { payment, shrinks: false, floor, without: undefined };
+}
+
+/** With extras to come the payments are those of the loan without them, and the balloon is what is left. */
+function shrinking(given: Given, payment: bigint, amount: bigint, from: number, first?: bigint): Course {
+  const { plan, periods } = given;
+  const plain = { ...plan, amount, extraEach: 0n, once: [] };
+  const rest = { ...given, plan: plain, periods: periods.slice(from) };
+  const without = plan.balloon > 0n ? rowsOf(rest, payment, first)?.at(-2) : undefined;
+  return { payment, shrinks: true, floor: 0n, without };
+}
+
+/** After money that lowers the payments from a date on: what is left is worth what is owed. */
+function lowered(given: Given, table: Table, course: Course, from: number, interest?: bigint): Course {
+  const { plan, periods, lastRate } = given;
+  const rest = periods.slice(from);
+  const [next] = rest;
+  if (!next || table.balance === 0n) return course;
+  const isOnTop = next.pay.kind === "principal" || next.pay.kind === "interest";
+  const owed = interest === undefined || isOnTop ? table.balance : table.balance + interest;
+  const valued = interest === undefined ? rest : [{ ...next, rate: 0n }, ...rest.slice(1)];
+  const { level, agreed, atEnd } = worthOf(valued, lastRate);
+  if (level === 0n) return course;
+  const left = owed * SCALE - agreed - plan.balloon * atEnd;
+  const payment = left <= 0n ? 0n : divided(left, level * plan.step, plan.rounding) * plan.step;
+  const hasMore =
+    table.once.length > 0 || periods.some((_, index) => index >= from && extraOn(plan, index + 1) > 0n);
+  return hasMore || payment === 0n
+    ? shrinking(given, payment, table.balance, from, interest)
+    : asPlanned(given, payment);
 }
 
 /** The rows, with what is left at the end as the last one. */
-function withBalloon({ rows, balance }: Table, plan: ExactPlan, lastRate: bigint, date: string): ExactRow[] {
+function withBalloon(
+  { rows, balance }: Table,
+  { plan, lastRate, balloonDate }: Given,
+  shrinks: boolean,
+): ExactRow[] {
   if (balance === 0n) return rows;
-  const payment = hasExtras(plan) ? balance + halfUp(balance * lastRate) : plan.balloon;
-  return [...rows, { date, payment, interest: payment - balance, principal: balance, balance: 0n }];
+  const payment = shrinks ? balance + halfUp(balance * lastRate) : plan.balloon;
+  const row = { date: balloonDate, payment, interest: payment - balance, principal: balance, balance: 0n };
+  return [...rows, row];
 }
 
 function hasExtras({ extraEach, once }: ExactPlan): boolean {
   return extraEach > 0n || once.length > 0;
 }
 
+/** What is paid on top on a payment date. */
+const extraOn = ({ extraEach, eachFrom = 1, eachTo = 10_000 }: ExactPlan, k: number): bigint =>
+  k >= eachFrom && k <= eachTo ? extraEach : 0n;
+
 /** What the last date asks for where extras leave the rest to the balloon: what it takes without them. */
-function lastAsked(plan: ExactPlan, pay: Pay, without: ExactRow, interest: bigint): bigint {
-  return (pay.kind === "principal" ? without.principal + interest : without.payment) + plan.extraEach;
-}
+const lastAsked = (pay: Pay, without: ExactRow, interest: bigint): bigint =>
+  pay.kind === "principal" || pay.kind === "interest" ? without.principal + interest : without.payment;
 
 /** The last closes; no other takes more than is owed, nor one that is not agreed so much that the floor is not reached. */
 function limited(
@@ -280,7 +347,12 @@ function limited(
 }
 
 /** The interest of a period, less what extras on its days have paid of it; undefined where one is too large. */
-function interestOf(table: Table, { date, from, rate }: Periods[number]): bigint | undefined {
+function interestOf(
+  table: Table,
+  { date, from, rate }: Periods[number],
+  { trims = false }: ExactPlan,
+  lower: (interest: bigint) => void,
+): bigint | undefined {
   const days = BigInt(Math.max(daysBetween(from, date), 1));
   let [balanceDays, since, interestPaid] = [0n, from, 0n];
   for (let extra = table.once[0]; extra && extra.date < date; extra = table.once[0]) {
@@ -288,15 +360,18 @@ function interestOf(table: Table, { date, from, rate }: Periods[number]): bigint
     balanceDays += table.balance * BigInt(daysBetween(since, extra.date));
     since = extra.date;
     const accrued = halfUp((balanceDays * rate) / days) - interestPaid;
-    if (extra.amount > table.balance + accrued) return undefined;
-    const principal = smaller(extra.amount, table.balance);
-    const interest = extra.amount - principal;
+    if (extra.amount > table.balance + accrued && !trims) return undefined;
+    const payment = smaller(extra.amount, table.balance + accrued);
+    const principal = smaller(payment, table.balance);
+    const interest = payment - principal;
     table.balance -= principal;
     table.interestSoFar += interest;
     interestPaid += interest;
-    table.rows.push({ date: since, payment: extra.amount, interest, principal, balance: table.balance });
+    if (payment > 0n) table.rows.push({ date: since, payment, interest, principal, balance: table.balance });
     table.ended = table.balance === 0n && interest === accrued;
     if (table.ended) return 0n;
+    const stillOwed = balanceDays + table.balance * BigInt(daysBetween(since, date));
+    if (extra.lowers) lower(halfUp((stillOwed * rate) / days) - interestPaid);
   }
   // A period of no days has the interest of one.
   const left = BigInt(daysBetween(since, date) || (since === from ? 1 : 0));
@@ -304,7 +379,14 @@ function interestOf(table: Table, { date, from, rate }: Periods[number]): bigint
 }
 
 /** Adds a payment, and the extras on its day; false where it cannot be. */
-function pays(table: Table, date: string, paid: bigint, interest: bigint): boolean {
+function pays(
+  table: Table,
+  date: string,
+  paid: bigint,
+  interest: bigint,
+  { trims = false }: ExactPlan,
+  lower: () => void,
+): boolean {
   if (paid < 0n) return false;
   table.balance += interest - paid;
   table.interestSoFar += interest;
@@ -312,10 +394,11 @@ function pays(table: Table, date: string, paid: bigint, interest: bigint): boole
   table.rows.push({ date, payment: paid, interest, principal: paid - interest, balance: table.balance });
   for (let extra = table.once[0]; extra?.date === date && table.balance > 0n; extra = table.once[0]) {
     table.once.shift();
-    const { amount } = extra;
-    if (amount > table.balance) return false;
+    if (extra.amount > table.balance && !trims) return false;
+    const amount = smaller(extra.amount, table.balance);
     table.balance -= amount;
     table.rows.push({ date, payment: amount, interest: 0n, principal: amount, balance: table.balance });
+    if (extra.lowers) lower();
   }
   return true;
 }
@@ -347,17 +430,17 @@ function leastLeft(later: Periods, floor: bigint, planned: (pay: Pay) => bigint)
 }
 
 /** What a date asks for, extra and all. */
-function askedOn(plan: ExactPlan, pay: Pay, payment: bigint, interest: bigint): bigint {
+function askedOn(plan: ExactPlan, pay: Pay, payment: bigint, interest: bigint, extra: bigint): bigint {
   switch (pay.kind) {
     case "none":
       return 0n;
     case "interest":
-      return interest + plan.extraEach;
+      return interest + extra;
     case "principal":
-      return payment + interest + plan.extraEach;
+      return payment + interest + extra;
     case "amount":
-      return pay.amount + plan.extraEach;
+      return pay.amount + extra;
     case "level":
-      return pay.changes.reduce((before, change) => changed(plan, before, change), payment) + plan.extraEach;
+      return pay.changes.reduce((before, change) => changed(plan, before, change), payment) + extra;
   }
 }

@@ -58,8 +58,8 @@ const FIGURES: Figure[] = [
   },
   {
     find: "extra",
-    put: (deal, each) => withPlan(deal, { extra: { each } }),
-    leaveOut: deal => withPlan(deal, { extra: { each: null } }),
+    put: (deal, amount) => withPlan(deal, { extra: { each: { amount } } }),
+    leaveOut: deal => withPlan(deal, { extra: { each: { amount: null } } }),
     of: quote => quote.extraEach,
     rising: [],
     falling: ["totalCost", "financeCharge", "endDate", "payments"],

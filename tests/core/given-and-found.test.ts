@@ -37,7 +37,7 @@ describe("a cost and a balloon, and money being found", () => {
   });
 
   test("an extra with each payment", () => {
-    const each = open("price", { price: null }, { payments: 24, extra: { each: 5000 } });
+    const each = open("price", { price: null }, { payments: 24, extra: { each: { amount: 5000 } } });
     const quote = quoteOf({ ...each, from: { ...from, value: 4000 } });
     expect(quote.price).toBeGreaterThan(120_000);
     expect(quote.financeCharge).toBe(4000);
@@ -82,7 +82,10 @@ describe("what is found is in the answer under its own name", () => {
   test.each<[string, LoanDeal, object]>([
     [
       "extra",
-      { ...open("extra", {}, { ...extra, extra: { each: null } }), from: { figure: "payments", value: 12 } },
+      {
+        ...open("extra", {}, { ...extra, extra: { each: { amount: null } } }),
+        from: { figure: "payments", value: 12 },
+      },
       { extra: expect.any(String) },
     ],
     [
@@ -96,12 +99,16 @@ describe("what is found is in the answer under its own name", () => {
     ["percent down", open("downPercent", { down: null }, { payment: 80_000 }), { downPercent: "7.05" }],
     [
       "a balloon that extras take from",
-      open("balloon", {}, { payments: 24, payment: 20_000, balloon: null, extra: { each: 5000 } }),
+      open(
+        "balloon",
+        {},
+        { payments: 24, payment: 20_000, balloon: null, extra: { each: { amount: 5000 } } },
+      ),
       { balloon: expect.any(String), balloonPaid: expect.any(String) },
     ],
     [
       "a number of payments that extras make smaller",
-      { ...open("payments", {}, { payments: null, payment: 45_000, extra: { each: 10_000 } }) },
+      { ...open("payments", {}, { payments: null, payment: 45_000, extra: { each: { amount: 10_000 } } }) },
       { payments: 24, paymentsMade: 20 },
     ],
   ])("%s", (_, deal, expected) => {

@@ -58,7 +58,9 @@ describe("a balloon is agreed, and no floor under every row", () => {
   test("one cent of extra lowers it by a cent a payment, whatever rounding leaves", () => {
     const plan = { yearlyRate: "12", payments: 6, rounding: "down" as const, roundingStep: 10_000 };
     const without = quoteOf(dealWith({}, { ...plan, balloon: { amount: 500_000 } }));
-    const quote = quoteOf(dealWith({}, { ...plan, balloon: { amount: 500_000 }, extra: { each: 1 } }));
+    const quote = quoteOf(
+      dealWith({}, { ...plan, balloon: { amount: 500_000 }, extra: { each: { amount: 1 } } }),
+    );
     expect(quote.finalPayment).toBe(without.finalPayment + 1);
     expect(quote.balloon).toBe(499_994);
   });

@@ -2,6 +2,7 @@ import fc from "fast-check";
 import {
   affordability,
   evaluate,
+  type LoanPlan,
   type Payoff,
   paymentPerThousand,
   payoffAfter,
@@ -89,6 +90,92 @@ describe("payoff", () => {
     expect(sentenceOf(payoffAfter(plain, 25))).toContain("it can be 0, for the start, to 24");
     expect(sentenceOf(payoffOn(plain, date("2026-12-01")))).toContain("from 2027-01-15 to 2029-01-15");
     expect(sentenceOf(payoffOn(quoteOf(dealWith({})), SIGNED))).toContain("needs the contract date");
+  });
+});
+
+describe("settling a loan", () => {
+  const dated = (plan: Partial<LoanPlan> = {}) =>
+    quoteOf(dealWith({}, { yearlyRate: "8", payments: 24, signed: SIGNED, ...plan }));
+
+  test("good ten days beyond the day, each with the unrounded amount per day, rounded once", () => {
+    const balance = plain.schedule[1]?.balance ?? 0;
+    const payoff = got(payoffOn(plain, date("2027-03-25")));
+    const day = (balance * 0.08) / 12 / 31;
+    expect(payoff).toMatchObject({
+      earlyFee: 0,
+      settle: payoff.payoff,
+      goodThrough: date("2027-04-04"),
+      settleThrough: payoff.payoff + Math.round(10 * day),
+      passesPayment: false,
+    });
+  });
+
+  test("through another day; on the day itself it is the sum of the day", () => {
+    const on = date("2027-03-25");
+    const day = got(payoffOn(plain, on)).perDay ?? 0;
+    const later = got(payoffOn(plain, on, { goodThrough: on + 40 }));
+    expect(later).toMatchObject({ settleThrough: later.settle + Math.round(40 * day), passesPayment: true });
+    expect(got(payoffOn(plain, on, { goodThrough: on }))).toMatchObject({
+      settleThrough: later.settle,
+      passesPayment: false,
+    });
+    expect(sentenceOf(payoffOn(plain, on, { goodThrough: on - 1 }))).toContain("is before 2027-03-25");
+  });
+
+  test("a payment due on the day asked counts as made", () => {
+    const payoff = got(payoffOn(plain, date("2027-03-15"), { goodThrough: date("2027-03-15") }));
+    expect(payoff).toMatchObject({ afterPayment: 2, settle: plain.schedule[1]?.balance, interest: 0 });
+    expect(payoff.settleThrough).toBe(payoff.settle);
+  });
+
+  test("by the plan's own count of days", () => {
+    const quote = dated({ dayCount: "actual/360" });
+    const payoff = got(payoffOn(quote, date("2027-03-25")));
+    expect(payoff.settleThrough).toBe(payoff.payoff + Math.round((payoff.balance * 0.08 * 10) / 360));
+  });
+
+  test("without dates there is a sum after a payment, and none through a day", () => {
+    const undated = quoteOf(dealWith({}, { yearlyRate: "8", payments: 24 }));
+    expect(got(payoffAfter(undated, 10))).toMatchObject({ goodThrough: null, settleThrough: null });
+  });
+
+  test("with the charge for paying early, of the balance after the last payment", () => {
+    const balance = plain.schedule[1]?.balance ?? 0;
+    const on = date("2027-03-25");
+    const percent = got(payoffOn(dated({ earlyFee: [{ percent: "1" }] }), on));
+    expect(percent).toMatchObject({
+      earlyFee: Math.round(balance / 100),
+      settle: percent.payoff + percent.earlyFee,
+    });
+    const periods = got(payoffOn(dated({ earlyFee: [{ interestPeriods: 2 }] }), on));
+    expect(periods.earlyFee).toBe(Math.round((balance * 0.08 * 2) / 12));
+    // Up to the day of payment 2 and no longer.
+    const until = [{ amount: 9_900, until: 2 }];
+    expect(got(payoffOn(dated({ earlyFee: until }), date("2027-03-15"))).earlyFee).toBe(9_900);
+    expect(got(payoffOn(dated({ earlyFee: until }), date("2027-03-16"))).earlyFee).toBe(0);
+    // No more than what interest is still to come.
+    const left = plain.schedule.slice(23).reduce((sum, { interest }) => sum + interest, 0);
+    const capped = dated({ earlyFee: [{ amount: 9_900, most: "interestLeft" }] });
+    expect(got(payoffAfter(capped, 23)).earlyFee).toBe(left);
+    expect(got(payoffAfter(capped, 24)).earlyFee).toBe(0);
+  });
+
+  test("in the United States a flat-rate loan of over 61 months is refunded by the actuarial method alone", () => {
+    const flat = (payments: number, more: Partial<LoanPlan> = {}) =>
+      dated({ kind: "flatRate", yearlyRate: "5", payments, earning: "sumOfDigits", ...more });
+    const there = { place: "US" };
+    const long = got(payoffAfter(flat(62), 20, there));
+    const actuarial = got(payoffAfter(flat(62, { earning: "actuarial" }), 20));
+    expect(long).toMatchObject({ payoff: actuarial.payoff, balance: actuarial.balance });
+    expect(long.refunds?.map(({ method }) => method)).toEqual(["actuarial"]);
+    expect(long.note).toContain("15 U.S.C. 1615(b)");
+    const digits = got(payoffAfter(flat(62), 20));
+    expect(digits.payoff).not.toBe(actuarial.payoff);
+    expect(digits.refunds).toHaveLength(2);
+    // 61 months, another place, or a plan that is actuarial in any case.
+    expect(got(payoffAfter(flat(61), 20, there)).refunds).toHaveLength(2);
+    expect(got(payoffAfter(flat(62), 20, { place: "CA" })).refunds).toHaveLength(2);
+    expect(got(payoffAfter(flat(62, { earning: "actuarial" }), 20, there)).note).toBeUndefined();
   });
 });
 
@@ -191,7 +278,7 @@ describe("extra money", () => {
 
   test("says what it saves against the same loan without it", () => {
     const without = quoteOf(deal);
-    const extra = { each: 5000, yearly: { amount: 50_000, from: date("2027-12-01") } };
+    const extra = { each: { amount: 5000 }, yearly: { amount: 50_000, from: date("2027-12-01") } };
     const quote = quoteOf({ ...deal, plan: { ...deal.plan, extra } });
     expect(quote.saved).toEqual({
       interest: without.financeCharge - quote.financeCharge,
@@ -211,7 +298,7 @@ describe("extra money", () => {
     expect(byCount.payments).toBe(48);
     const less = quoteOf({
       ...deal,
-      plan: { ...deal.plan, extra: { each: byCount.extraEach - 1 } },
+      plan: { ...deal.plan, extra: { each: { amount: byCount.extraEach - 1 } } },
     });
     expect(less.payments).toBe(49);
     // The level payment over 48 months, less the one over 60, to within the rounding of rows.

@@ -158,7 +158,7 @@ function stepsOf(
 
 export function corePlan(plan: ExactPlan): Partial<LoanPlan> {
   const extra = {
-    ...(plan.extraEach > 0n && { each: Number(plan.extraEach) }),
+    ...(plan.extraEach > 0n && { each: { amount: Number(plan.extraEach) } }),
     ...(plan.once.length > 0 && {
       once: plan.once.map(({ date: on, amount }) => ({ date: date(on), amount: Number(amount) })),
     }),

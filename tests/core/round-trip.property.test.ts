@@ -77,8 +77,8 @@ const FINDINGS: Partial<Record<FoundFigure, Finding>> = {
     largest: 6_000_000,
   },
   extra: {
-    without: deal => withPlan(deal, { extra: { ...deal.plan.extra, each: null } }),
-    put: (deal, each) => withPlan(deal, { extra: { ...deal.plan.extra, each } }),
+    without: deal => withPlan(deal, { extra: { ...deal.plan.extra, each: { amount: null } } }),
+    put: (deal, amount) => withPlan(deal, { extra: { ...deal.plan.extra, each: { amount } } }),
     of: ({ extraEach }) => extraEach,
     written: quote => quoteJson(quote).extra,
     rises: () => false,
@@ -211,7 +211,7 @@ test.each(CASES)(
 );
 
 const isOverBeforeExtras = ({ plan }: LoanDeal, { finalDate }: LoanQuote) =>
-  plan.extra?.once?.some(({ date }) => date > (finalDate ?? date)) ?? false;
+  plan.extra?.once?.some(each => "date" in each && each.date > (finalDate ?? each.date)) ?? false;
 
 /** "The smallest finance charge that works is 902.50." */
 function offeredIn(sentence: string): number | undefined {

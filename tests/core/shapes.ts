@@ -44,10 +44,10 @@ const SHAPES: Record<string, (drawn: Drawn) => Partial<LoanPlan>> = {
   skipped: ({ change }) => ({ skippedMonths: [7, 1 + ((change + 50) % 12)], signed: SIGNED }),
   equalPrincipal: () => ({ kind: "equalPrincipal" }),
   flatRate: () => ({ kind: "flatRate" }),
-  each: ({ amount, share }) => ({ extra: { each: 1 + Math.floor(amount * share * 0.05) } }),
+  each: ({ amount, share }) => ({ extra: { each: { amount: 1 + Math.floor(amount * share * 0.05) } } }),
   eachAndBalloon: ({ amount, share }) => ({
     balloon: { amount: Math.floor(amount * share) },
-    extra: { each: 1 + Math.floor(amount * (1 - share) * 0.01) },
+    extra: { each: { amount: 1 + Math.floor(amount * (1 - share) * 0.01) } },
   }),
   once: ({ amount, payments, part, share }) => ({
     signed: SIGNED,

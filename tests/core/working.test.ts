@@ -56,7 +56,7 @@ describe("every figure of every shape of loan", () => {
       {},
       { signed, payments: null, datedPayments: [{ date: date("2027-03-01"), amount: null }] },
     ),
-    extra: dealWith({}, { signed, extra: { each: 5000 }, prepaidCharge: 10_000 }),
+    extra: dealWith({}, { signed, extra: { each: { amount: 5000 } }, prepaidCharge: 10_000 }),
   };
 
   test.each(Object.entries(shapes))("%s", (_, deal) => {

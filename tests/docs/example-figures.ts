@@ -34,6 +34,8 @@ const rebated = {
   },
 };
 
+const campervan = dealWith({ price: 3_842_500 }, { yearlyRate: "6.49", payments: 72 });
+
 const terms = value(readTerms(PLAIN));
 
 const origination: Charge = {
@@ -79,6 +81,9 @@ export const FIGURES: Record<string, unknown> = {
   lent: value(lend(deal, value(readTerms(deal)))),
   plainDeal: PLAIN,
   quote: quoteOf(deal),
+  /** 38,425.00 over 72 months at 6.49 %; and the same with dates. */
+  campervan: quoteOf(campervan),
+  dated: quoteOf({ ...campervan, plan: { ...campervan.plan, signed: day("2026-11-29") } }),
   plainQuote: quoteOf(PLAIN),
   structure: deal.structure,
   money: (minor: number) => groupedAmount(minor, 2),

@@ -66,7 +66,7 @@ export function totalsByYear(quote: LoanQuote): Result<YearTotals[]> {
     rows.push(row);
     years.set(year, rows);
   }
-  return success([...years].map(([year, rows]) => ({ year, ...added(rows, quote.loanAmount) })));
+  return success([...years].map(([year, rows]) => ({ year, ...totalsOfRows(rows, quote.loanAmount) })));
 }
 
 function withoutDates(): Result<never> {
@@ -77,10 +77,16 @@ function totalsOf(quote: LoanQuote, counts: (row: PaymentRow) => boolean): Total
   const { schedule, loanAmount } = quote;
   const first = schedule.findIndex(counts);
   const before = first < 1 ? loanAmount : (schedule[first - 1]?.balance ?? 0);
-  return added(schedule.filter(counts), before);
+  return totalsOfRows(schedule.filter(counts), before);
 }
 
-function added(rows: readonly PaymentRow[], before: number): Totals {
+/**
+ * What lines of a repayment table come to.
+ *
+ * @param before what is owed before the first of them, in minor units
+ * @example totalsOfRows([], 100).balance // 100
+ */
+export function totalsOfRows(rows: readonly PaymentRow[], before: number): Totals {
   const sum = (figure: "payment" | "interest" | "principal") =>
     rows.reduce((total, row) => total + row[figure], 0);
   return {

@@ -13,6 +13,8 @@ type Accrual = {
   interest: (balance: number, date: DayNumber, extras: readonly PaymentRow[]) => number;
   /** What the next day adds, not rounded. */
   perDay: (balance: number, date: DayNumber) => number;
+  /** What so many days after a date add, each as much as the next one, rounded half up once. */
+  beyond: (balance: number, date: DayNumber, days: number) => number;
 };
 
 export type Share = { days: number; of: number };
@@ -35,7 +37,7 @@ export function accrualAfter(quote: LoanQuote, after: number): Accrual {
   };
 }
 
-type Growth = Pick<Accrual, "interest" | "perDay">;
+type Growth = Pick<Accrual, "interest" | "perDay" | "beyond">;
 
 /** A period's interest shared out over its days. */
 function sharedAccrual(rate: PeriodRate, from: DayNumber, of: number): Growth {
@@ -43,6 +45,7 @@ function sharedAccrual(rate: PeriodRate, from: DayNumber, of: number): Growth {
   return {
     interest: (balance, date, extras) => periodInterest(balanceDays(balance, from, date, extras), oneDay),
     perDay: balance => balance * oneDay.value,
+    beyond: (balance, _, days) => periodInterest(balance, timesDays(oneDay, days)),
   };
 }
 
@@ -50,14 +53,25 @@ function sharedAccrual(rate: PeriodRate, from: DayNumber, of: number): Growth {
 function dailyAccrual(calendar: Calendar, rate: PeriodRate, from: DayNumber, of: number): Growth {
   const rateBetween = rateByDays(calendar);
   const shared = sharedAccrual(rate, from, of);
+  const oneDay = (date: DayNumber): PeriodRate => {
+    const [before, after] = [rateBetween(from, date), rateBetween(from, date + 1)];
+    return {
+      value: after.value - before.value,
+      precise: () => after.precise() - before.precise(),
+    };
+  };
   return {
     interest: (balance, date, extras) =>
       extras.length > 0
         ? shared.interest(balance, date, extras)
         : periodInterest(balance, rateBetween(from, date)),
-    perDay: (balance, date) => balance * (rateBetween(from, date + 1).value - rateBetween(from, date).value),
+    perDay: (balance, date) => balance * oneDay(date).value,
+    beyond: (balance, date, days) => periodInterest(balance, timesDays(oneDay(date), days)),
   };
 }
+
+const timesDays = (oneDay: PeriodRate, days: number) =>
+  simpleRate(oneDay, { numerator: days, denominator: 1 });
 
 /** A flat-rate loan earns its row's part of the charge day by day. */
 function flatAccrual({ schedule }: LoanQuote, after: number, share: Accrual["share"]): Growth {
@@ -65,6 +79,7 @@ function flatAccrual({ schedule }: LoanQuote, after: number, share: Accrual["sha
   return {
     interest: (_, date) => shareOf(interest, share(date)),
     perDay: (_, date) => interest / share(date).of,
+    beyond: (_, date, days) => shareOf(interest, { days, of: share(date).of }),
   };
 }
 
@@ -86,7 +101,7 @@ function balanceDays(
   );
 }
 
-function rateOfPeriod(draft: Loan["draft"], number: number): PeriodRate {
+export function rateOfPeriod(draft: Loan["draft"], number: number): PeriodRate {
   let last = 0;
   for (const run of draft.runs) {
     last += run.count;

@@ -1,2 +1,4 @@
-export { type Payoff, payoffAfter, payoffOn } from "./payoff";
+export { rateOfPeriod } from "./accrual";
+export { interestAfter } from "./interest-after";
+export { type Payoff, type PayoffTerms, payoffAfter, payoffOn } from "./payoff";
 export type { Refund } from "./refunds";

@@ -9,10 +9,8 @@ export type Refund = {
   payoff: number;
 };
 
-const METHODS: readonly Earning[] = ["actuarial", "sumOfDigits"];
-
 /**
- * What both ways of refunding a flat-rate charge make of a payoff.
+ * What the ways of refunding a flat-rate charge make of a payoff.
  *
  * Actuarial: each period earns interest at the loan's true rate on what is then owed. Sum of the digits: of n
  * payments the first period earns n parts, the next n − 1, of n (n + 1) ÷ 2 parts in all.
@@ -21,10 +19,17 @@ const METHODS: readonly Earning[] = ["actuarial", "sumOfDigits"];
  * @param flat its flat rate
  * @param after how many payments are made
  * @param share how much of the next period has passed
+ * @param methods the ways that may be used
  */
-export function refundsAfter(loan: Loan, flat: Flat, after: number, share: Share): Refund[] {
+export function refundsAfter(
+  loan: Loan,
+  flat: Flat,
+  after: number,
+  share: Share,
+  methods: readonly Earning[],
+): Refund[] {
   const charge = flat.charge(loan.amount);
-  return METHODS.map(method => {
+  return methods.map(method => {
     const rows: PaymentRow[] = [];
     repayFlatRate(loan, { ...flat, earning: method }, rows);
     const made = rows.slice(0, after);

@@ -4,7 +4,7 @@ import { DUE_IS_GIVEN, type GivingWay, opened, type Wanted } from "../kind";
 import { LOAN_AXES } from "./axes";
 import { dueAtSigning, type FoundFigure, type LoanDeal } from "./deal";
 import { type Answer, answer, dependsOn, MEASURES, withFound } from "./find";
-import { regularPayment } from "./plan";
+import { amountWithEach, regularPayment } from "./plan";
 
 const NAMES = {
   down: "cash down",
@@ -79,7 +79,7 @@ export const LOAN_GIVING_WAY: GivingWay<LoanDeal, Answered> = {
       case "balloon":
         return priced.loan.balloon || null;
       case "extraEach":
-        return priced.loan.extraEach || null;
+        return amountWithEach(priced.loan) || null;
     }
   },
   standing: ({ found: { priced, terms } }) => ({

@@ -12,6 +12,7 @@ export { dependsOn, isLevel, isPlain, levelAnswer } from "./find";
 export { LOAN } from "./kind";
 export {
   type DatedPlan,
+  type Extra,
   firstPaymentDate,
   type LoanPlan,
   type PaymentRow,

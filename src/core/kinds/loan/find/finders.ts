@@ -118,7 +118,8 @@ export const FINDERS: Record<Exclude<FoundFigure, "payment">, LoanFinder> = {
     figure: "extra",
     name: "extra with every payment",
     range: ({ structure }) => ({ low: 0, high: Math.max(cashFor(structure, 0), 1) }),
-    fill: (deal, each) => withPlan(deal, { extra: { ...deal.plan.extra, each } }),
+    fill: (deal, amount) =>
+      withPlan(deal, { extra: { ...deal.plan.extra, each: { ...deal.plan.extra?.each, amount } } }),
     rising: [],
     falling: [...COSTS, "endDate", "payments"],
     text: groupedAmount,

@@ -149,7 +149,7 @@ export function firstPaymentDate({
   signed,
   firstPayment,
   twiceMonthlyDays,
-}: LoanPlan): DayNumber | null {
+}: DatedPlan): DayNumber | null {
   if (firstPayment !== null || signed === null) return firstPayment;
   return timing === "advance" ? signed : stepPeriods(frequency, signed, 1, twiceMonthlyDays);
 }

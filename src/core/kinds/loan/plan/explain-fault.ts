@@ -1,6 +1,6 @@
-import { isoDate } from "../../../calendar";
 import { groupedAmount } from "../../../money";
 import type { Failure } from "../../../result";
+import { whenOfExtra } from "./extras";
 import { type Fault, type Loan, mostBalloon } from "./repay";
 import type { Terms } from "./terms";
 
@@ -25,7 +25,7 @@ export function explainFault(fault: Fault, loan: Loan, { decimals }: Terms): Fai
     case "extra":
       return {
         figure: "extra",
-        sentence: `The extra of ${money(fault.event.amount)} on ${isoDate(fault.event.date)} is more than the ${money(fault.owed)} owed then; it can be at most that.`,
+        sentence: `The extra of ${money(fault.event.amount)} ${whenOfExtra(fault.event)} is more than the ${money(fault.owed)} owed then; it can be at most that.`,
       };
     case "overpaid":
       return balloonTooLarge(loan, mostBalloon(loan, fault.short), money);

@@ -1,6 +1,8 @@
 export { calendarOf, type DatedPlan, firstPaymentDate, paymentDates } from "./calendar";
 export { type Calendar, type Earning, type Flat, rateByDays } from "./draft";
+export { type EarlyFee, type EarlyMoney, earlyFeeOf, earlyFeesOn } from "./early-fee";
 export { explainFault } from "./explain-fault";
+export { type DatedExtra, type Extra, extraEvents, whenOfExtra } from "./extras";
 export { flatCharge, flatTrueRate } from "./flat-rate";
 export { hasLevelPlan, readLevelTerms } from "./level-terms";
 export { balloonOf, loanOf } from "./loan-of";
@@ -10,6 +12,8 @@ export { PLAIN_PART_NAMES, PLAIN_PARTS, type PlainPartName, plainPartOf } from "
 export type { LoanPlan } from "./plan";
 export { readTerms, solvable } from "./read-terms";
 export {
+  amountWithEach,
+  BY_EXTRAS,
   isFault,
   type Loan,
   type PaymentRow,

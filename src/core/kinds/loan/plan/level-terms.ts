@@ -14,6 +14,7 @@ const CHANGES_SHAPE: Record<Exclude<keyof ShapeInputs, "kind"> | "extra", boolea
   steps: true,
   datedPayments: true,
   extra: true,
+  earlyFee: false,
   rounding: false,
   roundingStep: false,
 };
@@ -27,7 +28,7 @@ export function hasLevelPlan(plan: LoanPlan): boolean {
   return plan.kind === "loan" && SHAPING.every(part => plan[part] === undefined || plan[part] === null);
 }
 
-const LEVEL: Parts = { shapes: [level], extras: () => success({ events: [], late: [] }) };
+const LEVEL: Parts = { shapes: [level], extras: () => success({ events: [], late: [] }), byExtras: null };
 
 /**
  * Checks a plan that {@link hasLevelPlan} and prepares it: what starts with such a loan needs none of the other shapes.

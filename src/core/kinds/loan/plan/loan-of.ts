@@ -16,8 +16,9 @@ import type { Terms } from "./terms";
  * @returns a loan ready to be repaid, or a failure with the figure to blame
  */
 export function loanOf(plan: LoanPlan, terms: Terms, fullPrice: number, amount: number): Result<Loan> {
-  const { draft, rounding, solver, extraEach, extras } = terms;
+  const { draft, rounding, solver, each, extras, byExtras } = terms;
   const money = (minor: number) => groupedAmount(minor, terms.decimals);
+  const extraEach = plan.extra?.each?.amount ?? 0;
   if (extraEach > amount) {
     return failure(
       "extra",
@@ -31,7 +32,7 @@ export function loanOf(plan: LoanPlan, terms: Terms, fullPrice: number, amount: 
     return tooMuchAgreed(amount, balloon.value, terms);
   }
   const solved = isSolved && plan.payment === null ? solver.rounded(amount, balloon.value) : 0;
-  const loan = { amount, draft, solved, rounding, balloon: balloon.value, extraEach, extras };
+  const loan = { amount, draft, solved, rounding, balloon: balloon.value, each, extras, byExtras };
   if (isSolved && plan.payment !== null) {
     // Where payments fall, the one given is the first: a part of the principal and its interest.
     const interest = regularPayment(loan);

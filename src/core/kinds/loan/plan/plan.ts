@@ -1,5 +1,6 @@
 import type { DayCount, DayNumber, Frequency, TwoDays } from "../../../calendar";
 import type { Compounding } from "../../../interest";
+import type { EarlyFee } from "./early-fee";
 import type { Extra } from "./extras";
 import type { ShapeInputs } from "./shapes";
 
@@ -25,6 +26,8 @@ export type LoanPlan = ShapeInputs & {
   /** The payment given in minor units, which another figure is found from; it stays as it is. */
   payment: number | null;
   extra?: Extra;
+  /** What money that comes early is charged with, in order; nothing where left out. */
+  earlyFee?: readonly EarlyFee[];
   /** A finance charge paid in cash at signing, in minor units. */
   prepaidCharge?: number;
 };

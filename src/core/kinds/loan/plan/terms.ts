@@ -6,8 +6,9 @@ import { failure, type Result, success } from "../../../result";
 import { calendarOf, type FirstSpan } from "./calendar";
 import type { Draft } from "./draft";
 import { draftLoan, solverOf } from "./draft-loan";
-import type { DatedExtra, Extra, ExtraEvent, Extras } from "./extras";
+import type { DatedExtra, EachExtra, Extra, ExtraEvent, Extras } from "./extras";
 import type { LoanPlan } from "./plan";
+import type { ByExtras } from "./repay";
 import type { Shape, ShapeInputs } from "./shapes";
 
 /** A plan that was checked, with what every question about it needs. */
@@ -22,18 +23,24 @@ export type Terms = {
   solver: PaymentSolver;
   /** An odd first period; null where it is a regular one. */
   firstSpan: FirstSpan;
-  extraEach: number;
+  /** Paid on top of payments. */
+  each: readonly EachExtra[];
   /** Whether the plan lists its payments. */
   isListed: boolean;
   extras: readonly ExtraEvent[];
+  /** How a loan is repaid with extras; null where it has none. */
+  byExtras: ByExtras | null;
   /** Extras after the term, which are not used. */
   lateExtras: readonly DatedExtra[];
 };
+
+const NO_EXTRAS: readonly EachExtra[] = [];
 
 /** What plans can have: their shapes, and how their extras are put on dates. */
 export type Parts = {
   shapes: readonly Shape<ShapeInputs>[];
   extras: (extra: Extra | undefined, draft: Draft) => Result<Extras>;
+  byExtras: ByExtras | null;
 };
 
 /** A plan with the currency of its amounts. */
@@ -45,7 +52,7 @@ export type Planned = { currency: string; plan: LoanPlan };
  * @returns the terms, or a failure with the first figure that cannot be, and what would be accepted
  */
 export function termsWith(
-  { shapes, extras: datedExtras }: Parts,
+  { shapes, extras: datedExtras, byExtras }: Parts,
   { currency, plan }: Planned,
 ): Result<Terms> {
   const decimals = readCurrency(currency);
@@ -70,9 +77,10 @@ export function termsWith(
     rounding: rounding.value,
     solver: solverOf(draft.value, rounding.value),
     firstSpan: calendar.value.firstSpan,
-    extraEach: plan.extra?.each ?? 0,
+    each: plan.extra?.each?.amount ? [plan.extra.each] : NO_EXTRAS,
     isListed: plan.datedPayments !== undefined,
     extras: extras.value.events,
+    byExtras: plan.extra?.each?.amount || extras.value.events.length > 0 ? byExtras : null,
     lateExtras: extras.value.late,
   });
 }

@@ -4,7 +4,7 @@ import { type Result, success } from "../../../result";
 import { cashReceived, chargesOf, chargesWithPayments, fallsWithPayments, tally } from "../../../structure";
 import { dueAtSigning, type LoanDeal } from "../deal";
 import type { Answer } from "../find";
-import { isFault, type PaymentRow, regularPayment, repay } from "../plan";
+import { amountWithEach, isFault, type PaymentRow, regularPayment, repay } from "../plan";
 import { rememberMachine } from "./kept-machine";
 import { notesOf } from "./notes";
 import type { LoanQuote, LoanSummary, Saved } from "./quote";
@@ -56,7 +56,7 @@ export function summaryOf(deal: LoanDeal, found: Answer): LoanSummary {
     finalPayment: repayment.finalPayment,
     balloon: repayment.balloonPaid,
     agreedBalloon: loan.balloon,
-    extraEach: loan.extraEach,
+    extraEach: amountWithEach(loan),
     totalOfPayments: priced.totalOfPayments,
     totalInterest: repayment.totalInterest,
     financeCharge: priced.financeCharge,
@@ -92,8 +92,8 @@ function allowanceOf({ filled }: Answer, { structure: { tradeIns } }: LoanDeal):
 
 /** What the extras of an answer save against the same loan without them. */
 function savedByExtra({ priced: { loan, repayment } }: Answer): Saved | undefined {
-  if (loan.extraEach === 0 && loan.extras.length === 0) return undefined;
-  const without = repay({ ...loan, extraEach: 0, extras: [] });
+  if (loan.each.length === 0 && loan.extras.length === 0) return undefined;
+  const without = repay({ ...loan, each: [], extras: [], byExtras: null });
   if (isFault(without)) return undefined;
   return {
     interest: without.totalInterest - repayment.totalInterest,

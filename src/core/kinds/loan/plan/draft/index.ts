@@ -1,3 +1,3 @@
 export type { Calendar, Draft, Earning, Flat } from "./draft";
 export { type RatedPeriods, rateBefore, rateByDays } from "./period-rates";
-export { changeDates, changePay, countDates, levelRuns } from "./runs";
+export { changeDates, changePay, countDates, levelRuns, runsFrom } from "./runs";

@@ -41,6 +41,16 @@ export function changePay(runs: readonly Run[], from: number, to: number, change
   return changeDates(runs, number => number >= from && number <= to, change);
 }
 
+/** The runs from a payment date on, which is counted from 1. */
+export function runsFrom(runs: readonly Run[], from: number): Run[] {
+  let last = 0;
+  return runs.flatMap(run => {
+    last += run.count;
+    const count = Math.min(last - from + 1, run.count);
+    return count > 0 ? [{ ...run, count }] : [];
+  });
+}
+
 /** How many payment dates runs have. */
 export function countDates(runs: readonly Run[]): number {
   return runs.reduce((sum, { count }) => sum + count, 0);

@@ -24,7 +24,8 @@ export function closed({
   const { draft, amount } = loan;
   const balloonPaid = balance === 0 ? 0 : shrinks ? withBalloonInterest(loan, balance) : loan.balloon;
   const interest = balloonPaid - balance;
-  const finalDate = balloonPaid > 0 ? balloonDate(loan) : (endedOn ?? draft.calendar.dateOf(number));
+  const finalDate =
+    balloonPaid > 0 ? balloonDate(loan) : endedOn ? endedOn.date : draft.calendar.dateOf(number);
   if (balloonPaid > 0) {
     const place = draft.balloonRate ? number + 1 : number;
     rows?.push({
@@ -46,6 +47,7 @@ export function closed({
     totalOfPayments: amount + interestInAll,
     totalInterest: interestInAll,
     finalDate,
+    solved: loan.solved,
     unused: nextExtra === loan.extras.length ? NONE : loan.extras.slice(nextExtra),
   };
 }

@@ -40,6 +40,7 @@ export function repayFlatRate(loan: Loan, flat: Flat, rows?: PaymentRow[]): Repa
     totalOfPayments: amount + charge,
     totalInterest: charge,
     finalDate: calendar.dateOf(number),
+    solved: level,
     unused: [],
   };
 }

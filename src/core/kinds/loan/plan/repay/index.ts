@@ -1,6 +1,8 @@
+export { BY_EXTRAS } from "./by-extras";
 export { mostBalloon } from "./closing";
 export { repayFlatRate } from "./flat-rate-table";
-export type { Loan } from "./loan";
+export { amountWithEach, type ByExtras, type Loan } from "./loan";
+export { plannedPayment } from "./planned-payment";
 export { regularPayment, repay } from "./repay";
 export type { PaymentRow, Repayment, RowKind } from "./row";
 export { type Fault, isFault } from "./standing";

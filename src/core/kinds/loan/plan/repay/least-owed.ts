@@ -12,8 +12,10 @@ import { type Planned, plannedPayment } from "./planned-payment";
  * @returns minor units, from the start of the loan (0) to its last payment date
  */
 export function leastOwed(loan: Loan, end: number): number[] {
+  let number = 0;
   const dates = loan.draft.runs.flatMap(({ count, rate, pay }) => {
-    const planned = plannedPayment(pay, loan);
+    const planned = plannedPayment(pay, loan, number + 1);
+    number += count;
     return Array.from({ length: count }, () => ({ rate, planned }));
   });
   const least = Array.from({ length: dates.length + 1 }, () => end);

@@ -1,4 +1,5 @@
 import { byPay, type Pay, steppedPayment } from "../../../../annuity";
+import { extraOn } from "../extras";
 import type { Loan } from "./loan";
 import type { RowKind } from "./row";
 
@@ -11,28 +12,29 @@ export type Planned = {
   isAgreed: boolean;
 };
 
-/** What is planned for the dates of a run. */
-export function plannedPayment(pay: Pay, { solved, rounding, extraEach }: Loan): Planned {
+/** What is planned for a payment date that is paid so. */
+export function plannedPayment(pay: Pay, { solved, rounding, each }: Loan, number: number): Planned {
+  const extra = extraOn(each, number);
   return byPay<Planned>(pay, {
     level: ({ raises }) => ({
       kind: "payment",
-      each: steppedPayment(solved, raises, rounding) + extraEach,
+      each: steppedPayment(solved, raises, rounding) + extra,
       withInterest: false,
       isAgreed: false,
     }),
     principal: () => ({
       kind: "payment",
-      each: solved + extraEach,
+      each: solved + extra,
       withInterest: true,
       isAgreed: false,
     }),
     amount: ({ amount }) => ({
       kind: "payment",
-      each: amount + extraEach,
+      each: amount + extra,
       withInterest: false,
       isAgreed: true,
     }),
-    interest: () => ({ kind: "interestOnly", each: extraEach, withInterest: true, isAgreed: false }),
+    interest: () => ({ kind: "interestOnly", each: extra, withInterest: true, isAgreed: false }),
     none: () => ({ kind: "noPayment", each: 0, withInterest: false, isAgreed: true }),
   });
 }

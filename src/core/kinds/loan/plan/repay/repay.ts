@@ -1,13 +1,13 @@
 import type { Run } from "../../../../annuity";
 import { type PeriodRate, periodInterest } from "../../../../interest";
+import { sameExtraUntil } from "../extras";
 import { closed, owedBeforeBalloon } from "./closing";
 import { repayFlatRate } from "./flat-rate-table";
 import { leastOwed } from "./least-owed";
 import type { Loan } from "./loan";
 import { type Planned, plannedPayment } from "./planned-payment";
 import type { PaymentRow, Repayment } from "./row";
-import { type Fault, hasEnded, isFault, type Standing } from "./standing";
-import { interestWithExtras, takeExtras } from "./take-extras";
+import { type Course, type Fault, hasEnded, type Standing } from "./standing";
 
 /** A loan that grows so far is not being repaid. */
 const LARGEST_BALANCE = 2 ** 50;
@@ -31,12 +31,22 @@ const LARGEST_SUM = Number.MAX_SAFE_INTEGER;
 export function repay(loan: Loan, rows?: PaymentRow[]): Repayment | Fault {
   if (loan.draft.flat) return repayFlatRate(loan, loan.draft.flat, rows);
   const standing = unpaid(loan, rows);
-  for (const run of loan.draft.runs) {
-    const fault = repayRun(standing, run);
+  return repayRest(standing) ?? closed(standing);
+}
+
+/** Repays what is left of a loan; with the interest of the next date, where money before it has made it another. */
+export function repayRest(standing: Standing, first?: number): Fault | undefined {
+  let interest = first;
+  let last = 0;
+  for (const run of standing.loan.draft.runs) {
+    last += run.count;
+    if (last <= standing.number) continue;
+    const fault = repayRun(standing, run, last, interest);
     if (fault) return fault;
     if (hasEnded(standing)) break;
+    interest = undefined;
   }
-  return closed(standing);
+  return undefined;
 }
 
 /**
@@ -55,31 +65,21 @@ export function regularPayment(loan: Loan): number {
     if (run.pay.kind === "principal") {
       const number = standing.number + 1;
       const meetsExtra = loan.extras[standing.nextExtra]?.before === number;
-      const interest = meetsExtra
-        ? interestWithExtras(standing, number, run.rate)
-        : periodInterest(standing.balance, run.rate);
+      const interest =
+        meetsExtra && loan.byExtras
+          ? loan.byExtras.interest(standing, number, run.rate)
+          : periodInterest(standing.balance, run.rate);
       return typeof interest === "number" ? solved + interest : solved;
     }
-    if (repayRun(standing, run)) break;
+    if (repayRun(standing, run, standing.number + run.count)) break;
   }
   return solved;
 }
 
 function unpaid(loan: Loan, rows: PaymentRow[] | undefined): Standing {
-  const shrinks = loan.extraEach > 0 || loan.extras.length > 0;
-  const floor = shrinks ? 0 : owedBeforeBalloon(loan);
-  // Without agreed amounts to come, no more than the floor has to be owed before it.
-  const hasAgreed = floor > 0 && loan.draft.runs.some(({ pay }) => pay.kind === "amount");
-  const least = hasAgreed ? leastOwed(loan, floor) : undefined;
-  return {
-    loan,
+  const standing: Standing = {
+    ...asPlanned(loan),
     rows,
-    shrinks,
-    floor,
-    least,
-    watched: least ? Math.max(...least) : floor,
-    closing: shrinks && loan.balloon > 0 ? 0 : loan.draft.payments,
-    lastPayment: shrinks && loan.balloon > 0 ? lastWithoutExtras(loan) : undefined,
     number: 0,
     balance: loan.amount,
     totalInterest: 0,
@@ -88,47 +88,62 @@ function unpaid(loan: Loan, rows: PaymentRow[] | undefined): Standing {
     nextExtra: 0,
     endedOn: null,
   };
+  if (loan.byExtras) Object.assign(standing, loan.byExtras.shrunk(standing, loan));
+  return standing;
 }
 
-/** What the last date takes of a loan without its extras, besides an extra with each payment. */
-function lastWithoutExtras(loan: Loan): Planned | undefined {
-  const rows: PaymentRow[] = [];
-  const repaid = repay({ ...loan, extraEach: 0, extras: [] }, rows);
-  const last = rows.findLast(({ kind }) => kind !== "balloon");
-  const run = loan.draft.runs.at(-1);
-  if (isFault(repaid) || !last || !run) return undefined;
-  const { kind, withInterest } = plannedPayment(run.pay, loan);
-  const own = withInterest ? last.principal : last.payment;
-  return { kind, each: own + loan.extraEach, withInterest, isAgreed: true };
+/** How a loan goes on as planned. */
+export function asPlanned(loan: Loan): Course {
+  const floor = owedBeforeBalloon(loan);
+  // Without agreed amounts to come, no more than the floor has to be owed before it.
+  const hasAgreed = floor > 0 && loan.draft.runs.some(({ pay }) => pay.kind === "amount");
+  const least = hasAgreed ? leastOwed(loan, floor) : undefined;
+  return {
+    loan,
+    shrinks: false,
+    floor,
+    least,
+    watched: least ? Math.max(...least) : floor,
+    closing: loan.draft.payments,
+    lastPayment: undefined,
+  };
 }
 
 /** Repays the payments of one run: stretches without extras, and between them the dates that extras come before. */
-function repayRun(standing: Standing, run: Run): Fault | undefined {
-  const planned = plannedPayment(run.pay, standing.loan);
-  for (const end = standing.number + run.count; standing.number < end; ) {
-    const { loan, nextExtra, number, lastPayment } = standing;
+function repayRun(standing: Standing, run: Run, end: number, interest?: number): Fault | undefined {
+  let first = interest;
+  while (standing.number < end) {
+    const { loan, nextExtra, number } = standing;
     const nextWithExtra = loan.extras[nextExtra]?.before ?? end + 1;
-    const isLast = number + 1 === loan.draft.payments;
-    const own = (isLast && lastPayment) || planned;
-    // The last date stands alone where it takes something else.
-    const until = lastPayment && end === loan.draft.payments && !isLast ? end - 1 : end;
     const fault =
-      nextWithExtra === number + 1
-        ? repayWithExtras(standing, own, run.rate)
-        : repayStretch(standing, own, run.rate, Math.min(until, nextWithExtra - 1));
+      loan.byExtras && nextWithExtra === number + 1
+        ? loan.byExtras.repayOn(standing, run)
+        : repayStretch(
+            standing,
+            ownPayment(standing, run),
+            run.rate,
+            Math.min(sameUntil(standing, end), nextWithExtra - 1),
+            first,
+          );
     if (fault) return fault;
     if (hasEnded(standing)) return undefined;
+    first = undefined;
   }
   return undefined;
 }
 
-/** Repays on one date, with the extras that come before it or fall on it. */
-function repayWithExtras(standing: Standing, planned: Planned, rate: PeriodRate): Fault | undefined {
-  const number = standing.number + 1;
-  const interest = interestWithExtras(standing, number, rate);
-  if (typeof interest !== "number") return interest;
-  if (standing.endedOn !== null) return undefined;
-  return repayStretch(standing, planned, rate, number, interest) ?? takeExtras(standing, number);
+/** What is planned for the next date; the last one stands alone where it takes something else. */
+export function ownPayment({ loan, number, lastPayment }: Standing, { pay }: Run): Planned {
+  const isLast = number + 1 === loan.draft.payments;
+  return (isLast && lastPayment) || plannedPayment(pay, loan, number + 1);
+}
+
+/** The last date of a run up to which the same is planned as on the next one. */
+function sameUntil({ loan, number, lastPayment }: Standing, end: number): number {
+  const { each, draft } = loan;
+  const until = each.length > 0 ? sameExtraUntil(each, number + 1, end) : end;
+  const isBeforeLast = lastPayment && until === draft.payments && number + 1 < until;
+  return isBeforeLast ? until - 1 : until;
 }
 
 /**
@@ -136,7 +151,7 @@ function repayWithExtras(standing: Standing, planned: Planned, rate: PeriodRate)
  *
  * @param first the interest of the first date, where extras before it have made it another
  */
-function repayStretch(
+export function repayStretch(
   standing: Standing,
   planned: Planned,
   rate: PeriodRate,

@@ -17,6 +17,8 @@ export type PaymentRow = {
   principal: number;
   /** What is still owed after the payment. */
   balance: number;
+  /** What extra money was to be, where it is trimmed to what is owed. */
+  asked?: number;
 };
 
 /** What all lines of a table come to, in minor units. */
@@ -33,6 +35,8 @@ export type Repayment = {
   totalInterest: number;
   /** The date of the last money, or null. */
   finalDate: DayNumber | null;
+  /** What was solved for at the end: less than at the start where money has lowered the payments. */
+  solved: number;
   /** Extras after the loan has ended. */
   unused: readonly ExtraEvent[];
 };

@@ -1,3 +1,4 @@
+import type { DayNumber } from "../../../../calendar";
 import type { ExtraEvent } from "../extras";
 import type { Loan } from "./loan";
 import type { Planned } from "./planned-payment";
@@ -17,10 +18,10 @@ export function isFault(made: object): made is Fault {
   return "fault" in made;
 }
 
-/** How far a loan is repaid; changes row by row. */
-export type Standing = {
+/** What of a loan's repayment follows from the payments and extras still to come. */
+export type Course = {
+  /** The loan as it is repaid from now on: money that lowers the payments makes another of it. */
   loan: Loan;
-  rows: PaymentRow[] | undefined;
   /** Whether extras take the loan below its plan, so that the balloon is what is then left. */
   shrinks: boolean;
   /** What the payments leave owing. */
@@ -33,6 +34,11 @@ export type Standing = {
   closing: number;
   /** What the last date takes without extras, where they leave the rest to the balloon. */
   lastPayment: Planned | undefined;
+};
+
+/** How far a loan is repaid; changes row by row. */
+export type Standing = Course & {
+  rows: PaymentRow[] | undefined;
   number: number;
   balance: number;
   totalInterest: number;
@@ -40,8 +46,8 @@ export type Standing = {
   /** On how many dates something was paid. */
   paid: number;
   nextExtra: number;
-  /** The date of an extra that ended the loan between two payments. */
-  endedOn: number | null;
+  /** The day of an extra that ended the loan between two payments. */
+  endedOn: { date: DayNumber | null } | null;
 };
 
 /** Whether nothing is owed any more. */

@@ -2,11 +2,19 @@ import { type PeriodRate, periodInterest, simpleRate } from "../../../../interes
 import type { ExtraEvent } from "../extras";
 import { type Fault, hasEnded, isFault, type Standing } from "./standing";
 
+/** What money does that lowers the payments from a date on, given the interest of that date where money came before it. */
+type Lower = (standing: Standing, from: number, interest?: number) => void;
+
 /**
  * A period's interest, day by day, because extras before its payment come off the balance on their days; less what they
  * have paid of it.
  */
-export function interestWithExtras(standing: Standing, number: number, rate: PeriodRate): number | Fault {
+export function interestWithExtras(
+  standing: Standing,
+  number: number,
+  rate: PeriodRate,
+  lower: Lower,
+): number | Fault {
   const { loan } = standing;
   const daysInPeriod = loan.extras[standing.nextExtra]?.daysInPeriod ?? 1;
   const daily = simpleRate(rate, { numerator: 1, denominator: daysInPeriod });
@@ -17,10 +25,12 @@ export function interestWithExtras(standing: Standing, number: number, rate: Per
     const accrued = periodInterest(balanceDays - standing.balance * event.daysLeft, daily) - interestPaid;
     const taken = takeExtra(standing, event, accrued);
     if (isFault(taken)) return taken;
-    if (standing.balance === 0 && taken.interest === accrued) standing.endedOn = event.date;
+    if (standing.balance === 0 && taken.interest === accrued) standing.endedOn = { date: event.date };
     if (standing.endedOn !== null) return 0;
     balanceDays -= taken.principal * event.daysLeft;
     interestPaid += taken.interest;
+    if (event.effect === "lowerPayments" && balanceDays <= Number.MAX_SAFE_INTEGER)
+      lower(standing, number, periodInterest(balanceDays, daily) - interestPaid);
     event = loan.extras[standing.nextExtra];
   }
   if (balanceDays > Number.MAX_SAFE_INTEGER) return { fault: "grows" };
@@ -28,11 +38,12 @@ export function interestWithExtras(standing: Standing, number: number, rate: Per
 }
 
 /** Takes the extras on a payment date off the balance after that payment. */
-export function takeExtras(standing: Standing, number: number): Fault | undefined {
+export function takeExtras(standing: Standing, number: number, lower: Lower): Fault | undefined {
   const { loan } = standing;
   for (let event = loan.extras[standing.nextExtra]; event?.before === number && !hasEnded(standing); ) {
     const taken = takeExtra(standing, event, 0);
     if (isFault(taken)) return taken;
+    if (event.effect === "lowerPayments") lower(standing, number + 1);
     event = loan.extras[standing.nextExtra];
   }
   return undefined;
@@ -53,7 +64,8 @@ function takeExtra(standing: Standing, event: ExtraEvent, accrued: number): Take
   const { before: number, date } = event;
   if (payment > 0) {
     const { balance } = standing;
-    standing.rows?.push({ kind: "extra", number, date, payment, interest, principal, balance });
+    const row = { kind: "extra", number, date, payment, interest, principal, balance } as const;
+    standing.rows?.push(payment < event.amount ? { ...row, asked: event.amount } : row);
   }
   return { principal, interest };
 }

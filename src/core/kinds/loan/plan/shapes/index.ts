@@ -3,6 +3,7 @@ import type { Earning } from "../draft";
 import { type Balloon, balloon } from "./balloon";
 import { type DatedPayment, datedPayments } from "./dated-payments";
 import { type Deferred, deferred } from "./deferred";
+import { earlyFee } from "./early-fee";
 import { equalPrincipal } from "./equal-principal";
 import { flatRate } from "./flat-rate";
 import { interestOnly } from "./interest-only";
@@ -30,6 +31,7 @@ export type ShapeInputs = {
   rounding: Rounding;
   /** What it is rounded to, in minor units; 1 where left out. */
   roundingStep?: number;
+  earlyFee?: readonly object[];
   /** Instead of a number of payments. */
   datedPayments?: readonly DatedPayment[];
 };
@@ -45,4 +47,5 @@ export const SHAPES: readonly Shape<ShapeInputs>[] = [
   steps,
   skippedMonths,
   balloon,
+  earlyFee,
 ];

@@ -1,0 +1,2 @@
+export { type EarlyFee, type EarlyMoney, earlyFeeOf } from "./early-fee";
+export { earlyFeesOn } from "./early-fees-on";
