@@ -3,6 +3,7 @@ import { resolve } from "node:path";
 import { Ajv } from "ajv";
 import standalone from "ajv/dist/standalone";
 import { build } from "esbuild";
+import { FiledAsidesSchema } from "@/exchange/deal-document/asides.schema";
 import { LeaseFileSchema, LoanFileSchema } from "@/exchange/deal-file/deal-file.schema";
 import { DealerFileSchema } from "@/exchange/dealer/dealer.schema";
 import { PlaceSchema } from "@/exchange/place/place.schema";
@@ -17,6 +18,7 @@ const CHECKS: Record<string, Record<string, object>> = {
     leaseFile: LeaseFileSchema,
     dealFrame: DealFrameSchema,
     dealerFile: DealerFileSchema,
+    asides: FiledAsidesSchema,
     place: PlaceSchema,
     questionFile: QuestionFileSchema,
   },

@@ -30,9 +30,8 @@ const document: DealDocument = {
 };
 const heading = headingOf(document);
 
-/** What no schema has a member for yet is kept like any other: the part does not look into itself. */
-const asides = (tried: object) => tried as Asides;
-const tried = asides({ keepFor: 48, options: { [ONE]: { early: { each: "50.00" } } } });
+const earning = (rate: string) => ({ return: { rate } });
+const tried: Asides = { ...earning("4"), options: { [ONE]: { early: { each: "50.00" } } } };
 
 const SIGNING = { at: new Date(), coreVersion: "0", isLate: false, quotes: [] };
 
@@ -56,7 +55,7 @@ test("asides and an option that two change at once are both kept, whoever is fir
     const id = await keep();
     for (const change of changes) expect(await updateDeal(open.database, id, 1, change)).toBeDefined();
     expect(await kept(id)).toMatchObject({ asides: tried, options: [options[0], document.options[1]] });
-    const others = asides({ keepFor: 60 });
+    const others = earning("6");
     expect(await updateDeal(open.database, id, 1, { asides: others })).toBeUndefined();
     expect(await updateDeal(open.database, id, 3, { asides: others })).toBeDefined();
     expect(await kept(id)).toMatchObject({ asides: others });
@@ -64,15 +63,15 @@ test("asides and an option that two change at once are both kept, whoever is fir
 });
 
 test("a page puts together what two have tried, member by member", () => {
-  const base = { ...document, asides: asides({ keepFor: 48 }) };
+  const base = { ...document, asides: earning("4") };
   const mine = { ...document, asides: tried };
-  const theirs = { ...document, asides: asides({ keepFor: 60 }) };
-  expect(mergeFigures(base, mine, theirs)?.asides).toEqual({ ...tried, keepFor: 60 });
-  expect(mergeFigures(base, { ...base, asides: asides({ keepFor: 36 }) }, theirs)).toBeNull();
+  const theirs = { ...document, asides: earning("6") };
+  expect(mergeFigures(base, mine, theirs)?.asides).toEqual({ ...tried, ...earning("6") });
+  expect(mergeFigures(base, { ...base, asides: earning("3") }, theirs)).toBeNull();
 });
 
 test("what was tried on an option is there again when the option comes back; nothing tried is no part", async () => {
-  const others = asides({ options: { [OTHER]: { early: {} } } });
+  const others = { options: { [OTHER]: { early: {} } } };
   const id = await keep({ asides: others });
   await updateDeal(open.database, id, 1, { order: { chosen: ONE, options: [ONE] } });
   const order = { chosen: ONE, options: [ONE, OTHER] };

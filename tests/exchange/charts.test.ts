@@ -1,12 +1,14 @@
 // Where things stand on a chart, in a frame in which a dot is easily reckoned.
-import { dayNumber, evaluateLease, type MoneyAt } from "@/core";
+import { dayNumber, evaluateLease, type MoneyAt, repaidEarly } from "@/core";
 import { amountBar } from "@/exchange/charts/amount-bar";
 import { flowsTimeline } from "@/exchange/charts/flows-timeline";
 import { lineUpChart } from "@/exchange/charts/line-up-chart";
 import { paymentMapChart } from "@/exchange/charts/payment-map";
 import { placedLabels } from "@/exchange/charts/placed-labels";
+import { repaymentChart } from "@/exchange/charts/repayment-chart";
 import { residualChart } from "@/exchange/charts/residual-chart";
 import { readLease } from "@/exchange/kinds/lease";
+import { dealWith, quoteOf } from "../core/deals";
 
 const NO_MARGIN = { top: 0, right: 0, bottom: 0, left: 0 };
 
@@ -147,4 +149,40 @@ test("money on a line of time: received above, paid below, heights by the root; 
   expect([chart.nearest(40), chart.nearest(60), chart.nearest(1000)]).toEqual([0, 1, 2]);
   const alone = flowsTimeline([{ date: first, minor: 1 }], { width: 500, height: 200, margin: NO_MARGIN });
   expect(alone.stems).toEqual([{ x: 0, end: 0 }]);
+});
+
+test("a repayment's chart falls evenly where there is no interest, with what is tried beside it", () => {
+  // 2,400.00 over 24 months: 100.00 each; the scale goes to 3,000.00 in three steps or fewer.
+  const quote = quoteOf(dealWith({ price: 240_000 }, { yearlyRate: "0", payments: 24 }));
+  const frame = { width: 240, height: 266, margin: NO_MARGIN };
+  const chart = repaymentChart(quote.schedule, quote.schedule, quote.loanAmount, frame);
+  expect(chart.zero).toBe(200);
+  expect(chart.amounts.map(({ minor }) => minor)).toEqual([0, 100_000, 200_000, 300_000]);
+  expect(chart.points).toHaveLength(24);
+  expect(chart.points[11]).toMatchObject({ place: 11, x: 120, y: 120 });
+  expect(chart.points.at(-1)).toMatchObject({ x: 240, y: 200 });
+  expect(chart.owed.startsWith("M0,40L10,")).toBe(true);
+  expect(chart.nearest(121)).toBe(11);
+  // Every payment is principal alone.
+  expect(chart.bars).toHaveLength(24);
+  expect(chart.bars[0]?.interest.height).toBe(0);
+  const early = repaidEarly(quote, { once: [{ after: 12, amount: 60_000 }] });
+  if (!early.ok) throw new Error(early.failure.sentence);
+  const tried = repaymentChart(early.value.schedule, quote.schedule, quote.loanAmount, frame);
+  expect(tried.points.at(-1)).toMatchObject({ x: 180, y: 200 });
+  expect(tried.planned).toBe(chart.owed);
+  // Three hundred payments are too narrow to be told apart.
+  const long = quoteOf(dealWith({ price: 2_400_000 }, { yearlyRate: "6", payments: 300 }));
+  expect(repaymentChart(long.schedule, long.schedule, long.loanAmount, frame).bars).toEqual([]);
+});
+
+test("years stand where they begin; a first one of few payments gives way", () => {
+  const plan = { yearlyRate: "6", payments: 36, signed: dayNumber(2026, 11, 8) };
+  const quote = quoteOf(dealWith({}, plan));
+  const { years } = repaymentChart(quote.schedule, quote.schedule, quote.loanAmount, {
+    width: 360,
+    height: 200,
+    margin: NO_MARGIN,
+  });
+  expect(years.map(({ text }) => text)).toEqual(["2027", "2028", "2029"]);
 });

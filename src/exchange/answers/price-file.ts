@@ -1,5 +1,6 @@
 import { evaluate } from "@/core";
 import type { DealFile } from "../deal-file";
+import type { Beside } from "../extra-payments/beside";
 import { fileKindOf } from "../kinds";
 import { answerAll, answerFreeQuestions } from "../questions";
 import type { QuestionFile } from "../questions/questions.schema";
@@ -25,9 +26,11 @@ export function priceFile(text: string, withSchedule: boolean, only?: number): P
     return file.ok ? answered(file.value) : file;
   }
   if (isWholeDeal(json.value)) return pricedOptions(json.value, withSchedule, only);
-  const { inputs: file } = readFirstVersion(json.value);
+  const { inputs: file, asides, ofTheDeal, place } = readFirstVersion(json.value);
   if (!file.ok) return file;
-  return only === undefined || only === 1 ? priced(file.value, withSchedule) : noSuchOption(only, 1);
+  return only === undefined || only === 1
+    ? priced(file.value, { ...ofTheDeal, ...asides, place }, withSchedule)
+    : noSuchOption(only, 1);
 }
 
 function noSuchOption(only: number, options: number): PricedFile {
@@ -40,8 +43,11 @@ function pricedOptions(value: unknown, withSchedule: boolean, only: number | und
   const deal = readWholeDeal(value);
   if (!deal.ok) return deal;
   const { options } = deal.value;
-  const pricedOption = ({ inputs }: (typeof options)[number]) =>
-    inputs.ok ? priced(inputs.value, withSchedule) : inputs;
+  const { asides: ofTheDeal, heading } = deal.value;
+  const pricedOption = ({ inputs, asides }: (typeof options)[number]) =>
+    inputs.ok
+      ? priced(inputs.value, { ...ofTheDeal, ...asides, place: heading.place }, withSchedule)
+      : inputs;
   if (only !== undefined) {
     const option = options[only - 1];
     return option ? pricedOption(option) : noSuchOption(only, options.length);
@@ -67,17 +73,17 @@ function answered({ ask, currency }: QuestionFile): PricedFile {
     : { ok: false, sentence: answers.failure.sentence };
 }
 
-function priced(file: DealFile, withSchedule: boolean): PricedFile {
-  const { read, brief, json, answer } = fileKindOf(file);
+function priced(file: DealFile, beside: Beside, withSchedule: boolean): PricedFile {
+  const { read, brief, json, answer, early } = fileKindOf(file);
   const deal = read(file);
   if (!deal.ok) return { ok: false, sentence: deal.failure.sentence };
-  if (!withSchedule && !file.ask) {
+  if (!withSchedule && !file.ask && !beside.early) {
     const short = brief(deal.value);
     return short.ok ? { ok: true, answer: short.value } : { ok: false, sentence: short.failure.sentence };
   }
   const quote = evaluate(deal.value);
   if (!quote.ok) return { ok: false, sentence: quote.failure.sentence };
-  const answers = answerAll<object>(file.ask ?? [], question => answer(question, quote.value));
+  const answers = answerAll<object>(file.ask ?? [], question => answer(question, quote.value, beside));
   if (!answers.ok) return { ok: false, sentence: answers.failure.sentence };
   const { schedule, ...figures } = json(quote.value);
   return {
@@ -85,6 +91,7 @@ function priced(file: DealFile, withSchedule: boolean): PricedFile {
     answer: {
       ...figures,
       ...(withSchedule && schedule && { schedule }),
+      ...(beside.early && { early: early(beside.early, quote.value) }),
       ...(file.ask && { answers: answers.value }),
     },
   };

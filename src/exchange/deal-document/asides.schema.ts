@@ -1,20 +1,32 @@
 import Type from "typebox";
+import { ExtraSchema } from "../extra-payments/extra.schema";
+import { ReturnSchema } from "../extra-payments/return.schema";
 import { exact, seen } from "../schema";
 import { byOption } from "./option-id.schema";
 
 /** What is assumed of the deal as a whole; a member of a deal file's top is one here. */
-const OF_THE_DEAL = {};
+export const ASIDES_OF_THE_DEAL = {
+  /** What money could earn elsewhere. */
+  return: seen(Type.Optional(ReturnSchema)),
+};
 
 /** What is tried on one option; a member of a deal file's option is one here. */
-const OF_AN_OPTION = {};
+export const ASIDES_OF_AN_OPTION = {
+  /** Extra payments beside the plan. */
+  early: seen(Type.Optional(ExtraSchema)),
+};
+
+/** As a file has them: checked by themselves, for none of them is a figure of the quote. */
+export const FiledAsidesSchema = exact({ ...ASIDES_OF_THE_DEAL, ...ASIDES_OF_AN_OPTION });
 
 /**
  * What is tried or assumed on a deal and never agreed, also after it was signed. What was tried on an option stays when
  * that goes, so that it is there when the option comes back.
  */
 export const AsidesSchema = exact({
-  ...OF_THE_DEAL,
-  options: seen(Type.Optional(byOption(exact(OF_AN_OPTION), "what is tried on"))),
+  ...ASIDES_OF_THE_DEAL,
+  options: seen(Type.Optional(byOption(exact(ASIDES_OF_AN_OPTION), "what is tried on"))),
 });
 
 export type Asides = Type.Static<typeof AsidesSchema>;
+export type FiledAsides = Type.Static<typeof FiledAsidesSchema>;

@@ -82,7 +82,12 @@ export const SEEN = {
         earning: true,
         prepaidCharge: true,
         datedPayments: { date: true, amount: true },
-        extra: { each: true, yearly: { amount: true, from: true }, once: { date: true, amount: true } },
+        extra: {
+          each: { amount: true, from: true, to: true },
+          yearly: { amount: true, month: true, from: true },
+          once: { date: true, after: true, amount: true, then: true },
+        },
+        earlyFee: { amount: true, percent: true, interestPeriods: true, until: true, most: true, on: true },
         reckoning: true,
         moneyFactor: true,
         inAdvance: true,
@@ -102,7 +107,6 @@ export const SEEN = {
           financed: true,
         },
         distance: { perYear: true, unit: true, beyond: true, expected: true },
-        earlyFee: true,
         dispositionFee: true,
         purchaseFee: true,
       },
@@ -122,5 +126,16 @@ export const SEEN = {
       },
     },
   },
-  asides: { options: { "*": {} } },
+  asides: {
+    return: { rate: true, tax: true },
+    options: {
+      "*": {
+        early: {
+          each: { amount: true, from: true, to: true },
+          yearly: { amount: true, month: true, from: true },
+          once: { date: true, after: true, amount: true, then: true },
+        },
+      },
+    },
+  },
 } as const;

@@ -1,6 +1,7 @@
 import { type DealDocument, type Named, nameOf, optionOf } from "../deal-document";
+import { extraWords } from "../extra-payments/extra-words";
 import { PLACE_NAMES } from "../place/places";
-import { typedAmountText } from "../text";
+import { fileWriter, typedAmountText } from "../text";
 import { figuresInWords, type WordedFigure } from "./figures-in-words";
 import { proposedNames } from "./proposed-names";
 
@@ -31,8 +32,9 @@ export function changesInWords(before: DealDocument, after: DealDocument): Worde
     ...orderWords(before, after, former, present),
     ...after.options.flatMap(option => {
       const earlier = optionOf(before, option.id);
-      if (!earlier || earlier === option) return [];
+      if (!earlier) return [];
       const changes = [
+        ...differences(triedWords(before, option.id), triedWords(after, option.id)),
         ...differences([["name", earlier.name]], [["name", option.name]]),
         ...(earlier.inputs === option.inputs
           ? []
@@ -76,6 +78,7 @@ function headingWords({
   notes,
   place,
   options,
+  asides,
 }: DealDocument): WordedFigure[] {
   const { currency } = options[0]?.inputs ?? { currency: "USD" };
   return [
@@ -85,7 +88,22 @@ function headingWords({
     ["budget", budget === undefined ? "" : typedAmountText(budget, currency)],
     ["notes", notes === undefined ? "" : shortened(notes)],
     ["place whose law counts", place === undefined ? "" : PLACE_NAMES[place]],
+    ["return elsewhere", returnWords(asides?.return)],
   ];
+}
+
+/** "4.2 % a year, 25 % of it taxed away". */
+function returnWords(earns: NonNullable<DealDocument["asides"]>["return"]): string {
+  if (!earns) return "";
+  const { rate, tax = "0" } = earns;
+  return `${rate} % a year${Number(tax) > 0 ? `, ${tax} % of it taxed away` : ""}`;
+}
+
+/** What is tried on an option and never agreed. */
+function triedWords(document: DealDocument, id: string): WordedFigure[] {
+  const early = document.asides?.options?.[id]?.early;
+  const { currency = "USD" } = optionOf(document, id)?.inputs ?? {};
+  return [["extra payments tried", early ? extraWords(early, fileWriter(currency)).join("; ") : ""]];
 }
 
 const LONGEST_SAID = 80;

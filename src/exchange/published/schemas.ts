@@ -1,3 +1,4 @@
+import { ASIDES_OF_AN_OPTION, ASIDES_OF_THE_DEAL } from "../deal-document/asides.schema";
 import { LeaseFileSchema, LoanFileSchema } from "../deal-file/deal-file.schema";
 import { DealerFileSchema } from "../dealer/dealer.schema";
 import { PlaceMember } from "../place/place.schema";
@@ -44,7 +45,13 @@ export function publishedSchemas(): Record<string, string> {
 /** A file of version 1 has at its top what a deal and its option have. */
 const firstVersion = (file: { properties: object }) => ({
   ...file,
-  properties: { ...file.properties, ...PlaceMember, dealer: DealerFileSchema },
+  properties: {
+    ...file.properties,
+    ...PlaceMember,
+    ...ASIDES_OF_THE_DEAL,
+    ...ASIDES_OF_AN_OPTION,
+    dealer: DealerFileSchema,
+  },
 });
 
 function published(title: string, description: string, schema: object): string {

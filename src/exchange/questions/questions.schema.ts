@@ -1,5 +1,6 @@
 import Type from "typebox";
 import { MOST_PAYMENTS, MOST_TIME_VALUE_PAYMENTS, WORKED_FIGURES } from "@/core";
+import { ReturnSchema } from "../extra-payments/return.schema";
 import {
   Amount,
   AskedPayments,
@@ -90,11 +91,32 @@ const Rate = exact({
 
 const Apr = exact({ ask: word("apr"), advances: DatedAmounts, payments: DatedAmounts });
 
-/** After the payment of a number, or on a date: one of the two. */
+/** After the payment of a number, or on a date: one of the two; and until when a sum is to be good. */
 const PayoffQuestion = exact({
   ask: word("payoff"),
   after: Type.Optional(PaymentNumber),
   on: Type.Optional(IsoDate),
+  goodThrough: Type.Optional(IsoDate),
+});
+
+/** By a payment or a date, with each payment or once: one of two each time. */
+const PaidOffByQuestion = exact({
+  ask: word("paidOffBy"),
+  payments: Type.Optional(AskedPayments),
+  date: Type.Optional(IsoDate),
+  with: exact({
+    each: Type.Optional(exact({ from: Type.Optional(AskedPayments), to: Type.Optional(AskedPayments) })),
+    after: Type.Optional(AskedPayments),
+    date: Type.Optional(IsoDate),
+  }),
+});
+
+/** What to do with money in hand right after a payment; the return is the deal's where left out. */
+const KeepOrPayQuestion = exact({
+  ask: word("keepOrPay"),
+  after: AskedPayments,
+  amount: Amount,
+  return: Type.Optional(ReturnSchema),
 });
 
 /** Between two payments, or two dates: one of the two. */
@@ -123,6 +145,8 @@ const Working = exact({ ask: word("working"), figure: OneOf(...WORKED_FIGURES) }
 const FREE = [TimeValue, Rate, Apr] as const;
 const OF_A_DEAL = [
   PayoffQuestion,
+  PaidOffByQuestion,
+  KeepOrPayQuestion,
   TotalsQuestion,
   TotalsByYear,
   Affordability,
@@ -134,7 +158,7 @@ const OF_A_DEAL = [
 const QuestionSchema = tagged(
   "ask",
   [...OF_A_DEAL, ...FREE],
-  'a question: "ask" is "payoff", "totals", "totalsByYear", "affordability", "perThousand", "working", "timeValue", "rate" or "apr"',
+  'a question: "ask" is "payoff", "paidOffBy", "keepOrPay", "totals", "totalsByYear", "affordability", "perThousand", "working", "timeValue", "rate" or "apr"',
 );
 
 /** What a file asks about its loan. */

@@ -1,7 +1,9 @@
 import type { Checked } from "../checks";
-import { type DealDocument, type DealHeading, ownNamed } from "../deal-document";
+import { type Asides, asidesMember, type DealDocument, type DealHeading, ownNamed } from "../deal-document";
+import type { FiledAsides } from "../deal-document/asides.schema";
 import { type DealFile, readDeal } from "../deal-file";
 import { type Dealer, type DealerOfOption, dealerOfFile, optionUpToDate } from "../dealer";
+import { readEarly } from "../extra-payments/read-early";
 import { readJson } from "../text";
 import { isWholeDeal, readFirstVersion, readWholeDeal, type WholeDeal } from "./read-whole-deal";
 
@@ -34,8 +36,9 @@ export function parseDealDocument(text: string, newId: () => string): Checked<Fi
   const named = namesOf({ customer, vehicle }, newId);
   const options: DealDocument["options"] = [];
   const known: Record<string, DealerOfOption> = {};
-  for (const [index, { name, inputs, dealer }] of filed.entries()) {
-    const sentence = inputs.ok ? unreadable(inputs.value) : inputs.sentence;
+  const tried: NonNullable<Asides["options"]> = {};
+  for (const [index, { name, inputs, dealer, asides }] of filed.entries()) {
+    const sentence = inputs.ok ? unreadable(inputs.value, asides.early) : inputs.sentence;
     if (sentence !== undefined || !inputs.ok) {
       return { ok: false, sentence: filed.length > 1 ? `Option ${index + 1}: ${sentence}` : `${sentence}` };
     }
@@ -43,6 +46,7 @@ export function parseDealDocument(text: string, newId: () => string): Checked<Fi
     options.push(option);
     const ofOption = dealerOfFile(option.inputs.structure, dealer);
     if (Object.keys(ofOption).length > 0) known[option.id] = ofOption;
+    if (Object.keys(asides).length > 0) tried[option.id] = asides;
   }
   return {
     ok: true,
@@ -52,13 +56,18 @@ export function parseDealDocument(text: string, newId: () => string): Checked<Fi
         ...rest,
         chosen: options[chosen]?.id ?? "",
         options,
+        ...asidesMember({ ...deal.value.asides, ...byOptions(tried) }),
       },
-      dealer: Object.keys(known).length > 0 ? { options: known } : {},
+      dealer: byOptions(known),
       isUnnamed: heading.customer === undefined,
       ...(named.vehicle && stockNumber !== undefined && { stockNumber }),
     },
   };
 }
+
+/** What is known of options, by their ids; nothing where nothing is. */
+const byOptions = <Known extends object>(known: Known) =>
+  Object.keys(known).length > 0 ? { options: known } : {};
 
 /** Who and what a file names: records of the deal's own. */
 function namesOf(
@@ -69,14 +78,25 @@ function namesOf(
   return { ...(customer && { customer }), ...(vehicle && { vehicle }) };
 }
 
-function unreadable(inputs: DealFile): string | undefined {
+function unreadable(inputs: DealFile, early: FiledAsides["early"]): string | undefined {
   const deal = readDeal(inputs);
-  return deal.ok ? undefined : deal.failure.sentence;
+  if (!deal.ok) return deal.failure.sentence;
+  const tried = readEarly(early, inputs.currency);
+  return tried.ok ? undefined : tried.failure.sentence;
 }
 
 /** A file of version 1 as a deal. */
-function ofOneOption({ inputs, dealer, ...place }: ReturnType<typeof readFirstVersion>): Checked<WholeDeal> {
+function ofOneOption({
+  inputs,
+  dealer,
+  asides,
+  ofTheDeal,
+  ...place
+}: ReturnType<typeof readFirstVersion>): Checked<WholeDeal> {
   if (!inputs.ok) return inputs;
   const heading = { customer: undefined, vehicle: "", status: "quoting" as const, ...place };
-  return { ok: true, value: { heading, chosen: 0, options: [{ name: "", inputs, dealer }] } };
+  return {
+    ok: true,
+    value: { heading, chosen: 0, options: [{ name: "", inputs, dealer, asides }], asides: ofTheDeal },
+  };
 }

@@ -1,6 +1,7 @@
 import { type Checked, checked } from "../checks";
-import { dealerFile, dealFrame, place as placeCheck } from "../checks/compiled";
+import { asides as asidesCheck, dealerFile, dealFrame, place as placeCheck } from "../checks/compiled";
 import type { DealHeading } from "../deal-document";
+import type { FiledAsides } from "../deal-document/asides.schema";
 import type { DealFile } from "../deal-file";
 import { checkDealFile } from "../deal-file/parse";
 import { type DealerFile, dealerApart } from "../dealer";
@@ -18,10 +19,22 @@ export type WholeDeal = {
   /** From 0. */
   chosen: number;
   options: FiledOption[];
+  /** What is assumed of the deal as a whole. */
+  asides: OfTheDeal;
 };
 
-/** An option with what the dealer alone sees of it; both are checked, and one that is wrong says why. */
-type FiledOption = { name: string; inputs: Checked<DealFile>; dealer: DealerFile };
+type OfTheDeal = Pick<FiledAsides, "return">;
+
+/**
+ * An option with what is tried on it, and with what the dealer alone sees of it; each is checked, and one that is wrong
+ * says why.
+ */
+type FiledOption = {
+  name: string;
+  inputs: Checked<DealFile>;
+  dealer: DealerFile;
+  asides: Pick<FiledAsides, "early">;
+};
 
 const NEWEST_VERSION = 2;
 
@@ -51,6 +64,7 @@ export function readWholeDeal(value: unknown): Checked<WholeDeal> {
     chosen = 1,
     options: filed,
     place,
+    return: assumed,
   } = frame.value;
   if (chosen > filed.length) {
     return { ok: false, sentence: `chosen is ${chosen}; it must be the number of one of the options.` };
@@ -70,6 +84,7 @@ export function readWholeDeal(value: unknown): Checked<WholeDeal> {
       },
       chosen: chosen - 1,
       options,
+      asides: assumed ? { return: assumed } : {},
     },
   };
 }
@@ -87,30 +102,58 @@ function placeMember(
 /** An option as version 1 of the file has it. */
 function inputsOf(option: object, currency: string): Omit<FiledOption, "name"> {
   const extra = OF_THE_DEAL.find(name => name in option);
-  if (extra) return { inputs: { ok: false, sentence: `${extra} is not known.` }, dealer: {} };
+  if (extra) return refused(`${extra} is not known.`);
   return readOption({ format: "kellux-deal", version: 1, currency, ...option });
 }
 
-/** What is filed of an option, with what the dealer alone sees apart. */
+const refused = (sentence: string): Omit<FiledOption, "name"> => ({
+  inputs: { ok: false, sentence },
+  dealer: {},
+  asides: {},
+});
+
+/** What is filed of an option, with what is tried on it and what the dealer alone sees apart. */
 function readOption(filed: unknown): Omit<FiledOption, "name"> {
-  const { option, dealer = {} } = dealerApart(filed);
+  const { option: withTried, dealer = {} } = dealerApart(filed);
   const known = checked<DealerFile>(dealerFile, dealer, "/dealer");
-  return known.ok ? { inputs: checkDealFile(option), dealer: known.value } : { inputs: known, dealer: {} };
+  if (!known.ok) return refused(known.sentence);
+  const { rest: option, taken } = membersApart(withTried, ["early"]);
+  const asides = checked<FiledAsides>(asidesCheck, taken, "");
+  if (!asides.ok) return refused(asides.sentence);
+  return { inputs: checkDealFile(option), dealer: known.value, asides: asides.value };
 }
 
+/** What stands at the top of a file of version 1: one option, and what of the deal stands beside it. */
+type FirstVersion = Omit<FiledOption, "name"> & Pick<DealHeading, "place"> & { ofTheDeal: OfTheDeal };
+
 /** A file of version 1: one option, with what of the deal stands at its top. */
-export function readFirstVersion(filed: unknown): Omit<FiledOption, "name"> & Pick<DealHeading, "place"> {
-  if (typeof filed !== "object" || filed === null || !("place" in filed)) {
-    const read = readOption(filed);
-    return { ...read, ...placeMember(undefined, read.inputs) };
-  }
-  const { place, ...option } = filed;
-  const named = checked<Place>(placeCheck, place, "/place");
-  return named.ok ? { ...readOption(option), place: named.value } : { inputs: named, dealer: {} };
+export function readFirstVersion(filed: unknown): FirstVersion {
+  const { rest: option, taken } = membersApart(filed, ["place", "return"]);
+  const { place, ...assumed } = taken;
+  const named = place === undefined ? undefined : checked<Place>(placeCheck, place, "/place");
+  if (named && !named.ok) return { ...refused(named.sentence), ofTheDeal: {} };
+  const asides = checked<OfTheDeal>(asidesCheck, assumed, "");
+  if (!asides.ok) return { ...refused(asides.sentence), ofTheDeal: {} };
+  const read = readOption(option);
+  return { ...read, ...placeMember(named?.value, read.inputs), ofTheDeal: asides.value };
+}
+
+/** Some members of what was filed, and all else of it. */
+function membersApart(filed: unknown, names: readonly string[]) {
+  const taken: Record<string, unknown> = {};
+  if (typeof filed !== "object" || filed === null || Array.isArray(filed)) return { rest: filed, taken };
+  const rest = Object.fromEntries(
+    Object.entries(filed).filter(([name, value]) => {
+      if (!names.includes(name)) return true;
+      taken[name] = value;
+      return false;
+    }),
+  );
+  return { rest, taken };
 }
 
 /** What each option is called: its own name, or what is proposed of those that can be read. */
-export function namesOf({ options }: { options: readonly Omit<FiledOption, "dealer">[] }): string[] {
+export function namesOf({ options }: { options: readonly Pick<FiledOption, "name" | "inputs">[] }): string[] {
   const readable = options.flatMap(({ name, inputs }) => (inputs.ok ? { name, inputs: inputs.value } : []));
   const proposed = proposedNames(readable);
   return options.map(({ name, inputs }, index) => {

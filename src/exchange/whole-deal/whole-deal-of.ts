@@ -23,7 +23,7 @@ export function wholeDealOf(
   document: FiledDocument,
   { dealer = {}, stockNumber }: Beside = {},
 ): WholeDealFile {
-  const { customer, vehicle, status, budget, notes, place, options, chosen } = document;
+  const { customer, vehicle, status, budget, notes, place, options, chosen, asides = {} } = document;
   return {
     format: "kellux-deal",
     version: 2,
@@ -35,6 +35,7 @@ export function wholeDealOf(
     ...(budget !== undefined && { budget }),
     ...(notes !== undefined && { notes }),
     ...(place !== undefined && { place }),
+    ...(asides.return && { return: asides.return }),
     chosen:
       Math.max(
         options.findIndex(({ id }) => id === chosen),
@@ -42,7 +43,8 @@ export function wholeDealOf(
       ) + 1,
     options: options.map(({ id, name, inputs }) => {
       const known = dealerFileOf(inputs.structure, dealer.options?.[id]);
-      return { ...(name && { name }), ...optionOf(inputs), ...(known && { dealer: known }) };
+      const tried = asides.options?.[id];
+      return { ...(name && { name }), ...optionOf(inputs), ...tried, ...(known && { dealer: known }) };
     }),
   };
 }

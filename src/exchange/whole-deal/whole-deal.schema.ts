@@ -1,5 +1,6 @@
 import Type from "typebox";
 import { DEAL_STATUSES, LONGEST_NAME, MOST_OPTIONS } from "../deal-document";
+import { ASIDES_OF_AN_OPTION, ASIDES_OF_THE_DEAL } from "../deal-document/asides.schema";
 import { Line, Notes } from "../deal-document/document.schema";
 import { LeaseFileSchema, LoanFileSchema } from "../deal-file/deal-file.schema";
 import { DealerFileSchema } from "../dealer/dealer.schema";
@@ -21,6 +22,7 @@ const FRAME = {
   /** What is to be remembered of it. */
   notes: Type.Optional(Notes),
   ...PlaceMember,
+  ...ASIDES_OF_THE_DEAL,
   /** Which option is chosen, from 1. */
   chosen: Type.Optional(
     Type.Integer({
@@ -35,6 +37,9 @@ const NAME = { name: Type.Optional(Line) };
 
 /** What the dealer alone sees of an option. */
 const DEALER = { dealer: Type.Optional(DealerFileSchema) };
+
+/** What an option has beside what makes its quote. */
+const BESIDE = { ...NAME, ...DEALER, ...ASIDES_OF_AN_OPTION };
 
 function optionsOf<Option extends Type.TSchema>(option: Option) {
   return Type.Array(option, {
@@ -59,7 +64,7 @@ const { format: _lf, version: _lv, currency: _lc, ...lease } = LeaseFileSchema.p
 export const WholeDealSchema = exact({
   ...FRAME,
   options: optionsOf(
-    Type.Union([exact({ ...NAME, ...DEALER, ...loan }), exact({ ...NAME, ...DEALER, ...lease })], {
+    Type.Union([exact({ ...BESIDE, ...loan }), exact({ ...BESIDE, ...lease })], {
       description: "an option: a loan or a lease",
     }),
   ),

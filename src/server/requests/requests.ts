@@ -1,10 +1,18 @@
 import { randomUUID } from "node:crypto";
 import { type Checked, checked } from "@/exchange/checks";
 import { dealerFile } from "@/exchange/checks/compiled";
-import { type DealOption, type DealOrder, orderOf, saveUpToDate, upToDate } from "@/exchange/deal-document";
+import {
+  type Asides,
+  type DealOption,
+  type DealOrder,
+  orderOf,
+  saveUpToDate,
+  upToDate,
+} from "@/exchange/deal-document";
 import { readDeal } from "@/exchange/deal-file";
 import { checkDealFile } from "@/exchange/deal-file/parse";
 import { type Dealer, type DealerFile, dealerApart, dealerOfFile, optionUpToDate } from "@/exchange/dealer";
+import { readEarly } from "@/exchange/extra-payments/read-early";
 import {
   dealerRequest,
   importRequest,
@@ -44,6 +52,8 @@ export function checkNewDealRequest(value: unknown): Checked<NewDealRequest> {
   const read = readOptions(document.options, "/document");
   if (!read.ok) return read;
   const { options, ...dealer } = read.value;
+  const wrong = unreadableAsides(document.asides, options, "document");
+  if (wrong !== undefined) return { ok: false, sentence: wrong };
   const current: NewDealRequest = { document: { ...document, options }, ...dealer };
   return withOrder({ ok: true, value: current }, orderOf(document), "document");
 }
@@ -56,6 +66,8 @@ export function checkSaveRequest(value: unknown): Checked<SaveRequest> {
   const read = readOptions(change.options ?? [], "/change");
   if (!read.ok) return read;
   const { options, ...dealer } = read.value;
+  const wrong = unreadableAsides(change.asides, options, "change");
+  if (wrong !== undefined) return { ok: false, sentence: wrong };
   const current: SaveRequest = {
     ...request.value,
     change: { ...change, ...(change.options && { options }) },
@@ -63,6 +75,23 @@ export function checkSaveRequest(value: unknown): Checked<SaveRequest> {
   };
   const saved = { ok: true, value: current } as const;
   return change.order ? withOrder(saved, change.order, "change.order") : saved;
+}
+
+/** A currency with as many decimals as any: for what is tried on options that were not sent along. */
+const FINEST = "KWD";
+
+/** What cannot be read of what is tried on options, with its place; undefined where all can be. */
+function unreadableAsides(
+  asides: Asides | undefined,
+  sent: readonly DealOption[],
+  place: string,
+): string | undefined {
+  const currency = sent[0]?.inputs.currency ?? FINEST;
+  for (const [id, { early }] of Object.entries(asides?.options ?? {})) {
+    const read = readEarly(early, currency);
+    if (!read.ok) return `${place}.asides.options.${id}.early: ${read.failure.sentence}`;
+  }
+  return undefined;
 }
 
 /** The same for a save of the dealer's part. */

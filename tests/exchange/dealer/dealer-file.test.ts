@@ -119,7 +119,7 @@ test.each([
   }
 });
 
-test.each(["keepFor", "return", "use", "applicant"])(
+test.each(["keepFor", "use", "applicant"])(
   "%s is refused by name at the deal until it has its place",
   name => {
     expect(parsed({ ...FRAME, [name]: "x", options: [OPTION] })).toEqual({
@@ -129,7 +129,7 @@ test.each(["keepFor", "return", "use", "applicant"])(
   },
 );
 
-test.each(["early", "lender"])("%s is refused by name at an option", name => {
+test.each(["lender"])("%s is refused by name at an option", name => {
   expect(parsed({ ...FRAME, options: [{ ...OPTION, [name]: "x" }] })).toEqual({
     ok: false,
     sentence: `${name} is not known.`,

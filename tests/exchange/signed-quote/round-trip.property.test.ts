@@ -79,7 +79,7 @@ const ASKING: Record<string, (deal: LoanDeal, payment: number) => LoanDeal> = {
   extra: ({ plan, ...deal }, _) => ({
     ...deal,
     find: "extra",
-    plan: { ...plan, extra: { ...plan.extra, each: null } },
+    plan: { ...plan, extra: { ...plan.extra, each: { amount: null } } },
     from: { figure: "payments", value: Math.max((plan.payments ?? 2) - 1, 1) },
   }),
 };

@@ -1,4 +1,5 @@
 import type { Result } from "@/core";
+import type { Beside } from "../../extra-payments/beside";
 import type { TableRows } from "./table-rows";
 
 /** What a list of deals shows of one, in minor units: of a lease its adjusted capitalized cost as what is financed. */
@@ -13,7 +14,9 @@ export type FileKind<File extends { plan: object }, Deal, Quote, Question, Recor
   /** The same of a deal without its table, for many deals. */
   brief(deal: Deal): Result<object>;
   /** Answers a question about an answered deal. */
-  answer(question: Question, quote: Quote): Result<object>;
+  answer(question: Question, quote: Quote, beside: Beside): Result<object>;
+  /** What extra payments that are tried make of it, or why there can be none. */
+  early(early: NonNullable<Beside["early"]>, quote: Quote): object;
   /** Its table, as it is filed. */
   rows(quote: Quote): TableRows;
   /** How it is paid, in a list of deals. */

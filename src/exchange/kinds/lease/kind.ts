@@ -28,6 +28,10 @@ export const LEASE_FILES: FileKind<LeaseFile, LeaseDeal, LeaseQuote, LeaseQuesti
     return success(json);
   },
   answer: answerLeaseQuestion,
+  early: () => ({
+    error:
+      "A lease takes no extra payments: its payments are for the use of the vehicle. What ending it early costs can be asked for instead.",
+  }),
   rows: leaseRows,
   paid: ({ frequency, inAdvance, payments }) =>
     inAdvance === payments ? "lease, paid at once" : `${FREQUENCY_NAMES[frequency].adjective} lease`,

@@ -1,4 +1,5 @@
-import type { Figure, LoanDeal } from "@/core";
+import type { Figure } from "@/core";
+import { eachOf } from "../../extra-payments/each-extra";
 import type { Reader } from "../../reading";
 import { tradeInsOf } from "../../structure";
 import type { LoanFile } from "./file/file.schema";
@@ -33,7 +34,7 @@ function givenFor({ find, structure, plan }: LoanFile): unknown {
     case "allowance":
       return allowanceGiven(structure);
     case "extra":
-      return plan.extra?.each;
+      return plan.extra?.each === undefined ? undefined : eachOf(plan.extra.each).amount;
     case "lump":
       return plan.extra?.once?.every(({ amount }) => amount !== undefined) ? true : undefined;
     default:
@@ -65,14 +66,4 @@ export function refuseFound(file: LoanFile, read: Reader): void {
       BLAMED[find] ?? (find as Figure),
       `The ${FOUND_NAMES[find]} is being found, so the file must leave it out.`,
     );
-}
-
-/** An extra on a date has no amount only where it is the one being found. */
-export function refuseOpenExtras({ plan, find }: LoanDeal, read: Reader): void {
-  const open = plan.extra?.once?.filter(({ amount }) => amount === null).length ?? 0;
-  if (find === "lump" && open !== 1) {
-    read.refuse("extra", "To find an extra on a date, list it in extra.once with its date and no amount.");
-  } else if (find !== "lump" && open > 0) {
-    read.refuse("extra", "An extra on a date has no amount; give it, or find it with lump.");
-  }
 }

@@ -1,5 +1,6 @@
-import { currencyDecimals, formatAmount, isoDate, type LoanQuote } from "@/core";
+import { currencyDecimals, formatAmount, type LoanQuote } from "@/core";
 import type { LoanFile } from "@/exchange/kinds/loan";
+import { withEachAmount } from "../../extra-payments/each-extra";
 
 /**
  * A deal that asks for its payment, with the figure that it was looking for given: as found where there is an
@@ -46,7 +47,13 @@ export function giveFound(inputs: LoanFile, quote: LoanQuote | null): LoanFile {
     case "balloon":
       return { ...given, plan: { ...plan, balloon: { amount: money(quote.agreedBalloon) } } };
     case "extra":
-      return { ...given, plan: { ...plan, extra: { ...plan.extra, each: money(quote.extraEach) } } };
+      return {
+        ...given,
+        plan: {
+          ...plan,
+          extra: { ...plan.extra, each: withEachAmount(plan.extra?.each, money(quote.extraEach)) },
+        },
+      };
     case "lump":
       return { ...given, plan: { ...plan, extra: foundLump(plan.extra, quote, money) } };
   }
@@ -63,10 +70,9 @@ function foundLump(
   { filled }: LoanQuote,
   money: (minor: number) => string,
 ) {
-  const dated = extra?.once?.map(each => {
+  const dated = extra?.once?.map((each, index) => {
     if (each.amount !== undefined) return each;
-    const found = filled.plan.extra?.once?.find(({ date }) => isoDate(date) === each.date);
-    return { ...each, amount: money(found?.amount ?? 0) };
+    return { ...each, amount: money(filled.plan.extra?.once?.[index]?.amount ?? 0) };
   });
   return { ...extra, ...(dated && { once: dated }) };
 }

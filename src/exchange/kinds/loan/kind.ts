@@ -3,6 +3,7 @@ import { answerFreeQuestion } from "../../questions/free-questions";
 import type { DealQuestion, FreeQuestion } from "../../questions/questions.schema";
 import { KEEPING } from "../kind/kept-sentence";
 import type { FileKind } from "../kind/kind";
+import { earlyJson } from "./early-json";
 import type { LoanFile } from "./file/file.schema";
 import { answerDealQuestion } from "./questions";
 import { quoteJson } from "./quote-json";
@@ -21,12 +22,13 @@ export const LOAN_FILES: FileKind<LoanFile, LoanDeal, LoanQuote, DealQuestion | 
     const summary = summarizeLoan(deal);
     return summary.ok ? success(quoteJson(summary.value)) : summary;
   },
-  answer(question, quote) {
+  answer(question, quote, beside) {
     const { ask } = question;
     return ask === "timeValue" || ask === "rate" || ask === "apr"
       ? answerFreeQuestion(question, quote.deal.currency)
-      : answerDealQuestion(question, quote);
+      : answerDealQuestion(question, quote, beside);
   },
+  early: earlyJson,
   rows: loanRows,
   paid: ({ frequency, datedPayments }) => (datedPayments ? "listed" : FREQUENCY_NAMES[frequency].adjective),
   listed: summarizeLoan,

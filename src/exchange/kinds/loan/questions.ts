@@ -16,18 +16,28 @@ import {
   totalsByYear,
   working,
 } from "@/core";
+import type { Beside } from "../../extra-payments/beside";
 import type { DealQuestion } from "../../questions/questions.schema";
 import { fileReader } from "../../reading";
 import { fineAmount } from "../../text";
+import { repaidEarlyJson } from "./early-json";
+import { askKeepOrPay, askPaidOffBy, keepOrPayJson } from "./early-questions";
 
 type Asked<Word extends DealQuestion["ask"]> = Extract<DealQuestion, { ask: Word }>;
 
 /** Answers a question about an answered deal, as plain JSON: amounts as decimal strings, dates as ISO 8601. */
-export function answerDealQuestion(question: DealQuestion, quote: LoanQuote): Result<object> {
+export function answerDealQuestion(question: DealQuestion, quote: LoanQuote, beside: Beside): Result<object> {
   const money = (minor: number) => formatAmount(minor, quote.decimals);
   switch (question.ask) {
     case "payoff":
-      return mapped(askPayoff(question, quote), payoff => payoffJson(payoff, quote));
+      return mapped(askPayoff(question, quote, beside), payoff => payoffJson(payoff, quote));
+    case "paidOffBy":
+      return mapped(askPaidOffBy(question, quote, beside), ({ amount, repaid }) => ({
+        amount: money(amount),
+        ...repaidEarlyJson(repaid, quote),
+      }));
+    case "keepOrPay":
+      return mapped(askKeepOrPay(question, quote, beside), told => keepOrPayJson(told, money));
     case "totals":
       return mapped(askTotals(question, quote), totals => totalsJson(totals, money));
     case "totalsByYear":
@@ -47,20 +57,26 @@ function mapped<Value>(result: Result<Value>, map: (value: Value) => object): Re
   return result.ok ? success(map(result.value)) : result;
 }
 
-function askPayoff({ after, on }: Asked<"payoff">, quote: LoanQuote): Result<Payoff> {
+function askPayoff(
+  { after, on, goodThrough: typed }: Asked<"payoff">,
+  quote: LoanQuote,
+  { place }: Beside,
+): Result<Payoff> {
   if ((after === undefined) === (on === undefined)) {
     return failure("payoff", "A payoff is after a payment or on a date; give one of after and on.");
   }
-  if (after !== undefined) return payoffAfter(quote, Number(after));
   const read = fileReader(quote.deal.currency);
   const date = read.date("payoff", "payoff date", on);
+  const goodThrough = read.date("payoff", "date up to which the sum is good", typed) ?? undefined;
   const wrong = read.failure();
-  return wrong ? { ok: false, failure: wrong } : payoffOn(quote, date ?? 0);
+  if (wrong) return { ok: false, failure: wrong };
+  const terms = { goodThrough, place };
+  return after === undefined ? payoffOn(quote, date ?? 0, terms) : payoffAfter(quote, Number(after), terms);
 }
 
 function payoffJson(payoff: Payoff, { decimals }: LoanQuote): object {
   const money = (minor: number) => formatAmount(minor, decimals);
-  const { afterPayment, date, balance, interest, perDay, refunds } = payoff;
+  const { afterPayment, date, balance, interest, perDay, refunds, goodThrough, settleThrough } = payoff;
   return {
     afterPayment,
     date: date === null ? null : isoDate(date),
@@ -68,6 +84,10 @@ function payoffJson(payoff: Payoff, { decimals }: LoanQuote): object {
     interest: money(interest),
     payoff: money(payoff.payoff),
     perDay: perDay === null ? null : fineAmount(perDay, decimals),
+    earlyFee: money(payoff.earlyFee),
+    settle: money(payoff.settle),
+    goodThrough: goodThrough === null ? null : isoDate(goodThrough),
+    settleThrough: settleThrough === null ? null : money(settleThrough),
     ...(refunds && {
       refunds: refunds.map(each => ({
         method: each.method,
@@ -75,6 +95,7 @@ function payoffJson(payoff: Payoff, { decimals }: LoanQuote): object {
         payoff: money(each.payoff),
       })),
     }),
+    ...(payoff.note !== undefined && { note: payoff.note }),
   };
 }
 

@@ -1,29 +1,17 @@
-import { type LoanDeal, type Result, readCurrency, success } from "@/core";
-import { fileReader } from "../../reading";
-import { readStructure } from "../../structure";
+import type { LoanDeal, Result } from "@/core";
 import type { LoanFile } from "./file/file.schema";
-import { refuseFound, refuseOpenExtras } from "./found";
 import { readKnown } from "./known";
+import { refuseOpenExtras } from "./open-extras";
 import { readPlan } from "./plan";
+import { loanReader } from "./read-with";
 
 /**
  * Turns a deal file that passed its schema into the deal that the core computes with.
  *
  * @returns the deal, or a failure naming the figure that cannot be read or contradicts `find`
  */
-export function readLoan(file: LoanFile): Result<LoanDeal> {
-  const decimals = readCurrency(file.currency);
-  if (!decimals.ok) return decimals;
-  const read = fileReader(file.currency);
-  refuseFound(file, read);
-  const deal: LoanDeal = {
-    currency: file.currency,
-    structure: readStructure(file.structure, file.find, read),
-    plan: readPlan(file.plan, read),
-    find: file.find,
-    ...(file.from && { from: readKnown(file.from, read) }),
-  };
-  refuseOpenExtras(deal, read);
-  const failure = read.failure();
-  return failure ? { ok: false, failure } : success(deal);
-}
+export const readLoan: (file: LoanFile) => Result<LoanDeal> = loanReader({
+  plan: readPlan,
+  known: readKnown,
+  refuse: refuseOpenExtras,
+});

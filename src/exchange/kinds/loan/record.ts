@@ -157,7 +157,7 @@ function agreedIn({ structure, plan }: LoanDeal): Agreed {
     payments: plan.payments,
     payment: plan.payment,
     ...(balloon !== undefined && { balloon }),
-    ...(extra?.each !== undefined && { extraEach: extra.each }),
+    ...(extra?.each && { extraEach: extra.each.amount }),
     ...(extra?.once && { extraOnce: extra.once.map(({ amount }) => amount) }),
   };
 }
@@ -178,7 +178,11 @@ function withAgreed({ structure, plan, from: _, ...deal }: LoanDeal, agreed: Agr
       payment,
       ...(balloon !== undefined && { balloon }),
       ...(hasExtra && {
-        extra: { ...plan.extra, ...(extraEach !== undefined && { each: extraEach }), ...(once && { once }) },
+        extra: {
+          ...plan.extra,
+          ...(extraEach !== undefined && { each: { ...plan.extra?.each, amount: extraEach } }),
+          ...(once && { once }),
+        },
       }),
     },
   };

@@ -1,33 +1,18 @@
+import { extraWords } from "../../../extra-payments/extra-words";
+import { readExtra } from "../../../extra-payments/read-extra";
 import type { PlanPart } from "./part";
 
 /** Money on top of the plan's payments. */
 export const extra: PlanPart = {
   read: ({ extra: asked }, read) => {
     if (!asked) return undefined;
-    const { each, yearly, once } = asked;
-    return {
-      extra: {
-        ...(each !== undefined && { each: read.amount("extra", "extra with every payment", each) }),
-        ...(yearly && {
-          yearly: {
-            amount: read.amount("extra", "yearly extra", yearly.amount) ?? 0,
-            from: read.date("extra", "date of the yearly extra", yearly.from) ?? 0,
-          },
-        }),
-        ...(once && {
-          once: once.map(({ date, amount }) => ({
-            amount: read.amount("extra", `extra on ${date}`, amount),
-            date: read.date("extra", "date of the extra", date) ?? 0,
-          })),
-        }),
-      },
-    };
+    // What a plan agrees on ends the loan sooner: lower payments are another plan.
+    if (asked.once?.some(({ then }) => then === "lowerPayments"))
+      read.refuse(
+        "extra",
+        "An extra payment of the plan ends the loan sooner; one with lowerPayments can be tried in early.",
+      );
+    return { extra: readExtra(asked, read) };
   },
-  words: ({ extra: { each, yearly, once = [] } = {} }, { money, date }) => [
-    each === undefined ? "" : `extra ${money(each)} with every payment`,
-    yearly ? `extra ${money(yearly.amount)} every year from ${date(yearly.from)}` : "",
-    ...once.map(
-      each => `extra ${each.amount === undefined ? "to find" : money(each.amount)} on ${date(each.date)}`,
-    ),
-  ],
+  words: ({ extra: asked }, write) => (asked ? extraWords(asked, write) : []),
 };

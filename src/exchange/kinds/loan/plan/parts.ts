@@ -1,6 +1,7 @@
 import { balloon } from "./balloon";
 import { datedPayments } from "./dated-payments";
 import { deferred } from "./deferred";
+import { earlyFee } from "./early-fee";
 import { extra } from "./extra";
 import { flatRate } from "./flat-rate";
 import type { PlanPart } from "./part";
@@ -26,5 +27,6 @@ export const PLAN_PARTS: readonly PlanPart[] = [
   prepaidCharge,
   datedPayments,
   extra,
+  earlyFee,
   ...Object.values<PlanPart>(otherPlainParts),
 ];

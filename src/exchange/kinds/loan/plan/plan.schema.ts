@@ -1,9 +1,10 @@
 import Type from "typebox";
+import { ExtraMembers } from "../../../extra-payments/extra.schema";
 import { Amount, exact, FrequencyWord, IsoDate, OneOf, Payments, seen, YearlyRate } from "../../../schema";
 import { BalloonMembers } from "./balloon.schema";
 import { DatedPaymentsMembers } from "./dated-payments.schema";
 import { DeferredMembers } from "./deferred.schema";
-import { ExtraMembers } from "./extra.schema";
+import { EarlyFeeMembers } from "./early-fee.schema";
 import { FlatRateMembers } from "./flat-rate.schema";
 import { PLAN_KINDS } from "./kinds";
 import { PLAIN_MEMBERS } from "./plain.schema";
@@ -39,6 +40,7 @@ export const PlanSchema = exact({
   prepaidCharge,
   ...DatedPaymentsMembers,
   ...ExtraMembers,
+  ...EarlyFeeMembers,
   ...otherPlainMembers,
 });
 

@@ -96,13 +96,18 @@ const staysLevel = ({ isLevel, paymentsMade, payments }: LoanQuote): boolean =>
   isLevel && paymentsMade === payments;
 
 /** What is paid with each payment, where anything is. */
-function besideText({ charges, extraEach }: LoanQuote, money: SentenceWriter["money"]): string {
+function besideText({ charges, extraEach, filled }: LoanQuote, money: SentenceWriter["money"]): string {
   const each = charges?.all.each ?? 0;
   const parts = [
     each > 0 ? ` with charges of ${money(each)}` : "",
-    extraEach > 0 ? ` and ${money(extraEach)} extra each time` : "",
+    extraEach > 0 ? ` and ${money(extraEach)} extra ${withWhich(filled.plan.extra?.each)}` : "",
   ].join("");
   return parts && `${parts},`;
+}
+
+function withWhich({ from = 1, to }: { from?: number; to?: number } = {}): string {
+  if (to !== undefined) return `with payments ${from} to ${to}`;
+  return from > 1 ? `with each from payment ${from} on` : "each time";
 }
 
 function rate({ yearlyRate, trueYearlyRate }: LoanQuote, say: SentenceWriter["say"]): Segments {
