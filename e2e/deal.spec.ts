@@ -1,7 +1,7 @@
 import { randomUUID } from "node:crypto";
 import { readFile } from "node:fs/promises";
 import { expect, test } from "@playwright/test";
-import { DealScreen, newDeal, newDealFromRegister, openDeal, VAN } from "./officer";
+import { DealScreen, newDeal, newDealFromRegister, openDeal, VAN, view } from "./officer";
 
 test("a new deal is quoted as it is typed, and is there again after a reload", async ({ page }) => {
   const deal = await newDealFromRegister(page);
@@ -132,13 +132,20 @@ test("the repayment table keeps its headings and totals in view, follows the ter
   await deal.type({ ...VAN, "Number of payments": "480" });
   const table = page.getByRole("region", { name: "Repayment table" });
   await expect(page.getByTestId("closes")).toContainText("principal adds up to 30,000.00");
+  // The desk has the first year: head, start, twelve payments and the totals of all.
+  await expect(table.getByRole("row")).toHaveCount(15);
   await table.evaluate(element => element.scrollTo({ top: element.scrollHeight }));
+  await expect(table.getByRole("columnheader", { name: "Principal" })).toBeInViewport();
+  await expect(table.getByRole("rowheader", { name: "480 payments" })).toBeInViewport();
+  await page.getByRole("button", { name: "All 480" }).click();
+  await page.getByLabel("Go to payment").fill("480");
   await expect(table.getByText("last, adjusted")).toBeInViewport();
   await expect(table.getByRole("columnheader", { name: "Principal" })).toBeInViewport();
   await expect(table.getByRole("rowheader", { name: "480 payments" })).toBeInViewport();
   // Only what is in view is drawn.
-  expect(await table.getByRole("row").count()).toBeLessThan(60);
+  expect(await table.getByRole("row").count()).toBeLessThan(90);
 
+  await view(page, "Desk").click();
   await deal.type({ "Number of payments": "3" });
   await expect(table.getByRole("row")).toHaveCount(6);
   await expect(table.getByRole("row").nth(1)).toContainText("amount financed");

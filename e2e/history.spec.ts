@@ -73,7 +73,7 @@ test("each change is told in words, opens beside the present state, and is broug
   const earlier = page.getByRole("region", { name: "An earlier state" });
   await expect(earlier.getByRole("row", { name: /^Price/ })).toHaveText(/30,000\.00.*31,500\.00/);
   await earlier.getByRole("button", { name: "Bring it back" }).click();
-  await view(page, "Repayment").click();
+  await view(page, "Desk").click();
   await expect(deal.field("Price")).toHaveValue("30,000.00");
   await expect(page.getByLabel("Status")).toHaveValue("quoting");
   await deal.saved();

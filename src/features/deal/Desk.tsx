@@ -63,8 +63,15 @@ const withKinds = (options: readonly DealOption[] | undefined, go: (kinds: DeskK
   );
 
 /** A signed deal is looked at, and nothing of it changed. */
-const signedReducer: typeof deskReducer = (state, action) =>
-  action.type === "select" || action.type === "arrived" ? deskReducer(state, action) : state;
+const signedReducer: typeof deskReducer = (state, action) => {
+  const isAllowed = action.type === "merged" ? isAsidesAlone(action.change) : ON_SIGNED.has(action.type);
+  return isAllowed ? deskReducer(state, action) : state;
+};
+
+/** What is tried on it is never agreed, so that it goes on. */
+const ON_SIGNED: ReadonlySet<DeskAction["type"]> = new Set(["select", "arrived", "asides"]);
+
+const isAsidesAlone = ({ heading, order, options }: DealChange) => !heading && !order && !options;
 
 /** The desk as it is at the moment of asking. */
 function useNow(state: DeskState): () => DeskState {
@@ -104,7 +111,7 @@ export function Desk({ deal, house, opening, notice }: Props) {
   const merge = useCallback(
     (change: DealChange, { mergeInputs }: Merging) => {
       // One that was signed here is open again elsewhere.
-      if (isFrozen) location.reload();
+      if (isFrozen && !isAsidesAlone(change)) location.reload();
       else withKinds(change.options, kinds => dispatch({ type: "merged", change, mergeInputs, kinds }));
     },
     [isFrozen],
@@ -130,7 +137,7 @@ export function Desk({ deal, house, opening, notice }: Props) {
   useWarmUp(again, option.inputs.find === "payment" && !isFrozen);
   const now = useNow(state);
   const edit = useEdit(now, dispatch);
-  const [view, show] = useState<View>("repayment");
+  const [view, show] = useState<View>("desk");
   const [wished, wish] = useState<WantedFigure>("payment");
   const [wishSaid, sayWish] = useState<string | null>(null);
   const ways = useMemo(

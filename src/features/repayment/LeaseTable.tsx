@@ -2,6 +2,7 @@ import { lazy, memo, type ReactNode, Suspense, useMemo, useState } from "react";
 import type { LeaseQuote, LeaseRow } from "@/core";
 import { leaseCharges } from "@/exchange/kinds/lease/rows";
 import { amountIn, dateIn, type Notation } from "@/exchange/notation";
+import { AllButton, useFirstYear } from "./first-year";
 import { CELL, ClosingProof, type ScheduleProps, ScheduleTable } from "./ScheduleTable";
 import { saveSchedule } from "./save-schedule";
 
@@ -18,15 +19,18 @@ const CHARGES = "Charges";
 
 type Props = ScheduleProps<LeaseQuote> & {
   /** What else can be done with the table. */
-  action: ReactNode;
+  action?: ReactNode;
+  /** Whether the chart is shown at once, however low the window. */
+  withChart?: boolean;
 };
 
 /** The lessor's table: each payment split into rent and lost value, down to the residual. */
 export const LeaseTable = memo(function LeaseTable(props: Props) {
-  const { quote, notation, stale, fileName, action } = props;
+  const { quote, notation, stale, fileName, action, onAll, withChart = false } = props;
   const { schedule, residual, cost, deal } = quote;
   const money = (minor: number) => amountIn(minor, deal.currency, notation);
-  const [isChart, setChart] = useState(() => window.innerHeight >= ROOM_FOR_CHART);
+  const [isChart, setChart] = useState(() => withChart || window.innerHeight >= ROOM_FOR_CHART);
+  const lines = useFirstYear(schedule, quote.filled.plan.frequency, onAll !== undefined);
   const charges = useMemo(() => leaseCharges(quote), [quote]);
   const sum = (part: "payment" | "rent" | "depreciation" | "tax") =>
     schedule.reduce((total, row) => total + row[part], 0);
@@ -42,6 +46,7 @@ export const LeaseTable = memo(function LeaseTable(props: Props) {
       title="Repayment"
       action={
         <>
+          {lines < schedule.length && <AllButton payments={paid} onAll={onAll} />}
           {action}
           <button
             type="button"
@@ -62,7 +67,7 @@ export const LeaseTable = memo(function LeaseTable(props: Props) {
       columns={charges ? [...COLUMNS, CHARGES] : COLUMNS}
       found={deal.find === "payment" ? "Payment" : undefined}
       stale={stale}
-      count={schedule.length + 1}
+      count={lines + 1}
       row={index =>
         index === 0 ? (
           <OpeningRow key={0} quote={quote} notation={notation} hasCharges={charges !== undefined} />

@@ -1,6 +1,8 @@
 import { memo, useMemo } from "react";
 import { chargeColumn, type LoanQuote, type PaymentRow } from "@/core";
 import { amountIn, dateIn, type Notation } from "@/exchange/notation";
+import { AllButton, useFirstYear } from "./first-year";
+import { paymentCount, remarkOn } from "./remarks";
 import { CELL, ClosingProof, type ScheduleProps, ScheduleTable } from "./ScheduleTable";
 import { saveSchedule } from "./save-schedule";
 
@@ -10,7 +12,7 @@ const CHARGES = "Charges";
 
 /** Every payment split into interest and principal, with the balance after it. */
 export const RepaymentTable = memo(function RepaymentTable(props: ScheduleProps<LoanQuote>) {
-  const { quote, notation, stale, fileName } = props;
+  const { quote, notation, stale, fileName, onAll } = props;
   const rows = quote.schedule;
   const money = (minor: number) => amountIn(minor, quote.deal.currency, notation);
   const charges = useMemo(
@@ -19,6 +21,7 @@ export const RepaymentTable = memo(function RepaymentTable(props: ScheduleProps<
   );
   const principal = rows.reduce((sum, row) => sum + row.principal, 0);
   const { loanAmount, totalInterest } = quote;
+  const lines = useFirstYear(rows, quote.filled.plan.frequency, onAll !== undefined);
   const totals = [loanAmount + totalInterest, totalInterest, loanAmount, rows.at(-1)?.balance ?? 0];
   if (charges) totals.push(charges.reduce((sum, charge) => sum + charge, 0));
 
@@ -35,10 +38,11 @@ export const RepaymentTable = memo(function RepaymentTable(props: ScheduleProps<
           }
         />
       }
+      action={lines < rows.length && <AllButton payments={quote.payments} onAll={onAll} />}
       columns={charges ? [...COLUMNS, CHARGES] : COLUMNS}
       found={quote.deal.find === "payment" ? "Payment" : undefined}
       stale={stale}
-      count={rows.length + 1}
+      count={lines + 1}
       row={index =>
         index === 0 ? (
           <OpeningRow
@@ -55,7 +59,7 @@ export const RepaymentTable = memo(function RepaymentTable(props: ScheduleProps<
             notation={notation}
             money={money}
             place={index}
-            remark={remarkOn(quote, index - 1)}
+            remark={remarkOn(quote, rows[index - 1] as PaymentRow)}
             charge={charges?.[index - 1]}
           />
         )
@@ -118,36 +122,3 @@ const Row = memo(function Row({ row, notation, money, place, remark, charge }: R
     </tr>
   );
 });
-
-const KINDS: Record<PaymentRow["kind"], string> = {
-  payment: "",
-  interestOnly: "just interest",
-  noPayment: "no payment",
-  extra: "extra",
-  balloon: "balloon",
-};
-
-/** What is special about a line: the last payment, or one of another kind. */
-function remarkOn(quote: LoanQuote, index: number): string {
-  const { schedule, payments, finalPayment, payment, isListed, filled, oddFirstPeriod } = quote;
-  const row = schedule[index];
-  if (!row) return "";
-  const isLast = row.number === payments && (row.kind === "payment" || row.kind === "interestOnly");
-  if (isLast) return finalPayment === payment || isListed ? "last" : "last, adjusted";
-  if (KINDS[row.kind] !== "" || row.kind !== "payment") return KINDS[row.kind];
-  if (filled.plan.steps?.some(({ from }) => from === row.number)) return "step";
-  return row.number === 1 && oddFirstPeriod ? "odd first period" : "";
-}
-
-/** "104 payments, 1 extra, balloon". */
-function paymentCount(rows: readonly PaymentRow[]): string {
-  const counts = { payment: 0, interestOnly: 0, noPayment: 0, extra: 0, balloon: 0 };
-  for (const { payment, kind } of rows) if (payment > 0) counts[kind] += 1;
-  const payments = counts.payment + counts.interestOnly;
-  const parts = [
-    `${payments} ${payments === 1 ? "payment" : "payments"}`,
-    ...(counts.extra > 0 ? [`${counts.extra} ${counts.extra === 1 ? "extra" : "extras"}`] : []),
-    ...(counts.balloon > 0 ? ["balloon"] : []),
-  ];
-  return parts.join(", ");
-}

@@ -1,6 +1,6 @@
 import { lazy, type ReactNode, type RefObject, Suspense, useEffect, useState } from "react";
-import { flushSync } from "react-dom";
 import { ROW_HEIGHT, Spacer } from "./Spacer";
+import { useIsPrinted } from "./use-is-printed";
 
 // Nobody scrolls before the page is touched: it starts without the code for that.
 const WindowedRows = lazy(() =>
@@ -38,26 +38,6 @@ function FirstRows({ count, columns, row }: Props) {
       {count > shown && <Spacer height={(count - shown) * ROW_HEIGHT} columns={columns} />}
     </>
   );
-}
-
-/** Whether the page is being printed: paper shows every line. */
-function useIsPrinted(): boolean {
-  const [isPrinted, setPrinted] = useState(() => matchMedia("print").matches);
-  useEffect(() => {
-    const query = matchMedia("print");
-    const changed = () => flushSync(() => setPrinted(query.matches));
-    const before = () => flushSync(() => setPrinted(true));
-    const after = () => setPrinted(false);
-    query.addEventListener("change", changed);
-    window.addEventListener("beforeprint", before);
-    window.addEventListener("afterprint", after);
-    return () => {
-      query.removeEventListener("change", changed);
-      window.removeEventListener("beforeprint", before);
-      window.removeEventListener("afterprint", after);
-    };
-  }, []);
-  return isPrinted;
 }
 
 function useTouched(): boolean {

@@ -1,5 +1,5 @@
 import { BadgeCheck, Download } from "lucide-react";
-import { type ReactNode, useRef } from "react";
+import { type KeyboardEvent, type ReactNode, type RefObject, useRef } from "react";
 import type { Notation } from "@/exchange/notation";
 import { RowsInView } from "./RowsInView";
 
@@ -28,6 +28,11 @@ type Props = {
   /** What the lines are counted as, and a total under each column. */
   counted: string;
   totals: readonly string[];
+  /** Of chosen lines the same, where some are chosen. */
+  chosen?: { counted: ReactNode; totals: readonly string[] } | undefined;
+  /** What scrolls, for whoever goes to a line; and what a key does there. */
+  region?: RefObject<HTMLDivElement | null>;
+  onKey?: (event: KeyboardEvent<HTMLElement>) => void;
   /** Writes the table to a file: with plain figures for programs, or as a spreadsheet of a place reads them. */
   download: (forSpreadsheet: boolean) => void;
 };
@@ -36,7 +41,9 @@ type Props = {
 export function ScheduleTable(props: Props) {
   const { title, proof, children, action, columns, found, stale, count, row, counted, totals, download } =
     props;
-  const scroller = useRef<HTMLDivElement>(null);
+  const { chosen, region, onKey } = props;
+  const own = useRef<HTMLDivElement>(null);
+  const scroller = region ?? own;
   return (
     <section
       aria-labelledby="repayment-title"
@@ -58,6 +65,7 @@ export function ScheduleTable(props: Props) {
         className="min-h-0 flex-1 overflow-auto"
         tabIndex={0}
         aria-label={`${title} table`}
+        onKeyDown={onKey}
       >
         <table
           className={`w-full table-fixed border-separate border-spacing-0 text-right text-xs md:text-base ${stale ? "stale" : ""}`}
@@ -82,27 +90,38 @@ export function ScheduleTable(props: Props) {
             <RowsInView scroller={scroller} count={count} columns={columns.length + 2} row={row} />
           </tbody>
           <tfoot>
-            <tr aria-rowindex={count + 2}>
-              <th
-                scope="row"
-                colSpan={2}
-                className="sticky bottom-0 border-base-300 border-t bg-base-200 py-1 pl-2 md:pl-4 text-left font-semibold"
-              >
-                {counted}
-              </th>
-              {totals.map((total, index) => (
-                <td
-                  key={columns[index]}
-                  className="sticky bottom-0 border-base-300 border-t bg-base-200 px-1 md:px-2 font-semibold last:pr-2 md:last:pr-4"
-                >
-                  {total}
-                </td>
-              ))}
-            </tr>
+            {chosen && <Foot className="bottom-[2.05rem] bg-base-300" {...chosen} />}
+            <Foot className="bottom-0 bg-base-200" rowIndex={count + 2} counted={counted} totals={totals} />
           </tfoot>
         </table>
       </section>
     </section>
+  );
+}
+
+type FootProps = { className: string; rowIndex?: number; counted: ReactNode; totals: readonly string[] };
+
+/** A line of sums that stays in view. */
+function Foot({ className, rowIndex, counted, totals }: FootProps) {
+  return (
+    <tr aria-rowindex={rowIndex}>
+      <th
+        scope="row"
+        colSpan={2}
+        className={`sticky border-base-300 border-t py-1 pl-2 md:pl-4 text-left font-semibold ${className}`}
+      >
+        {counted}
+      </th>
+      {totals.map((total, place) => (
+        <td
+          // biome-ignore lint/suspicious/noArrayIndexKey: a sum under each column, in their order.
+          key={place}
+          className={`sticky border-base-300 border-t px-1 md:px-2 font-semibold last:pr-2 md:last:pr-4 ${className}`}
+        >
+          {total}
+        </td>
+      ))}
+    </tr>
   );
 }
 
@@ -149,4 +168,6 @@ export type ScheduleProps<Answer> = {
   stale: boolean;
   /** The name of the file that the table is downloaded as. */
   fileName: string;
+  /** Where it shows the first year alone: shows all of it. */
+  onAll?: (() => void) | undefined;
 };

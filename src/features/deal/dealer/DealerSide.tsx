@@ -51,7 +51,7 @@ export function DealerSide({ dealId }: { dealId: string }) {
         >
           Export with costs
         </button>
-        <button type="button" className="btn btn-sm" onClick={() => show("repayment")}>
+        <button type="button" className="btn btn-sm" onClick={() => show("desk")}>
           Close
         </button>
       </div>

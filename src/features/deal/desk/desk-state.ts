@@ -2,6 +2,7 @@ import { kindNameOf } from "@/core";
 import {
   type Asides,
   applyChange,
+  asidesMember,
   type DealChange,
   type DealDocument,
   type DealHeading,
@@ -57,6 +58,8 @@ export type DeskAction =
   | { type: "merged"; change: DealChange; mergeInputs: MergeInputs; kinds: DeskKinds }
   | { type: "heading"; change: { [Part in keyof DealHeading]?: DealHeading[Part] | undefined } }
   | { type: "option"; action: OptionAction }
+  /** What is tried or assumed; `key` where more of the same is no step of its own. */
+  | { type: "asides"; change: (asides: Asides) => Asides; key?: string }
   /** Anything else, such as an option more; `key` where more of the same is no step of its own. */
   | {
       type: "document";
@@ -91,14 +94,14 @@ export function deskReducer(state: DeskState, action: DeskAction): DeskState {
   return { ...next, steps: isDone(action) ? stepsDone(steps) : steps };
 }
 
-const IS_STEP: ReadonlySet<DeskAction["type"]> = new Set(["heading", "option", "document"]);
+const IS_STEP: ReadonlySet<DeskAction["type"]> = new Set(["heading", "option", "document", "asides"]);
 
 const isDone = (action: DeskAction) => action.type === "option" && action.action.type === "left";
 
 /** What is being changed: typing in one field is one step. */
 function keyOf({ open }: DeskState, action: DeskAction): string | null {
   if (action.type === "heading") return Object.keys(action.change).join();
-  if (action.type === "document") return action.key ?? null;
+  if (action.type === "document" || action.type === "asides") return action.key ?? null;
   return action.type === "option" && action.action.type === "typed" ? `${open} ${action.action.field}` : null;
 }
 
@@ -127,6 +130,8 @@ function changed(before: DeskState, action: DeskAction): DeskState {
       return merged(state, action);
     case "heading":
       return { ...state, heading: { ...state.heading, ...action.change } as DealHeading };
+    case "asides":
+      return { ...state, asides: action.change(state.asides ?? {}) };
     case "option":
       return withOpenOption(state, optionReducer(openedOption(state), action.action));
   }
@@ -202,7 +207,7 @@ function withDocument(state: DeskState, document: DealDocument, open: string): D
 /** The deal as it is saved: what of the desk an officer can change. */
 export function deskDocument({ heading, chosen, options: shown, asides }: DeskState): DealDocument {
   const options = shown.map(({ id, name, state }) => ({ id, name, inputs: state.inputs }));
-  return { ...heading, chosen, options, ...(asides && { asides }) };
+  return { ...heading, chosen, options, ...asidesMember(asides) };
 }
 
 /** The option that is open on the desk. */

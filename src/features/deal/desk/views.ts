@@ -1,5 +1,6 @@
 /** What stands beside the structure, or in its place. */
 export const VIEWS = {
+  desk: "Desk",
   repayment: "Repayment",
   lineUp: "Line-up",
   map: "Map",

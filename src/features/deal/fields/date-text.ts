@@ -1,7 +1,6 @@
 import {
   addMonths,
   civilDate,
-  type DatedPlan,
   type DayNumber,
   isoDate,
   MOST_PAYMENTS,
@@ -11,6 +10,7 @@ import {
 import { type DealFile, isLease } from "@/exchange/deal-file";
 import { readDate, readMonth } from "@/exchange/text";
 import { todaysDay } from "@/features/figures/today";
+import { datedPlan } from "./dated-plan";
 
 /**
  * A date as people type it, as ISO 8601; undefined where it is none. A distance counts from the contract date, else from
@@ -80,15 +80,5 @@ function dayOfMonth(text: string, start: DayNumber): DayNumber | undefined {
 }
 
 function dueDates(file: DealFile): (number: number) => DayNumber | null {
-  if (isLease(file) || file.plan.datedPayments) return () => null;
-  const { frequency, timing, signed, firstPayment, twiceMonthlyDays } = file.plan;
-  const day = (iso: string | undefined) => parseIsoDate(iso ?? "") ?? null;
-  const dated: DatedPlan = {
-    frequency,
-    signed: day(signed),
-    firstPayment: day(firstPayment),
-    ...(timing && { timing }),
-    ...(twiceMonthlyDays && { twiceMonthlyDays: twiceMonthlyDays as [number, number] }),
-  };
-  return paymentDates(dated);
+  return isLease(file) || file.plan.datedPayments ? () => null : paymentDates(datedPlan(file.plan));
 }

@@ -10,6 +10,7 @@ import { ViewBar } from "./ViewBar";
 
 /** What each view is loaded with: when it is opened, or a moment before. */
 const LOADS = {
+  repayment: () => import("../repayment/Repayment"),
   history: () => import("../history/History"),
   reach: () => import("../reach/Reach"),
   map: () => import("../map/PaymentMap"),
@@ -18,9 +19,12 @@ const LOADS = {
   who: () => import("../who/CustomerAndVehicle"),
 };
 
+/** The views that stand in the place of structure, plan and answer. */
+const IN_PLACE: ReadonlySet<View> = new Set(["history", "lineUp", "repayment"]);
+
 /** What cannot be loaded now is tried again when it is opened. */
 const loadAhead = (view: View) => {
-  if (view !== "repayment") LOADS[view]().catch(() => {});
+  if (view !== "desk") LOADS[view]().catch(() => {});
 };
 
 const OptionStrip = lazy(() =>
@@ -28,6 +32,7 @@ const OptionStrip = lazy(() =>
 );
 // Few deals have notes.
 const NotesCard = lazy(() => import("./NotesCard").then(({ NotesCard: notes }) => ({ default: notes })));
+const Repayment = lazy(() => LOADS.repayment().then(({ Repayment: repayment }) => ({ default: repayment })));
 const History = lazy(() => LOADS.history().then(({ History: history }) => ({ default: history })));
 const LineUp = lazy(() => LOADS.lineUp().then(({ LineUp: lineUp }) => ({ default: lineUp })));
 const Reach = lazy(() => LOADS.reach().then(({ Reach: reach }) => ({ default: reach })));
@@ -68,7 +73,7 @@ export const DeskBody = memo(function DeskBody({ dealId, fileName }: { dealId: s
   const [terms, setTerms] = useState<readonly ReachTerm[] | null>(null);
   const { Structure, Plan, Answer } = drawnOf(kind);
   const notes = useUntilPressed(heading.notes);
-  const answer = { fileName, isWhole: view === "repayment" };
+  const answer = { fileName, isWhole: view === "desk" };
   return (
     <div className="flex min-h-0 min-w-0 flex-col gap-2 [grid-area:body]">
       {notes !== undefined && (
@@ -78,7 +83,8 @@ export const DeskBody = memo(function DeskBody({ dealId, fileName }: { dealId: s
       )}
       {view === "history" && opened(<History dealId={dealId} />)}
       {view === "lineUp" && opened(<LineUp />)}
-      {view !== "history" && view !== "lineUp" && (
+      {view === "repayment" && opened(<Repayment fileName={fileName} />)}
+      {!IN_PLACE.has(view) && (
         <div className="flex min-h-0 flex-1 flex-col gap-3 lg:flex-row">
           <div className="card-paper shrink-0 max-lg:order-[-1] lg:w-[27rem] lg:self-start lg:overflow-auto lg:max-h-full">
             {opened(<Structure />)}

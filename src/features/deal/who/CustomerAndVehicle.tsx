@@ -20,7 +20,7 @@ export function CustomerAndVehicle({ dealId }: { dealId: string }) {
           Customer and vehicle
         </h2>
         <span className="grow" />
-        <button type="button" className="btn btn-sm print:hidden" onClick={() => show("repayment")}>
+        <button type="button" className="btn btn-sm print:hidden" onClick={() => show("desk")}>
           Close
         </button>
       </div>

@@ -1,6 +1,7 @@
 import { lazy, Suspense, useState } from "react";
 import { LeaseTable } from "@/features/repayment/LeaseTable";
 import type { AnswerProps } from "../../answer/answer-props";
+import { useFrame } from "../../desk/desk-context";
 import { isStale, notationIn, shownQuote } from "../../option";
 import { useOptionOf } from "../../option/option-context";
 import { LeaseCosts } from "./LeaseCosts";
@@ -31,6 +32,7 @@ export function Signed() {
 export function Answer({ fileName, isWhole }: AnswerProps) {
   const { option } = useOptionOf("lease");
   const quote = shownQuote(option);
+  const { show } = useFrame();
   const [isEnding, setEnding] = useState(false);
   if (!isWhole) return <LeaseSentence />;
   return (
@@ -53,6 +55,7 @@ export function Answer({ fileName, isWhole }: AnswerProps) {
           notation={notationIn(option)}
           stale={isStale(option)}
           fileName={fileName}
+          onAll={() => show("repayment")}
           action={
             <button
               type="button"

@@ -1,5 +1,6 @@
 import { RepaymentTable } from "@/features/repayment/RepaymentTable";
 import type { AnswerProps } from "../../answer/answer-props";
+import { useFrame } from "../../desk/desk-context";
 import { isStale, notationIn, shownQuote } from "../../option";
 import { useOptionOf } from "../../option/option-context";
 import { LoanCosts } from "./LoanCosts";
@@ -28,6 +29,7 @@ export function Signed() {
 /** The answer of a loan, with its costs and its table where nothing else is looked at. */
 export function Answer({ fileName, isWhole }: AnswerProps) {
   const { option } = useOptionOf("loan");
+  const { show } = useFrame();
   const quote = shownQuote(option);
   if (!isWhole) return <LoanSentence />;
   return (
@@ -40,6 +42,7 @@ export function Answer({ fileName, isWhole }: AnswerProps) {
           notation={notationIn(option)}
           stale={isStale(option)}
           fileName={fileName}
+          onAll={() => show("repayment")}
         />
       )}
     </>

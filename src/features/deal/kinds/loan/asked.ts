@@ -1,5 +1,6 @@
 import { currencyDecimals, formatAmount, type LoanQuote } from "@/core";
 import { rateText } from "@/core/map";
+import { withEachAmount } from "@/exchange/extra-payments/each-extra";
 import type { LoanFile } from "@/exchange/kinds/loan";
 import { withOptional } from "@/exchange/members";
 import type { AskedKind } from "../../option/asked-kind";
@@ -33,7 +34,7 @@ function planAt({ plan, currency }: LoanFile, figure: Figure, value: number | st
     case "balloon":
       return withOptional(plan, "balloon", value === 0 ? undefined : { amount: amount() });
     case "extraEach":
-      return { ...plan, extra: { ...plan.extra, each: amount() } };
+      return { ...plan, extra: { ...plan.extra, each: withEachAmount(plan.extra?.each, amount()) } };
     default:
       return plan;
   }

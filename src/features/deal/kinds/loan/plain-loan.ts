@@ -1,5 +1,5 @@
 import { isLevel, levelAnswer, quoteBy } from "@/core";
-import { readLoan } from "@/exchange/kinds/loan";
+import { readPlainLoan } from "@/exchange/kinds/loan/read-plain";
 import type { LoanKind } from "../../option/desk-kind";
 import { loanField } from "./fields/loan-fields";
 import { isPlainLoan } from "./plan/plain";
@@ -23,7 +23,7 @@ export const PLAIN_LOAN: LoanKind = {
     ["dueAtSigning", "sum due at signing"],
     ["endDate", "end date"],
   ],
-  read: readLoan,
+  read: readPlainLoan,
   answer(deal) {
     if (!isLevel(deal)) throw new Error("What this loan needs has not arrived.");
     return quoteBy(levelAnswer, deal);

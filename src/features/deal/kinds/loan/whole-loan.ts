@@ -1,6 +1,7 @@
 import { costOfCredit, type FoundFigure, isLevel, levelAnswer, quoteBy } from "@/core";
 import { answer } from "@/core/kinds/loan/find";
 import { turnInto } from "@/exchange/kinds/kind/turning";
+import { readLoan } from "@/exchange/kinds/loan";
 import { LOAN_TURNING } from "@/exchange/kinds/loan/turning";
 import { understood } from "@/exchange/typing";
 import { withDownKind } from "../../fields/down-kind";
@@ -17,6 +18,7 @@ import { ratesOf } from "./rates-of";
  */
 export const wholeLoan = (plain: LoanKind): LoanKind => ({
   ...plain,
+  read: readLoan,
   field: name => datedField(name) ?? plain.field(name) ?? rareLoanField(name),
   answer: deal => quoteBy(isLevel(deal) ? levelAnswer : answer, deal),
   ratesOf: quote => ratesOf(quote, costOfCredit),

@@ -1,4 +1,5 @@
 import type { LoanQuote } from "@/core";
+import { withoutEachAmount } from "@/exchange/extra-payments/each-extra";
 import type { LoanFile } from "@/exchange/kinds/loan";
 import { giveFound } from "@/exchange/kinds/loan/give-found";
 import { withOptional } from "@/exchange/members";
@@ -61,7 +62,11 @@ function withoutFigure(file: LoanFile, find: LoanFind): LoanFile {
     case "extra":
       return {
         ...file,
-        plan: withOptional(plan, "extra", plan.extra && withOptional(plan.extra, "each", undefined)),
+        plan: withOptional(
+          plan,
+          "extra",
+          plan.extra && withOptional(plan.extra, "each", withoutEachAmount(plan.extra.each)),
+        ),
       };
     case "lump":
       return { ...file, plan: withOpenExtra(plan) };

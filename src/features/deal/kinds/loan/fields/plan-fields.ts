@@ -1,17 +1,17 @@
 import {
+  type DatedPlan,
   firstPaymentDate,
   HIGHEST_YEARLY_RATE,
   isoDate,
-  type LoanDeal,
   parseIsoDate,
   periodsPerYear,
-  type Result,
   wholeText,
 } from "@/core";
-import { type LoanFile, readLoan } from "@/exchange/kinds/loan";
+import type { LoanFile } from "@/exchange/kinds/loan";
 import { withOptional } from "@/exchange/members";
 import { longDate, termText } from "@/exchange/text";
 import { amountReader, foundAmount, readPercent, typedAmount } from "../../../fields/amount-text";
+import { datedPlan } from "../../../fields/dated-plan";
 import { bad, good, type LoanField, type LoanView, type Reading } from "../../../fields/field";
 import { NO_DATE, NO_PLAN_DATE, typedDate } from "../../../fields/shown-date";
 import { readTerm, termBeside } from "../../../fields/term-text";
@@ -91,20 +91,21 @@ export function datesOfPlan(reads: DateReaders) {
       read: (text, file) => {
         const date = reads.first(text, file);
         return date !== undefined &&
-          date === followingDate(readLoan(file)) &&
+          date === followingDate(datedPlan(file.plan)) &&
           file.plan.firstPayment === undefined
           ? good(file)
           : putDate(file, "firstPayment", text, date);
       },
-      show: ({ inputs, deal }) => typedDate(inputs.plan.firstPayment ?? followingDate(deal)),
+      show: ({ inputs, deal }) =>
+        typedDate(inputs.plan.firstPayment ?? (deal.ok ? followingDate(deal.value.plan) : undefined)),
       say: ({ inputs }) => dateText(inputs.plan.firstPayment) || "one period after the contract",
     },
   } satisfies Record<string, LoanField>;
 }
 
 /** The first payment date where none is typed, as ISO 8601; undefined without a contract date. */
-function followingDate(deal: Result<LoanDeal>): string | undefined {
-  const date = deal.ok ? firstPaymentDate(deal.value.plan) : null;
+function followingDate(plan: DatedPlan): string | undefined {
+  const date = firstPaymentDate(plan);
   return date === null ? undefined : isoDate(date);
 }
 

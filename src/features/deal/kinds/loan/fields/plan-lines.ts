@@ -1,4 +1,4 @@
-import { HIGHEST_STEP_PERCENT, isoDate, MOST_PAYMENTS, wholeText } from "@/core";
+import { HIGHEST_STEP_PERCENT, MOST_PAYMENTS, wholeText } from "@/core";
 import type { LoanFile } from "@/exchange/kinds/loan";
 import { foundAmount, readAmount, typedAmount } from "../../../fields/amount-text";
 import { readTypedDate } from "../../../fields/date-text";
@@ -82,6 +82,9 @@ function readChange(text: string, currency: string): { amount: string } | { perc
     : { percent: `${isFall ? "-" : ""}${percent}` };
 }
 
+/** Extra money comes on a date, or right after a payment. */
+const AFTER_PAYMENT = /^(?:after\s+)?(?:payment\s+)?([1-9]\d{0,3})$/i;
+
 const ROW_NAMES = { once: "Extra", datedPayments: "Payment" };
 
 function dateOfRow(list: "once" | "datedPayments", index: number): LoanField {
@@ -90,10 +93,19 @@ function dateOfRow(list: "once" | "datedPayments", index: number): LoanField {
     type: "date",
     read: (text, file) => {
       const row = planRows(file.plan, list)[index];
+      if (!row) return bad(NO_PLAN_DATE);
       const date = readTypedDate(text, file);
-      return row && date !== undefined ? withRow(file, list, index, { ...row, date }) : bad(NO_PLAN_DATE);
+      // Without dates money comes after a payment.
+      const [, number] = (date === undefined && list === "once" && AFTER_PAYMENT.exec(text)) || [];
+      if (number === undefined && date === undefined) return bad(NO_PLAN_DATE);
+      const { date: _date, after: _after, ...rest } = { after: undefined, ...row };
+      const when = number === undefined ? { date } : { after: Number(number) };
+      return withRow(file, list, index, { ...rest, ...when } as typeof row);
     },
-    show: ({ inputs }) => typedDate(planRows(inputs.plan, list)[index]?.date),
+    show: ({ inputs }) => {
+      const row = planRows(inputs.plan, list)[index];
+      return row && "after" in row && row.after !== undefined ? `payment ${row.after}` : typedDate(row?.date);
+    },
   };
 }
 
@@ -118,8 +130,7 @@ function amountOfRow(list: "once" | "datedPayments", index: number): LoanField {
       const row = planRows(inputs.plan, list)[index];
       if (list !== "once" || inputs.find !== "lump" || row?.amount !== undefined)
         return typedAmount(inputs, row?.amount);
-      const found = quote?.filled.plan.extra?.once?.find(({ date }) => isoDate(date) === row?.date);
-      return foundAmount(inputs, found?.amount ?? undefined);
+      return foundAmount(inputs, quote?.filled.plan.extra?.once?.[index]?.amount ?? undefined);
     },
   };
 }

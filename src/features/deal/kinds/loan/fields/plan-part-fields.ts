@@ -7,8 +7,10 @@ import {
   plainPartOf,
   wholeText,
 } from "@/core";
+import { eachOf, withEachAmount } from "@/exchange/extra-payments/each-extra";
 import type { LoanFile } from "@/exchange/kinds/loan";
 import { withOptional } from "@/exchange/members";
+import { monthName } from "@/exchange/text";
 import { foundAmount, readAmount, readPercent, typedAmount } from "../../../fields/amount-text";
 import { readTypedDate } from "../../../fields/date-text";
 import { bad, good, type LoanField, type Reading } from "../../../fields/field";
@@ -26,6 +28,12 @@ export type PlanPartFieldName =
   | "yearlyExtra"
   | "yearlyExtraFrom"
   | "twiceMonthlyDays";
+
+/** The date from which money comes each year; of a month with or without its first year, that. */
+function yearlyText({ month, from }: { month?: number; from?: string | number } = {}): string {
+  if (month === undefined) return typedDate(from === undefined ? undefined : String(from));
+  return [monthName(month), from].filter(Boolean).join(" ");
+}
 
 const withPlan = (file: LoanFile, plan: PlanFile): Reading<LoanFile> => good({ ...file, plan });
 const put = <Key extends keyof PlanFile>(file: LoanFile, key: Key, value: PlanFile[Key]): Reading<LoanFile> =>
@@ -134,15 +142,16 @@ export const PLAN_PART_FIELDS: Record<PlanPartFieldName, LoanField> = {
   extra: {
     ...amountOfPart(
       "Extra with every payment",
-      ({ extra }) => extra?.each,
-      (file, each) => put(file, "extra", { ...file.plan.extra, each }),
+      ({ extra }) => extra?.each && eachOf(extra.each).amount,
+      (file, amount) =>
+        put(file, "extra", { ...file.plan.extra, each: withEachAmount(file.plan.extra?.each, amount) }),
     ),
     finds: "extra",
     foundAs: ["extra"],
     show: ({ inputs, quote }) =>
       inputs.find === "extra"
         ? foundAmount(inputs, quote?.extraEach)
-        : typedAmount(inputs, inputs.plan.extra?.each),
+        : typedAmount(inputs, inputs.plan.extra?.each && eachOf(inputs.plan.extra.each).amount),
   },
   yearlyExtra: amountOfPart(
     "Extra every year",
@@ -157,13 +166,13 @@ export const PLAN_PART_FIELDS: Record<PlanPartFieldName, LoanField> = {
     type: "date",
     read: (text, file) => {
       const yearly = file.plan.extra?.yearly;
-      const from = readTypedDate(text, file);
       if (!yearly) return good(file);
+      const from = readTypedDate(text, file);
       return from === undefined
         ? bad(NO_PLAN_DATE)
-        : put(file, "extra", { ...file.plan.extra, yearly: { ...yearly, from } });
+        : put(file, "extra", { ...file.plan.extra, yearly: { amount: yearly.amount, from } });
     },
-    show: ({ inputs }) => typedDate(inputs.plan.extra?.yearly?.from),
+    show: ({ inputs }) => yearlyText(inputs.plan.extra?.yearly),
   },
   twiceMonthlyDays: {
     label: "Two days of the month",

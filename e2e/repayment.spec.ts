@@ -1,0 +1,225 @@
+import { expect, type Page, test } from "@playwright/test";
+import { expectNoAxeFindings } from "./axe";
+import { type DealScreen, newDeal, press, view } from "./officer";
+
+/** 38,425.00 at 6.49 % over 72 monthly payments of 645.74. */
+async function campervan(page: Page, more: Record<string, string> = {}): Promise<DealScreen> {
+  const deal = await newDeal(page);
+  await deal.type({
+    Price: "38425",
+    "Yearly rate": "6.49",
+    "Number of payments": "72",
+    "Contract date": "2026-12-08",
+    "First payment": "2027-01-08",
+    ...more,
+  });
+  await view(page, "Repayment").click();
+  await expect(page.getByTestId("repayment-line")).toContainText("72 monthly payments of $645.74");
+  return deal;
+}
+
+const table = (page: Page) => page.getByRole("region", { name: "Repayment table" });
+const chosen = (page: Page) =>
+  table(page)
+    .getByRole("row")
+    .filter({ has: page.getByTestId("chosen") });
+const early = (page: Page) => page.getByTestId("early-answer");
+const card = (page: Page, name: string) => page.getByRole("region", { name, exact: true });
+
+test("the table in groups: they fold, ranges are added up, and a line is gone to", async ({ page }) => {
+  await campervan(page);
+  const year = (name: string) => table(page).getByRole("button", { name: new RegExp(`^${name}`) });
+  await expect(year("2028")).toHaveAttribute("aria-expanded", "false");
+  await year("2028").click();
+  await table(page).getByRole("row", { name: /^13 / }).click();
+  await table(page).evaluate(element => element.scrollBy({ top: 300 }));
+  await table(page).getByRole("row", { name: /^24 / }).click();
+  await expect(chosen(page)).toHaveText(/Payments 13 to 247,748\.881,972\.585,776\.30/);
+  await press(page, "First 12 months");
+  await expect(chosen(page)).toContainText("2,334.62");
+  await press(page, "Next 12 months");
+  await expect(chosen(page)).toHaveText(/Payments 13 to 24.*1,972\.58/);
+  await press(page, "All that is left");
+  await expect(chosen(page)).toContainText("Payments 25 to 72");
+  await press(page, "Clear");
+  await expect(chosen(page)).toHaveCount(0);
+  await page.getByLabel("Go to payment").fill("72");
+  await expect(table(page).getByText("last, adjusted")).toBeInViewport();
+  await expect(page.getByTestId("closes")).toContainText("principal adds up to 38,425.00");
+});
+
+test("columns are shown and hidden, and stay so in this browser", async ({ page }) => {
+  await campervan(page);
+  await page.getByText("Columns").click();
+  await page.getByLabel("Interest so far").check();
+  await page.getByLabel("Opening balance").check();
+  const first = table(page).getByRole("row", { name: /^1 / });
+  await expect(first).toContainText("38,425.00");
+  await page.reload();
+  await view(page, "Repayment").click();
+  await expect(table(page).getByRole("columnheader", { name: "Interest so far" })).toBeVisible();
+  await page.getByText("Columns").click();
+  await page.getByLabel("Interest so far").uncheck();
+  await expect(table(page).getByRole("columnheader", { name: "Interest so far" })).toHaveCount(0);
+});
+
+test("extra payments are tried beside the plan, kept, and made part of it", async ({ page }) => {
+  const deal = await campervan(page, { "Contract date": "2026-11-29", "First payment": "2026-12-29" });
+  await press(page, "Once");
+  await page.getByLabel("Extra 1: when").fill("24");
+  await page.getByLabel("Extra 1: amount").fill("4000");
+  await expect(early(page)).toHaveText(
+    "Paid off on April 29, 2032, 7 months sooner, with 1,086.25 less interest.",
+  );
+  await expect(table(page).getByRole("rowheader", { name: "65 payments, 1 extra" })).toBeVisible();
+  await page.getByLabel("Extra 1: what it does").selectOption({ label: "lower payment, same end" });
+  await expect(early(page)).toContainText("the payment down to 550.90, with 552.43 less interest");
+  await page.getByLabel("Extra 1: what it does").selectOption({ label: "same payment, shorter term" });
+  // As planned and with what is tried.
+  await page.getByLabel("Which repayment is shown").selectOption({ label: "as planned" });
+  await expect(table(page).getByRole("rowheader", { name: "72 payments" })).toBeVisible();
+  await deal.saved();
+  await page.reload();
+  await view(page, "Repayment").click();
+  await expect(early(page)).toContainText("1,086.25 less interest");
+  // It is not agreed: the quote is as it was.
+  await view(page, "Desk").click();
+  await expect(deal.sentence).toContainText("over 72 monthly payments of $645.74");
+  await expect(page.getByTestId("financeCharge")).toContainText("8,068.18");
+
+  await view(page, "Repayment").click();
+  await press(page, "Make it part of the plan");
+  await expect(page.getByTestId("repayment-line")).toContainText("65 monthly payments of $645.74");
+  await expect(early(page)).toHaveCount(0);
+  await press(page, "Try the plan’s extra payments beside it instead");
+  await expect(page.getByTestId("repayment-line")).toContainText("72 monthly payments");
+  await expect(early(page)).toContainText("1,086.25 less interest");
+  await page.getByRole("button", { name: /^Undo/ }).click();
+  await expect(page.getByTestId("repayment-line")).toContainText("65 monthly payments");
+});
+
+test("the usual ways to pay more, and the whole payment", async ({ page }) => {
+  await campervan(page);
+  await press(page, "Pay 650.00");
+  await expect(page.getByLabel("Extra with each payment")).toHaveValue("4.26");
+  await page.getByLabel("Whole payment").fill("700");
+  await expect(page.getByLabel("Extra with each payment")).toHaveValue("54.26");
+  await expect(early(page)).toHaveText(
+    "Paid off on June 8, 2032, 6 months sooner, with 780.99 less interest.",
+  );
+  await page.getByLabel("Extra with each payment").fill("x");
+  await expect(page.getByText("“x” is not an amount")).toBeVisible();
+  await expect(early(page)).toContainText("780.99");
+  await page.getByLabel("Extra with each payment").fill("");
+  await press(page, "One payment more a year");
+  await expect(page.getByLabel(/^Extra \d: amount$/)).toHaveCount(5);
+});
+
+test("paid off by a payment or a day: what it takes, and taking it", async ({ page }) => {
+  await campervan(page, { "Contract date": "2026-11-29", "First payment": "2026-12-29" });
+  await page.getByLabel("When it is to be paid off").fill("60");
+  await expect(card(page, "Paid off by")).toContainText("takes 105.91 more with each payment");
+  await press(page, "Try it");
+  await expect(page.getByLabel("Extra with each payment")).toHaveValue("105.91");
+  await expect(early(page)).toContainText("12 months sooner");
+  await page.getByLabel("Extra with each payment").fill("");
+  await page.getByLabel("What pays it off").selectOption({ label: "once, after payment" });
+  await page.getByLabel("From which payment").fill("24");
+  await page.getByLabel("When it is to be paid off").fill("Nov 2031");
+  await expect(card(page, "Paid off by")).toContainText("takes 6,162.44 once");
+  await page.getByLabel("When it is to be paid off").fill("72");
+  await expect(card(page, "Paid off by")).toContainText("No extra money is needed");
+});
+
+test("keep it or pay it in, and the payoff on any day", async ({ page }) => {
+  const deal = await campervan(page, { "Contract date": "2026-11-29", "First payment": "2026-12-29" });
+  const keep = card(page, "Keep it, or pay it in?");
+  await page.getByLabel("Money in hand", { exact: true }).fill("4000");
+  await page.getByLabel("Money in hand after").fill("24");
+  await page.getByLabel("Yearly return").fill("4.2");
+  await expect(keep).toContainText("Paying it in leaves 431.31 more. They tie at a return of 6.69 % a year.");
+  await page.getByLabel("Tax on the return").fill("25");
+  await expect(keep).toContainText("They tie at a return of 8.92 %");
+  await keep.getByRole("button", { name: /^How/ }).click();
+  await expect(keep).toContainText("paid off with payment 65");
+  await deal.saved();
+
+  const payoff = card(page, "Payoff on");
+  await page.getByLabel("Day of the payoff").fill("15 Mar 2028");
+  await expect(payoff).toContainText("Principal after payment 1531,601.53");
+  await expect(payoff).toContainText("Each further day5.8935");
+  await expect(payoff).toContainText("The sum on that day31,689.93");
+  await expect(payoff).toContainText("The sum good through Mar 25, 202831,748.87");
+  await page.getByLabel("Payoff good through").fill("30 Mar 2028");
+  await expect(payoff).toContainText("The sum good through Mar 30, 202831,778.33");
+  await expect(payoff).toContainText("the sum takes it as not made");
+  await page.getByLabel("Day of the payoff").fill("2040-01-01");
+  await expect(payoff).toContainText("lies outside this loan");
+
+  await page.reload();
+  await view(page, "Repayment").click();
+  await expect(page.getByLabel("Yearly return")).toHaveValue("4.2 %");
+});
+
+test("on a signed deal more can be tried; what is signed stays", async ({ page }) => {
+  const deal = await newDeal(page);
+  await deal.type({
+    Customer: "Wenna Carrowmore",
+    Price: "38425",
+    "Yearly rate": "6.49",
+    "Number of payments": "72",
+  });
+  await deal.saved();
+  await deal.sign();
+  await expect(page.getByRole("button", { name: "Reopen to change it" })).toBeVisible();
+  await view(page, "Repayment").click();
+  await page.getByLabel("Extra with each payment").fill("54.26");
+  await expect(early(page)).toContainText("780.99 less interest");
+  await expect(page.getByRole("button", { name: "Make it part of the plan" })).toHaveCount(0);
+  await deal.saved();
+  await page.reload();
+  await view(page, "Repayment").click();
+  await expect(early(page)).toContainText("780.99 less interest");
+});
+
+test("with the keyboard alone: lines are chosen in the table and on the chart, and money is tried", async ({
+  page,
+}) => {
+  await campervan(page);
+  await table(page).focus();
+  for (let k = 0; k < 3; k++) await page.keyboard.press("Shift+ArrowDown");
+  await expect(chosen(page)).toContainText("Payments 1 to 3");
+  await page.keyboard.press("Escape");
+  await expect(chosen(page)).toHaveCount(0);
+  await page.getByRole("img", { name: /^What is owed/ }).focus();
+  await page.keyboard.press("ArrowRight");
+  await page.keyboard.press("Shift+ArrowRight");
+  await expect(chosen(page)).toContainText("Payments 1 to 2");
+  await expect(page.getByText(/^payment 2, Feb 8, 2027: 645\.74/)).toBeVisible();
+  await page.getByLabel("Extra with each payment").focus();
+  await page.keyboard.type("54.26");
+  await page.keyboard.press("Tab");
+  await expect(early(page)).toContainText("780.99 less interest");
+});
+
+test("a flat-rate loan says why it takes no extra payments, and has its payoff", async ({ page }) => {
+  const deal = await newDeal(page);
+  await deal.type({ Price: "10000", "Yearly rate": "5", "Number of payments": "36" });
+  await page.getByLabel("Kind", { exact: true }).selectOption({ label: "flat rate" });
+  await view(page, "Repayment").click();
+  await expect(card(page, "Extra payments")).toContainText("A flat-rate loan takes no extra payments");
+  await page.getByLabel("Day of the payoff").fill("12");
+  await expect(card(page, "Payoff on")).toContainText(
+    "By the sum of the digits: 675.68 of the charge refunded",
+  );
+});
+
+test("nobody is kept out of the repayment, in the light and in the dark", async ({ page }) => {
+  await campervan(page);
+  await page.getByLabel("Extra with each payment").fill("50");
+  await press(page, "Once");
+  await press(page, "First 12 months");
+  await expect(chosen(page)).toBeVisible();
+  await page.getByText("Columns").click();
+  await expectNoAxeFindings(page);
+});

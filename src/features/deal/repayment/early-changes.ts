@@ -1,0 +1,26 @@
+import type { Asides } from "@/exchange/deal-document";
+import type { ExtraFile } from "@/exchange/extra-payments/extra.schema";
+import { withOptional } from "@/exchange/members";
+
+/** Money that comes once, as it is typed. */
+export type OnceFile = NonNullable<ExtraFile["once"]>[number];
+
+/** Asides with other extra payments tried on an option; an empty one is none. */
+export function withEarly(asides: Asides, id: string, early: ExtraFile): Asides {
+  const tried = Object.keys(early).length > 0 ? early : undefined;
+  const ofOption = withOptional(asides.options?.[id] ?? {}, "early", tried);
+  const isEmpty = Object.keys(ofOption).length === 0;
+  const options = withOptional(asides.options ?? {}, id, isEmpty ? undefined : ofOption);
+  return withOptional(asides, "options", Object.keys(options).length > 0 ? options : undefined);
+}
+
+/** Other money that comes once, in order; an empty list is none. */
+export const withOnce = (early: ExtraFile, once: readonly OnceFile[]): ExtraFile =>
+  withOptional(early, "once", once.length > 0 ? [...once] : undefined);
+
+/** The same with one of them changed. */
+export const withOnceAt = (early: ExtraFile, index: number, change: Partial<OnceFile>): ExtraFile =>
+  withOnce(
+    early,
+    (early.once ?? []).map((each, place) => (place === index ? { ...each, ...change } : each)),
+  );
