@@ -1,6 +1,7 @@
 // The demo scenario: Tarn & Hollow, a made-up dealer in the made-up town of Marrow Bay, and its lending desk.
-import { type DealDocument, type DealHeading, documentOf } from "@/exchange/deal-document";
+import { asidesMember, type DealDocument, type DealHeading, documentOf } from "@/exchange/deal-document";
 import type { DealFile } from "@/exchange/deal-file";
+import type { ExtraFile } from "@/exchange/extra-payments/extra.schema";
 import type { LoanFile } from "@/exchange/kinds/loan";
 import { LEASES } from "./leases";
 import { MORE_DEALS } from "./more-deals";
@@ -19,6 +20,9 @@ export type DemoDeal = DemoHeading & {
   structure: LoanFile["structure"];
   plan: Partial<LoanFile["plan"]>;
   find?: LoanFile["find"];
+  /** Extra payments that are tried on it, and what the money could earn. */
+  early?: ExtraFile;
+  return?: NonNullable<DealDocument["asides"]>["return"];
 };
 
 const deals: DemoDeal[] = [
@@ -42,6 +46,12 @@ const deals: DemoDeal[] = [
     changed: "2026-11-23T16:05:00Z",
     structure: { price: "31480.00", down: { percent: "15" } },
     plan: { yearlyRate: "5.95", payments: 60, signed: "2026-11-23", firstPayment: "2027-01-08" },
+    early: {
+      each: "40.00",
+      yearly: { amount: "1200.00", month: 12 },
+      once: [{ after: 24, amount: "4000.00" }],
+    },
+    return: { rate: "4.2", tax: "25" },
   },
   {
     // A zero-rate promotion.
@@ -136,6 +146,8 @@ const deals: DemoDeal[] = [
       down: { amount: "2500.00" },
     },
     plan: { yearlyRate: "6.25", payments: 60, signed: "2026-11-16", firstPayment: "2026-12-31" },
+    // Signed, and some of it paid early, so that the payment gets lower.
+    early: { once: [{ after: 12, amount: "3500.00", then: "lowerPayments" }] },
   },
   {
     customer: "Maren Oakhollow",
@@ -189,18 +201,22 @@ const optionId = (place: number) => `00000000-0000-4000-8000-${String(place + 1)
 
 const FILE = { format: "kellux-deal", version: 1, currency: "USD" } as const;
 
-const loans = [...deals, ...MORE_DEALS].map(({ structure, plan, find = "payment", ...heading }) => ({
-  heading,
-  inputs: {
-    ...FILE,
-    structure,
-    plan: { kind: "loan", frequency: "monthly", ...plan },
-    find,
-  } satisfies DealFile,
-}));
+const loans = [...deals, ...MORE_DEALS].map(
+  ({ structure, plan, find = "payment", early, return: earns, ...heading }) => ({
+    heading,
+    tried: { early, earns },
+    inputs: {
+      ...FILE,
+      structure,
+      plan: { kind: "loan", frequency: "monthly", ...plan },
+      find,
+    } satisfies DealFile,
+  }),
+);
 
 const leases = LEASES.map(({ structure, plan, ...heading }) => ({
   heading,
+  tried: {},
   inputs: { ...FILE, structure, plan: { kind: "lease", ...plan }, find: "payment" } satisfies DealFile,
 }));
 
@@ -216,12 +232,27 @@ function withOptions(document: DealDocument, customer: string, place: number): D
   return { ...document, budget: beside.budget, options, chosen: options[beside.chosen]?.id ?? first.id };
 }
 
+/** What is tried on a deal and assumed of it. */
+function asidesOf(
+  { early, earns }: { early?: ExtraFile | undefined; earns?: DemoDeal["return"] },
+  id: string,
+) {
+  return asidesMember({
+    ...(earns && { return: earns }),
+    ...(early && { options: { [id]: { early } } }),
+  });
+}
+
 export const DEMO_DEALS = [...loans, ...leases].map(
-  ({ heading: { customer, vehicle, status, changed }, inputs }, place) => {
+  ({ heading: { customer, vehicle, status, changed }, inputs, tried }, place) => {
     const document = documentOf(
       { customer: demoCustomer(customer), vehicle: demoVehicle(vehicle), status, place: "US" },
       { id: optionId(place), name: "", inputs },
     );
-    return { ...withOptions(document, customer, place), changedAt: new Date(changed) };
+    return {
+      ...withOptions(document, customer, place),
+      ...asidesOf(tried, optionId(place)),
+      changedAt: new Date(changed),
+    };
   },
 );
