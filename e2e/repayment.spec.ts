@@ -161,6 +161,26 @@ test("keep it or pay it in, and the payoff on any day", async ({ page }) => {
   await expect(page.getByLabel("Yearly return")).toHaveValue("4.2 %");
 });
 
+test("a charge for paying early is part of the plan, and of what it costs to pay early", async ({ page }) => {
+  const deal = await newDeal(page);
+  await deal.type({ Price: "38425", "Yearly rate": "6.49", "Number of payments": "72" });
+  await page.locator("summary", { hasText: "More: balloon" }).click();
+  await press(page, "+ charge for paying early");
+  await page.getByLabel("Charge for paying early").fill("1 % on any early money up to payment 24; 250");
+  await deal.saved();
+  await view(page, "Repayment").click();
+  await page.getByLabel("Day of the payoff").fill("24");
+  await expect(card(page, "Payoff on")).toContainText("Charge for paying early272.34");
+  await expect(card(page, "Payoff on")).toContainText("The sum on that day27,506.78");
+  await page.getByLabel("Day of the payoff").fill("25");
+  await expect(card(page, "Payoff on")).toContainText("Charge for paying early250.00");
+  await press(page, "Once");
+  await page.getByLabel("Extra 1: when").fill("24");
+  await page.getByLabel("Extra 1: amount").fill("4000");
+  await expect(early(page)).toContainText("with 1,046.25 less interest");
+  await expect(page.getByText("After a charge of 40.00 for paying early.")).toBeVisible();
+});
+
 test("on a signed deal more can be tried; what is signed stays", async ({ page }) => {
   const deal = await newDeal(page);
   await deal.type({

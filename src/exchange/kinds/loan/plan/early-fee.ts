@@ -18,7 +18,7 @@ export const earlyFee: PlanPart = {
 };
 
 /** The charges of a plan in order: one alone is a list of it. */
-const earlyFeesOf = ({ earlyFee: fees = [] }: Pick<PlanFile, "earlyFee">): readonly EarlyFeeFile[] =>
+export const earlyFeesOf = ({ earlyFee: fees = [] }: Pick<PlanFile, "earlyFee">): readonly EarlyFeeFile[] =>
   Array.isArray(fees) ? fees : [fees];
 
 function readFee(fee: EarlyFeeFile, read: Reader): EarlyFee {
@@ -43,7 +43,7 @@ function readFee(fee: EarlyFeeFile, read: Reader): EarlyFee {
  *
  * @example earlyFeeWords({ percent: "1", until: 24 }, fileWriter("USD")) // "1 % up to payment 24"
  */
-function earlyFeeWords(
+export function earlyFeeWords(
   { amount, percent, interestPeriods, until, most, on }: EarlyFeeFile,
   { money }: Writer,
 ): string {

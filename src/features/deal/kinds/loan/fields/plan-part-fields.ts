@@ -15,6 +15,7 @@ import { foundAmount, readAmount, readPercent, typedAmount } from "../../../fiel
 import { readTypedDate } from "../../../fields/date-text";
 import { bad, good, type LoanField, type Reading } from "../../../fields/field";
 import { NO_PLAN_DATE, typedDate } from "../../../fields/shown-date";
+import { EARLY_FEE_FIELD } from "./early-fee-field";
 
 type PlanFile = LoanFile["plan"];
 
@@ -27,6 +28,7 @@ export type PlanPartFieldName =
   | "extra"
   | "yearlyExtra"
   | "yearlyExtraFrom"
+  | "earlyFee"
   | "twiceMonthlyDays";
 
 /** The date from which money comes each year; of a month with or without its first year, that. */
@@ -174,6 +176,7 @@ export const PLAN_PART_FIELDS: Record<PlanPartFieldName, LoanField> = {
     },
     show: ({ inputs }) => yearlyText(inputs.plan.extra?.yearly),
   },
+  earlyFee: EARLY_FEE_FIELD,
   twiceMonthlyDays: {
     label: "Two days of the month",
     typed: "asItIs",

@@ -77,6 +77,12 @@ function PartOf({ part }: { part: AddablePart }) {
       );
     case "extra on a date":
       return <PlanTable list="once" />;
+    case "charge for paying early":
+      return (
+        <Part part={part} isWide>
+          <FigureField field="earlyFee" />
+        </Part>
+      );
     case "payments in advance":
       return (
         <Part part={part}>

@@ -16,6 +16,7 @@ export type AddablePart = {
     | "extra with every payment"
     | "extra every year"
     | "extra on a date"
+    | "charge for paying early"
     | "payments in advance"
     | "compounding"
     | "counting of days"
@@ -98,6 +99,13 @@ export const ADDABLE_PARTS: readonly AddablePart[] = [
     has: plan => planRows(plan, "once").length > 0,
     add: plan => withPlanRows(plan, "once", [{ date: today(plan), amount: "0" }]),
     takeOut: withoutExtra("once"),
+  },
+  {
+    name: "charge for paying early",
+    field: "earlyFee",
+    has: ({ earlyFee }) => earlyFee !== undefined,
+    add: plan => ({ ...plan, earlyFee: { percent: "1" } }),
+    takeOut: without("earlyFee"),
   },
   {
     name: "payments in advance",
