@@ -158,7 +158,7 @@ test("anything is done by its name or in a phrase, with the keyboard alone", asy
     "aria-current",
     "page",
   );
-  await say("show repayment");
+  await say("show desk");
   await page.keyboard.press("Enter");
   await say("first payment");
   await expect(willDo).toContainText("Goes to First payment");

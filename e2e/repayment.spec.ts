@@ -166,7 +166,7 @@ test("a charge for paying early is part of the plan, and of what it costs to pay
   await deal.type({ Price: "38425", "Yearly rate": "6.49", "Number of payments": "72" });
   await page.locator("summary", { hasText: "More: balloon" }).click();
   await press(page, "+ charge for paying early");
-  await page.getByLabel("Charge for paying early").fill("1 % on any early money up to payment 24; 250");
+  await page.getByLabel("Charge for paying early", { exact: true }).fill("1 % on any early money up to payment 24; 250");
   await deal.saved();
   await view(page, "Repayment").click();
   await page.getByLabel("Day of the payoff").fill("24");
