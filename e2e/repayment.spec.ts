@@ -43,6 +43,18 @@ test("the table in groups: they fold, ranges are added up, and a line is gone to
   await expect(chosen(page)).toContainText("Payments 25 to 72");
   await press(page, "Clear");
   await expect(chosen(page)).toHaveCount(0);
+  // What was chosen before counts no more; a drag chooses what it goes over.
+  await page.getByLabel("Go to payment").fill("1");
+  await press(page, "Clear");
+  await table(page).getByRole("row", { name: /^3 / }).click();
+  await expect(chosen(page)).toContainText("Payment 3");
+  await press(page, "Clear");
+  await table(page).getByRole("row", { name: /^2 / }).hover();
+  await page.mouse.down();
+  await table(page).getByRole("row", { name: /^3 / }).hover();
+  await table(page).getByRole("row", { name: /^4 / }).hover();
+  await page.mouse.up();
+  await expect(chosen(page)).toContainText("Payments 2 to 4");
   await page.getByLabel("Go to payment").fill("72");
   await expect(table(page).getByText("last, adjusted")).toBeInViewport();
   await expect(page.getByTestId("closes")).toContainText("principal adds up to 38,425.00");
@@ -166,7 +178,9 @@ test("a charge for paying early is part of the plan, and of what it costs to pay
   await deal.type({ Price: "38425", "Yearly rate": "6.49", "Number of payments": "72" });
   await page.locator("summary", { hasText: "More: balloon" }).click();
   await press(page, "+ charge for paying early");
-  await page.getByLabel("Charge for paying early", { exact: true }).fill("1 % on any early money up to payment 24; 250");
+  await page
+    .getByLabel("Charge for paying early", { exact: true })
+    .fill("1 % on any early money up to payment 24; 250");
   await deal.saved();
   await view(page, "Repayment").click();
   await page.getByLabel("Day of the payoff").fill("24");

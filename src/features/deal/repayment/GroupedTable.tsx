@@ -1,4 +1,4 @@
-import { type KeyboardEvent, type MouseEvent, memo, type ReactNode, useMemo, useRef, useState } from "react";
+import { type KeyboardEvent, memo, type ReactNode, useMemo, useRef, useState } from "react";
 import {
   chargeColumn,
   type LoanQuote,
@@ -80,28 +80,19 @@ export const GroupedTable = memo(function GroupedTable(props: GroupedTableProps)
   );
   const region = useRef<HTMLDivElement>(null);
   useGoTo(goTo, groups, unfolded, setUnfolded, region);
-  const anchor = useRef<number | null>(null);
+  // The second press after one line, or one with Shift, chooses all up to it.
   const press = (place: number, isMore: boolean) => {
-    const from = anchor.current;
-    if (from !== null && (isMore || range?.to === range?.from)) onRange({ from, to: place });
-    else {
-      anchor.current = place;
-      onRange({ from: place, to: place });
-    }
+    const isSecond = range !== null && (isMore || range.from === range.to);
+    onRange({ from: isSecond ? range.from : place, to: place });
   };
   const onKey = (event: KeyboardEvent<HTMLElement>) => {
     const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
-    if (event.key === "Escape") {
-      anchor.current = null;
-      onRange(null);
-    }
+    if (event.key === "Escape") onRange(null);
     if (step === undefined || !event.shiftKey) return;
     event.preventDefault();
     const now = range ?? { from: -1, to: -1 };
     const to = Math.min(Math.max(now.to + step, 0), rows.length - 1);
-    const from = range ? range.from : to;
-    anchor.current = from;
-    onRange({ from, to });
+    onRange({ from: range ? range.from : to, to });
   };
   const chosen = range && totalsOfRange(rows, range, loanAmount);
   const { from, to } = range ? inOrder(range) : { from: -1, to: -1 };
@@ -283,6 +274,8 @@ function GroupRow({ lines, name, sums, isOpen, place, onToggle }: GroupRowProps)
   );
 }
 
+const isOfMouse = (event: Event) => "pointerType" in event && event.pointerType === "mouse";
+
 type LineProps = {
   row: PaymentRow;
   notation: Notation;
@@ -309,7 +302,9 @@ function Line(props: LineProps) {
       aria-rowindex={index + 2}
       aria-selected={isChosen}
       className={`cursor-default ${isChosen ? "bg-primary/15" : isPointed ? "bg-base-200" : ""} ${remark.startsWith("last") ? "font-semibold" : ""}`}
-      onClick={(event: MouseEvent) => onPress(place, event.shiftKey)}
+      // A mouse begins to drag where it is pressed; a finger that is pressed may be about to scroll.
+      onPointerDown={event => event.pointerType === "mouse" && onPress(place, event.shiftKey)}
+      onClick={({ nativeEvent, shiftKey }) => !isOfMouse(nativeEvent) && onPress(place, shiftKey)}
       onPointerEnter={event => (event.buttons === 1 ? onPress(place, true) : onPoint(place))}
       onPointerLeave={() => onPoint(null)}
     >
