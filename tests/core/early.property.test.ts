@@ -1,13 +1,13 @@
 // Extra payments beside a plan, each table row by row against whole numbers written apart.
 import fc from "fast-check";
 import { type Extra, evaluate, isoDate, repaidEarly } from "@/core";
-import { runs } from "../runs";
+import { fewerRuns } from "../runs";
 import { date, dealWith } from "./deals";
 import { plusDays } from "./exact-dates";
 import { type ExactPlan, exactPlanTable } from "./exact-plan";
 import { corePlan, drawnPlans, toPlan } from "./random-plans";
 
-const RUNS = runs(1000);
+const RUNS = fewerRuns(300, 1000);
 
 const amountShare = fc.oneof(
   { weight: 6, arbitrary: fc.double({ min: 0.001, max: 0.3, noNaN: true }) },

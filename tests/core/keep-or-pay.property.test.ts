@@ -2,10 +2,10 @@
 import Decimal from "decimal.js";
 import fc from "fast-check";
 import { evaluate, keepOrPay } from "@/core";
-import { runs } from "../runs";
+import { fewerRuns, runs } from "../runs";
 import { amounts, dealWith, quoteOf, rates } from "./deals";
 
-const RUNS = runs(400);
+const RUNS = fewerRuns(100, 400);
 const Exact = Decimal.clone({ precision: 60 });
 
 type Paid = { number: number; payment: number }[];
