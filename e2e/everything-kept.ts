@@ -13,6 +13,8 @@ export async function everythingKept(request: APIRequestContext): Promise<string
 }
 
 const LONGEST_SAVE_MS = 1000;
+/** All that is kept by then may be much to read twice on a slow machine. */
+const LONGEST_WAIT_MS = 60_000;
 
 /**
  * Leaves the page of the test before and waits until what was typed there last is saved, so that what is kept changes by
@@ -26,5 +28,5 @@ export async function leaveTheLastPage(page: Page, request: APIRequestContext): 
     last = await everythingKept(request);
     return last.join() === before;
   };
-  await expect.poll(isStill, { intervals: [LONGEST_SAVE_MS] }).toBe(true);
+  await expect.poll(isStill, { intervals: [LONGEST_SAVE_MS], timeout: LONGEST_WAIT_MS }).toBe(true);
 }
