@@ -68,7 +68,8 @@ export const answerTo = (port: number, { verb, path, headers, body }: Sent): Pro
       );
       answer.once("error", reject);
     });
-    asked.setTimeout(20_000, () => asked.destroy(new Error("no answer")));
+    // A slow machine takes its time over a deal of many options that is signed.
+    asked.setTimeout(60_000, () => asked.destroy(new Error("no answer")));
     asked.once("error", reject);
     asked.end(body);
   });
