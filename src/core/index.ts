@@ -28,6 +28,7 @@ export {
   totalsByYear,
   totalsOfRows,
   type Unaffordable,
+  whyNoExtras,
   type YearlyReturn,
   type YearTotals,
 } from "./after";

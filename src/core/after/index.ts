@@ -8,6 +8,7 @@ export {
   paidOffBy,
   type RepaidEarly,
   repaidEarly,
+  whyNoExtras,
   type YearlyReturn,
 } from "./extra-payments";
 export { type PerThousand, paymentPerThousand } from "./payment-per-thousand";

@@ -19,8 +19,8 @@ type EarlyLoan = {
  */
 export function earlyLoan(quote: LoanQuote, early: Extra): Result<EarlyLoan> {
   const { loan } = machineOf(quote);
-  const refused = refusalOf(quote);
-  if (refused) return failure("early", `${refused} Its payoff on any day can be asked for instead.`);
+  const refused = whyNoExtras(quote);
+  if (refused) return failure("early", refused);
   const placed = extraEvents(early, loan.draft);
   if (!placed.ok) return { ok: false, failure: { ...placed.failure, figure: "early" } };
   const tried = placed.value.events.map(event => ({ ...event, trimmed: true }));
@@ -31,9 +31,17 @@ export function earlyLoan(quote: LoanQuote, early: Extra): Result<EarlyLoan> {
   return success({ loan: { ...loan, each, extras, byExtras }, late: placed.value.late });
 }
 
-/** Why a plan takes no extra payments; undefined where it does. */
-function refusalOf({ filled, isListed }: LoanQuote): string | undefined {
+const INSTEAD = "Its payoff on any day can be asked for instead.";
+
+/**
+ * Why a plan takes no extra payments, in a sentence; undefined where it does.
+ *
+ * @example whyNoExtras(campervan) // undefined
+ */
+export function whyNoExtras({ filled, isListed }: LoanQuote): string | undefined {
   if (filled.plan.kind === "flatRate")
-    return "A flat-rate loan takes no extra payments: its interest is on the original amount for the whole term.";
-  return isListed ? "A loan of listed payments takes no extra payments: each of them is agreed." : undefined;
+    return `A flat-rate loan takes no extra payments: its interest is on the original amount for the whole term. ${INSTEAD}`;
+  return isListed
+    ? `A loan of listed payments takes no extra payments: each of them is agreed. ${INSTEAD}`
+    : undefined;
 }

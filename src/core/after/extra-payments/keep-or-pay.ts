@@ -140,6 +140,9 @@ function grown({ value, precise }: ReturnAfterTax, perYear: number, amounts: rea
 const rootOf = (growth: Fixed, perYear: number): Fixed =>
   perYear === 1 ? growth : exponential(logarithm(growth) / BigInt(perYear));
 
+/** Where what is saved is worth nothing to speak of, there is no return to find. */
+const HIGHEST = 2 ** 60;
+
 /**
  * The return at which what is saved is worth what was paid in: `Σ saved × v^j = paid`, which rises with v.
  *
@@ -157,7 +160,8 @@ function tieOf(saved: readonly number[], paid: number, perYear: number, keeps: n
     return { value: value * v - paid, slope: slope * v + value };
   };
   let high = 1;
-  while (worth(high).value < 0) high *= 2;
+  while (worth(high).value < 0 && high < HIGHEST) high *= 2;
+  if (worth(high).value < 0) return null;
   const v = bracketedRoot(worth, { low: 0, high, guess: Math.min(1, high) });
   return (100 * Math.expm1(-perYear * Math.log(v))) / keeps;
 }

@@ -16,13 +16,14 @@ export function EarlyPlan({ quote, tried: { early, repaid } }: Props) {
   const extra = option.inputs.plan.extra ?? {};
   const move = (way: (now: PlanAndEarly) => PlanAndEarly) =>
     edit(document => {
-      const moved = way({ plan: extra, early });
-      const plan = withOptional(
-        option.inputs.plan,
-        "extra",
-        Object.keys(moved.plan).length > 0 ? moved.plan : undefined,
-      );
-      const inputs: LoanFile = { ...option.inputs, plan };
+      // As the deal stands by then.
+      const now = document.options.find(({ id }) => id === state.open)?.inputs as LoanFile;
+      const moved = way({
+        plan: now.plan.extra ?? {},
+        early: document.asides?.options?.[state.open]?.early ?? {},
+      });
+      const extraOfPlan = Object.keys(moved.plan).length > 0 ? moved.plan : undefined;
+      const inputs: LoanFile = { ...now, plan: withOptional(now.plan, "extra", extraOfPlan) };
       return {
         ...document,
         options: document.options.map(each => (each.id === state.open ? { ...each, inputs } : each)),

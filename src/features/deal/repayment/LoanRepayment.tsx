@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { LoanQuote, PaymentRow } from "@/core";
+import { type LoanQuote, type PaymentRow, whyNoExtras } from "@/core";
 import { loanLine } from "@/exchange/kinds/loan/words/line";
 import { todaysDay } from "@/features/figures/today";
 import { useSentenceWriter } from "../answer/use-sentence-writer";
@@ -45,8 +45,7 @@ function Shown({ quote, fileName }: { quote: LoanQuote; fileName: string }) {
     setMore(next);
     keepColumns(next);
   };
-  const takesNone =
-    quote.filled.plan.kind === "flatRate" || quote.isListed ? <TakesNone quote={quote} /> : null;
+  const refused = whyNoExtras(quote);
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-2">
       <p
@@ -57,9 +56,17 @@ function Shown({ quote, fileName }: { quote: LoanQuote; fileName: string }) {
       </p>
       <div className="flex min-h-0 flex-1 flex-col gap-3 lg:flex-row">
         <div className="card-paper shrink-0 lg:w-[25rem] lg:self-start lg:overflow-auto lg:max-h-full print:hidden">
-          {takesNone ?? <EarlyCard quote={quote} tried={tried} />}
-          {!takesNone && <PaidOffByCard quote={quote} tried={tried} />}
-          {!takesNone && <KeepOrPayCard quote={quote} tried={tried} />}
+          {refused === undefined ? (
+            <>
+              <EarlyCard quote={quote} tried={tried} />
+              <PaidOffByCard quote={quote} tried={tried} />
+              <KeepOrPayCard quote={quote} tried={tried} />
+            </>
+          ) : (
+            <CardSection title="Extra payments">
+              <p className="text-faint">{refused}</p>
+            </CardSection>
+          )}
           <PayoffCard quote={quote} />
         </div>
         <div className="flex min-h-0 min-w-0 flex-1 flex-col lg:overflow-auto">
@@ -107,18 +114,5 @@ function Shown({ quote, fileName }: { quote: LoanQuote; fileName: string }) {
         </div>
       </div>
     </div>
-  );
-}
-
-function TakesNone({ quote }: { quote: LoanQuote }) {
-  return (
-    <CardSection title="Extra payments">
-      <p className="text-faint">
-        {quote.isListed
-          ? "A loan of listed payments takes no extra payments: each of them is agreed."
-          : "A flat-rate loan takes no extra payments: its interest is on the original amount for the whole term."}{" "}
-        What ends it on a day stands below.
-      </p>
-    </CardSection>
   );
 }
