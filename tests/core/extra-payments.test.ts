@@ -7,6 +7,7 @@ import {
   paidOffBy,
   type RepaidEarly,
   repaidEarly,
+  working,
 } from "@/core";
 import { date, dealWith, quoteOf, sentenceOf } from "./deals";
 
@@ -281,6 +282,36 @@ describe("charges for early money", () => {
       { earlyFee: [{ amount: 9_900, on: "anyEarlyMoney", most: "interestLeft" }] },
     );
     expect(late.earlyFee).toBe(campervan().schedule[71]?.interest);
+  });
+
+  test("between two payments the interest of the days that have passed is no more to come", () => {
+    const plan: Partial<LoanPlan> = {
+      signed: date("2026-11-29"),
+      firstPayment: date("2027-01-08"),
+      earlyFee: [{ amount: 990_000, on: "anyEarlyMoney", most: "interestLeft" }],
+    };
+    const { schedule } = campervan(plan);
+    const still = schedule.slice(71).reduce((sum, { interest }) => sum + interest, 0);
+    // 20 of the 30 days between November 8 and December 8, 2032.
+    const passed = Math.round(((schedule[71]?.interest ?? 0) * 20) / 30);
+    const late = repaid({ once: [{ date: date("2032-11-28"), amount: 10_000 }] }, plan);
+    expect(late.earlyFee).toBe(still - passed);
+  });
+
+  test("the plan's own extra money is charged, too: off what it saves, and named in its working", () => {
+    const extra: Extra = { once: [{ after: 24, amount: 400_000 }] };
+    const quote = campervan({ extra, earlyFee: [{ percent: "1", on: "anyEarlyMoney" }] });
+    expect(quote.saved).toMatchObject({ interest: 108_625 - 4_000, earlyFee: 4_000, payments: 7 });
+    expect(quote.totalInterest).toBe(698_193);
+    expect(working(quote, "savedInterest").filled).toBe("8,068.18 − 6,981.93 − 40.00");
+    // What is tried besides is charged for itself alone.
+    const more = repaidEarly(quote, { once: [{ after: 30, amount: 100_000 }] });
+    expect(more).toMatchObject({ value: { earlyFee: 1_000 } });
+    expect(campervan({ extra, earlyFee: [{ percent: "1" }] }).saved).toEqual({
+      interest: 108_625,
+      payments: 7,
+      finalDateWithout: null,
+    });
   });
 
   test("on money with each payment: of the last no more than is above what it asks for", () => {

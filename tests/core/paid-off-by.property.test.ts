@@ -1,6 +1,6 @@
 // What is found ends the loan in time, and one step less does not, by tables of whole numbers written apart.
 import fc from "fast-check";
-import { evaluate, isoDate, type PaidOffWith, paidOffBy, repaidEarly } from "@/core";
+import { type ExtraMoney, evaluate, isoDate, paidOffBy, repaidEarly } from "@/core";
 import { fewerRuns } from "../runs";
 import { date, dealWith, quoteOf } from "./deals";
 import { stepped } from "./exact-dates";
@@ -68,7 +68,7 @@ test(`${RUNS} times the extra that pays a loan off in time does, and one step le
       }));
       // Money of the same day would be put in its place.
       if (isOnce && others.some(other => isoDate(other.date) === dates[number - 1])) return;
-      const using: PaidOffWith = isOnce ? { after: number } : { each: { from: number } };
+      const using: ExtraMoney = isOnce ? { after: number } : { each: { from: number } };
       const by = isByDate ? { date: date(target) } : { payments: dates.indexOf(target) + 1 };
       const answer = paidOffBy(quote.value, { once: others }, by, using);
       const endOf = (amount: bigint) =>
@@ -116,7 +116,7 @@ test("of every step from nothing on, what is found is the first that does: 100 s
             },
           ]
         : [];
-      const using: PaidOffWith = isOnce ? { after: target } : { each: {} };
+      const using: ExtraMoney = isOnce ? { after: target } : { each: {} };
       const answer = paidOffBy(quote, { once }, { payments: target }, using);
       if (!answer.ok) return;
       const inTime = (amount: number) => {

@@ -1,20 +1,26 @@
 export { type Affordable, affordability, type Unaffordable } from "./affordability";
 export {
+  type EarlyGrid,
+  type ExtraMoney,
+  earlyWorking,
+  type GridPlace,
+  inPlaceOf,
   type KeepOrPay,
   keepOrPay,
+  keepOrPayWorking,
   type PaidOffBy,
   type PaidOffTarget,
-  type PaidOffWith,
   paidOffBy,
   type RepaidEarly,
   repaidEarly,
+  walkEarlyGrid,
   whyNoExtras,
   type YearlyReturn,
 } from "./extra-payments";
 export { type PerThousand, paymentPerThousand } from "./payment-per-thousand";
-export { type Payoff, type PayoffTerms, payoffAfter, payoffOn, type Refund } from "./payoff";
+export { type Payoff, type PayoffTerms, payoffAfter, payoffOn, payoffWorking, type Refund } from "./payoff";
+export { principalLeads } from "./principal-leads";
 export { type RebateOrRate, rebateOrRate } from "./rebate-or-rate";
-export { type GroupedBy, principalLeads, type RowGroup, rowGroups } from "./row-groups";
 export {
   type Totals,
   totalsBetweenDates,
@@ -23,3 +29,4 @@ export {
   totalsOfRows,
   type YearTotals,
 } from "./totals";
+export { type GroupedBy, type YearGroup, yearGroups } from "./year-groups";

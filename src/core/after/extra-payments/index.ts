@@ -1,5 +1,9 @@
+export { type EarlyGrid, type GridPlace, walkEarlyGrid } from "./early-grid";
 export { whyNoExtras } from "./early-loan";
+export { earlyWorking } from "./early-working";
+export { type ExtraMoney, inPlaceOf } from "./in-place-of";
 export { type KeepOrPay, keepOrPay } from "./keep-or-pay";
-export { type PaidOffBy, type PaidOffTarget, type PaidOffWith, paidOffBy } from "./paid-off-by";
+export { keepOrPayWorking } from "./keep-or-pay-working";
+export { type PaidOffBy, type PaidOffTarget, paidOffBy } from "./paid-off-by";
 export { type RepaidEarly, repaidEarly } from "./repaid-early";
 export type { YearlyReturn } from "./yearly-return";

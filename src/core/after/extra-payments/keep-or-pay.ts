@@ -1,11 +1,18 @@
 import { periodsPerYear } from "../../calendar";
-import { type EarlyMoney, earlyFeeOf, isFault, type PaymentRow, repay } from "../../kinds/loan/plan";
-import { type LoanQuote, machineOf } from "../../kinds/loan/quote";
+import {
+  type EarlyMoney,
+  earlyFeeOf,
+  interestLeft,
+  isFault,
+  type PaymentRow,
+  rateOfPeriod,
+  repay,
+} from "../../kinds/loan/plan";
+import { type LoanQuote, machineOf, repaidOf } from "../../kinds/loan/quote";
 import { roundWhenSure } from "../../money";
 import { exponential, type Fixed, logarithm, ONE, times } from "../../precise";
 import { failure, type Result, success } from "../../result";
 import { bracketedRoot, lastWhole } from "../../solve";
-import { interestAfter, rateOfPeriod } from "../payoff";
 import { earlyLoan } from "./early-loan";
 import { type ReturnAfterTax, returnAfterTax, type YearlyReturn } from "./yearly-return";
 
@@ -88,7 +95,7 @@ function creditOf(quote: LoanQuote, after: number, amount: number) {
     after,
     isOnDay: true,
     rate: rateOfPeriod(machineOf(quote).loan.draft, after + 1),
-    interestLeft: interestAfter(quote, after),
+    interestLeft: interestLeft(repaidOf(quote), after),
     isPayoff: false,
   };
   const fees = quote.filled.plan.earlyFee ?? [];

@@ -5,13 +5,11 @@ import { groupedAmount } from "../../money";
 import { failure, type Result, success } from "../../result";
 import { lastWhole } from "../../solve";
 import { earlyLoan } from "./early-loan";
+import { type ExtraMoney, inPlaceOf } from "./in-place-of";
 import { type RepaidEarly, repaidEarly } from "./repaid-early";
 
 /** By when a loan is to be paid off: its last money comes no later than the payment of a number, or a day. */
 export type PaidOffTarget = { payments: number } | { date: DayNumber };
-
-/** What is to do it: extra money with the payments from one to another, or money that comes once. */
-export type PaidOffWith = { each: { from?: number; to?: number } } | { after: number } | { date: DayNumber };
 
 /** The least extra money that pays a loan off in time, in minor units; with all else that is tried, and what it comes to. */
 export type PaidOffBy = { amount: number; early: Extra; repaid: RepaidEarly };
@@ -32,11 +30,10 @@ export function paidOffBy(
   quote: LoanQuote,
   early: Extra,
   target: PaidOffTarget,
-  using: PaidOffWith,
+  using: ExtraMoney,
 ): Result<PaidOffBy> {
   const { step } = machineOf(quote).loan.rounding;
-  const others = withoutOwn(quote, early, using);
-  const trial = (steps: number) => withAmount(others, using, steps * step);
+  const trial = (steps: number) => inPlaceOf(quote, early, using, steps * step);
   const first = earlyLoan(quote, trial(1));
   if (!first.ok) return first;
   const isInTime = (steps: number) => {
@@ -51,7 +48,7 @@ export function paidOffBy(
       "early",
       `No extra money of that kind pays the loan off by ${by}, for it comes too late; of the ${groupedAmount(quote.loanAmount, quote.decimals)} lent something is still owed then.`,
     );
-  const amount = leastThatDoes(isInTime, most, reachOf(quote, others, using));
+  const amount = leastThatDoes(isInTime, most, reachOf(quote, trial(0), using));
   const found = trial(amount);
   const repaid = repaidEarly(quote, found);
   return repaid.ok ? success({ amount: amount * step, early: found, repaid: repaid.value }) : repaid;
@@ -70,7 +67,7 @@ function leastThatDoes(isInTime: (steps: number) => boolean, most: number, reach
 }
 
 /** Money that lowers payments has them rounded once more, which can put some steps out of order: as many as payments are left. */
-function reachOf(quote: LoanQuote, { once = [] }: Extra, using: PaidOffWith): number {
+function reachOf(quote: LoanQuote, { once = [] }: Extra, using: ExtraMoney): number {
   if (!once.some(({ effect }) => effect === "lowerPayments")) return 0;
   return "each" in using ? REACH_OF_EACH : quote.plannedPayments;
 }
@@ -87,21 +84,4 @@ function endsBy(loan: Loan, target: PaidOffTarget): boolean {
   // Money after the last payment: a balloon that comes a period later, or an extra between two payments.
   const isLater = balloonPaid > 0 ? balloonRate !== null : finalDate !== calendar.dateOf(payments);
   return payments + (isLater ? 1 : 0) <= target.payments;
-}
-
-/** What else is tried: all but the extra with each payment, or the money of that day. */
-function withoutOwn(quote: LoanQuote, early: Extra, using: PaidOffWith): Extra {
-  const { each: _, ...others } = early;
-  if ("each" in using) return others;
-  const { dateOf } = machineOf(quote).loan.draft.calendar;
-  const dayOf = (when: { after: number } | { date: DayNumber }) =>
-    "after" in when ? (dateOf(when.after) ?? `payment ${when.after}`) : when.date;
-  const once = (early.once ?? []).filter(each => dayOf(each) !== dayOf(using));
-  return { ...early, once };
-}
-
-function withAmount(others: Extra, using: PaidOffWith, amount: number): Extra {
-  return "each" in using
-    ? { ...others, each: { ...using.each, amount } }
-    : { ...others, once: [...(others.once ?? []), { ...using, amount }] };
 }

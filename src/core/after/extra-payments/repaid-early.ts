@@ -1,17 +1,15 @@
 import type { DayNumber } from "../../calendar";
 import {
-  type EarlyFee,
   type Extra,
+  earlyFeesOf,
   earlyFeesOn,
   explainFault,
   isFault,
-  type Loan,
   type PaymentRow,
   repay,
 } from "../../kinds/loan/plan";
-import { type LoanQuote, machineOf, unusedExtras } from "../../kinds/loan/quote";
+import { type LoanQuote, machineOf, repaidOf, unusedExtras } from "../../kinds/loan/quote";
 import { type Result, success } from "../../result";
-import { interestAfter } from "../payoff";
 import { earlyLoan } from "./early-loan";
 
 /** What extra payments make of a loan, beside its plan. Money in minor units. */
@@ -52,7 +50,9 @@ export function repaidEarly(quote: LoanQuote, early: Extra): Result<RepaidEarly>
   const schedule: PaymentRow[] = [];
   const repaid = repay(loan, schedule);
   if (isFault(repaid)) return { ok: false, failure: explainFault(repaid, loan, terms) };
-  const earlyFee = feesOf(quote, loan, schedule, repaid.solved) - plannedFees(quote);
+  const fees = quote.filled.plan.earlyFee ?? [];
+  const charged = earlyFeesOn(fees, { loan, rows: schedule, solved: repaid.solved }, repaidOf(quote));
+  const earlyFee = charged - earlyFeesOf(fees, machineOf(quote).loan);
   return success({
     payments: repaid.payments,
     endDate: repaid.finalDate,
@@ -66,15 +66,4 @@ export function repaidEarly(quote: LoanQuote, early: Extra): Result<RepaidEarly>
     notes: unusedExtras({ ...repaid, unused: [...repaid.unused, ...late] }, terms),
     schedule,
   });
-}
-
-/** What the plan's own extra payments are charged with. */
-const plannedFees = (quote: LoanQuote): number => {
-  const { loan } = machineOf(quote);
-  return feesOf(quote, loan, quote.schedule, loan.solved);
-};
-
-function feesOf(quote: LoanQuote, loan: Loan, rows: readonly PaymentRow[], solved: number): number {
-  const fees: readonly EarlyFee[] = quote.filled.plan.earlyFee ?? [];
-  return earlyFeesOn(fees, { loan, rows, solved }, number => interestAfter(quote, number));
 }

@@ -1,4 +1,3 @@
-export { rateOfPeriod } from "./accrual";
-export { interestAfter } from "./interest-after";
 export { type Payoff, type PayoffTerms, payoffAfter, payoffOn } from "./payoff";
+export { payoffWorking } from "./payoff-working";
 export type { Refund } from "./refunds";

@@ -1,9 +1,7 @@
 import { type DayNumber, isoDate } from "../../calendar";
-import { earlyFeeOf } from "../../kinds/loan/plan";
-import { type LoanQuote, machineOf } from "../../kinds/loan/quote";
+import { accrualAfter, earlyFeeOf, interestLeft, rateOfPeriod } from "../../kinds/loan/plan";
+import { type LoanQuote, machineOf, repaidOf } from "../../kinds/loan/quote";
 import { failure, type Result, success } from "../../result";
-import { accrualAfter, rateOfPeriod } from "./accrual";
-import { interestAfter } from "./interest-after";
 import { refundLaw } from "./refund-law";
 import { type Refund, refundsAfter } from "./refunds";
 
@@ -107,7 +105,8 @@ function payoffAt(
   const { quote, methods, note } = refundLaw(asked, place);
   const { loan } = machineOf(quote);
   const { flat, calendar } = loan.draft;
-  const accrual = accrualAfter(quote, after);
+  const repaid = repaidOf(quote);
+  const accrual = accrualAfter(repaid, after);
   const on = date ?? accrual.from;
   const goodThrough = date === null ? null : (through ?? date + DAYS_GOOD);
   if (goodThrough !== null && goodThrough < on)
@@ -127,7 +126,7 @@ function payoffAt(
     isOnDay: on === accrual.from,
     principal: balance,
     rate: rateOfPeriod(loan.draft, after + 1),
-    interestLeft: interestAfter(quote, after) - interest,
+    interestLeft: interestLeft(repaid, after, on > accrual.from ? on : undefined),
     isPayoff: true,
   });
   const settle = payoff + earlyFee;

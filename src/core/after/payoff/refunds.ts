@@ -1,5 +1,12 @@
-import { type Earning, type Flat, type Loan, type PaymentRow, repayFlatRate } from "../../kinds/loan/plan";
-import { type Share, shareOf } from "./accrual";
+import {
+  type Earning,
+  type Flat,
+  type Loan,
+  type PaymentRow,
+  repayFlatRate,
+  type Share,
+  shareOf,
+} from "../../kinds/loan/plan";
 
 /** A flat-rate loan's payoff by one way of earning its charge, in minor units. */
 export type Refund = {

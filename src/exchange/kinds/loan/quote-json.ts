@@ -51,6 +51,7 @@ export function quoteJson(quote: LoanSummary | LoanQuote) {
     /** What extra payments save. */
     saved: saved && {
       interest: money(saved.interest),
+      ...(saved.earlyFee !== undefined && { earlyFee: money(saved.earlyFee) }),
       payments: saved.payments,
       finalDateWithout: dateText(saved.finalDateWithout),
     },

@@ -84,7 +84,14 @@ export const LoanRecordSchema = exact({
   withPayments: Type.Optional(exact({ all: WithPayments, inFinanceCharge: WithPayments })),
   oddFirstPeriod: orNone(exact({ months: CountOf, days: CountOf })),
   /** What extra payments save. */
-  saved: Type.Optional(exact({ interest: Minor, payments: Type.Integer(), finalDateWithout: DateOrNone })),
+  saved: Type.Optional(
+    exact({
+      interest: Minor,
+      earlyFee: Type.Optional(Minor),
+      payments: Type.Integer(),
+      finalDateWithout: DateOrNone,
+    }),
+  ),
   rows: Type.Array(
     exact({
       number: CountOf,

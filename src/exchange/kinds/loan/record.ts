@@ -71,6 +71,7 @@ export function recordOfLoan(optionId: string, quote: LoanQuote): LoanRecord {
     ...(saved && {
       saved: {
         interest: saved.interest,
+        ...(saved.earlyFee !== undefined && { earlyFee: saved.earlyFee }),
         payments: saved.payments,
         finalDateWithout: dateText(saved.finalDateWithout),
       },

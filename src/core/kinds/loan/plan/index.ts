@@ -1,6 +1,14 @@
+export { accrualAfter, interestLeft, type Repaid, rateOfPeriod, type Share, shareOf } from "./accrual";
 export { calendarOf, type DatedPlan, firstPaymentDate, paymentDates } from "./calendar";
 export { type Calendar, type Earning, type Flat, rateByDays } from "./draft";
-export { type EarlyFee, type EarlyMoney, earlyFeeOf, earlyFeesOn } from "./early-fee";
+export {
+  type EarlyFee,
+  type EarlyMoney,
+  earlyFeeAt,
+  earlyFeeOf,
+  earlyFeesOf,
+  earlyFeesOn,
+} from "./early-fee";
 export { explainFault } from "./explain-fault";
 export { type DatedExtra, type Extra, extraEvents, whenOfExtra } from "./extras";
 export { flatCharge, flatTrueRate } from "./flat-rate";
@@ -21,6 +29,7 @@ export {
   regularPayment,
   repay,
   repayFlatRate,
+  whatIsLeft,
 } from "./repay";
 export type { Planned, Terms } from "./terms";
 export { unroundedPayment } from "./unrounded-payment";

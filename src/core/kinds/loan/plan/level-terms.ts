@@ -28,7 +28,12 @@ export function hasLevelPlan(plan: LoanPlan): boolean {
   return plan.kind === "loan" && SHAPING.every(part => plan[part] === undefined || plan[part] === null);
 }
 
-const LEVEL: Parts = { shapes: [level], extras: () => success({ events: [], late: [] }), byExtras: null };
+const LEVEL: Parts = {
+  shapes: [level],
+  extras: () => success({ events: [], late: [] }),
+  byExtras: null,
+  earlyFeesOf: null,
+};
 
 /**
  * Checks a plan that {@link hasLevelPlan} and prepares it: what starts with such a loan needs none of the other shapes.

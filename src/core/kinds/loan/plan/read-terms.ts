@@ -1,10 +1,11 @@
 import { failure, type Result, success } from "../../../result";
+import { earlyFeesOf } from "./early-fee";
 import { extraEvents } from "./extras";
 import { BY_EXTRAS } from "./repay";
 import { SHAPES } from "./shapes";
 import { type Parts, type Planned, type Terms, termsWith } from "./terms";
 
-const ALL: Parts = { shapes: SHAPES, extras: extraEvents, byExtras: BY_EXTRAS };
+const ALL: Parts = { shapes: SHAPES, extras: extraEvents, byExtras: BY_EXTRAS, earlyFeesOf };
 
 /**
  * Checks a plan and prepares it. Every figure of it is given.

@@ -6,9 +6,10 @@ import { failure, type Result, success } from "../../../result";
 import { calendarOf, type FirstSpan } from "./calendar";
 import type { Draft } from "./draft";
 import { draftLoan, solverOf } from "./draft-loan";
+import type { EarlyFee } from "./early-fee";
 import type { DatedExtra, EachExtra, Extra, ExtraEvent, Extras } from "./extras";
 import type { LoanPlan } from "./plan";
-import type { ByExtras } from "./repay";
+import type { ByExtras, Loan } from "./repay";
 import type { Shape, ShapeInputs } from "./shapes";
 
 /** A plan that was checked, with what every question about it needs. */
@@ -30,9 +31,13 @@ export type Terms = {
   extras: readonly ExtraEvent[];
   /** How a loan is repaid with extras; null where it has none. */
   byExtras: ByExtras | null;
+  /** What its own extras are charged with; null where it has none. */
+  earlyFeesOf: EarlyFeesOf | null;
   /** Extras after the term, which are not used. */
   lateExtras: readonly DatedExtra[];
 };
+
+type EarlyFeesOf = (fees: readonly EarlyFee[], loan: Loan) => number;
 
 const NO_EXTRAS: readonly EachExtra[] = [];
 
@@ -41,6 +46,7 @@ export type Parts = {
   shapes: readonly Shape<ShapeInputs>[];
   extras: (extra: Extra | undefined, draft: Draft) => Result<Extras>;
   byExtras: ByExtras | null;
+  earlyFeesOf: EarlyFeesOf | null;
 };
 
 /** A plan with the currency of its amounts. */
@@ -52,7 +58,7 @@ export type Planned = { currency: string; plan: LoanPlan };
  * @returns the terms, or a failure with the first figure that cannot be, and what would be accepted
  */
 export function termsWith(
-  { shapes, extras: datedExtras, byExtras }: Parts,
+  { shapes, extras: datedExtras, byExtras, earlyFeesOf }: Parts,
   { currency, plan }: Planned,
 ): Result<Terms> {
   const decimals = readCurrency(currency);
@@ -81,6 +87,7 @@ export function termsWith(
     isListed: plan.datedPayments !== undefined,
     extras: extras.value.events,
     byExtras: plan.extra?.each?.amount || extras.value.events.length > 0 ? byExtras : null,
+    earlyFeesOf,
     lateExtras: extras.value.late,
   });
 }

@@ -4,3 +4,4 @@ export { machineOf } from "./machine";
 export { unusedExtras } from "./notes";
 export type { LoanQuote, LoanSummary, Saved } from "./quote";
 export { type Answering, quoteBy, summaryOf } from "./quote-by";
+export { repaidOf } from "./repaid-of";

@@ -91,12 +91,14 @@ function allowanceOf({ filled }: Answer, { structure: { tradeIns } }: LoanDeal):
 }
 
 /** What the extras of an answer save against the same loan without them. */
-function savedByExtra({ priced: { loan, repayment } }: Answer): Saved | undefined {
+function savedByExtra({ filled, terms, priced: { loan, repayment } }: Answer): Saved | undefined {
   if (loan.each.length === 0 && loan.extras.length === 0) return undefined;
   const without = repay({ ...loan, each: [], extras: [], byExtras: null });
   if (isFault(without)) return undefined;
+  const earlyFee = terms.earlyFeesOf?.(filled.plan.earlyFee ?? [], loan) ?? 0;
   return {
-    interest: without.totalInterest - repayment.totalInterest,
+    interest: without.totalInterest - repayment.totalInterest - earlyFee,
+    ...(earlyFee > 0 && { earlyFee }),
     payments: without.payments - repayment.payments,
     finalDateWithout: without.finalDate,
   };

@@ -87,8 +87,10 @@ export type LoanQuote = LoanSummary & {
 
 /** What extra payments save against the same loan without them. */
 export type Saved = {
-  /** Minor units. */
+  /** Minor units; less what they are charged with, so that it can be below zero. */
   interest: number;
+  /** What they are charged with, where they are. */
+  earlyFee?: number;
   /** How many payment dates are not needed. */
   payments: number;
   /** When the loan would have ended, or null without dates. */

@@ -11,6 +11,7 @@ import { explainPeriodRate } from "./rate";
 import { explainCashReceived, explainDueAtSigning } from "./signing";
 import { explainTaxes } from "./taxes";
 
+export { roundingText } from "./payment";
 export { type TaxWorking, taxWorking } from "./taxes";
 
 /** A figure of a quote that can show its working. */
@@ -156,10 +157,11 @@ function explainSavedInterest(quote: LoanQuote): WorkingStep {
   const { saved, totalInterest: interest } = quote;
   const money = moneyWriter(quote);
   if (!saved) return { ...asGiven("Interest saved", money(0)), remark: "There are no extra payments." };
+  const { earlyFee = 0 } = saved;
   return {
     name: "Interest saved",
-    formula: "interest without the extra payments − interest with them",
-    filled: `${money(interest + saved.interest)} − ${money(interest)}`,
+    formula: `interest without the extra payments − interest with them${earlyFee > 0 ? " − charge for paying early" : ""}`,
+    filled: `${money(interest + saved.interest + earlyFee)} − ${money(interest)}${earlyFee > 0 ? ` − ${money(earlyFee)}` : ""}`,
     result: money(saved.interest),
     remark: `The loan ends ${saved.payments} payment dates sooner.`,
     parts: [],

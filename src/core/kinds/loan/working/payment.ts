@@ -186,8 +186,12 @@ export function explainLastPayment(quote: LoanQuote): WorkingStep {
   };
 }
 
-/** "rounded to the nearest 0.01, halves up". */
-function roundingText(quote: LoanQuote): string {
+/**
+ * How payments are rounded, in words.
+ *
+ * @example roundingText(quote) // "rounded to the nearest 0.01, halves up"
+ */
+export function roundingText(quote: LoanQuote): string {
   const { rule, step } = machineOf(quote).terms.rounding;
   const smallest = moneyWriter(quote)(step);
   return {

@@ -9,7 +9,7 @@ export function loanEnding(quote: LoanQuote, { money }: Pick<SentenceWriter, "mo
   return [
     without > 0 ? `On ${without} of the dates nothing is paid.` : "",
     stepsText(quote),
-    saved ? `Extra payments save ${savedText(saved, money)}.` : "",
+    saved ? `Extra payments ${savedText(saved, money)}.` : "",
     early > 0 && !saved ? `Rounding up ends the loan ${times(early)} early.` : "",
   ]
     .filter(Boolean)
@@ -33,8 +33,10 @@ function times(count: number): string {
 }
 
 function savedText(
-  { interest, payments }: NonNullable<LoanQuote["saved"]>,
+  { interest, payments, earlyFee = 0 }: NonNullable<LoanQuote["saved"]>,
   money: SentenceWriter["money"],
 ): string {
-  return `${money(interest)}${payments > 0 ? ` and ${times(payments)}` : ""}`;
+  if (interest < 0)
+    return `are charged ${money(earlyFee)} and save ${payments > 0 ? `${times(payments)}, but ` : ""}only ${money(interest + earlyFee)} interest`;
+  return `save ${money(interest)}${payments > 0 ? ` and ${times(payments)}` : ""}`;
 }

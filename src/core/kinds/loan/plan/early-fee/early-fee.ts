@@ -45,11 +45,24 @@ export type EarlyMoney = {
  * earlyFeeOf([{ percent: "1" }], { after: 36, isOnDay: true, principal: 2231957, rate: null, interestLeft: 150000, isPayoff: true }) // 22320
  */
 export function earlyFeeOf(fees: readonly EarlyFee[], money: EarlyMoney): number {
-  const { after, isOnDay, principal, isPayoff, interestLeft } = money;
-  const fee = fees.find(({ until = after + 1 }) => after < until || (after === until && isOnDay));
-  if (!fee || principal <= 0 || !(isPayoff || fee.on === "anyEarlyMoney")) return 0;
+  const { principal, interestLeft } = money;
+  const fee = earlyFeeAt(fees, money);
+  if (!fee || principal <= 0) return 0;
   const amount = amountOf(fee, money);
   return fee.most === "interestLeft" ? Math.min(amount, Math.max(interestLeft, 0)) : amount;
+}
+
+/**
+ * Which of several charges counts for money that comes early, if any does.
+ *
+ * @example earlyFeeAt([{ percent: "1", until: 24 }], { after: 36, isOnDay: true, isPayoff: true }) // undefined
+ */
+export function earlyFeeAt(
+  fees: readonly EarlyFee[],
+  { after, isOnDay, isPayoff }: Pick<EarlyMoney, "after" | "isOnDay" | "isPayoff">,
+): EarlyFee | undefined {
+  const fee = fees.find(({ until = after + 1 }) => after < until || (after === until && isOnDay));
+  return isPayoff || fee?.on === "anyEarlyMoney" ? fee : undefined;
 }
 
 function amountOf(fee: EarlyFeeAmount, { principal, rate }: EarlyMoney): number {

@@ -1,12 +1,11 @@
 import { NO_RATE, type PeriodRate } from "../../../../interest";
+import { interestLeft, type Repaid } from "../accrual";
 import { extraOn } from "../extras";
-import { type Loan, type PaymentRow, plannedPayment } from "../repay";
+import { isFault, type Loan, type PaymentRow, plannedPayment, repay } from "../repay";
 import { type EarlyFee, earlyFeeOf } from "./early-fee";
 
-/** A loan's table and what it was made of. */
-type Repaid = {
-  loan: Loan;
-  rows: readonly PaymentRow[];
+/** A loan's table with money that comes early. */
+type WithEarlyMoney = Pick<Repaid, "loan" | "rows"> & {
   /** What was solved for at its end: less than at its start where money has lowered the payments. */
   solved: number;
 };
@@ -16,13 +15,13 @@ type Repaid = {
  *
  * @param fees as the plan agrees on them
  * @param repaid the table with the money that comes early
- * @param interestAfter what interest the plan has still to earn after a payment, in minor units
+ * @param planned what the plan alone comes to: its interest still to come may be the most of a charge
  * @returns minor units
  */
 export function earlyFeesOn(
   fees: readonly EarlyFee[],
-  { loan, rows, solved }: Repaid,
-  interestAfter: (number: number) => number,
+  { loan, rows, solved }: WithEarlyMoney,
+  planned: Repaid,
 ): number {
   if (fees.length === 0) return 0;
   const rates = ratesOf(loan);
@@ -37,11 +36,21 @@ export function earlyFeesOn(
       isOnDay,
       principal,
       rate: rates[after] ?? loan.draft.balloonRate ?? NO_RATE,
-      interestLeft: interestAfter(after),
+      interestLeft: interestLeft(planned, after, isOnDay || row.date === null ? undefined : row.date),
       isPayoff: row.kind === "extra" && row.balance === 0,
     });
   });
   return sum;
+}
+
+/** What a plan's own early money is charged with, in minor units. */
+export function earlyFeesOf(fees: readonly EarlyFee[], loan: Loan): number {
+  if (fees.every(({ on }) => on !== "anyEarlyMoney")) return 0;
+  const rows: PaymentRow[] = [];
+  const repaid = repay(loan, rows);
+  if (isFault(repaid)) return 0;
+  const { solved, finalDate } = repaid;
+  return earlyFeesOn(fees, { loan, rows, solved }, { loan, rows, finalDate, isListed: false });
 }
 
 /** What of a line's principal comes early: all of an extra, and of a payment what is paid on top. */

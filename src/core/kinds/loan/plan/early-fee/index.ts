@@ -1,2 +1,2 @@
-export { type EarlyFee, type EarlyMoney, earlyFeeOf } from "./early-fee";
-export { earlyFeesOn } from "./early-fees-on";
+export { type EarlyFee, type EarlyMoney, earlyFeeAt, earlyFeeOf } from "./early-fee";
+export { earlyFeesOf, earlyFeesOn } from "./early-fees-on";

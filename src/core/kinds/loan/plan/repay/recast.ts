@@ -1,4 +1,4 @@
-import { paymentSolver, type Run } from "../../../../annuity";
+import { type PaymentSolver, paymentSolver, type Run } from "../../../../annuity";
 import { NO_RATE } from "../../../../interest";
 import { runsFrom } from "../draft";
 import type { Loan } from "./loan";
@@ -14,12 +14,22 @@ import type { Loan } from "./loan";
  * @returns null where no payment is left to lower; 0 is solved for where agreed amounts are worth more than is owed
  */
 export function recast(loan: Loan, balance: number, from: number, interest?: number): Loan | null {
-  const { draft, rounding, balloon } = loan;
-  const left = runsFrom(draft.runs, from);
-  const owed = interest === undefined ? { runs: left, amount: balance } : onNextDate(left, balance, interest);
-  const solver = paymentSolver(owed.runs, draft.balloonRate, rounding);
+  const { solver, owed } = whatIsLeft(loan, balance, from, interest);
   if (solver.worth.solved <= 0) return null;
-  return { ...loan, solved: Math.max(solver.rounded(owed.amount, balloon), 0) };
+  return { ...loan, solved: Math.max(solver.rounded(owed, loan.balloon), 0) };
+}
+
+/** What solves for a lower payment: of the payments that are left, and what is owed when they begin; as {@link recast} takes them. */
+export function whatIsLeft(
+  { draft, rounding }: Loan,
+  balance: number,
+  from: number,
+  interest?: number,
+): { solver: PaymentSolver; owed: number } {
+  const left = runsFrom(draft.runs, from);
+  const { runs, amount } =
+    interest === undefined ? { runs: left, amount: balance } : onNextDate(left, balance, interest);
+  return { solver: paymentSolver(runs, draft.balloonRate, rounding), owed: amount };
 }
 
 /** What is owed on the next payment date, before its payment, which then bears no more interest. */

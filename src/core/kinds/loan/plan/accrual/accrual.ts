@@ -1,8 +1,18 @@
-import type { DayNumber } from "../../calendar";
-import { NO_RATE, type PeriodRate, periodInterest, simpleRate } from "../../interest";
-import { type Calendar, type Loan, type PaymentRow, rateByDays } from "../../kinds/loan/plan";
-import { type LoanQuote, machineOf } from "../../kinds/loan/quote";
-import { roundFraction } from "../../money";
+import type { DayNumber } from "../../../../calendar";
+import { NO_RATE, type PeriodRate, periodInterest, simpleRate } from "../../../../interest";
+import { roundFraction } from "../../../../money";
+import { type Calendar, rateByDays } from "../draft";
+import type { Loan, PaymentRow } from "../repay";
+
+/** A loan with its table. */
+export type Repaid = {
+  loan: Loan;
+  rows: readonly PaymentRow[];
+  /** The date of the last money, or null. */
+  finalDate: DayNumber | null;
+  /** Whether the plan lists its payments. */
+  isListed: boolean;
+};
 
 /** How interest grows within one period of a loan, in minor units. */
 type Accrual = {
@@ -11,6 +21,8 @@ type Accrual = {
   share: (date: DayNumber) => Share;
   /** Interest up to a date on a balance that extras have lowered on their days. */
   interest: (balance: number, date: DayNumber, extras: readonly PaymentRow[]) => number;
+  /** What one unit owed bears up to a date; null where interest is no rate of what is owed. */
+  rate: (date: DayNumber) => number | null;
   /** What the next day adds, not rounded. */
   perDay: (balance: number, date: DayNumber) => number;
   /** What so many days after a date add, each as much as the next one, rounded half up once. */
@@ -20,16 +32,16 @@ type Accrual = {
 export type Share = { days: number; of: number };
 
 /** How interest grows between one payment date and the next. */
-export function accrualAfter(quote: LoanQuote, after: number): Accrual {
-  const { draft } = machineOf(quote).loan;
+export function accrualAfter({ loan, rows, finalDate, isListed }: Repaid, after: number): Accrual {
+  const { draft } = loan;
   const { calendar, flat } = draft;
   const from = (after === 0 ? calendar.start : calendar.dateOf(after)) ?? 0;
-  const to = calendar.dateOf(after + 1) ?? quote.finalDate ?? from;
+  const to = calendar.dateOf(after + 1) ?? finalDate ?? from;
   const of = Math.max(to - from, 1);
   const share = (date: DayNumber) => ({ days: date - from, of });
-  if (flat) return { from, share, ...flatAccrual(quote, after, share) };
+  if (flat) return { from, share, ...flatAccrual(rows, after, share) };
   const rate = rateOfPeriod(draft, after + 1);
-  const countsDays = rate !== NO_RATE && (calendar.dayCount !== "equal" || quote.isListed);
+  const countsDays = rate !== NO_RATE && (calendar.dayCount !== "equal" || isListed);
   return {
     from,
     share,
@@ -37,13 +49,14 @@ export function accrualAfter(quote: LoanQuote, after: number): Accrual {
   };
 }
 
-type Growth = Pick<Accrual, "interest" | "perDay" | "beyond">;
+type Growth = Pick<Accrual, "interest" | "rate" | "perDay" | "beyond">;
 
 /** A period's interest shared out over its days. */
 function sharedAccrual(rate: PeriodRate, from: DayNumber, of: number): Growth {
   const oneDay = simpleRate(rate, { numerator: 1, denominator: of });
   return {
     interest: (balance, date, extras) => periodInterest(balanceDays(balance, from, date, extras), oneDay),
+    rate: date => oneDay.value * (date - from),
     perDay: balance => balance * oneDay.value,
     beyond: (balance, _, days) => periodInterest(balance, timesDays(oneDay, days)),
   };
@@ -65,6 +78,7 @@ function dailyAccrual(calendar: Calendar, rate: PeriodRate, from: DayNumber, of:
       extras.length > 0
         ? shared.interest(balance, date, extras)
         : periodInterest(balance, rateBetween(from, date)),
+    rate: date => rateBetween(from, date).value,
     perDay: (balance, date) => balance * oneDay(date).value,
     beyond: (balance, date, days) => periodInterest(balance, timesDays(oneDay(date), days)),
   };
@@ -74,10 +88,11 @@ const timesDays = (oneDay: PeriodRate, days: number) =>
   simpleRate(oneDay, { numerator: days, denominator: 1 });
 
 /** A flat-rate loan earns its row's part of the charge day by day. */
-function flatAccrual({ schedule }: LoanQuote, after: number, share: Accrual["share"]): Growth {
-  const interest = schedule[after]?.interest ?? 0;
+function flatAccrual(rows: readonly PaymentRow[], after: number, share: Accrual["share"]): Growth {
+  const interest = rows[after]?.interest ?? 0;
   return {
     interest: (_, date) => shareOf(interest, share(date)),
+    rate: () => null,
     perDay: (_, date) => interest / share(date).of,
     beyond: (_, date, days) => shareOf(interest, { days, of: share(date).of }),
   };
@@ -101,6 +116,7 @@ function balanceDays(
   );
 }
 
+/** The rate of the period that ends with a payment; of a balloon's own after the last. */
 export function rateOfPeriod(draft: Loan["draft"], number: number): PeriodRate {
   let last = 0;
   for (const run of draft.runs) {

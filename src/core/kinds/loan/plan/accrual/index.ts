@@ -1,0 +1,2 @@
+export { accrualAfter, type Repaid, rateOfPeriod, type Share, shareOf } from "./accrual";
+export { interestLeft } from "./interest-left";
