@@ -3,7 +3,11 @@ import { expectNoAxeFindings } from "./axe";
 import { type DealScreen, newDeal, press, view } from "./officer";
 
 /** 38,425.00 at 6.49 % over 72 monthly payments of 645.74. */
-async function campervan(page: Page, more: Record<string, string> = {}): Promise<DealScreen> {
+async function campervan(
+  page: Page,
+  more: Record<string, string> = {},
+  payment = "$645.74",
+): Promise<DealScreen> {
   const deal = await newDeal(page);
   await deal.type({
     Price: "38425",
@@ -14,7 +18,7 @@ async function campervan(page: Page, more: Record<string, string> = {}): Promise
     ...more,
   });
   await view(page, "Repayment").click();
-  await expect(page.getByTestId("repayment-line")).toContainText("72 monthly payments of $645.74");
+  await expect(page.getByTestId("repayment-line")).toContainText(`72 monthly payments of ${payment}`);
   return deal;
 }
 
@@ -87,6 +91,14 @@ test("extra payments are tried beside the plan, kept, and made part of it", asyn
   await page.getByLabel("Extra 1: what it does").selectOption({ label: "lower payment, same end" });
   await expect(early(page)).toContainText("the payment down to 550.90, with 552.43 less interest");
   await page.getByLabel("Extra 1: what it does").selectOption({ label: "same payment, shorter term" });
+  // Paper says what it takes for granted, with the table that is tried.
+  const assumed = page.locator("p", {
+    hasText: /^Paid off on April 29, 2032.* credited to principal as it comes/,
+  });
+  await page.emulateMedia({ media: "print" });
+  await expect(assumed).toBeVisible();
+  await page.emulateMedia({ media: "screen" });
+  await expect(assumed).toBeHidden();
   // As planned and with what is tried.
   await page.getByLabel("Which repayment is shown").selectOption({ label: "as planned" });
   await expect(table(page).getByRole("rowheader", { name: "72 payments" })).toBeVisible();
@@ -152,7 +164,7 @@ test("keep it or pay it in, and the payoff on any day", async ({ page }) => {
   await expect(keep).toContainText("Paying it in leaves 431.31 more. They tie at a return of 6.69 % a year.");
   await page.getByLabel("Tax on the return").fill("25");
   await expect(keep).toContainText("They tie at a return of 8.92 %");
-  await keep.getByRole("button", { name: /^How/ }).click();
+  await press(page, "Working of what is left");
   await expect(keep).toContainText("paid off with payment 65");
   await deal.saved();
 
@@ -161,6 +173,11 @@ test("keep it or pay it in, and the payoff on any day", async ({ page }) => {
   await expect(payoff).toContainText("Principal after payment 1531,601.53");
   await expect(payoff).toContainText("Each further day5.8935");
   await expect(payoff).toContainText("The sum on that day31,689.93");
+  await press(page, "Working of the payoff");
+  await expect(payoff).toContainText("= 31,689.93 + 10 × 5.893504");
+  await expect(payoff).toContainText(
+    "Over equal periods the interest of this one is shared out over its 29 days.",
+  );
   await expect(payoff).toContainText("The sum good through Mar 25, 202831,748.87");
   await page.getByLabel("Payoff good through").fill("30 Mar 2028");
   await expect(payoff).toContainText("The sum good through Mar 30, 202831,778.33");
@@ -216,6 +233,100 @@ test("on a signed deal more can be tried; what is signed stays", async ({ page }
   await expect(early(page)).toContainText("780.99 less interest");
 });
 
+test("a grid of extra payments: figures of one's own, and a place is taken", async ({ page }) => {
+  await campervan(page);
+  await page.getByLabel("What stands above the table").selectOption({ label: "grid" });
+  const grid = page.getByRole("table", { name: /^When the loan ends/ });
+  await expect(grid.getByRole("button")).toHaveCount(20);
+  await page.getByLabel("With each payment, column 2").fill("54.26");
+  await page.getByLabel("Once, row 4").fill("4000");
+  const row = (nth: number) => grid.getByRole("row").nth(nth);
+  await expect(row(1).getByRole("button").nth(1)).toHaveText(/Jun 8, 2032.*780\.99/);
+  await expect(row(4).getByRole("button").first()).toHaveText(/May 8, 2032.*1,086\.25/);
+  await row(4).getByRole("button").first().click();
+  await expect(early(page)).toContainText("1,086.25 less interest");
+  await expect(row(4).getByRole("button").first()).toHaveAttribute("aria-pressed", "true");
+  await expect(page.getByLabel("Extra 1: when")).toHaveValue("payment 24");
+  await row(4).getByRole("button").nth(1).click();
+  await expect(page.getByLabel("Extra with each payment")).toHaveValue("54.26");
+  await expect(page.getByLabel(/^Extra \d: amount$/)).toHaveCount(1);
+  await row(1).getByRole("button").first().click();
+  await expect(early(page)).toHaveCount(0);
+});
+
+test("money that comes once is dragged along the chart, and moved with the arrows", async ({ page }) => {
+  await campervan(page);
+  await press(page, "Once");
+  await page.getByLabel("Extra 1: amount").fill("4000");
+  const lump = page.getByRole("slider", { name: /^Extra 1 of 4,000\.00/ });
+  await expect(lump).toHaveAttribute("aria-valuenow", "12");
+  await lump.focus();
+  for (let k = 0; k < 12; k++) await page.keyboard.press("ArrowRight");
+  await expect(page.getByLabel("Extra 1: when")).toHaveValue("payment 24");
+  await expect(early(page)).toContainText("1,086.25 less interest");
+  const box = await lump.boundingBox();
+  if (!box) throw new Error("The lump is not shown.");
+  await page.mouse.move(box.x + 12, box.y + 12);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 200, box.y + 30, { steps: 5 });
+  await page.mouse.up();
+  await expect(page.getByLabel("Extra 1: when")).toHaveValue(/^payment (4\d|5\d)$/);
+  await expect(chosen(page)).toHaveCount(0);
+  await page.getByRole("button", { name: /^Undo/ }).click();
+  await expect(page.getByLabel("Extra 1: when")).not.toHaveValue(/^payment (4\d|5\d)$/);
+});
+
+test("a line that is other than the usual says why, and so does what is saved", async ({ page }) => {
+  await campervan(page, { "Contract date": "2026-11-24" }, "$647.36");
+  await page.getByLabel("Extra with each payment").fill("54.26");
+  await expect(early(page)).toBeVisible();
+  await press(page, "Working of the interest saved");
+  await expect(card(page, "Extra payments")).toContainText("Interest with the extra payments");
+  await press(page, "odd first period");
+  await expect(table(page)).toContainText("The first period has 1 month and 14 days instead of one month");
+  await press(page, "odd first period");
+  await expect(table(page)).not.toContainText("The first period has");
+  await page.getByLabel("Go to payment").fill("66");
+  await press(page, "last, adjusted");
+  await expect(table(page)).toContainText("The last payment takes what is left:");
+});
+
+test("a lease has the same view: years, ranges, its chart and what it can show besides", async ({ page }) => {
+  const deal = await newDeal(page);
+  await deal.type({ Price: "40000", "Yearly rate": "5.4", "Number of payments": "36" });
+  await page.getByLabel("Kind", { exact: true }).selectOption({ label: "lease" });
+  await deal.type({ Residual: "18240" });
+  await view(page, "Repayment").click();
+  await expect(page.getByTestId("repayment-line")).toContainText("36 monthly payments of");
+  await expect(card(page, "Extra payments")).toContainText("A lease takes no extra payments");
+  await expect(
+    table(page)
+      .getByRole("button", { name: /^20\d\d/ })
+      .first(),
+  ).toBeVisible();
+  await page.getByText("Columns").click();
+  await page.getByLabel("By years of the contract").check();
+  await press(page, "Fold all years");
+  await expect(table(page).getByRole("row")).toHaveCount(1 + 3 + 1);
+  await press(page, "Open all years");
+  await expect(table(page).getByRole("button", { name: /^Year 1/ })).toHaveAttribute("aria-expanded", "true");
+  await page.getByText("Columns").click();
+  await press(page, "First 12 months");
+  await expect(chosen(page)).toContainText("Payments 1 to 12");
+  await press(page, "at signing");
+  await expect(table(page)).toContainText("nothing has been earned yet");
+  await page.getByRole("img", { name: /^What the vehicle still stands for/ }).focus();
+  await page.keyboard.press("ArrowRight");
+  await expect(page.getByText(/^payment 1[,:].*lost value/)).toBeVisible();
+  await page.getByText("Columns").click();
+  await page.getByLabel("Rent so far").check();
+  await expect(table(page).getByRole("columnheader", { name: "Rent so far" })).toBeVisible();
+  await page.getByLabel("Rent so far").uncheck();
+  await page.getByLabel("Go to payment").fill("36");
+  await expect(table(page).getByText("residual due")).toBeInViewport();
+  await expectNoAxeFindings(page);
+});
+
 test("with the keyboard alone: lines are chosen in the table and on the chart, and money is tried", async ({
   page,
 }) => {
@@ -254,6 +365,11 @@ test("nobody is kept out of the repayment, in the light and in the dark", async 
   await press(page, "Once");
   await press(page, "First 12 months");
   await expect(chosen(page)).toBeVisible();
+  await press(page, "Working of the interest saved");
   await page.getByText("Columns").click();
+  await expectNoAxeFindings(page);
+  await page.getByText("Columns").click();
+  await page.getByLabel("What stands above the table").selectOption({ label: "grid" });
+  await expect(page.getByRole("table", { name: /^When the loan ends/ }).getByRole("button")).toHaveCount(20);
   await expectNoAxeFindings(page);
 });

@@ -1,5 +1,6 @@
 import { gzipSync } from "node:zlib";
-import type { Browser, CDPSession, Page } from "@playwright/test";
+import type { Browser, Page } from "@playwright/test";
+import { broughtIn, costOf, type Desk, watched } from "./desk";
 
 const KEYS = 200;
 const PAYMENTS = "360";
@@ -18,9 +19,7 @@ async function openLongLoan(browser: Browser, address: string): Promise<Desk> {
   await page.getByLabel("Number of payments").fill(PAYMENTS);
   await page.getByLabel("Price", { exact: true }).fill("41850");
   await page.getByText(`${PAYMENTS} payments`).waitFor();
-  const devtools = await page.context().newCDPSession(page);
-  await devtools.send("Performance.enable");
-  return { page, devtools };
+  return watched(page);
 }
 
 /** A structure with lines of every list, whose fees are solved together with the loan. */
@@ -66,16 +65,6 @@ const LEASE = {
   },
 };
 
-/** Brings a deal in as a file, and gives its address. */
-async function broughtIn(page: Page, address: string, deal: object): Promise<string> {
-  const file = { format: "kellux-deal", version: 1, currency: "USD", ...deal, find: "payment" };
-  const answer = await page.request.post(`${address}/api/deals/import`, {
-    data: { fileName: "A deal.json", text: JSON.stringify(file) },
-  });
-  const { id } = (await answer.json()) as { id: string };
-  return `${address}/deals/${id}`;
-}
-
 const openFullStructure = (browser: Browser, address: string) =>
   openBroughtIn(browser, address, {
     structure: FULL_STRUCTURE,
@@ -87,30 +76,7 @@ async function openBroughtIn(browser: Browser, address: string, deal: object): P
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(await broughtIn(page, address, deal));
   await page.getByText(`${PAYMENTS} payments`).waitFor();
-  const devtools = await page.context().newCDPSession(page);
-  await devtools.send("Performance.enable");
-  return { page, devtools };
-}
-
-type Desk = { page: Page; devtools: CDPSession };
-
-/** Milliseconds that scripts, styles and layout have kept the main thread so far. */
-async function busy({ devtools }: Desk): Promise<number> {
-  const { metrics } = await devtools.send("Performance.getMetrics");
-  return ["ScriptDuration", "LayoutDuration", "RecalcStyleDuration"].reduce(
-    (sum, name) => sum + (metrics.find(metric => metric.name === name)?.value ?? 0) * 1000,
-    0,
-  );
-}
-
-async function keyPress(desk: Desk, key: string): Promise<number> {
-  const before = await busy(desk);
-  // The field has the focus: to look for it would keep the page busy too.
-  await desk.page.keyboard.press(key);
-  await desk.page.evaluate(
-    () => new Promise(done => requestAnimationFrame(() => requestAnimationFrame(done))),
-  );
-  return (await busy(desk)) - before;
+  return watched(page);
 }
 
 /**
@@ -135,7 +101,8 @@ export async function keyPressCosts(
         await price.press("Home");
       }
       // Digits come and go, so that the price stays a price.
-      costs[k]?.push(await keyPress(desk, key % 2 === 0 ? "7" : "Backspace"));
+      // The field has the focus: to look for it would keep the page busy too.
+      costs[k]?.push(await costOf(desk, now => now.keyboard.press(key % 2 === 0 ? "7" : "Backspace")));
     }
   }
   for (const { page } of desks) await page.close();
@@ -248,9 +215,7 @@ export async function mapOpenCosts(browser: Browser, address: string): Promise<n
     await page.goto(await optionsBroughtIn(page, at, 4));
     await page.getByRole("button", { name: "Map", exact: true }).click();
     await page.getByRole("application").waitFor();
-    const devtools = await page.context().newCDPSession(page);
-    await devtools.send("Performance.enable");
-    return { page, devtools };
+    return watched(page);
   };
   const [costs = []] = await keyPressCosts(browser, [address], open);
   return costs;
@@ -262,9 +227,7 @@ export async function fullOptionsCosts(browser: Browser, address: string): Promi
     const page = await opened.newPage({ viewport: { width: 1280, height: 800 } });
     await page.goto(await optionsBroughtIn(page, at, 4, FULL_STRUCTURE));
     await page.getByText(`${PAYMENTS} payments`).waitFor();
-    const devtools = await page.context().newCDPSession(page);
-    await devtools.send("Performance.enable");
-    return { page, devtools };
+    return watched(page);
   };
   const [costs = []] = await keyPressCosts(browser, [address], open);
   return costs;
@@ -282,7 +245,7 @@ export async function lineUpCosts(browser: Browser, address: string): Promise<nu
     // A hand takes longer than that from a button to its press.
     await page.waitForTimeout(150);
     costs.push(await page.evaluate(openLineUp));
-    await page.getByRole("button", { name: "Repayment", exact: true }).click();
+    await page.getByRole("button", { name: "Desk", exact: true }).click();
     await page.getByText("360 payments").waitFor();
   }
   await page.close();

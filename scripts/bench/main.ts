@@ -19,6 +19,7 @@ import { benchMaps } from "./map";
 import { benchMoves } from "./moves";
 import { benchOthersWait } from "./others-wait";
 import { benchRegister } from "./register";
+import { benchRepayment } from "./repayment-view";
 import { say } from "./say";
 import { openBrowser, serveEmpty, serveTree } from "./served";
 import type * as Subject from "./subject";
@@ -79,6 +80,7 @@ async function benchScreen(trees: { name: string; folder: string }[], empty: str
       await mapOpenCosts(browser, desks[0] as string),
       "target ≤ 1 frame",
     );
+    await benchRepayment(browser, desks[0] as string);
     const [first = 0, again = 0] = await lineUpCosts(browser, desks[0] as string);
     say(
       "opening the line-up of eight options for the first time",

@@ -1,6 +1,7 @@
 // Where things stand on a chart, in a frame in which a dot is easily reckoned.
 import { dayNumber, evaluateLease, type MoneyAt, repaidEarly } from "@/core";
 import { amountBar } from "@/exchange/charts/amount-bar";
+import { loanChart } from "@/exchange/charts/chart-lines";
 import { flowsTimeline } from "@/exchange/charts/flows-timeline";
 import { lineUpChart } from "@/exchange/charts/line-up-chart";
 import { paymentMapChart } from "@/exchange/charts/payment-map";
@@ -154,32 +155,38 @@ test("money on a line of time: received above, paid below, heights by the root; 
 test("a repayment's chart falls evenly where there is no interest, with what is tried beside it", () => {
   // 2,400.00 over 24 months: 100.00 each; the scale goes to 3,000.00 in three steps or fewer.
   const quote = quoteOf(dealWith({ price: 240_000 }, { yearlyRate: "0", payments: 24 }));
+  const lines = loanChart(quote.schedule);
   const frame = { width: 240, height: 266, margin: NO_MARGIN };
-  const chart = repaymentChart(quote.schedule, quote.schedule, quote.loanAmount, frame);
+  const chart = repaymentChart(lines, lines, quote.loanAmount, frame);
   expect(chart.zero).toBe(200);
   expect(chart.amounts.map(({ minor }) => minor)).toEqual([0, 100_000, 200_000, 300_000]);
   expect(chart.points).toHaveLength(24);
-  expect(chart.points[11]).toMatchObject({ place: 11, x: 120, y: 120 });
+  expect(chart.points[11]).toMatchObject({ x: 120, y: 120 });
   expect(chart.points.at(-1)).toMatchObject({ x: 240, y: 200 });
   expect(chart.owed.startsWith("M0,40L10,")).toBe(true);
   expect(chart.nearest(121)).toBe(11);
+  expect(chart.periodAt(121)).toBe(12);
   // Every payment is principal alone.
-  expect(chart.bars).toHaveLength(24);
-  expect(chart.bars[0]?.interest.height).toBe(0);
+  expect(chart.bars.principal.match(/M/g)).toHaveLength(24);
+  expect(chart.bars.principal.startsWith("M1,222h8v44h-8z")).toBe(true);
+  expect(chart.bars.cost).toBe("");
   const early = repaidEarly(quote, { once: [{ after: 12, amount: 60_000 }] });
   if (!early.ok) throw new Error(early.failure.sentence);
-  const tried = repaymentChart(early.value.schedule, quote.schedule, quote.loanAmount, frame);
+  const tried = repaymentChart(loanChart(early.value.schedule), lines, quote.loanAmount, frame);
   expect(tried.points.at(-1)).toMatchObject({ x: 180, y: 200 });
   expect(tried.planned).toBe(chart.owed);
   // Three hundred payments are too narrow to be told apart.
   const long = quoteOf(dealWith({ price: 2_400_000 }, { yearlyRate: "6", payments: 300 }));
-  expect(repaymentChart(long.schedule, long.schedule, long.loanAmount, frame).bars).toEqual([]);
+  expect(
+    repaymentChart(loanChart(long.schedule), loanChart(long.schedule), long.loanAmount, frame).bars.principal,
+  ).toBe("");
 });
 
 test("years stand where they begin; a first one of few payments gives way", () => {
   const plan = { yearlyRate: "6", payments: 36, signed: dayNumber(2026, 11, 8) };
   const quote = quoteOf(dealWith({}, plan));
-  const { years } = repaymentChart(quote.schedule, quote.schedule, quote.loanAmount, {
+  const lines = loanChart(quote.schedule);
+  const { years } = repaymentChart(lines, lines, quote.loanAmount, {
     width: 360,
     height: 200,
     margin: NO_MARGIN,

@@ -1,31 +1,44 @@
 import { scaleLinear } from "d3-scale";
 import { area, curveStepAfter, line } from "d3-shape";
-import { civilDate, type PaymentRow } from "@/core";
+import { civilDate, type DayNumber } from "@/core";
 import type { Frame } from "./frame";
 
-/** A line of a repayment table, and where it stands. */
-type RepaymentPoint = { place: number; row: PaymentRow; x: number; y: number };
+/** A line of a table of payments, in minor units: of a loan or of a lease. */
+export type ChartLine = {
+  /** How many periods have passed. */
+  period: number;
+  date: DayNumber | null;
+  balance: number;
+  /** Interest, or rent. */
+  cost: number;
+  /** What it takes off the balance. */
+  principal: number;
+  /** Whether it is one of the payments, and no extra, balloon or residual. */
+  isPayment: boolean;
+};
 
 /** What is owed payment by payment, and what each payment is made of: everything of the chart but its words and colors. */
 export type RepaymentChart = {
-  points: RepaymentPoint[];
+  points: { x: number; y: number }[];
   /** What is owed with what is tried, as a line and the ground under it; and as planned. */
   owed: string;
   ground: string;
   planned: string;
-  /** Interest paid so far. */
-  interest: string;
+  /** What was paid of interest or rent so far, and where it ends. */
+  cost: string;
+  costEnd: number;
   amounts: { minor: number; y: number }[];
   /** Years along the foot: calendar years, or years since the contract. */
   years: { text: string; x: number }[];
-  /** What each payment is made of, as far as they can be told apart. */
-  bars: { place: number; x: number; width: number; interest: Bar; principal: Bar }[];
+  /** What each payment is made of, bar by bar, as one path each; empty where they could not be told apart. */
+  bars: { cost: string; principal: string };
   zero: number;
+  /** Where a number of periods stands across, and the nearest one to a place across. */
+  across: (period: number) => number;
+  periodAt: (x: number) => number;
   /** The place in the table nearest to a place across. */
   nearest: (x: number) => number;
 };
-
-type Bar = { y: number; height: number };
 
 /** About so many amounts on the scale. */
 const LINES_UP = 3;
@@ -35,56 +48,65 @@ const BARS = 44;
 const GAP = 22;
 
 /**
- * @param rows the table that is shown
+ * @param lines the table that is shown
  * @param planned the table as planned; the same where nothing is tried
- * @param loanAmount what is owed at the start, in minor units
+ * @param start what is owed at the start, in minor units
  * @param frame dots
- * @example repaymentChart(quote.schedule, quote.schedule, quote.loanAmount, frame).points.length // 72
+ * @example repaymentChart(lines, lines, 3_842_500, frame).points.length // 72
  */
 export function repaymentChart(
-  rows: readonly PaymentRow[],
-  planned: readonly PaymentRow[],
-  loanAmount: number,
+  lines: readonly ChartLine[],
+  planned: readonly ChartLine[],
+  start: number,
   { width, height, margin }: Frame,
 ): RepaymentChart {
-  const last = Math.max(planned.at(-1)?.number ?? 1, rows.at(-1)?.number ?? 1, 1);
+  const last = Math.max(planned.at(-1)?.period ?? 1, lines.at(-1)?.period ?? 1, 1);
   const room = width - margin.left - margin.right;
-  const across = (number: number) => margin.left + (number / last) * room;
+  const across = (period: number) => margin.left + (period / last) * room;
   const zero = height - margin.bottom - BARS - GAP;
-  const totalInterest = rows.reduce((sum, row) => sum + row.interest, 0);
-  const highest = Math.max(loanAmount, totalInterest, ...rows.map(({ balance }) => balance), 1);
+  let soFar = 0;
+  const costs = lines.map(({ cost }) => {
+    soFar += cost;
+    return soFar;
+  });
+  const highest = Math.max(start, soFar, ...lines.map(({ balance }) => balance), 1);
   const scale = scaleLinear([0, highest], [zero, margin.top]).nice(LINES_UP);
   const up = (minor: number) => scale(minor);
-  const points = rows.map((row, place) => ({ place, row, x: across(row.number), y: up(row.balance) }));
-  const start = { x: across(0), y: up(loanAmount) };
-  const edge = line<{ x: number; y: number }>(
+  const pointsOf = (all: readonly ChartLine[]) =>
+    all.map(({ period, balance }) => ({ x: across(period), y: up(balance) }));
+  const points = pointsOf(lines);
+  const first = { x: across(0), y: up(start) };
+  const edge = line<Point>(
     ({ x }) => x,
     ({ y }) => y,
-  );
-  let soFar = 0;
-  const interest = rows.map(({ number, interest: paid }) => {
-    soFar += paid;
-    return { x: across(number), y: up(soFar) };
-  });
+  ).digits(DIGITS);
   return {
     points,
-    owed: edge([start, ...points]) ?? "",
+    owed: edge([first, ...points]) ?? "",
     ground:
-      area<{ x: number; y: number }>(
+      area<Point>(
         ({ x }) => x,
         zero,
         ({ y }) => y,
-      )([start, ...points]) ?? "",
-    planned: edge([start, ...planned.map(row => ({ x: across(row.number), y: up(row.balance) }))]) ?? "",
-    interest:
-      line<{ x: number; y: number }>(
+      ).digits(DIGITS)([first, ...points]) ?? "",
+    planned: edge([first, ...pointsOf(planned)]) ?? "",
+    cost:
+      line<Point>(
         ({ x }) => x,
         ({ y }) => y,
-      ).curve(curveStepAfter)([{ x: across(0), y: zero }, ...interest]) ?? "",
+      )
+        .curve(curveStepAfter)
+        .digits(DIGITS)([
+        { x: across(0), y: zero },
+        ...lines.map(({ period }, place) => ({ x: across(period), y: up(costs[place] ?? 0) })),
+      ]) ?? "",
+    costEnd: up(soFar),
     amounts: scale.ticks(LINES_UP).map(minor => ({ minor, y: up(minor) })),
-    years: yearsOf(planned.length >= rows.length ? planned : rows, across, last),
-    bars: barsOf(rows, across, room / last, height - margin.bottom),
+    years: yearsOf(planned.length >= lines.length ? planned : lines, across, last),
+    bars: barsOf(lines, across, room / last, height - margin.bottom),
     zero,
+    across,
+    periodAt: x => Math.min(Math.max(Math.round(((x - margin.left) / room) * last), 0), last),
     nearest: at =>
       points.reduce(
         (best, point, index) =>
@@ -94,42 +116,50 @@ export function repaymentChart(
   };
 }
 
+type Point = { x: number; y: number };
+
+/** Of places in paths: nobody sees a hundredth of a dot. */
+const DIGITS = 1;
+
 /** Narrower ones could not be told apart. */
 const NARROWEST = 2;
 
 function barsOf(
-  rows: readonly PaymentRow[],
-  across: (number: number) => number,
+  lines: readonly ChartLine[],
+  across: (period: number) => number,
   room: number,
   foot: number,
 ): RepaymentChart["bars"] {
-  if (room < NARROWEST) return [];
-  const most = Math.max(...rows.filter(({ kind }) => kind === "payment").map(({ payment }) => payment), 1);
+  const bars = { cost: "", principal: "" };
+  if (room < NARROWEST) return bars;
+  const paid = ({ cost, principal }: ChartLine) => cost + principal;
+  const most = Math.max(...lines.filter(({ isPayment }) => isPayment).map(paid), 1);
   const tall = (minor: number) => (Math.max(Math.min(minor, most), 0) / most) * BARS;
-  return rows.flatMap((row, place) => {
-    if (row.kind === "extra" || row.kind === "balloon" || row.payment === 0) return [];
-    const [principal, interest] = [tall(row.principal), tall(Math.min(row.interest, row.payment))];
-    return [
-      {
-        place,
-        x: across(row.number) - room * 0.9,
-        width: room * 0.8,
-        principal: { y: foot - principal, height: principal },
-        interest: { y: foot - principal - interest, height: interest },
-      },
-    ];
-  });
+  const bar = (x: number, y: number, height: number) =>
+    height > 0
+      ? `M${x},${rounded(y)}h${rounded(room * 0.8)}v${rounded(height)}h${rounded(-room * 0.8)}z`
+      : "";
+  for (const each of lines) {
+    if (!each.isPayment || paid(each) <= 0) continue;
+    const [principal, cost] = [tall(each.principal), tall(Math.min(each.cost, paid(each)))];
+    const x = rounded(across(each.period) - room * 0.9);
+    bars.principal += bar(x, foot - principal, principal);
+    bars.cost += bar(x, foot - principal - cost, cost);
+  }
+  return bars;
 }
+
+const rounded = (dots: number) => Math.round(dots * 10 ** DIGITS) / 10 ** DIGITS;
 
 const MOST_YEARS = 12;
 /** Nearer to one another they could not be read. */
 const YEAR_WIDTH = 40;
 
 /** Where each calendar year begins; without dates, each twelfth of the numbers. */
-function yearsOf(rows: readonly PaymentRow[], across: (number: number) => number, last: number) {
-  const starts = rows.flatMap((row, index) => {
-    const year = yearOf(row);
-    return year !== undefined && year !== yearOf(rows[index - 1]) ? [{ year, number: row.number }] : [];
+function yearsOf(lines: readonly ChartLine[], across: (period: number) => number, last: number) {
+  const starts = lines.flatMap((each, index) => {
+    const year = yearOf(each);
+    return year !== undefined && year !== yearOf(lines[index - 1]) ? [{ year, period: each.period }] : [];
   });
   if (starts.length === 0) {
     const step = Math.max(Math.ceil(last / MOST_YEARS / 12) * 12, 1);
@@ -141,10 +171,10 @@ function yearsOf(rows: readonly PaymentRow[], across: (number: number) => number
   const every = Math.ceil(starts.length / MOST_YEARS);
   const years = starts
     .filter((_, index) => index % every === 0)
-    .map(({ year, number }) => ({ text: `${year}`, x: across(number - 0.5) }));
+    .map(({ year, period }) => ({ text: `${year}`, x: across(period - 0.5) }));
   // A first year of few payments gives way to the next.
   return years.filter(({ x }, index) => (years[index + 1]?.x ?? x + YEAR_WIDTH) - x >= YEAR_WIDTH);
 }
 
-const yearOf = (row: PaymentRow | undefined): number | undefined =>
-  row?.date == null ? undefined : civilDate(row.date).year;
+const yearOf = (each: ChartLine | undefined): number | undefined =>
+  each?.date == null ? undefined : civilDate(each.date).year;

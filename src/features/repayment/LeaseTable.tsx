@@ -3,7 +3,9 @@ import type { LeaseQuote, LeaseRow } from "@/core";
 import { leaseCharges } from "@/exchange/kinds/lease/rows";
 import { amountIn, dateIn, type Notation } from "@/exchange/notation";
 import { AllButton, useFirstYear } from "./first-year";
-import { CELL, ClosingProof, type ScheduleProps, ScheduleTable } from "./ScheduleTable";
+import { LeaseProof } from "./LeaseProof";
+import { leaseRemark } from "./lease-remark";
+import { CELL, type ScheduleProps, ScheduleTable } from "./ScheduleTable";
 import { saveSchedule } from "./save-schedule";
 
 // A picture of what stands below it, loaded when its place comes into view.
@@ -20,26 +22,22 @@ const CHARGES = "Charges";
 type Props = ScheduleProps<LeaseQuote> & {
   /** What else can be done with the table. */
   action?: ReactNode;
-  /** Whether the chart is shown at once, however low the window. */
-  withChart?: boolean;
 };
 
 /** The lessor's table: each payment split into rent and lost value, down to the residual. */
 export const LeaseTable = memo(function LeaseTable(props: Props) {
-  const { quote, notation, stale, fileName, action, onAll, withChart = false } = props;
-  const { schedule, residual, cost, deal } = quote;
+  const { quote, notation, stale, fileName, action, onAll } = props;
+  const { schedule, deal } = quote;
   const money = (minor: number) => amountIn(minor, deal.currency, notation);
-  const [isChart, setChart] = useState(() => withChart || window.innerHeight >= ROOM_FOR_CHART);
+  const [isChart, setChart] = useState(() => window.innerHeight >= ROOM_FOR_CHART);
   const lines = useFirstYear(schedule, quote.filled.plan.frequency, onAll !== undefined);
   const charges = useMemo(() => leaseCharges(quote), [quote]);
   const sum = (part: "payment" | "rent" | "depreciation" | "tax") =>
     schedule.reduce((total, row) => total + row[part], 0);
   const closing = schedule.at(-1)?.balance ?? 0;
-  const lost = sum("depreciation");
-  const totals = [sum("payment"), sum("rent"), lost, sum("tax"), closing];
+  const totals = [sum("payment"), sum("rent"), sum("depreciation"), sum("tax"), closing];
   if (charges) totals.push(charges.reduce((total, charge) => total + charge, 0));
   const paid = schedule.filter(({ kind }) => kind !== "closing").length;
-  const closes = closing === residual && cost - lost === residual;
 
   return (
     <ScheduleTable
@@ -58,12 +56,7 @@ export const LeaseTable = memo(function LeaseTable(props: Props) {
           </button>
         </>
       }
-      proof={
-        <ClosingProof
-          closes={` at ${money(residual)}`}
-          fails={closes ? undefined : `${money(closing)} is left, not ${money(residual)}`}
-        />
-      }
+      proof={<LeaseProof quote={quote} money={money} />}
       columns={charges ? [...COLUMNS, CHARGES] : COLUMNS}
       found={deal.find === "payment" ? "Payment" : undefined}
       stale={stale}
@@ -116,12 +109,6 @@ function OpeningRow({ quote, notation, hasCharges }: OpeningProps) {
   );
 }
 
-const REMARKS: Record<LeaseRow["kind"], string> = {
-  atSigning: "at signing",
-  payment: "",
-  closing: "residual due",
-};
-
 type RowProps = {
   row: LeaseRow;
   notation: Notation;
@@ -136,14 +123,13 @@ type RowProps = {
 const Row = memo(function Row({ row, notation, money, place, charge }: RowProps) {
   const { kind, number, date, payment, rent, depreciation, tax, balance } = row;
   const isClosing = kind === "closing";
+  const remark = leaseRemark(row);
   return (
     <tr aria-rowindex={place + 2}>
       <td className={`${CELL} pl-2 md:pl-4 text-left text-faint`}>{isClosing ? "" : number}</td>
       <td className={`${CELL} whitespace-nowrap text-left leading-none md:leading-normal`}>
         {date === null ? "" : dateIn(date, notation)}
-        {REMARKS[kind] && (
-          <span className="block text-faint text-xs md:ml-2 md:inline md:text-sm">{REMARKS[kind]}</span>
-        )}
+        {remark && <span className="block text-faint text-xs md:ml-2 md:inline md:text-sm">{remark}</span>}
       </td>
       <td className={CELL}>{isClosing ? "" : money(payment)}</td>
       <td className={CELL}>{money(rent)}</td>

@@ -2,8 +2,9 @@ import { memo, useMemo } from "react";
 import { chargeColumn, type LoanQuote, type PaymentRow } from "@/core";
 import { amountIn, dateIn, type Notation } from "@/exchange/notation";
 import { AllButton, useFirstYear } from "./first-year";
+import { LoanProof } from "./LoanProof";
 import { paymentCount, remarkOn } from "./remarks";
-import { CELL, ClosingProof, type ScheduleProps, ScheduleTable } from "./ScheduleTable";
+import { CELL, type ScheduleProps, ScheduleTable } from "./ScheduleTable";
 import { saveSchedule } from "./save-schedule";
 
 const COLUMNS = ["Payment", "Interest", "Principal", "Balance"];
@@ -19,7 +20,6 @@ export const RepaymentTable = memo(function RepaymentTable(props: ScheduleProps<
     () => quote.charges && chargeColumn(quote.schedule, quote.charges.all),
     [quote.charges, quote.schedule],
   );
-  const principal = rows.reduce((sum, row) => sum + row.principal, 0);
   const { loanAmount, totalInterest } = quote;
   const lines = useFirstYear(rows, quote.filled.plan.frequency, onAll !== undefined);
   const totals = [loanAmount + totalInterest, totalInterest, loanAmount, rows.at(-1)?.balance ?? 0];
@@ -28,16 +28,7 @@ export const RepaymentTable = memo(function RepaymentTable(props: ScheduleProps<
   return (
     <ScheduleTable
       title="Repayment"
-      proof={
-        <ClosingProof
-          closes={`: principal adds up to ${money(principal)}`}
-          fails={
-            principal === loanAmount
-              ? undefined
-              : `principal adds up to ${money(principal)}, not ${money(loanAmount)}`
-          }
-        />
-      }
+      proof={<LoanProof quote={quote} rows={rows} money={money} />}
       action={lines < rows.length && <AllButton payments={quote.payments} onAll={onAll} />}
       columns={charges ? [...COLUMNS, CHARGES] : COLUMNS}
       found={quote.deal.find === "payment" ? "Payment" : undefined}

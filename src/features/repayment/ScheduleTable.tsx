@@ -1,5 +1,5 @@
 import { BadgeCheck, Download } from "lucide-react";
-import { type KeyboardEvent, type ReactNode, type RefObject, useRef } from "react";
+import { type DOMAttributes, type ReactNode, type RefObject, useRef } from "react";
 import type { Notation } from "@/exchange/notation";
 import { RowsInView } from "./RowsInView";
 
@@ -30,9 +30,9 @@ type Props = {
   totals: readonly string[];
   /** Of chosen lines the same, where some are chosen. */
   chosen?: { counted: ReactNode; totals: readonly string[] } | undefined;
-  /** What scrolls, for whoever goes to a line; and what a key does there. */
+  /** What scrolls, for whoever goes to a line; and what a key or a pointer does there. */
   region?: RefObject<HTMLDivElement | null>;
-  onKey?: (event: KeyboardEvent<HTMLElement>) => void;
+  handlers?: DOMAttributes<HTMLElement>;
   /** Writes the table to a file: with plain figures for programs, or as a spreadsheet of a place reads them. */
   download: (forSpreadsheet: boolean) => void;
 };
@@ -41,13 +41,13 @@ type Props = {
 export function ScheduleTable(props: Props) {
   const { title, proof, children, action, columns, found, stale, count, row, counted, totals, download } =
     props;
-  const { chosen, region, onKey } = props;
+  const { chosen, region, handlers } = props;
   const own = useRef<HTMLDivElement>(null);
   const scroller = region ?? own;
   return (
     <section
       aria-labelledby="repayment-title"
-      className={`card-paper flex h-[28rem] contain-content flex-col overflow-hidden lg:h-auto lg:flex-1 ${children ? "lg:min-h-[27rem]" : "lg:min-h-60"}`}
+      className={`card-paper flex contain-content flex-col overflow-hidden lg:h-auto lg:flex-1 ${children ? "h-[40rem] lg:min-h-[27rem]" : "h-[28rem] lg:min-h-60"}`}
     >
       <div className="flex flex-wrap items-center gap-x-3 gap-y-1 px-4 py-1">
         <h2 id="repayment-title" className="font-semibold text-lg">
@@ -65,7 +65,7 @@ export function ScheduleTable(props: Props) {
         className="min-h-0 flex-1 overflow-auto"
         tabIndex={0}
         aria-label={`${title} table`}
-        onKeyDown={onKey}
+        {...handlers}
       >
         <table
           className={`w-full table-fixed border-separate border-spacing-0 text-right text-xs md:text-base ${stale ? "stale" : ""}`}
@@ -75,7 +75,7 @@ export function ScheduleTable(props: Props) {
             <col className="w-9 md:w-16" />
             <col className="w-22 md:w-52" />
           </colgroup>
-          <thead>
+          <thead className="sticky top-0 z-10">
             <tr aria-rowindex={1}>
               <Head className="pl-2 md:pl-4 py-1 text-left">No.</Head>
               <Head className="px-1 md:px-2 text-left">Due</Head>
@@ -89,9 +89,9 @@ export function ScheduleTable(props: Props) {
           <tbody>
             <RowsInView scroller={scroller} count={count} columns={columns.length + 2} row={row} />
           </tbody>
-          <tfoot>
-            {chosen && <Foot className="bottom-[2.05rem] bg-base-300" {...chosen} />}
-            <Foot className="bottom-0 bg-base-200" rowIndex={count + 2} counted={counted} totals={totals} />
+          <tfoot className="sticky bottom-0 z-10">
+            {chosen && <Foot className="bg-base-300" {...chosen} />}
+            <Foot className="bg-base-200" rowIndex={count + 2} counted={counted} totals={totals} />
           </tfoot>
         </table>
       </section>
@@ -108,7 +108,7 @@ function Foot({ className, rowIndex, counted, totals }: FootProps) {
       <th
         scope="row"
         colSpan={2}
-        className={`sticky border-base-300 border-t py-1 pl-2 md:pl-4 text-left font-semibold ${className}`}
+        className={`border-base-300 border-t py-1 pl-2 md:pl-4 text-left font-semibold ${className}`}
       >
         {counted}
       </th>
@@ -116,7 +116,7 @@ function Foot({ className, rowIndex, counted, totals }: FootProps) {
         <td
           // biome-ignore lint/suspicious/noArrayIndexKey: a sum under each column, in their order.
           key={place}
-          className={`sticky border-base-300 border-t px-1 md:px-2 font-semibold last:pr-2 md:last:pr-4 ${className}`}
+          className={`border-base-300 border-t px-1 md:px-2 font-semibold last:pr-2 md:last:pr-4 ${className}`}
         >
           {total}
         </td>
@@ -127,7 +127,7 @@ function Foot({ className, rowIndex, counted, totals }: FootProps) {
 
 function Head({ className, children }: { className: string; children: ReactNode }) {
   return (
-    <th scope="col" className={`sticky top-0 z-10 bg-base-200 font-semibold ${className}`}>
+    <th scope="col" className={`bg-base-200 font-semibold ${className}`}>
       {children}
     </th>
   );

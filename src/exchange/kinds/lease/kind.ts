@@ -15,6 +15,7 @@ import { readLease } from "./read";
 import { recordOfLease } from "./record";
 import type { LeaseRecord } from "./record.schema";
 import { leaseRows } from "./rows";
+import { NO_EXTRAS } from "./words/no-extras";
 import { leaseSentence } from "./words/sentence";
 
 /** Leases, as they go in and out. */
@@ -29,8 +30,7 @@ export const LEASE_FILES: FileKind<LeaseFile, LeaseDeal, LeaseQuote, LeaseQuesti
   },
   answer: answerLeaseQuestion,
   early: () => ({
-    error:
-      "A lease takes no extra payments: its payments are for the use of the vehicle. What ending it early costs can be asked for instead.",
+    error: `${NO_EXTRAS} What ending it early costs can be asked for instead.`,
   }),
   rows: leaseRows,
   paid: ({ frequency, inAdvance, payments }) =>

@@ -1,11 +1,13 @@
-import { useEffect, useRef, useState } from "react";
+import { useCallback, useEffect, useRef, useState } from "react";
+
+/** Asks a thread; null where something newer was asked for meanwhile, undefined where there is no thread. */
+type Ask<Question, Answer> = (question: Question) => Promise<Answer | null> | undefined;
 
 /** Answers questions in a thread of its own. */
-type Client<Question, Answer> = {
-  /** Null where something newer was asked for meanwhile. */
-  ask: (question: Question) => Promise<Answer | null>;
-  close: () => void;
-};
+type Client<Question, Answer> = { ask: Ask<Question, Answer>; close: () => void };
+
+/** An answer with its question. */
+export type Answered<Question, Answer> = { question: Question; answer: Answer };
 
 /**
  * The newest answer of a thread with its question, while a newer one may still be on its way.
@@ -18,9 +20,7 @@ export function useThread<Question, Answer>(
   start: () => Client<Question, Answer>,
   question: Question | null,
   pauseMs: number,
-): { question: Question; answer: Answer } | null {
-  const [made, setMade] = useState<{ question: Question; answer: Answer } | null>(null);
-  const isFirst = useRef(true);
+): Answered<Question, Answer> | null {
   const client = useRef<Client<Question, Answer>>(undefined);
   useEffect(() => {
     client.current = start();
@@ -29,20 +29,38 @@ export function useThread<Question, Answer>(
       client.current = undefined;
     };
   }, [start]);
+  const ask = useCallback((asked: Question) => client.current?.ask(asked), []);
+  return useAnswer(ask, question, pauseMs);
+}
+
+/**
+ * The same of a thread that others ask, too.
+ *
+ * @param ask the same function each time
+ */
+export function useAnswer<Question, Answer>(
+  ask: Ask<Question, Answer>,
+  question: Question | null,
+  pauseMs: number,
+): Answered<Question, Answer> | null {
+  const [made, setMade] = useState<Answered<Question, Answer> | null>(null);
+  const isFirst = useRef(true);
   useEffect(() => {
     if (!question) return;
     let isWanted = true;
-    const ask = () =>
-      client.current?.ask(question).then(answer => {
-        if (!answer || !isWanted) return;
-        isFirst.current = false;
-        setMade({ question, answer });
-      });
-    const timer = setTimeout(() => void ask(), isFirst.current ? 0 : pauseMs);
+    const timer = setTimeout(
+      () =>
+        void ask(question)?.then(answer => {
+          if (!answer || !isWanted) return;
+          isFirst.current = false;
+          setMade({ question, answer });
+        }),
+      isFirst.current ? 0 : pauseMs,
+    );
     return () => {
       isWanted = false;
       clearTimeout(timer);
     };
-  }, [question, pauseMs]);
+  }, [ask, question, pauseMs]);
   return made;
 }

@@ -10,7 +10,7 @@ import { CardSection } from "./CardSection";
 import { EarlyAnswer } from "./EarlyAnswer";
 import { EarlyPlan } from "./EarlyPlan";
 import { EarlyPresets } from "./EarlyPresets";
-import { withOnce } from "./early-changes";
+import { withEach, withOnce } from "./early-changes";
 import { OnceRow } from "./OnceRow";
 import type { Tried } from "./use-early";
 import { WhenField } from "./WhenField";
@@ -65,12 +65,7 @@ function WithEach({ quote, tried: { early, change } }: Props) {
   const { decimals, payment } = quote;
   const each = early.each === undefined ? {} : eachOf(early.each);
   const minor = parseAmount(String(each.amount ?? "0"), decimals) ?? 0;
-  const put = (amount: string | undefined) =>
-    change(({ each: _, ...now }) => {
-      if (amount === undefined) return now;
-      const { amount: _amount, ...numbers } = each;
-      return { ...now, each: Object.keys(numbers).length > 0 ? { ...numbers, amount } : amount };
-    }, "each");
+  const put = (amount: string | undefined) => change(now => withEach(now, amount), "each");
   const putNumber = (name: "from" | "to", value: number) =>
     change(now => ({ ...now, each: { ...each, amount: each.amount ?? "0", [name]: value } }), name);
   const number = (name: "from" | "to", otherwise: number) => (

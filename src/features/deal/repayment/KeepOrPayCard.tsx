@@ -1,25 +1,29 @@
 import { useMemo, useState } from "react";
-import { formatAmount, type KeepOrPay, keepOrPay, type LoanQuote, parseAmount, periodsPerYear } from "@/core";
+import { type KeepOrPay, keepOrPayWorking, type LoanQuote, parseAmount, periodsPerYear } from "@/core";
 import type { Asides } from "@/exchange/deal-document";
 import { withOptional } from "@/exchange/members";
 import { amountIn, inNotation, plainFigure } from "@/exchange/notation";
 import { TypedFigure } from "@/features/typing/TypedFigure";
 import type { Read } from "@/features/typing/use-typed";
+import type { KeepOrPayQuestion } from "@/workers/early-worker";
 import { useDesk } from "../desk/desk-context";
 import { useNotation, useOptionOf } from "../option/option-context";
+import { useAnswer } from "../parts/use-thread";
 import { AmountField } from "./AmountField";
-import { CardSection, Worked } from "./CardSection";
+import { CardSection } from "./CardSection";
+import { How } from "./How";
 import type { Tried } from "./use-early";
 import { type When, WhenField } from "./WhenField";
 
 type Props = { quote: LoanQuote; tried: Tried };
 
 /** Money in hand after a payment: kept at a return, or paid into the loan. */
-export function KeepOrPayCard({ quote, tried: { early } }: Props) {
+export function KeepOrPayCard({ quote, tried }: Props) {
   const { option } = useOptionOf("loan");
   const { state, dispatch } = useDesk();
   const { notation } = useNotation();
   const { currency } = quote.deal;
+  const { early } = tried;
   const first = early.once?.find(({ after }) => after !== undefined);
   const [own, setOwn] = useState<{ amount?: string | undefined; when?: When }>({});
   const amount = own.amount ?? (first?.amount === undefined ? undefined : String(first.amount));
@@ -39,10 +43,15 @@ export function KeepOrPayCard({ quote, tried: { early } }: Props) {
   const rate = earns && String(earns.rate);
   const tax = String(earns?.tax ?? "0");
   const after = "after" in when ? when.after : 0;
-  const told = useMemo(
-    () => (minor && rate !== undefined ? keepOrPay(quote, after, minor, { rate, tax }) : null),
-    [quote, after, minor, rate, tax],
+  const question = useMemo(
+    () =>
+      minor && rate !== undefined
+        ? { deal: quote.filled, after, amount: minor, yearlyReturn: { rate, tax } }
+        : null,
+    [quote.filled, after, minor, rate, tax],
   );
+  const found = useAnswer(tried.thread.keepOrPay, question, 0);
+  const told = question && found?.question.deal === quote.filled ? found : null;
   return (
     <CardSection title="Keep it, or pay it in?">
       <div className="flex flex-wrap items-center gap-x-2 gap-y-1">
@@ -72,14 +81,12 @@ export function KeepOrPayCard({ quote, tried: { early } }: Props) {
         a year, taxed at
         <PercentField label="Tax on the return" value={tax} put={next => put({ tax: next ?? "0" }, "tax")} />
       </div>
-      {told && !told.ok && (
+      {told && !told.answer.ok && (
         <p role="status" className="mt-1 text-error text-sm">
-          {inNotation(told.failure.sentence, notation)}
+          {inNotation(told.answer.failure.sentence, notation)}
         </p>
       )}
-      {told?.ok && minor !== undefined && rate !== undefined && (
-        <Told quote={quote} told={told.value} amount={minor} after={after} rate={rate} tax={tax} />
-      )}
+      {told?.answer.ok && <Told quote={quote} asked={told.question} told={told.answer.value} />}
     </CardSection>
   );
 }
@@ -109,18 +116,10 @@ function PercentField({ label, value, put }: PercentProps) {
   );
 }
 
-type ToldProps = {
-  quote: LoanQuote;
-  told: KeepOrPay;
-  amount: number;
-  after: number;
-  rate: string;
-  tax: string;
-};
+type ToldProps = { quote: LoanQuote; asked: KeepOrPayQuestion; told: KeepOrPay };
 
-function Told({ quote, told, amount, after, rate, tax }: ToldProps) {
+function Told({ quote, asked, told }: ToldProps) {
   const { notation } = useNotation();
-  const [isOpen, setOpen] = useState(false);
   const money = (minor: number) => amountIn(minor, quote.deal.currency, notation);
   const { kept, paidIn, difference, tieReturn } = told;
   const most = Math.max(kept, paidIn, 1);
@@ -146,34 +145,9 @@ function Told({ quote, told, amount, after, rate, tax }: ToldProps) {
       </p>
       <p className="text-faint text-sm">
         On the day of payment {told.plannedEnd}, the last as planned. Interest saved is certain, a return is
-        not.{" "}
-        <button
-          type="button"
-          className="cursor-pointer font-semibold text-primary"
-          aria-expanded={isOpen}
-          onClick={() => setOpen(!isOpen)}
-        >
-          How {isOpen ? "▾" : "▸"}
-        </button>
+        not.
       </p>
-      {isOpen && (
-        <dl className="mt-1 grid grid-cols-[1fr_auto] gap-x-3 border-primary border-l-4 pl-2 text-sm">
-          <Worked
-            name={inNotation(
-              `kept: ${formatAmount(amount, quote.decimals)} × (1 + ${rate} % × (1 − ${tax} %)) ^ (${told.plannedEnd - after} ÷ ${periodsPerYear(quote.filled.plan.frequency)})`,
-              notation,
-            )}
-            text={money(kept)}
-          />
-          <Worked name="repays principal" text={money(told.credited)} />
-          {told.earlyFee > 0 && <Worked name="charge for paying early" text={money(told.earlyFee)} />}
-          {told.rest > 0 && <Worked name="is left, and grows" text={money(told.rest)} />}
-          <Worked
-            name={`paid in: what is no longer paid up to payment ${told.plannedEnd}, grown from each payment to then (paid off with payment ${told.paidInEnd})`}
-            text={money(paidIn)}
-          />
-        </dl>
-      )}
+      <How of="what is left" working={() => keepOrPayWorking(quote, asked, told)} />
     </div>
   );
 }

@@ -1,12 +1,11 @@
 import { useMemo, useState } from "react";
-import { formatAmount, type LoanQuote, type PaidOffWith, parseIsoDate } from "@/core";
+import { type ExtraMoney, formatAmount, type LoanQuote, parseIsoDate } from "@/core";
 import { amountIn, inNotation } from "@/exchange/notation";
-import { startPaidOff } from "@/workers/paid-off-client";
-import type { PaidOffQuestion } from "@/workers/paid-off-worker";
+import type { PaidOffQuestion } from "@/workers/early-worker";
 import { useNotation, useOptionOf } from "../option/option-context";
-import { useThread } from "../parts/use-thread";
+import { useAnswer } from "../parts/use-thread";
 import { CardSection } from "./CardSection";
-import { withOnce } from "./early-changes";
+import { withOnceOn } from "./early-changes";
 import type { Tried } from "./use-early";
 import { type When, WhenField } from "./WhenField";
 
@@ -31,12 +30,15 @@ export function PaidOffByCard({ quote, tried }: Props) {
       using: usingOf(isOnce, from),
     };
   }, [quote.filled, extra, target, isOnce, from]);
-  const found = useThread(startPaidOff, question, PAUSE_MS);
+  const found = useAnswer(tried.thread.paidOff, question, PAUSE_MS);
   const answer = question && found?.question === question ? found.answer : null;
   const money = (minor: number) => amountIn(minor, quote.deal.currency, notation);
   const take = (minor: number) => {
     const amount = formatAmount(minor, quote.decimals);
-    tried.change(now => taken(now, isOnce, from, amount));
+    tried.change(now => {
+      if (isOnce) return withOnceOn(now, quote, from, amount);
+      return { ...now, each: "after" in from && from.after > 1 ? { from: from.after, amount } : amount };
+    });
   };
   return (
     <CardSection
@@ -91,19 +93,7 @@ export function PaidOffByCard({ quote, tried }: Props) {
   );
 }
 
-function usingOf(isOnce: boolean, from: When): PaidOffWith {
+function usingOf(isOnce: boolean, from: When): ExtraMoney {
   if (!isOnce) return { each: "after" in from && from.after > 1 ? { from: from.after } : {} };
   return "after" in from ? from : { date: parseIsoDate(from.date) ?? 0 };
-}
-
-/** What is tried with the found amount in place of its own kind. */
-function taken(now: Tried["early"], isOnce: boolean, from: When, amount: string): Tried["early"] {
-  if (!isOnce) {
-    const starts = "after" in from && from.after > 1 ? { from: from.after } : undefined;
-    return { ...now, each: starts ? { ...starts, amount } : amount };
-  }
-  const others = (now.once ?? []).filter(each =>
-    "after" in from ? each.after !== from.after : each.date !== from.date,
-  );
-  return withOnce(now, [...others, { ...from, amount }]);
 }

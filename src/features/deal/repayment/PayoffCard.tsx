@@ -1,23 +1,32 @@
-import { useMemo, useState } from "react";
-import { isoDate, type LoanQuote, type Payoff, parseIsoDate, payoffAfter, payoffOn } from "@/core";
+import { memo, useMemo, useState } from "react";
+import {
+  isoDate,
+  type LoanQuote,
+  type Payoff,
+  parseIsoDate,
+  payoffAfter,
+  payoffOn,
+  payoffWorking,
+} from "@/core";
 import { amountIn, dateIn, decimalIn, inNotation } from "@/exchange/notation";
 import { todaysDay } from "@/features/figures/today";
-import { useDesk } from "../desk/desk-context";
+import { useFrame } from "../desk/desk-context";
 import { useNotation, useOptionOf } from "../option/option-context";
 import { CardSection, Worked } from "./CardSection";
+import { How } from "./How";
 import { type When, WhenField } from "./WhenField";
 
 type Props = { quote: LoanQuote };
 
 /** What pays the loan off on a day, and until when a sum is good. */
-export function PayoffCard({ quote }: Props) {
+export const PayoffCard = memo(function PayoffCard({ quote }: Props) {
   const { option } = useOptionOf("loan");
-  const { state } = useDesk();
+  const { heading } = useFrame();
   const { notation } = useNotation();
   const [asked, setAsked] = useState<When>();
   const [through, setThrough] = useState<string>();
   const when = asked ?? usualDay(quote);
-  const { place } = state.heading;
+  const { place } = heading;
   const payoff = useMemo(() => {
     const terms = { place, goodThrough: through === undefined ? undefined : parseIsoDate(through) };
     return "after" in when
@@ -63,10 +72,15 @@ export function PayoffCard({ quote }: Props) {
           {inNotation(payoff.failure.sentence, notation)}
         </p>
       )}
-      {payoff.ok && <Told quote={quote} payoff={payoff.value} />}
+      {payoff.ok && (
+        <>
+          <Told quote={quote} payoff={payoff.value} />
+          <How of="the payoff" working={() => payoffWorking(quote, payoff.value, place)} />
+        </>
+      )}
     </CardSection>
   );
-}
+});
 
 /** Today while the loan runs, else after its first year. */
 function usualDay({ startDate, finalDate, payments }: LoanQuote): When {

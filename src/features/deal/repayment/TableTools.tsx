@@ -1,12 +1,14 @@
-import { type LoanQuote, type PaymentRow, parseIsoDate } from "@/core";
-import { useNotation, useOptionOf } from "../option/option-context";
-import { MORE_COLUMNS, type MoreColumn } from "./columns";
+import { memo, type ReactNode } from "react";
+import { parseIsoDate } from "@/core";
+import { useNotation, useOption } from "../option/option-context";
+import { type ColumnNames, MORE_COLUMNS, type MoreColumn } from "./columns";
+import type { TableLines } from "./lines";
 import { namedRanges, type Range } from "./range";
 import { WhenField } from "./WhenField";
 
 type Props = {
-  quote: LoanQuote;
-  rows: readonly PaymentRow[];
+  lines: TableLines;
+  columnNames: ColumnNames;
   range: Range | null;
   onRange: (range: Range | null) => void;
   /** The place after which the next twelve months begin. */
@@ -16,32 +18,22 @@ type Props = {
   onMore: (more: readonly MoreColumn[]) => void;
   byContract: boolean;
   onByContract: (byContract: boolean) => void;
-  /** Where extra payments are tried: which table is shown. */
-  tried: { isPlanned: boolean; onPlanned: (isPlanned: boolean) => void } | undefined;
+  /** Opens or folds all years. */
+  onFold: (isOpen: boolean) => void;
+  choices: ReactNode;
 };
 
 /** Where to go in the table, what of it is chosen, and what it shows. */
-export function TableTools(props: Props) {
-  const { quote, rows, range, onRange, after, onGo, more, onMore, byContract, onByContract, tried } = props;
-  const { option } = useOptionOf("loan");
+export const TableTools = memo(function TableTools(props: Props) {
+  const { lines, columnNames, range, onRange, after, onGo, more, onMore, byContract, onByContract } = props;
+  const { onFold, choices } = props;
+  const { rows, hasDates } = lines;
+  const { option } = useOption();
   const { notation } = useNotation();
-  const columns = (Object.keys(MORE_COLUMNS) as MoreColumn[]).filter(
-    column => column !== "charges" || quote.charges,
-  );
   return (
     <div className="order-last flex basis-full flex-wrap items-center gap-x-2 gap-y-1 text-sm print:hidden">
-      {tried && (
-        <select
-          className="choice-in-words"
-          aria-label="Which repayment is shown"
-          value={tried.isPlanned ? "planned" : "tried"}
-          onChange={({ target }) => tried.onPlanned(target.value === "planned")}
-        >
-          <option value="tried">with extra payments</option>
-          <option value="planned">as planned</option>
-        </select>
-      )}
-      {Object.entries(namedRanges(rows, quote, after)).map(([name, named]) => (
+      {choices}
+      {Object.entries(namedRanges(lines, after)).map(([name, named]) => (
         <button key={name} type="button" className="btn btn-xs" onClick={() => onRange(named)}>
           {name}
         </button>
@@ -65,29 +57,30 @@ export function TableTools(props: Props) {
               "after" in when
                 ? rows.findIndex(({ number }) => number === when.after)
                 : rows.findIndex(({ date }) => date !== null && date >= day);
-            if (place < 0) return;
-            onGo(place);
-            onRange({ from: place, to: place });
+            if (place >= 0) onGo(place);
           }}
         />
       </span>
       <details className="relative">
         <summary className="cursor-pointer font-semibold text-primary">Columns</summary>
         <div className="absolute right-0 z-20 w-56 rounded-box border border-base-300 bg-base-100 p-2 shadow-sm">
-          {columns.map(column => (
-            <label key={column} className="flex items-center gap-2 py-0.5">
-              <input
-                type="checkbox"
-                className="checkbox checkbox-sm"
-                checked={more.includes(column)}
-                onChange={({ target }) =>
-                  onMore(target.checked ? [...more, column] : more.filter(each => each !== column))
-                }
-              />
-              {MORE_COLUMNS[column]}
-            </label>
-          ))}
-          {quote.startDate !== null && (
+          {MORE_COLUMNS.map(
+            column =>
+              columnNames[column] !== undefined && (
+                <label key={column} className="flex items-center gap-2 py-0.5">
+                  <input
+                    type="checkbox"
+                    className="checkbox checkbox-sm"
+                    checked={more.includes(column)}
+                    onChange={({ target }) =>
+                      onMore(target.checked ? [...more, column] : more.filter(each => each !== column))
+                    }
+                  />
+                  {columnNames[column]}
+                </label>
+              ),
+          )}
+          {hasDates && (
             <label className="mt-1 flex items-center gap-2 border-base-300 border-t pt-1">
               <input
                 type="checkbox"
@@ -98,8 +91,16 @@ export function TableTools(props: Props) {
               By years of the contract
             </label>
           )}
+          <div className="mt-1 flex gap-1 border-base-300 border-t pt-2">
+            <button type="button" className="btn btn-xs" onClick={() => onFold(true)}>
+              Open all years
+            </button>
+            <button type="button" className="btn btn-xs" onClick={() => onFold(false)}>
+              Fold all years
+            </button>
+          </div>
         </div>
       </details>
     </div>
   );
-}
+});

@@ -1,14 +1,10 @@
-import type { PaymentRow } from "@/core";
+/** Columns that can be shown besides those of every table. */
+export const MORE_COLUMNS = ["opening", "costSoFar", "principalSoFar", "charges"] as const;
 
-/** Columns that can be shown besides payment, interest, principal and balance, and what each shows of a line. */
-export const MORE_COLUMNS = {
-  opening: "Opening balance",
-  interestSoFar: "Interest so far",
-  principalSoFar: "Principal so far",
-  charges: "Charges",
-} as const;
+export type MoreColumn = (typeof MORE_COLUMNS)[number];
 
-export type MoreColumn = keyof typeof MORE_COLUMNS;
+/** What they are called in a table, as far as it has them. */
+export type ColumnNames = Partial<Record<MoreColumn, string>>;
 
 const KEY = "kellux repayment columns";
 
@@ -16,7 +12,7 @@ const KEY = "kellux repayment columns";
 export function keptColumns(): readonly MoreColumn[] {
   try {
     const kept: unknown = JSON.parse(localStorage.getItem(KEY) ?? "[]");
-    return Array.isArray(kept) ? kept.filter((each): each is MoreColumn => each in MORE_COLUMNS) : [];
+    return Array.isArray(kept) ? MORE_COLUMNS.filter(each => kept.includes(each)) : [];
   } catch {
     return [];
   }
@@ -29,18 +25,4 @@ export function keepColumns(columns: readonly MoreColumn[]): void {
   } catch {
     // Private windows may keep nothing.
   }
-}
-
-/** Each line with what was owed before it, and what was paid up to it. */
-type LineSoFar = { opening: number; interestSoFar: number; principalSoFar: number };
-
-export function linesSoFar(rows: readonly PaymentRow[], loanAmount: number): LineSoFar[] {
-  let [opening, interestSoFar, principalSoFar] = [loanAmount, 0, 0];
-  return rows.map(row => {
-    const before = opening;
-    interestSoFar += row.interest;
-    principalSoFar += row.principal;
-    opening = row.balance;
-    return { opening: before, interestSoFar, principalSoFar };
-  });
 }

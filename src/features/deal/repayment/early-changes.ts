@@ -1,4 +1,6 @@
+import { isoDate, type LoanQuote } from "@/core";
 import type { Asides } from "@/exchange/deal-document";
+import { withEachAmount } from "@/exchange/extra-payments/each-extra";
 import type { ExtraFile } from "@/exchange/extra-payments/extra.schema";
 import { withOptional } from "@/exchange/members";
 
@@ -14,6 +16,10 @@ export function withEarly(asides: Asides, id: string, early: ExtraFile): Asides 
   return withOptional(asides, "options", Object.keys(options).length > 0 ? options : undefined);
 }
 
+/** Another amount with each payment, or none; from and to which payment stays. */
+export const withEach = ({ each, ...early }: ExtraFile, amount: string | undefined): ExtraFile =>
+  amount === undefined ? early : { ...early, each: withEachAmount(each, amount) };
+
 /** Other money that comes once, in order; an empty list is none. */
 export const withOnce = (early: ExtraFile, once: readonly OnceFile[]): ExtraFile =>
   withOptional(early, "once", once.length > 0 ? [...once] : undefined);
@@ -24,3 +30,18 @@ export const withOnceAt = (early: ExtraFile, index: number, change: Partial<Once
     early,
     (early.once ?? []).map((each, place) => (place === index ? { ...each, ...change } : each)),
   );
+
+/** The same with an amount, or none, in place of what comes on a day. */
+export function withOnceOn(
+  early: ExtraFile,
+  { schedule }: Pick<LoanQuote, "schedule">,
+  when: { after: number } | { date: string },
+  amount: string | undefined,
+): ExtraFile {
+  const dayOf = ({ after, date }: OnceFile) => {
+    const due = schedule.find(({ number, kind }) => number === after && kind !== "extra")?.date;
+    return date ?? (due == null ? `payment ${after}` : isoDate(due));
+  };
+  const others = (early.once ?? []).filter(each => dayOf(each) !== dayOf(when));
+  return withOnce(early, amount === undefined ? others : [...others, { ...when, amount }]);
+}

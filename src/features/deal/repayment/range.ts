@@ -1,19 +1,15 @@
-import { type LoanQuote, type PaymentRow, periodsPerYear, type Totals, totalsOfRows } from "@/core";
+import type { TableLines } from "./lines";
 
 /** Lines of the table from one place to another, both included; which was chosen first does not matter. */
 export type Range = { from: number; to: number };
 
+type Rows = TableLines["rows"];
+
 /** The places of a range in order. */
 export const inOrder = ({ from, to }: Range): Range => (from <= to ? { from, to } : { from: to, to: from });
 
-/** What the lines of a range come to. */
-export function totalsOfRange(rows: readonly PaymentRow[], range: Range, loanAmount: number): Totals {
-  const { from, to } = inOrder(range);
-  return totalsOfRows(rows.slice(from, to + 1), rows[from - 1]?.balance ?? loanAmount);
-}
-
 /** "payments 3 to 5", "payment 3". */
-export function rangeWords(rows: readonly PaymentRow[], range: Range): string {
+export function rangeWords(rows: Rows, range: Range): string {
   const { from, to } = inOrder(range);
   const [first, last] = [rows[from]?.number ?? 0, rows[to]?.number ?? 0];
   return first === last ? `payment ${first}` : `payments ${first} to ${last}`;
@@ -25,11 +21,9 @@ export function rangeWords(rows: readonly PaymentRow[], range: Range): string {
  * @param after the place after which the next twelve months begin
  */
 export function namedRanges(
-  rows: readonly PaymentRow[],
-  { filled }: LoanQuote,
+  { rows, perYear }: Pick<TableLines, "rows" | "perYear">,
   after: number,
 ): Record<string, Range> {
-  const perYear = periodsPerYear(filled.plan.frequency);
   const last = rows.length - 1;
   const untilNumber = (number: number) => rows.findLastIndex(row => row.number <= number);
   const next = Math.min(after + 1, last);
@@ -42,5 +36,5 @@ export function namedRanges(
 }
 
 /** The place of the last line that was due by a day; -1 before the first. */
-export const placeOn = (rows: readonly PaymentRow[], day: number): number =>
+export const placeOn = (rows: Rows, day: number): number =>
   rows.findLastIndex(({ date }) => date !== null && date <= day);

@@ -150,6 +150,11 @@ export const PLAN_PART_FIELDS: Record<PlanPartFieldName, LoanField> = {
     ),
     finds: "extra",
     foundAs: ["extra"],
+    beside: ({ inputs: { plan } }) => {
+      const { from = 1, to } = plan.extra?.each === undefined ? {} : eachOf(plan.extra.each);
+      if (to !== undefined) return `payments ${from} to ${to}`;
+      return from > 1 ? `from payment ${from}` : "";
+    },
     show: ({ inputs, quote }) =>
       inputs.find === "extra"
         ? foundAmount(inputs, quote?.extraEach)
