@@ -9,7 +9,16 @@ export async function everythingKept(request: APIRequestContext): Promise<string
     "/api/stock",
     "/api/stock/costs",
   ];
-  return Promise.all(paths.map(async path => (await request.get(path)).text()));
+  return Promise.all(paths.map(path => answered(request, path)));
+}
+
+/** A connection that rested may be closed just as it is used again; a browser then asks once more, and so does this. */
+async function answered(request: APIRequestContext, path: string): Promise<string> {
+  const ask = async () => (await request.get(path)).text();
+  return ask().catch(error => {
+    if (String(error).includes("ECONNRESET")) return ask();
+    throw error;
+  });
 }
 
 const LONGEST_SAVE_MS = 1000;

@@ -63,7 +63,9 @@ test("a lease is structured: sentence, costs, due at signing, table down to the 
   await expect(table.getByRole("row").nth(3)).toContainText("177.53");
   await expect(table.getByRole("row").last()).toContainText("36 payments");
   await page.getByRole("button", { name: "All 36" }).click();
-  await expect(page.getByTestId("repayment-line")).toContainText("Drive it for 36 months");
+  await expect(page.getByTestId("repayment-line")).toHaveText(
+    "36 monthly payments of $781.45, from $40,000.00 down to $18,240.00, cost $4,717.28 in rent.",
+  );
   await page.getByLabel("After payment, of 36").fill("24");
   await expect(page.getByRole("region", { name: "Ending early" })).toContainText("Payments left12");
   await page.getByRole("button", { name: "Desk", exact: true }).click();
