@@ -1,3 +1,4 @@
+import { spawnSync } from "node:child_process";
 import { readFile } from "node:fs/promises";
 import { expect, type Page, test } from "@playwright/test";
 import { DealScreen, press, view } from "./officer";
@@ -135,6 +136,17 @@ test("nothing of the dealer's side is on a page, on the wire, in the browser or 
   expect(theirs).not.toContain("Would take less");
   expect(JSON.parse(theirs)).toMatchObject({ version: 2, customer: "Telltale Quince-Vale" });
   expect(JSON.parse(theirs)).not.toHaveProperty("notes");
+  // Papers are made of what customers may see and of nothing else.
+  await press(page, "Papers");
+  for (const name of ["Proposal (PDF)", "Repayment table (PDF)"]) {
+    const [download] = await Promise.all([page.waitForEvent("download"), press(page, name)]);
+    const read = spawnSync("pdftotext", [await download.path(), "-"], { encoding: "utf8" });
+    if (read.status !== 0) continue;
+    expect(read.stdout).toContain("Telltale Quince-Vale");
+    expect(read.stdout).not.toMatch(TOLD);
+    expect(read.stdout).not.toContain("Would take less");
+  }
+  await press(page, "Papers");
   await page.getByLabel("Notes").fill("");
   await deal.saved();
   expect(heard).toEqual([]);

@@ -1,8 +1,8 @@
 // The browser that the browser tests run in: one that is installed, else one that is fetched.
-import { spawnSync } from "node:child_process";
 import { existsSync } from "node:fs";
 import { homedir } from "node:os";
 import { join } from "node:path";
+import { installByApt } from "./apt.mjs";
 import { run } from "./installed.mjs";
 import { programOf } from "./programs.mjs";
 
@@ -46,7 +46,7 @@ export function installedBrowser() {
  * @returns its path; undefined for Playwright's own
  */
 export function provideBrowser() {
-  const installed = installedBrowser() ?? byApt();
+  const installed = installedBrowser() ?? (installByApt("chromium") ? installedBrowser() : undefined);
   if (installed) {
     console.log(`Browser: ${installed}`);
     return installed;
@@ -54,14 +54,4 @@ export function provideBrowser() {
   run(process.execPath, [programOf("@playwright/test", "playwright"), "install", "chromium"]);
   console.log("Browser: Playwright's own Chromium");
   return undefined;
-}
-
-function byApt() {
-  if (spawnSync("apt-get", ["--version"]).status !== 0) return undefined;
-  const sudo = process.getuid?.() === 0 ? [] : ["sudo"];
-  for (const step of [["update"], ["install", "-y", "--no-install-recommends", "chromium"]]) {
-    const [command, ...args] = [...sudo, "apt-get", ...step];
-    if (spawnSync(command, args, { stdio: "inherit" }).status !== 0) return undefined;
-  }
-  return installedBrowser();
 }

@@ -1,7 +1,9 @@
 // The checks that npm test and npm run test:long are made of.
+import { spawnSync } from "node:child_process";
 import { mkdtempSync, rmSync, statfsSync } from "node:fs";
 import { freemem } from "node:os";
 import { join } from "node:path";
+import { installByApt } from "./apt.mjs";
 import { provideBrowser } from "./browser.mjs";
 import { run } from "./installed.mjs";
 import { programOf } from "./programs.mjs";
@@ -26,6 +28,18 @@ export function scratchInMemory() {
   } catch {
     // There is none, or nothing may be written there: the tests use the disk.
   }
+}
+
+/** What tests read papers with. */
+const READERS = ["pdftotext", "pdfinfo", "pdffonts", "pdftoppm"];
+
+/** Sees that papers can be read back, and says so loudly where they cannot. */
+export function providePaperReaders() {
+  const isThere = () => READERS.every(name => spawnSync(name, ["-v"]).status === 0);
+  if (isThere() || (installByApt("poppler-utils") && isThere())) return;
+  console.warn(
+    "\nPAPERS ARE NOT READ BACK: poppler-utils (pdftotext, pdftoppm) is not there and cannot be installed.\n",
+  );
 }
 
 export const unitTests = (patterns = [], env = {}) =>

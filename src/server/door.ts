@@ -50,16 +50,28 @@ export const answerFile = (
   type: string,
   work: Work<Readable>,
 ): Promise<Response> =>
+  answerNamedFile(type, request, async context => ({ fileName: name, bytes: await work(context) }));
+
+/** The same where what it is called follows from what is in it. */
+export const answerNamedFile = (
+  type: string,
+  request: Request,
+  work: Work<{ fileName: string; bytes: Readable }>,
+): Promise<Response> =>
   answerWith(async () => {
-    const bytes = Readable.toWeb(await work(contextOf(request))) as ReadableStream<Uint8Array>;
-    return new Response(bytes, {
-      headers: {
-        ...AS_IT_IS,
-        "Content-Type": type,
-        "Content-Disposition": `attachment; filename="${name}"`,
-      },
+    const { fileName, bytes } = await work(contextOf(request));
+    return new Response(Readable.toWeb(bytes) as ReadableStream<Uint8Array>, {
+      headers: { ...AS_IT_IS, "Content-Type": type, "Content-Disposition": asAttachment(fileName) },
     });
   });
+
+/** A file of a name (RFC 6266): in letters that every system takes, and as it is where it has others. */
+function asAttachment(name: string): string {
+  const safe = name.replace(/[\\/:*?"<>|\p{Cc}]/gu, "-");
+  const plain = safe.replace(/[^\x20-\x7e]/g, "_");
+  const whole = encodeURIComponent(safe).replace(/['()*]/g, each => `%${each.charCodeAt(0).toString(16)}`);
+  return `attachment; filename="${plain}"${plain === safe ? "" : `; filename*=UTF-8''${whole}`}`;
+}
 
 /** Whoever asks has the house's one store. */
 const contextOf = (request: Request): Context => ({ request, store: serverStore });

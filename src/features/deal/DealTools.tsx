@@ -1,5 +1,5 @@
 import { FileDown } from "lucide-react";
-import { lazy, memo, Suspense } from "react";
+import { lazy, memo, Suspense, useState } from "react";
 import type { SaveStatus } from "@/features/saving/autosave";
 import { SaveStatusLine } from "@/features/saving/SaveStatusLine";
 import { DealStatusField } from "./DealStatusField";
@@ -10,6 +10,11 @@ import { AnythingButton } from "./palette/AnythingButton";
 // A deal begins with nothing to undo.
 const UndoRedo = lazy(() =>
   import("./desk/UndoRedo").then(({ UndoRedo: buttons }) => ({ default: buttons })),
+);
+
+// Papers come last.
+const PapersMenu = lazy(() =>
+  import("./papers/PapersMenu").then(({ PapersMenu: menu }) => ({ default: menu })),
 );
 
 const EXPORT = <FileDown size={16} aria-hidden="true" />;
@@ -31,6 +36,7 @@ type Props = {
 export const DealTools = memo(function DealTools(props: Props) {
   const { dealId, fileName, status, isUnreadable, hasSteps, isOpen } = props;
   const { now } = useFrame();
+  const [hasPapers, setPapers] = useState(false);
   return (
     <div
       className={`mb-2 flex flex-wrap items-center gap-x-2 gap-y-2 [grid-area:tools] print:hidden md:ml-3 md:flex-nowrap ${isOpen ? "" : "max-md:hidden"}`}
@@ -55,8 +61,24 @@ export const DealTools = memo(function DealTools(props: Props) {
         }}
       >
         {EXPORT}
-        <span className="max-xl:sr-only">Export deal</span>
+        <span className="sr-only">Export deal</span>
       </button>
+      <div className="relative">
+        <button
+          type="button"
+          className="btn btn-ghost btn-sm px-2"
+          data-papers
+          aria-expanded={hasPapers}
+          onClick={() => setPapers(!hasPapers)}
+        >
+          Papers
+        </button>
+        {hasPapers && (
+          <Suspense fallback={null}>
+            <PapersMenu dealId={dealId} status={status} onClose={() => setPapers(false)} />
+          </Suspense>
+        )}
+      </div>
       <AnythingButton />
     </div>
   );

@@ -14,7 +14,8 @@ type Reply<Saved> = Pick<DealReply, "id" | "version" | "changedAt" | "deleted"> 
 
 /** What the screen says about saving. */
 export type SaveStatus<Saved = DealDocument> =
-  | { kind: "saved"; at: string }
+  /** Of a deal, in which version. */
+  | { kind: "saved"; at: string; version?: number }
   | { kind: "saving" }
   /** No server: the change is kept in the browser and tried again. */
   | { kind: "away" }
@@ -267,7 +268,7 @@ export function createAutosave<Saved, Change extends object, Merger>(
   /** Nothing is unsaved. */
   function rest(): void {
     pending.drop();
-    onStatus({ kind: "saved", at: kept.changedAt });
+    onStatus({ kind: "saved", at: kept.changedAt, version: kept.version });
   }
 
   return {
@@ -288,7 +289,7 @@ export function createAutosave<Saved, Change extends object, Merger>(
       kept = reply;
       halted = isDeleted = false;
       if (!waiting) {
-        onStatus({ kind: "saved", at: kept.changedAt });
+        onStatus({ kind: "saved", at: kept.changedAt, version: kept.version });
         return;
       }
       keep(waiting);

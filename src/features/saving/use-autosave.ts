@@ -43,7 +43,7 @@ export function useAutosave(
   { show, merge, holds }: OnScreen,
 ): Saving {
   const [status, setStatus] = useState<SaveStatus>(() =>
-    deal.deleted ? { kind: "deleted" } : { kind: "saved", at: deal.changedAt },
+    deal.deleted ? { kind: "deleted" } : { kind: "saved", at: deal.changedAt, version: deal.version },
   );
   const autosave = useRef<Autosave>(undefined);
   const kept = useRef(document);

@@ -1,6 +1,6 @@
 import type { ReactNode } from "react";
 import type { Figure } from "@/core";
-import { moneyText } from "@/features/figures/format";
+import { moneyText } from "@/exchange/notation/money-text";
 import { isStale, shownQuote } from "../option";
 import { useIsFrozen, useNotation, useOption } from "../option/option-context";
 import { Changeable } from "../parts/Changeable";

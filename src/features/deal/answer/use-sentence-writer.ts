@@ -1,18 +1,10 @@
 import { useMemo } from "react";
 import type { SentenceWriter } from "@/exchange/kinds/kind/segment";
-import { longDateIn } from "@/exchange/notation";
-import { moneyText } from "@/features/figures/format";
+import { sentenceWriter } from "@/exchange/kinds/kind/sentence-writer";
 import { useNotation } from "../option/option-context";
 
 /** How the deal's place writes what stands in a sentence. */
 export function useSentenceWriter(currency: string): SentenceWriter {
-  const { notation, say } = useNotation();
-  return useMemo(
-    () => ({
-      money: minor => moneyText(minor, currency, notation),
-      date: day => longDateIn(day, notation),
-      say,
-    }),
-    [currency, notation, say],
-  );
+  const { notation } = useNotation();
+  return useMemo(() => sentenceWriter(currency, notation), [currency, notation]);
 }

@@ -1,0 +1,33 @@
+import type { LeaseQuote } from "@/core";
+import { leaseChart } from "../../charts/chart-lines";
+import type { PaperKind } from "../kind/paper-kind";
+import { leaseLine } from "./words/line";
+import { leaseSentence } from "./words/sentence";
+
+/** What of a lease stands on papers: no rate of any kind. */
+export const LEASE_PAPERS: PaperKind<LeaseQuote> = {
+  line: leaseLine,
+  sentence: leaseSentence,
+  compared: (quote, { money }) => [
+    ["Payment", money(quote.payment)],
+    ["Payments", String(quote.payments)],
+    ["Due at signing", money(quote.dueAtSigning.total)],
+    ["Rent charge", money(quote.rentCharge)],
+    ["Total of payments", money(quote.totalOfPayments)],
+    ["At the end", `hand it back, or buy it for ${money(quote.residual)}`],
+  ],
+  tally: ({ lines, cost }) => ({
+    lines: lines.map(({ name, sign, amount }) => ({ name, sign: sign < 0 ? -1 : 1, amount })),
+    name: "Adjusted capitalized cost",
+    total: cost,
+  }),
+  assumptions: () => [
+    "All payments are equal; the rent of the last one takes up the cents.",
+    "What the vehicle stands for is paid down to its residual.",
+  ],
+  chart: ({ schedule, cost }) => ({
+    lines: leaseChart(schedule),
+    start: cost,
+    name: "what the vehicle still stands for",
+  }),
+};

@@ -1,0 +1,90 @@
+import { FREQUENCY_NAMES, type LoanQuote } from "@/core";
+import { costOfCredit } from "@/core/kinds/loan";
+import { loanChart } from "../../charts/chart-lines";
+import type { PaperKind } from "../kind/paper-kind";
+import type { Segment, SentenceWriter } from "../kind/segment";
+import { loanEnding } from "./words/ending";
+import { loanLine } from "./words/line";
+
+/** The APR as it was signed, or as it is worked out. */
+function aprOf(quote: LoanQuote): string | undefined {
+  if (quote.keptCost) return quote.keptCost.apr.toFixed(2);
+  const cost = costOfCredit(quote);
+  return cost.ok ? cost.value.apr.toFixed(2) : undefined;
+}
+
+function sentence(quote: LoanQuote, write: SentenceWriter): readonly Segment<string>[] {
+  const { money, date, say } = write;
+  const { loanAmount, payments, payment, finalPayment, firstDate, yearlyRate, financeCharge, balloon } =
+    quote;
+  const isSingle = payments === 1;
+  const { adjective } = FREQUENCY_NAMES[quote.filled.plan.frequency];
+  const apr = aprOf(quote);
+  const when = firstDate === null ? "" : `, ${isSingle ? "on" : "the first on"} ${date(firstDate)}`;
+  return [
+    "You finance ",
+    { strong: money(loanAmount) },
+    isSingle ? " with one payment of " : " over ",
+    ...(isSingle
+      ? []
+      : [{ strong: `${payments} ${quote.isListed ? "listed" : adjective}` }, " payments of "]),
+    { strong: money(isSingle ? finalPayment : payment) },
+    `${when}, at ${say(`${yearlyRate} %`)}`,
+    ...(apr === undefined ? [] : [" (", { strong: say(`APR ${apr} %`) }, ")"]),
+    ". Financing costs you ",
+    { strong: money(financeCharge) },
+    ...(isSingle ? [] : [`; the last payment is ${money(finalPayment)}`]),
+    ...(balloon > 0 ? [", and ", { strong: money(balloon) }, " is left to pay at the end"] : []),
+    `. ${loanEnding(quote, write)}`.trimEnd(),
+  ];
+}
+
+const ROUNDED = { nearest: "to the nearest", up: "up to the next", down: "down to the last" } as const;
+
+function assumptions(quote: LoanQuote): string[] {
+  const { plan } = quote.filled;
+  const { dayCount = "equal", compounding = "payments" } = plan;
+  const step = plan.roundingStep ?? 1;
+  const coin = (step / 10 ** quote.decimals).toFixed(quote.decimals);
+  const counts =
+    quote.kind === "flatRate"
+      ? "Interest is on the original amount for the whole term."
+      : dayCount === "equal"
+        ? "Interest counts equal periods."
+        : `Interest counts days, ${dayCount}.`;
+  return [
+    counts,
+    ...(compounding === "payments" || quote.kind === "flatRate" ? [] : [`It is compounded ${compounding}.`]),
+    `Payments are rounded ${ROUNDED[plan.rounding]} ${coin}; the last one closes the loan.`,
+  ];
+}
+
+/** What of a loan stands on papers. */
+export const LOAN_PAPERS: PaperKind<LoanQuote> = {
+  line: loanLine,
+  sentence,
+  compared: (quote, write) => {
+    const { money, say } = write;
+    const apr = aprOf(quote);
+    return [
+      ["Payment", money(quote.payments === 1 ? quote.finalPayment : quote.payment)],
+      ["Payments", String(quote.payments)],
+      ["Due at signing", money(quote.dueAtSigning.total)],
+      ["APR", apr === undefined ? "–" : say(`${apr} %`)],
+      ["Finance charge", money(quote.financeCharge)],
+      ["Total cost", money(quote.totalCost)],
+      ["At the end", quote.balloon > 0 ? `${money(quote.balloon)} to pay, then yours` : "yours"],
+    ];
+  },
+  tally: ({ lines, loanAmount }) => ({
+    lines: lines.map(({ name, sign, amount }) => ({ name, sign: sign < 0 ? -1 : 1, amount })),
+    name: "Loan amount",
+    total: loanAmount,
+  }),
+  assumptions,
+  chart: ({ schedule, loanAmount }) => ({
+    lines: loanChart(schedule),
+    start: loanAmount,
+    name: "what is owed",
+  }),
+};

@@ -1,0 +1,233 @@
+// Papers: what stands on them, and that each figure is there in ink.
+import { newId } from "@/exchange/deal-document";
+import { makePaper, type PaperQuestion } from "@/exchange/papers/make-paper";
+import type { Block, Paper } from "@/exchange/papers/paper";
+import { PAPER_NAMES } from "@/exchange/papers/paper-kinds";
+import { signQuote } from "@/exchange/signed-quote";
+import { runsOf } from "@/server/papers/fonts";
+import { writePdf } from "@/server/papers/write-pdf";
+import { date } from "../core/deals";
+import { VAN } from "../core/van-lease";
+import { canRead, fontsOf, infoOf, inkOf, structureOf, textOf, wordsOf } from "./read-pdf";
+
+const LOAN = {
+  format: "kellux-deal",
+  version: 1,
+  currency: "USD",
+  structure: {
+    price: "41850.00",
+    tradeIn: { allowance: "9200.00", owed: "11050.00" },
+    down: { amount: "3000.00" },
+  },
+  plan: {
+    kind: "loan",
+    frequency: "monthly",
+    yearlyRate: "6.49",
+    payments: 72,
+    signed: "2026-12-08",
+    firstPayment: "2027-01-08",
+  },
+  find: "payment",
+};
+
+const IDS = ["aaaaaaaa-0000-4000-8000-000000000001", "aaaaaaaa-0000-4000-8000-000000000002"];
+
+function question(
+  name: PaperQuestion["name"],
+  files: readonly object[] = [LOAN],
+  more: Partial<PaperQuestion> = {},
+): PaperQuestion {
+  const options = files.map((inputs, index) => ({ id: IDS[index], name: "", inputs }));
+  return {
+    name,
+    deal: {
+      customer: { name: "Idris Vantongeren" },
+      vehicle: { name: "Larkmoor 240 campervan" },
+      status: "quoting",
+      chosen: IDS[0],
+      options,
+    } as unknown as PaperQuestion["deal"],
+    options: options.map(({ id }) => id as string),
+    house: "Tarn & Hollow",
+    locale: "en-US",
+    day: date("2026-11-30"),
+    ...more,
+  };
+}
+
+function paper(...asked: Parameters<typeof question>): Paper {
+  const made = makePaper(question(...asked));
+  if (!made.ok) throw new Error(made.sentence);
+  return made.paper;
+}
+
+const block = <Kind extends Block["kind"]>({ blocks }: Paper, kind: Kind) =>
+  blocks.filter((each): each is Extract<Block, { kind: Kind }> => each.kind === kind);
+
+const said = (made: Paper) =>
+  block(made, "paragraph").map(({ spans }) =>
+    spans.map(span => (typeof span === "string" ? span : span.strong)).join(""),
+  );
+
+describe("the proposal", () => {
+  test("says to the customer what is financed, with the APR beside the rate, and how long it is good", () => {
+    const made = paper("proposal");
+    expect(made).toMatchObject({
+      title: "Larkmoor 240 campervan",
+      about: "Proposal for Idris Vantongeren · Nov 30, 2026 · good until Dec 14, 2026",
+      size: "Letter",
+    });
+    const [sentence, assumed] = said(made);
+    expect(sentence).toBe(
+      "You finance $40,700.00 over 72 monthly payments of $683.97, the first on January 8, 2027, at 6.49 % (APR 6.49 %). Financing costs you $8,545.87; the last payment is $684.00.",
+    );
+    expect(assumed).toContain("Interest counts equal periods. Payments are rounded to the nearest 0.01");
+    expect(assumed).toContain("not a contract. It is subject to credit approval.");
+    expect(block(made, "tally")).toEqual([
+      {
+        kind: "tally",
+        lines: [
+          ["Price", "41,850.00"],
+          ["Trade-in allowance", "− 9,200.00"],
+          ["Owed on the trade-in", "11,050.00"],
+          ["Cash down", "− 3,000.00"],
+        ],
+        sum: ["Loan amount", "40,700.00"],
+      },
+    ]);
+    expect(block(made, "signatures")[0]?.who).toEqual(["Idris Vantongeren", "For Tarn & Hollow"]);
+    expect(block(made, "table")).toEqual([]);
+  });
+
+  test("sets options side by side; of a lease there is no rate of any kind", () => {
+    const [table] = block(paper("proposal", [LOAN, VAN]), "table");
+    expect(table?.headings).toHaveLength(3);
+    const row = (name: string) => table?.rows.find(({ cells }) => cells[0] === name)?.cells;
+    expect(row("Payment")).toEqual(["Payment", "$683.97", "$735.48"]);
+    expect(row("APR")).toEqual(["APR", "6.49 %", "–"]);
+    expect(row("Rent charge")).toEqual(["Rent charge", "–", "$4,717.28"]);
+    expect(table?.rows.at(-1)?.cells[0]).toBe("At the end");
+    const alone = JSON.stringify(paper("proposal", [VAN]));
+    expect(alone).not.toMatch(/\d ?%|APR|yearly rate|finance charge/i);
+  });
+
+  test("is written as the place writes, on its paper", () => {
+    const made = paper("proposal", [{ ...LOAN, currency: "EUR", locale: "de-DE" }]);
+    expect(made.size).toBe("A4");
+    expect(said(made)[0]).toContain("40.700,00\u00a0€");
+    expect(said(made)[1]).toContain("Good until 14.12.2026.");
+  });
+});
+
+describe("the repayment table", () => {
+  test("has every payment, the sums of its years and of all", () => {
+    const [table] = block(paper("repaymentTable"), "table");
+    const rows = table?.rows ?? [];
+    expect(rows.filter(({ kind }) => kind === "line")).toHaveLength(1 + 72);
+    expect(rows.filter(({ kind }) => kind === "group").map(({ cells }) => cells[0])).toEqual([
+      "2027",
+      "2028",
+      "2029",
+      "2030",
+      "2031",
+      "2032",
+    ]);
+    expect(rows[0]?.cells).toEqual(["start", "Dec 8, 2026", "", "", "", "40,700.00"]);
+    expect(rows.at(-1)?.cells).toEqual(["Total", "", "49,245.87", "8,545.87", "40,700.00", "0.00"]);
+    const interest = rows
+      .filter(({ kind }) => kind === "group")
+      .reduce((sum, { cells }) => sum + Math.round(Number(cells[3]?.replaceAll(",", "")) * 100), 0);
+    expect(interest).toBe(854_587);
+  });
+
+  test("of a lease goes down to the residual", () => {
+    const [table] = block(paper("repaymentTable", [VAN]), "table");
+    expect(table?.rows.at(-2)?.cells.at(-1)).toBe("18,240.00");
+    expect(table?.headings).toContain("Depreciation");
+  });
+});
+
+describe("what there is no paper of", () => {
+  test("an option without an answer, or one that is gone, in a sentence", () => {
+    const { price: _, ...without } = LOAN.structure;
+    expect(makePaper(question("proposal", [{ ...LOAN, structure: without }]))).toMatchObject({
+      ok: false,
+      sentence: expect.stringContaining("There is no paper of an option without an answer: "),
+    });
+    expect(makePaper(question("proposal", [LOAN], { options: [newId()] }))).toMatchObject({
+      ok: false,
+      sentence: "The deal has no such option any more; look at it again.",
+    });
+  });
+
+  test("a signed deal's is made of what was signed, whatever would be answered today", () => {
+    const record = signQuote(IDS[0] as string, LOAN as never);
+    const signed = [
+      { ...record, figures: { ...(record as { figures: object }).figures, payment: 12_345 } },
+    ] as never;
+    expect(said(paper("proposal", [LOAN], { signed }))[0]).toContain("payments of $123.45");
+  });
+});
+
+test("a text is drawn by the fonts that have its characters; what none has is left out", () => {
+  const fonts = (text: string) => runsOf(text, "text").map(run => [run.name, run.text]);
+  expect(fonts("Löwe 5 €")).toEqual([["source-sans-3-latin-400-normal", "Löwe 5 €"]]);
+  expect(fonts("Łódź").map(([, text]) => text)).toEqual(["Ł", "ód", "ź"]);
+  expect(runsOf("a🚐b", "text").map(({ text }) => text)).toEqual(["ab"]);
+});
+
+const read = canRead ? test : test.skip;
+
+describe("drawn as PDF", () => {
+  test("one paper always gives the same bytes", async () => {
+    const [once, again] = [await writePdf(paper("proposal")), await writePdf(paper("proposal"))];
+    expect(once.equals(again)).toBe(true);
+    expect(once.subarray(0, 5).toString()).toBe("%PDF-");
+  });
+
+  read.each(Object.keys(PAPER_NAMES) as PaperQuestion["name"][])(
+    "%s: every word stands in ink where it is; title, language, tags, fonts",
+    async name => {
+      const bytes = await writePdf(paper(name, [LOAN, VAN].slice(0, name === "proposal" ? 2 : 1)));
+      const words = wordsOf(bytes);
+      const hasInk = inkOf(bytes);
+      expect(words.length).toBeGreaterThan(100);
+      expect(words.filter(word => !hasInk(word)).map(({ text }) => text)).toEqual([]);
+      expect(infoOf(bytes)).toMatch(/Tagged:\s+yes/);
+      expect(infoOf(bytes)).toMatch(/Title:\s+\S/);
+      expect(bytes.toString("latin1")).toContain("/Lang (en)");
+      const fonts = fontsOf(bytes).split("\n").slice(2).filter(Boolean);
+      expect(fonts.length).toBeGreaterThan(1);
+      expect(fonts.every(font => / yes yes yes /.test(font))).toBe(true);
+    },
+  );
+
+  read("its figures are those of the quote, in the order in which they are read", async () => {
+    const proposal = textOf(await writePdf(paper("proposal"))).replace(/\s+/g, " ");
+    for (const figure of ["$40,700.00", "$683.97", "$8,545.87", "$684.00", "APR 6.49 %", "− 9,200.00"])
+      expect(proposal).toContain(figure);
+    const structure = structureOf(await writePdf(paper("proposal")));
+    const places = ["Larkmoor 240", "You finance", "Price", "Loan amount", "Interest counts", "For Tarn"].map(
+      text => structure.indexOf(text),
+    );
+    expect(places.every(place => place >= 0)).toBe(true);
+    expect([...places].sort((a, b) => a - b)).toEqual(places);
+    const table = textOf(await writePdf(paper("repaymentTable")));
+    expect(table).toMatch(/72\s+Dec 8, 2032\s+684\.00/);
+    expect(table.match(/Payment\s+Interest\s+Principal\s+Balance/g)?.length).toBe(3);
+    expect(table).toContain("Page 3 of 3");
+  });
+
+  read("names of any kind are drawn as far as there are letters for them", async () => {
+    const wild = {
+      customer: { name: "Ångström Łukasz Ωμέγα Жанна 🚐 ".repeat(4).slice(0, 118) },
+      vehicle: { name: "קרוון".repeat(20) },
+    };
+    const asked = question("proposal");
+    const made = makePaper({ ...asked, deal: { ...asked.deal, ...wild } as never });
+    if (!made.ok) throw new Error(made.sentence);
+    const text = textOf(await writePdf(made.paper));
+    expect(text).toContain("Ångström");
+    expect(text).toContain("Page 1 of 1");
+  });
+});
