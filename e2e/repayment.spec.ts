@@ -38,7 +38,7 @@ test("the table in groups: they fold, ranges are added up, and a line is gone to
   await table(page).getByRole("row", { name: /^13 / }).click();
   await table(page).evaluate(element => element.scrollBy({ top: 300 }));
   await table(page).getByRole("row", { name: /^24 / }).click();
-  await expect(chosen(page)).toHaveText(/Payments 13 to 247,748\.881,972\.585,776\.30/);
+  await expect(chosen(page)).toHaveText(/Payments 13 to 24\D*7,748\.881,972\.585,776\.30/);
   await press(page, "First 12 months");
   await expect(chosen(page)).toContainText("2,334.62");
   await press(page, "Next 12 months");

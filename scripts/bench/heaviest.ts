@@ -1,5 +1,6 @@
 import { healthAsks, sayWaits } from "./health-asks";
 import { HEAVY_LOAN, largestFile } from "./heavy-deals";
+import { paperAddress } from "./papers";
 import { say } from "./say";
 
 const MANY = 20_000;
@@ -39,6 +40,13 @@ const ROUTES: Route[] = [
   {
     route: "GET /api/deals/[id], signed with eight heavy options",
     ready: async address => of(await largestSigned(address), id => get(`${address}/api/deals/${id}`)),
+  },
+  {
+    route: "GET /api/deals/[id]/papers/repaymentTable, 1,200 payments",
+    ready: async address => {
+      const paper = await paperAddress(address, "repaymentTable");
+      return () => get(paper);
+    },
   },
   {
     route: "POST /api/deals, refused",

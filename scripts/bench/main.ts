@@ -18,6 +18,7 @@ import { benchHistory } from "./history";
 import { benchMaps } from "./map";
 import { benchMoves } from "./moves";
 import { benchOthersWait } from "./others-wait";
+import { benchPapers } from "./papers";
 import { benchRegister } from "./register";
 import { benchRepayment } from "./repayment-view";
 import { say } from "./say";
@@ -100,6 +101,7 @@ async function benchManyDeals(folder: string): Promise<void> {
   try {
     await benchRegister(browser, address, MANY_DEALS);
     await browser.close();
+    await benchPapers(address);
     await benchOthersWait(address);
     await benchHeaviest(address);
   } finally {

@@ -61,6 +61,9 @@ describe("extra payments", () => {
       rounding: "rounded to the nearest 0.01, halves up",
     });
     expect(Math.round(2_323_444 / worth)).toBe(55_090);
+    // Of falling payments it is the part of the principal in each that is lowered.
+    const falling = workingOf(early, { kind: "equalPrincipal" });
+    expect(step(falling, "Part of the principal from payment 25 on")?.filled).toMatch(/ ÷ 48\.0+$/);
     // Between two payments the next one's interest is part of what is owed on its day.
     const between: Extra = { once: [{ date: date("2028-12-20"), amount: 400_000, effect: "lowerPayments" }] };
     expect(step(workingOf(between, DATED), "Payment from payment 25 on")?.remark).toContain(

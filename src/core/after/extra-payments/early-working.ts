@@ -74,7 +74,7 @@ function loweredPayment(quote: LoanQuote, early: Extra, repaid: RepaidEarly): Wo
   const agreed = amounts > 0 ? ` − ${money(Math.round(amounts))}` : "";
   const atTheEnd = balloon > 0 ? ` − ${money(balloon)} × ${atEnd.toFixed(8)}` : "";
   return {
-    name: `Payment from payment ${isOnDay ? row.number + 1 : row.number} on`,
+    name: `${quote.kind === "equalPrincipal" ? "Part of the principal" : "Payment"} from payment ${isOnDay ? row.number + 1 : row.number} on`,
     formula:
       "(what is owed − worth of agreed payments − balloon × worth at the end) ÷ worth of payments of 1 that are left",
     filled: `(${money(left.owed)}${agreed}${atTheEnd}) ÷ ${worth.toFixed(8)}`,

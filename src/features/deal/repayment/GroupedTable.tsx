@@ -1,4 +1,4 @@
-import { type KeyboardEvent, memo, type ReactNode, useCallback, useMemo, useRef, useState } from "react";
+import { type KeyboardEvent, type ReactNode, useCallback, useMemo, useRef, useState } from "react";
 import { type YearGroup, yearGroups } from "@/core";
 import { amountIn, inNotation, type Notation } from "@/exchange/notation";
 import { ScheduleTable } from "@/features/repayment/ScheduleTable";
@@ -33,7 +33,7 @@ type Props = {
 type Item = { group: number } | { place: number } | { why: number };
 
 /** The table in groups that fold, with what chosen lines come to. */
-export const GroupedTable = memo(function GroupedTable(props: Props) {
+export function GroupedTable(props: Props) {
   const { lines, marks, proof, found, notation, stale, byContract, goTo, fold, tools, download, children } =
     props;
   const { pointed, range, onRange } = marks;
@@ -52,7 +52,9 @@ export const GroupedTable = memo(function GroupedTable(props: Props) {
   // Paper folds nothing.
   const isPrinted = useIsPrinted();
   const [unfolded, setUnfolded] = useState(() => firstGroups(groups));
-  const [explained, setExplained] = useState<number | null>(null);
+  const [asked, setAsked] = useState<number | null>(null);
+  // In another table the line may be a usual one.
+  const explained = asked !== null && lines.why(asked) !== undefined ? asked : null;
   const items = useMemo(
     () =>
       groups.flatMap(({ from, to }, group): Item[] => [
@@ -65,7 +67,7 @@ export const GroupedTable = memo(function GroupedTable(props: Props) {
   useFold(fold, groups, setUnfolded);
   useGoTo(goTo, groups, unfolded, setUnfolded, region);
   const toggle = useCallback((group: number) => setUnfolded(now => toggled(now, group)), []);
-  const explain = useCallback((place: number) => setExplained(now => (now === place ? null : place)), []);
+  const explain = useCallback((place: number) => setAsked(now => (now === place ? null : place)), []);
   const onKey = (event: KeyboardEvent<HTMLElement>) => {
     const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
     if (event.key === "Escape") onRange(null);
@@ -133,7 +135,10 @@ export const GroupedTable = memo(function GroupedTable(props: Props) {
       totals={texts(0, rows.length)}
       chosen={
         range
-          ? { counted: <Chosen words={rangeWords(rows, range)} />, totals: texts(from, to + 1) }
+          ? {
+              counted: <Chosen words={rangeWords(rows, range)} onClear={() => onRange(null)} />,
+              totals: texts(from, to + 1),
+            }
           : undefined
       }
       download={download}
@@ -141,7 +146,7 @@ export const GroupedTable = memo(function GroupedTable(props: Props) {
       {children}
     </ScheduleTable>
   );
-});
+}
 
 /** Lines from one place to before another, with why one of them is so below it. */
 const placesOf = (from: number, to: number, explained: number | null): Item[] =>
@@ -161,10 +166,17 @@ const toggled = (now: ReadonlySet<number>, group: number): ReadonlySet<number> =
   return next;
 };
 
-const Chosen = ({ words }: { words: string }) => (
-  <span aria-live="polite" data-testid="chosen">
-    {words.replace(/^./, first => first.toUpperCase())}
-  </span>
+type ChosenProps = { words: string; onClear: () => void };
+
+const Chosen = ({ words, onClear }: ChosenProps) => (
+  <>
+    <span aria-live="polite" data-testid="chosen">
+      {words.replace(/^./, first => first.toUpperCase())}
+    </span>
+    <button type="button" className="btn btn-ghost btn-xs ml-1 print:hidden" onClick={onClear}>
+      Clear
+    </button>
+  </>
 );
 
 /** Opens or folds all years where that is asked for. */

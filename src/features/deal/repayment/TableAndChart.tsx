@@ -79,7 +79,6 @@ export function TableAndChart(props: Props) {
           <TableTools
             lines={lines}
             columnNames={columnNames}
-            range={within}
             onRange={setRange}
             after={within ? Math.max(within.from, within.to) : placeOn(rows, todaysDay())}
             onGo={go}

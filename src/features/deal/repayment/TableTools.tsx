@@ -9,8 +9,7 @@ import { WhenField } from "./WhenField";
 type Props = {
   lines: TableLines;
   columnNames: ColumnNames;
-  range: Range | null;
-  onRange: (range: Range | null) => void;
+  onRange: (range: Range) => void;
   /** The place after which the next twelve months begin. */
   after: number;
   onGo: (place: number) => void;
@@ -25,7 +24,7 @@ type Props = {
 
 /** Where to go in the table, what of it is chosen, and what it shows. */
 export const TableTools = memo(function TableTools(props: Props) {
-  const { lines, columnNames, range, onRange, after, onGo, more, onMore, byContract, onByContract } = props;
+  const { lines, columnNames, onRange, after, onGo, more, onMore, byContract, onByContract } = props;
   const { onFold, choices } = props;
   const { rows, hasDates } = lines;
   const { option } = useOption();
@@ -38,11 +37,6 @@ export const TableTools = memo(function TableTools(props: Props) {
           {name}
         </button>
       ))}
-      {range && (
-        <button type="button" className="btn btn-ghost btn-xs" onClick={() => onRange(null)}>
-          Clear
-        </button>
-      )}
       <span className="flex items-center gap-1 text-faint">
         Go to
         <WhenField
