@@ -30,7 +30,7 @@ const LOAN = {
   find: "payment",
 };
 
-const IDS = ["aaaaaaaa-0000-4000-8000-000000000001", "aaaaaaaa-0000-4000-8000-000000000002"];
+const IDS = Array.from({ length: 8 }, (_, k) => `aaaaaaaa-0000-4000-8000-00000000000${k + 1}`);
 
 function question(
   name: PaperQuestion["name"],
@@ -217,6 +217,19 @@ describe("drawn as PDF", () => {
     expect(table.match(/Payment\s+Interest\s+Principal\s+Balance/g)?.length).toBe(3);
     expect(table).toContain("Page 3 of 3");
   });
+
+  read(
+    "eight options with amounts of eleven digits keep to the page, and none of their figures is cut",
+    async () => {
+      const large = { ...LOAN, structure: { price: "985000000.00" } };
+      const made = paper("proposal", [large, VAN, large, VAN, large, VAN, large, VAN]);
+      expect(block(made, "table")).toHaveLength(2);
+      const bytes = await writePdf(made);
+      const words = wordsOf(bytes);
+      expect(words.every(({ box: [left, , right] }) => left >= 50 && right <= 612 - 50)).toBe(true);
+      expect(words.filter(({ text }) => /\d…$/.test(text))).toEqual([]);
+    },
+  );
 
   read("names of any kind are drawn as far as there are letters for them", async () => {
     const wild = {

@@ -47,7 +47,7 @@ export function proposal(options: readonly [AnsweredOption, ...AnsweredOption[]]
             : { strong: "strong" in segment ? segment.strong : `${segment.text}${segment.after ?? ""}` },
         ),
     },
-    ...(options.length > 1 ? [sideBySide(options, about)] : []),
+    ...(options.length > 1 ? inRows(options).map(row => sideBySide(row, about)) : []),
     { kind: "chart", chart: chartOf(options[0], about) },
     {
       kind: "tally",
@@ -67,6 +67,14 @@ export function proposal(options: readonly [AnsweredOption, ...AnsweredOption[]]
 
 const capital = (text: string) => text.replace(/^./, first => first.toUpperCase());
 
+/** No more stand side by side: their figures are to be read. */
+const MOST_SIDE_BY_SIDE = 4;
+
+const inRows = (options: readonly AnsweredOption[]): AnsweredOption[][] =>
+  Array.from({ length: Math.ceil(options.length / MOST_SIDE_BY_SIDE) }, (_, row) =>
+    options.slice(row * MOST_SIDE_BY_SIDE, (row + 1) * MOST_SIDE_BY_SIDE),
+  );
+
 /** Each figure of every option; what a kind does not have is left open. */
 function sideBySide(options: readonly AnsweredOption[], { notation }: About): Block {
   const columns = options.map(({ quote }) =>
@@ -78,7 +86,7 @@ function sideBySide(options: readonly AnsweredOption[], { notation }: About): Bl
   return {
     kind: "table",
     name: "Options side by side",
-    headings: ["", ...options.map(({ name }, index) => name || `Option ${index + 1}`)],
+    headings: ["", ...options.map(({ name }) => name)],
     words: 1,
     rows: inOrder.map(name => ({
       kind: "line",

@@ -182,10 +182,14 @@ function place(
   }
 }
 
+/** As much of a text as fits, word by word: half a figure would be another one. */
 function fitted(document: Document, text: string, width: number, pen: Pen): string {
-  if (widthOf(document, text, pen) <= width) return text;
-  const characters = [...text];
-  while (characters.length > 1 && widthOf(document, `${characters.join("")}…`, pen) > width) characters.pop();
+  const fits = (shown: string) => widthOf(document, shown, pen) <= width;
+  if (fits(text)) return text;
+  const words = text.split(" ");
+  while (words.length > 1 && !fits(`${words.join(" ")}…`)) words.pop();
+  const characters = [...words.join(" ").replace(/[,·\s]+$/, "")];
+  while (characters.length > 1 && !fits(`${characters.join("")}…`)) characters.pop();
   return `${characters.join("")}…`;
 }
 
@@ -196,14 +200,14 @@ function keepTogether(document: Document, height: number): void {
   if (document.y + height > bottomOf(document)) document.addPage();
 }
 
-function drawTable(document: Document, root: Structure, { headings, words, rows }: TableBlock): void {
-  const columns = columnsOf(document, headings, words, rows);
-  const table = document.struct("Table");
+function drawTable(document: Document, root: Structure, { name, headings, words, rows }: TableBlock): void {
+  const { columns, size } = columnsOf(document, headings, words, rows);
+  const table = document.struct("Table", { title: name });
   root.add(table);
   const head = (isFirst: boolean) => {
     const cells = headings.map(text => ({ text, type: "TH" }));
     // Headings on later pages are there for the eye: whoever is read to has them from the first.
-    drawRow(document, isFirst ? table : null, cells, columns, words, "group");
+    drawRow(document, isFirst ? table : null, cells, columns, { words, kind: "group", size });
   };
   keepTogether(document, 3 * ROW);
   head(true);
@@ -217,8 +221,7 @@ function drawTable(document: Document, root: Structure, { headings, words, rows 
       table,
       cells.map(text => ({ text, type: "TD" })),
       columns,
-      words,
-      kind,
+      { words, kind, size },
     );
   }
   table.end();
@@ -227,43 +230,52 @@ function drawTable(document: Document, root: Structure, { headings, words, rows 
 type TableBlock = Extract<Block, { kind: "table" }>;
 type Column = { x: number; width: number };
 
-/** As wide as what they hold; what is left goes between them. */
+/** A longer heading is shortened; no figure ever is. */
+const MOST_OF_HEADING = 84;
+const BETWEEN = 12;
+
+/** As wide as what they hold; what is left goes between figures. Where they do not fit, all is written smaller. */
 function columnsOf(
   document: Document,
   headings: readonly string[],
   words: number,
   rows: readonly PaperRow[],
-): Column[] {
+): { columns: Column[]; size: number } {
   const strong: Pen = { ...TEXT, face: "strong" };
   const widths = headings.map((heading, column) => {
     const longest = rows.reduce((text, { cells }) => {
       const cell = cells[column] ?? "";
       return cell.length > text.length ? cell : text;
-    }, heading);
-    return Math.max(widthOf(document, longest, strong), widthOf(document, heading, strong)) + 12;
+    }, "");
+    const ofHeading = Math.min(widthOf(document, heading, strong), MOST_OF_HEADING);
+    return Math.max(widthOf(document, longest, strong), ofHeading) + BETWEEN;
   });
   const room = document.page.width - MARGIN.left - MARGIN.right;
-  const free = Math.max(room - widths.reduce((sum, width) => sum + width, 0), 0);
-  const share = free / Math.max(headings.length - words, 1);
+  const asked = widths.reduce((sum, width) => sum + width, 0);
+  const fits = Math.min(room / asked, 1);
+  const share = Math.max(room - asked, 0) / Math.max(headings.length - words, 1);
   let x = MARGIN.left;
-  return widths.map((width, column) => {
-    const wide = column >= words ? width + share : width;
+  const columns = widths.map((width, column) => {
+    const wide = width * fits + (column >= words ? share : 0);
     const at = x;
     x += wide;
     return { x: at, width: wide };
   });
+  return { columns, size: TEXT.size * fits };
 }
+
+/** How a row is drawn: its first columns are words. */
+type RowStyle = { words: number; kind: PaperRow["kind"]; size: number };
 
 function drawRow(
   document: Document,
   table: Structure | null,
   cells: readonly { text: string; type: string }[],
   columns: readonly Column[],
-  words: number,
-  kind: PaperRow["kind"],
+  { words, kind, size }: RowStyle,
 ): void {
   const { y } = document;
-  const pen: Pen = kind === "line" ? TEXT : { ...TEXT, face: "strong" };
+  const pen: Pen = { ...TEXT, face: kind === "line" ? "text" : "strong", size };
   const [left, right] = [MARGIN.left, document.page.width - MARGIN.right];
   document.markContent("Artifact", { type: "Layout" });
   if (kind !== "line") document.rect(left, y, right - left, ROW).fill(GROUND);

@@ -14,7 +14,7 @@ export const LEASE_PAPERS: PaperKind<LeaseQuote> = {
     ["Due at signing", money(quote.dueAtSigning.total)],
     ["Rent charge", money(quote.rentCharge)],
     ["Total of payments", money(quote.totalOfPayments)],
-    ["At the end", `hand it back, or buy it for ${money(quote.residual)}`],
+    ["At the end", `hand it back, or ${money(quote.residual)}`],
   ],
   tally: ({ lines, cost }) => ({
     lines: lines.map(({ name, sign, amount }) => ({ name, sign: sign < 0 ? -1 : 1, amount })),
