@@ -1,10 +1,13 @@
 // Papers: what stands on them, and that each figure is there in ink.
+import { readFileSync } from "node:fs";
+import { create, type Font } from "fontkit";
 import { newId } from "@/exchange/deal-document";
 import { makePaper, type PaperQuestion } from "@/exchange/papers/make-paper";
 import type { Block, Paper } from "@/exchange/papers/paper";
 import { PAPER_NAMES } from "@/exchange/papers/paper-kinds";
 import { signQuote } from "@/exchange/signed-quote";
 import { runsOf } from "@/server/papers/fonts";
+import { unpackedFont } from "@/server/papers/unpacked-font";
 import { writePdf } from "@/server/papers/write-pdf";
 import { date } from "../core/deals";
 import { VAN } from "../core/van-lease";
@@ -174,6 +177,17 @@ test("a text is drawn by the fonts that have its characters; what none has is le
   expect(fonts("Löwe 5 €")).toEqual([["source-sans-3-latin-400-normal", "Löwe 5 €"]]);
   expect(fonts("Łódź").map(([, text]) => text)).toEqual(["Ł", "ód", "ź"]);
   expect(runsOf("a🚐b", "text").map(({ text }) => text)).toEqual(["ab"]);
+});
+
+test("a font out of its wrapping is the same font", () => {
+  const path = "node_modules/@fontsource/source-sans-3/files/source-sans-3-latin-400-normal.woff";
+  const [packed, unpacked] = [readFileSync(path), unpackedFont(readFileSync(path))].map(
+    bytes => create(bytes) as Font,
+  );
+  const drawn = (font: Font | undefined, text: string) =>
+    font?.layout(text).glyphs.map(glyph => [glyph.advanceWidth, glyph.path.toSVG()]);
+  expect(drawn(unpacked, "Löwe 5 €")).toEqual(drawn(packed, "Löwe 5 €"));
+  expect(() => unpackedFont(Buffer.from("%PDF-1.7"))).toThrow("no WOFF");
 });
 
 const read = canRead ? test : test.skip;

@@ -1,6 +1,7 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import { create, type Font } from "fontkit";
+import { unpackedFont } from "./unpacked-font";
 
 /** The faces of a paper. */
 export type Face = "text" | "strong" | "serif" | "serifStrong";
@@ -27,8 +28,8 @@ function filesOf(face: Face): readonly Shipped[] {
   const { family, weight } = FACES[face];
   const files = SUBSETS.map(subset => {
     const name = `${family}-${subset}-${weight}-normal`;
-    const bytes = readFileSync(
-      join(process.cwd(), "node_modules/@fontsource", family, "files", `${name}.woff`),
+    const bytes = unpackedFont(
+      readFileSync(join(process.cwd(), "node_modules/@fontsource", family, "files", `${name}.woff`)),
     );
     return { name, bytes, font: create(bytes) as Font };
   });
