@@ -31,6 +31,9 @@ test("a proposal and a repayment table are fetched, of what is saved", async ({ 
   const table = await fetched(page, "Repayment table (PDF)");
   expect(table.called).toBe("Łucja Thornquist, repayment table.pdf");
   expect(table.bytes.length).toBeGreaterThan(20_000);
+  const calendar = await fetched(page, "Payment calendar (iCalendar)");
+  expect(calendar.called).toBe("Łucja Thornquist, payment calendar.ics");
+  expect(calendar.bytes.toString().match(/BEGIN:VEVENT/g)).toHaveLength(72);
   // The same state and day give the same bytes.
   expect((await fetched(page, "Proposal (PDF)")).bytes.equals(proposal.bytes)).toBe(true);
   await expectNoAxeFindings(page);

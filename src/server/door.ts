@@ -50,16 +50,15 @@ export const answerFile = (
   type: string,
   work: Work<Readable>,
 ): Promise<Response> =>
-  answerNamedFile(type, request, async context => ({ fileName: name, bytes: await work(context) }));
+  answerNamedFile(request, async context => ({ fileName: name, type, bytes: await work(context) }));
 
 /** The same where what it is called follows from what is in it. */
 export const answerNamedFile = (
-  type: string,
   request: Request,
-  work: Work<{ fileName: string; bytes: Readable }>,
+  work: Work<{ fileName: string; type: string; bytes: Readable }>,
 ): Promise<Response> =>
   answerWith(async () => {
-    const { fileName, bytes } = await work(contextOf(request));
+    const { fileName, type, bytes } = await work(contextOf(request));
     return new Response(Readable.toWeb(bytes) as ReadableStream<Uint8Array>, {
       headers: { ...AS_IT_IS, "Content-Type": type, "Content-Disposition": asAttachment(fileName) },
     });

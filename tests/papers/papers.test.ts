@@ -1,10 +1,10 @@
 // Papers: what stands on them, and that each figure is there in ink.
 import { readFileSync } from "node:fs";
 import { create, type Font } from "fontkit";
+import ICAL from "ical.js";
 import { newId } from "@/exchange/deal-document";
 import { makePaper, type PaperQuestion } from "@/exchange/papers/make-paper";
 import type { Block, Paper } from "@/exchange/papers/paper";
-import { PAPER_NAMES } from "@/exchange/papers/paper-kinds";
 import { signQuote } from "@/exchange/signed-quote";
 import { runsOf } from "@/server/papers/fonts";
 import { unpackedFont } from "@/server/papers/unpacked-font";
@@ -43,6 +43,8 @@ function question(
   const options = files.map((inputs, index) => ({ id: IDS[index], name: "", inputs }));
   return {
     name,
+    dealId: "dddddddd-0000-4000-8000-000000000001",
+    version: 3,
     deal: {
       customer: { name: "Idris Vantongeren" },
       vehicle: { name: "Larkmoor 240 campervan" },
@@ -61,6 +63,7 @@ function question(
 function paper(...asked: Parameters<typeof question>): Paper {
   const made = makePaper(question(...asked));
   if (!made.ok) throw new Error(made.sentence);
+  if (!("paper" in made)) throw new Error("It is not drawn.");
   return made.paper;
 }
 
@@ -150,6 +153,60 @@ describe("the repayment table", () => {
   });
 });
 
+describe("the payment calendar", () => {
+  const eventsOf = (files: readonly object[] = [LOAN], more: Partial<PaperQuestion> = {}) => {
+    const made = makePaper(question("paymentCalendar", files, more));
+    if (!made.ok) return made.sentence;
+    if (!("text" in made)) throw new Error("It is no text.");
+    return new ICAL.Component(ICAL.parse(made.text))
+      .getAllSubcomponents("vevent")
+      .map(each => new ICAL.Event(each));
+  };
+
+  test("has a day for each payment with its amount, whole days, known by its number", () => {
+    const events = eventsOf();
+    if (typeof events === "string") throw new Error(events);
+    expect(events).toHaveLength(72);
+    expect([events[0]?.startDate.toString(), events[0]?.startDate.isDate, events[0]?.summary]).toEqual([
+      "2027-01-08",
+      true,
+      "Payment 1: $683.97",
+    ]);
+    expect([events[71]?.startDate.toString(), events[71]?.summary]).toEqual([
+      "2032-12-08",
+      "Payment 72: $684.00",
+    ]);
+    expect(events[0]?.sequence).toBe(3);
+    expect(new Set(events.map(({ uid }) => uid)).size).toBe(72);
+    // Later first payment: the same events on other days.
+    const plan = { ...LOAN.plan, firstPayment: "2027-01-20" };
+    const moved = eventsOf([{ ...LOAN, plan }]);
+    expect(typeof moved !== "string" && moved.map(({ uid }) => uid)).toEqual(events.map(({ uid }) => uid));
+    expect(typeof moved !== "string" && moved[0]?.startDate.toString()).toBe("2027-01-20");
+  });
+
+  test("extras and a balloon are days of their own, and without dates there is none", () => {
+    const plan = {
+      ...LOAN.plan,
+      balloon: { amount: "5000.00" },
+      extra: {
+        once: [
+          { date: "2027-06-08", amount: "100.00" },
+          { date: "2027-06-20", amount: "200.00" },
+        ],
+      },
+    };
+    const events = eventsOf([{ ...LOAN, plan }]);
+    const summaries = typeof events === "string" ? [] : events.map(({ summary }) => summary);
+    expect(summaries).toContain("Extra: $100.00");
+    expect(summaries).toContain("Extra: $200.00");
+    expect(summaries.at(-1)).toMatch(/^Balloon: /);
+    const { signed: _s, firstPayment: _f, ...undated } = LOAN.plan;
+    expect(eventsOf([{ ...LOAN, plan: undated }])).toContain("A calendar needs days");
+    expect(eventsOf([VAN])).toContain("A calendar needs days");
+  });
+});
+
 describe("what there is no paper of", () => {
   test("an option without an answer, or one that is gone, in a sentence", () => {
     const { price: _, ...without } = LOAN.structure;
@@ -199,7 +256,7 @@ describe("drawn as PDF", () => {
     expect(once.subarray(0, 5).toString()).toBe("%PDF-");
   });
 
-  read.each(Object.keys(PAPER_NAMES) as PaperQuestion["name"][])(
+  read.each(["proposal", "repaymentTable"] as const)(
     "%s: every word stands in ink where it is; title, language, tags, fonts",
     async name => {
       const bytes = await writePdf(paper(name, [LOAN, VAN].slice(0, name === "proposal" ? 2 : 1)));
@@ -252,7 +309,7 @@ describe("drawn as PDF", () => {
     };
     const asked = question("proposal");
     const made = makePaper({ ...asked, deal: { ...asked.deal, ...wild } as never });
-    if (!made.ok) throw new Error(made.sentence);
+    if (!made.ok || !("paper" in made)) throw new Error("There is no paper.");
     const text = textOf(await writePdf(made.paper));
     expect(text).toContain("Ångström");
     expect(text).toContain("Page 1 of 1");

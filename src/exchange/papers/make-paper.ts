@@ -9,12 +9,16 @@ import { quoteOfRecord } from "../signed-quote/quote-of-record";
 import type { About, AnsweredOption } from "./about";
 import type { Paper } from "./paper";
 import type { PaperName } from "./paper-kinds";
+import { paymentCalendar } from "./payment-calendar";
 import { proposal } from "./proposal";
 import { repaymentTable } from "./repayment-table";
 
 /** What is asked of a paper: its kind, what it is of, and the day that is printed on it. */
 export type PaperQuestion = {
   name: PaperName;
+  /** The deal's id and its version. */
+  dealId: string;
+  version: number;
   /** A deal as its customer may see it; a paper is made of nothing else. */
   deal: DealForCustomers;
   /** The options that it is of, the first one foremost. */
@@ -28,14 +32,16 @@ export type PaperQuestion = {
   day: number;
 };
 
-type Made = { ok: true; paper: Paper } | { ok: false; sentence: string };
+/** A paper that is still to be drawn, or a text that is the file; or why there is none. */
+type Made = { ok: true; paper: Paper } | { ok: true; text: string } | { ok: false; sentence: string };
 
 /**
  * Makes a paper, or says why there is none.
  *
  * @example makePaper({ name: "proposal", deal, options: [deal.chosen], house: "Tarn & Hollow", locale: "en-US", day })
  */
-export function makePaper({ name, deal, options, signed, house, locale, day }: PaperQuestion): Made {
+export function makePaper(question: PaperQuestion): Made {
+  const { name, deal, options, signed, house, locale, day, dealId, version } = question;
   const names = proposedNames(deal.options as DealDocument["options"]);
   const answered: AnsweredOption[] = [];
   for (const id of options) {
@@ -57,10 +63,14 @@ export function makePaper({ name, deal, options, signed, house, locale, day }: P
     day,
     notation: notationOf(inputs?.locale ?? locale),
   };
+  if (name === "paymentCalendar")
+    return paymentCalendar(first, about, { dealId, optionId: options[0] ?? "", version });
   return { ok: true, paper: PAPERS[name]([first, ...answered.slice(1)], about) };
 }
 
-const PAPERS: Record<PaperName, (options: [AnsweredOption, ...AnsweredOption[]], about: About) => Paper> = {
+type DrawnPaper = Exclude<PaperName, "paymentCalendar">;
+
+const PAPERS: Record<DrawnPaper, (options: [AnsweredOption, ...AnsweredOption[]], about: About) => Paper> = {
   proposal,
   repaymentTable: ([option], about) => repaymentTable(option, about),
 };

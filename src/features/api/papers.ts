@@ -27,6 +27,6 @@ export async function fetchPaper(
 /** What a file is called (RFC 6266). */
 function nameIn(disposition: string): string {
   const [, encoded] = /filename\*=UTF-8''([^;]+)/.exec(disposition) ?? [];
-  const [, plain = "Paper.pdf"] = /filename="([^"]+)"/.exec(disposition) ?? [];
+  const [, plain = "Paper"] = /filename="([^"]+)"/.exec(disposition) ?? [];
   return encoded === undefined ? plain : decodeURIComponent(encoded);
 }

@@ -3,7 +3,7 @@ import { parseIsoDate } from "@/core";
 import type { Store } from "@/data/store";
 import { nameOf } from "@/exchange/deal-document";
 import { forCustomers } from "@/exchange/for-customers";
-import { isPaperName, PAPER_NAMES, type PaperName } from "@/exchange/papers/paper-kinds";
+import { isPaperName, PAPER_KINDS, type PaperName } from "@/exchange/papers/paper-kinds";
 import { openDeal } from "../deals";
 import { Refusal } from "../refusal";
 import { openSettings } from "../settings";
@@ -32,7 +32,7 @@ export async function paperOf(
   store: Store,
   dealId: string,
   { name, options, version, day }: PaperAsked,
-): Promise<{ fileName: string; bytes: Readable }> {
+): Promise<{ fileName: string; type: string; bytes: Readable }> {
   const deal = await openDeal(store, dealId);
   if (deal.version !== version)
     throw new Refusal(
@@ -43,6 +43,8 @@ export async function paperOf(
   const { settings } = await openSettings(store);
   const made = await inThread({
     name,
+    dealId,
+    version,
     deal: forCustomers(deal.document),
     options,
     signed: deal.signing?.quotes,
@@ -52,6 +54,7 @@ export async function paperOf(
   });
   if (!made) throw new Refusal(422, "The paper took too much work to be made.");
   if ("sentence" in made) throw new Refusal(422, made.sentence);
-  const fileName = `${nameOf(deal.document.customer) || "Deal"}, ${PAPER_NAMES[name].toLowerCase()}.pdf`;
-  return { fileName, bytes: Readable.from([made.bytes]) };
+  const { name: called, ending, type } = PAPER_KINDS[name];
+  const fileName = `${nameOf(deal.document.customer) || "Deal"}, ${called.toLowerCase()}.${ending}`;
+  return { fileName, type, bytes: Readable.from([made.bytes]) };
 }

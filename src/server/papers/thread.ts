@@ -10,5 +10,6 @@ parentPort?.on("message", async (question: PaperQuestion) => {
 
 async function answerOf(question: PaperQuestion): Promise<PaperAnswer> {
   const made = makePaper(question);
-  return made.ok ? { bytes: await writePdf(made.paper) } : { sentence: made.sentence };
+  if (!made.ok) return { sentence: made.sentence };
+  return { bytes: "text" in made ? Buffer.from(made.text) : await writePdf(made.paper) };
 }

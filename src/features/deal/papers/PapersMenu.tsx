@@ -1,5 +1,5 @@
 import { useEffect, useState } from "react";
-import { PAPER_NAMES, type PaperName } from "@/exchange/papers/paper-kinds";
+import { PAPER_KINDS, type PaperName } from "@/exchange/papers/paper-kinds";
 import { fetchPaper } from "@/features/api/papers";
 import { localToday } from "@/features/figures/today";
 import { focusSoon } from "@/features/focus/focus-soon";
@@ -11,6 +11,7 @@ type Props = { dealId: string; status: SaveStatus; onClose: () => void };
 const SAYS: Record<PaperName, string> = {
   proposal: "One page: the deal in a sentence, what is owed over time, lines to sign on.",
   repaymentTable: "Every payment, with the sums of its years.",
+  paymentCalendar: "Each due date with its amount, for a calendar; taken in again it moves its days.",
 };
 
 /** What leaves the desk on paper, of the open option or of all of them; or why nothing can. */
@@ -52,7 +53,7 @@ function Papers({ dealId, status }: Omit<Props, "onClose">) {
   const others = answered.filter(({ id }) => id !== open.id);
   return (
     <div className="grid gap-2">
-      {(Object.keys(PAPER_NAMES) as PaperName[]).map(name => (
+      {(Object.keys(PAPER_KINDS) as PaperName[]).map(name => (
         <div key={name}>
           <button
             type="button"
@@ -60,7 +61,7 @@ function Papers({ dealId, status }: Omit<Props, "onClose">) {
             disabled={isBusy}
             onClick={() => void make(name, [open.id])}
           >
-            {PAPER_NAMES[name]} (PDF)
+            {PAPER_KINDS[name].name} ({PAPER_KINDS[name].ending === "pdf" ? "PDF" : "iCalendar"})
           </button>
           <p className="mt-0.5 text-faint text-sm">{SAYS[name]}</p>
         </div>
