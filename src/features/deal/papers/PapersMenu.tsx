@@ -28,7 +28,7 @@ export function PapersMenu({ dealId, status, onClose }: Props) {
   return (
     <section
       aria-label="Papers"
-      className="absolute right-0 z-30 w-72 rounded-box border border-base-300 bg-base-100 p-3 shadow-sm"
+      className="absolute right-0 z-30 w-72 rounded-box border border-base-300 bg-base-100 p-3 shadow-sm max-md:fixed max-md:inset-x-3 max-md:w-auto"
     >
       <Papers dealId={dealId} status={status} />
     </section>
