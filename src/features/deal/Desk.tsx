@@ -3,6 +3,7 @@ import {
   lazy,
   type ReactNode,
   Suspense,
+  startTransition,
   useCallback,
   useEffect,
   useMemo,
@@ -137,12 +138,14 @@ export function Desk({ deal, house, opening, notice }: Props) {
   useWarmUp(again, option.inputs.find === "payment" && !isFrozen);
   const now = useNow(state);
   const edit = useEdit(now, dispatch);
-  const [view, show] = useState<View>("desk");
+  const [view, setView] = useState<View>("desk");
+  // What is in view stays until the next is there: a word between them would keep that back for a third of a second.
+  const show = useCallback((next: View) => startTransition(() => setView(next)), []);
   const [wished, wish] = useState<WantedFigure>("payment");
   const [wishSaid, sayWish] = useState<string | null>(null);
   const ways = useMemo(
     () => ({ dispatch, edit, house, view, show, wished, wish, wishSaid, sayWish, Moves }),
-    [edit, house, view, wished, wishSaid],
+    [edit, house, view, show, wished, wishSaid],
   );
   const desk = useMemo(() => ({ ...ways, state }), [ways, state]);
   const { heading } = state;

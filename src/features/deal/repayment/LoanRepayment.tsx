@@ -1,4 +1,4 @@
-import { memo, useCallback, useMemo, useState } from "react";
+import { lazy, memo, Suspense, useCallback, useMemo, useState } from "react";
 import { type LoanQuote, type PaymentRow, principalLeads, type RepaidEarly, whyNoExtras } from "@/core";
 import { loanChart } from "@/exchange/charts/chart-lines";
 import type { RepaymentChart as Picture } from "@/exchange/charts/repayment-chart";
@@ -9,22 +9,20 @@ import { saveSchedule } from "@/features/repayment/save-schedule";
 import { useSentenceWriter } from "../answer/use-sentence-writer";
 import { isStale, notationIn, shownQuote } from "../option";
 import { useOptionOf } from "../option/option-context";
-import { CardSection } from "./CardSection";
 import type { MoreColumn } from "./columns";
-import { EarlyCard } from "./EarlyCard";
 import { ASSUMED, EarlyEnding } from "./EarlyEnding";
-import { EarlyGrid } from "./EarlyGrid";
-import { KeepOrPayCard } from "./KeepOrPayCard";
 import { Lumps } from "./Lumps";
 import { loanColumnNames, loanLines } from "./loan-lines";
 import type { Marks } from "./marks";
-import { PaidOffByCard } from "./PaidOffByCard";
-import { PayoffCard } from "./PayoffCard";
 import { RepaymentChart } from "./RepaymentChart";
 import { TableAndChart } from "./TableAndChart";
 import { TriedContext } from "./tried-context";
-import { type Tried, useEarly } from "./use-early";
+import { useEarly } from "./use-early";
 import { ViewLayout } from "./ViewLayout";
+
+// The table is painted first; what is asked of it comes after that.
+const LoanCards = lazy(() => import("./LoanCards").then(({ LoanCards: cards }) => ({ default: cards })));
+const EarlyGrid = lazy(() => import("./EarlyGrid").then(({ EarlyGrid: grid }) => ({ default: grid })));
 
 /** How a loan is repaid, and what can be asked of it. */
 export function LoanRepayment({ fileName }: { fileName: string }) {
@@ -43,7 +41,15 @@ function Shown({ quote, fileName }: { quote: LoanQuote; fileName: string }) {
   const line = useMemo(() => loanLine(quote, write), [quote, write]);
   return (
     <TriedContext value={tried}>
-      <ViewLayout line={line} stale={stale} cards={<Cards quote={quote} tried={tried} />}>
+      <ViewLayout
+        line={line}
+        stale={stale}
+        cards={
+          <Suspense fallback={null}>
+            <LoanCards quote={quote} tried={tried} />
+          </Suspense>
+        }
+      >
         <TriedTable
           quote={quote}
           repaid={tried.repaid?.ok ? tried.repaid.value : undefined}
@@ -53,27 +59,6 @@ function Shown({ quote, fileName }: { quote: LoanQuote; fileName: string }) {
         />
       </ViewLayout>
     </TriedContext>
-  );
-}
-
-/** What can be asked of the table. */
-function Cards({ quote, tried }: { quote: LoanQuote; tried: Tried }) {
-  const refused = whyNoExtras(quote);
-  return (
-    <>
-      {refused === undefined ? (
-        <>
-          <EarlyCard quote={quote} tried={tried} />
-          <PaidOffByCard quote={quote} tried={tried} />
-          <KeepOrPayCard quote={quote} tried={tried} />
-        </>
-      ) : (
-        <CardSection title="Extra payments">
-          <p className="text-faint">{refused}</p>
-        </CardSection>
-      )}
-      <PayoffCard quote={quote} />
-    </>
   );
 }
 
@@ -146,7 +131,9 @@ const TriedTable = memo(function TriedTable({ quote, repaid, notation, stale, fi
       }
       picture={marks =>
         isGrid && takesExtras ? (
-          <EarlyGrid quote={quote} />
+          <Suspense fallback={<p className="px-4 text-faint">Opening …</p>}>
+            <EarlyGrid quote={quote} />
+          </Suspense>
         ) : (
           <LoanChart
             quote={quote}
