@@ -105,6 +105,15 @@ describe("the proposal", () => {
     expect(block(made, "table")).toEqual([]);
   });
 
+  test("says it of payments that are not all alike, and of a flat rate, as the desk does", () => {
+    const plan = (more: object) => said(paper("proposal", [{ ...LOAN, plan: { ...LOAN.plan, ...more } }]))[0];
+    expect(plan({ interestOnly: 6 })).toContain("72 monthly payments, the first 6 just interest, then $");
+    expect(plan({ steps: [{ from: 13, percent: "5" }] })).toContain("payments starting at $");
+    expect(plan({ kind: "flatRate", firstPayment: undefined })).toMatch(
+      /at 6\.49 % flat \(APR \d+\.\d\d %\)/,
+    );
+  });
+
   test("sets options side by side; of a lease there is no rate of any kind", () => {
     const [table] = block(paper("proposal", [LOAN, VAN]), "table");
     expect(table?.headings).toHaveLength(3);

@@ -6,7 +6,6 @@ export type PaperRow = { kind: "line" | "group" | "total"; cells: readonly strin
 
 /** What stands on a paper, in order. */
 export type Block =
-  | { kind: "heading"; text: string }
   /** What it says; `large` where it is the heart of the paper, `small` where it explains. */
   | { kind: "paragraph"; spans: readonly Span[]; size?: "large" | "small" }
   /** A table whose headings stand on each page; the first so many columns are words, the others figures. */

@@ -1,4 +1,4 @@
-import { isoDate } from "@/core";
+import { isoDate, kindOf } from "@/core";
 import { repaymentChart } from "../charts/repayment-chart";
 import { sentenceWriter } from "../kinds/kind/sentence-writer";
 import { amountIn, dateIn, inNotation } from "../notation";
@@ -29,7 +29,7 @@ export function proposal(options: readonly [AnsweredOption, ...AnsweredOption[]]
   const { lines, name, total } = kind.tally(quote);
   const assumed = [
     ...kind.assumptions(quote),
-    ...(options.some(({ quote: each }) => each.kind === "lease") && options.length > 1
+    ...(options.some(({ quote: each }) => kindOf(each.filled).isHandedBack) && options.length > 1
       ? [LEASE_SETS_SIDE_BY_SIDE]
       : []),
     `Good until ${isoDate(day + DAYS_GOOD)}.`,

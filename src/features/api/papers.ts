@@ -1,4 +1,5 @@
 import type { PaperName } from "@/exchange/papers/paper-kinds";
+import { saveBlob } from "@/features/figures/save-file";
 import type { RefusalReply } from "@/server/contract";
 
 /** Which paper of which options, of a deal's saved version, with which day on it. */
@@ -13,11 +14,7 @@ export async function fetchPaper(
   try {
     const response = await fetch(`/api/deals/${dealId}/papers/${name}?${asked}`);
     if (!response.ok) return ((await response.json()) as RefusalReply).error;
-    const link = document.createElement("a");
-    link.href = URL.createObjectURL(await response.blob());
-    link.download = nameIn(response.headers.get("Content-Disposition") ?? "");
-    link.click();
-    setTimeout(() => URL.revokeObjectURL(link.href), 0);
+    saveBlob(nameIn(response.headers.get("Content-Disposition") ?? ""), await response.blob());
     return "";
   } catch {
     return "The server cannot be reached; papers are made there.";

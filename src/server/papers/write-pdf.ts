@@ -72,14 +72,6 @@ function draw(document: Document, root: Structure, { title, blocks }: Paper): vo
 
 function drawBlock(document: Document, root: Structure, block: Block): void {
   switch (block.kind) {
-    case "heading":
-      keepTogether(document, 48);
-      document.y += 8;
-      tagged(document, root, "H2", () =>
-        write(document, [block.text], { face: "serifStrong", size: 12, color: INK }),
-      );
-      document.y += 2;
-      break;
     case "paragraph":
       tagged(document, root, "P", () => write(document, block.spans, PENS[block.size ?? "usual"]));
       document.y += 6;

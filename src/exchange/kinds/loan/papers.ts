@@ -1,10 +1,11 @@
-import { FREQUENCY_NAMES, type LoanQuote } from "@/core";
+import type { LoanQuote } from "@/core";
 import { costOfCredit } from "@/core/kinds/loan";
 import { loanChart } from "../../charts/chart-lines";
 import type { PaperKind } from "../kind/paper-kind";
 import type { Segment, SentenceWriter } from "../kind/segment";
 import { loanEnding } from "./words/ending";
 import { loanLine } from "./words/line";
+import { besideText, term } from "./words/sentence";
 
 /** The APR as it was signed, or as it is worked out. */
 function aprOf(quote: LoanQuote): string | undefined {
@@ -15,21 +16,19 @@ function aprOf(quote: LoanQuote): string | undefined {
 
 function sentence(quote: LoanQuote, write: SentenceWriter): readonly Segment<string>[] {
   const { money, date, say } = write;
-  const { loanAmount, payments, payment, finalPayment, firstDate, yearlyRate, financeCharge, balloon } =
-    quote;
+  const { loanAmount, payments, payment, finalPayment, firstDate, financeCharge, balloon } = quote;
   const isSingle = payments === 1;
-  const { adjective } = FREQUENCY_NAMES[quote.filled.plan.frequency];
   const apr = aprOf(quote);
   const when = firstDate === null ? "" : `, ${isSingle ? "on" : "the first on"} ${date(firstDate)}`;
+  const flat = quote.trueYearlyRate === undefined ? "" : " flat";
   return [
     "You finance ",
     { strong: money(loanAmount) },
-    isSingle ? " with one payment of " : " over ",
-    ...(isSingle
-      ? []
-      : [{ strong: `${payments} ${quote.isListed ? "listed" : adjective}` }, " payments of "]),
+    " ",
+    ...term(quote),
+    " ",
     { strong: money(isSingle ? finalPayment : payment) },
-    `${when}, at ${say(`${yearlyRate} %`)}`,
+    `${besideText(quote, money).replace(/,$/, "")}${when}, at ${say(`${quote.yearlyRate} %`)}${flat}`,
     ...(apr === undefined ? [] : [" (", { strong: say(`APR ${apr} %`) }, ")"]),
     ". Financing costs you ",
     { strong: money(financeCharge) },

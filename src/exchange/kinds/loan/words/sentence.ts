@@ -73,7 +73,7 @@ function purchase({ price, down, filled }: LoanQuote, money: SentenceWriter["mon
 }
 
 /** Over how many payments: none where an extra ends the loan before the first. */
-function term(quote: LoanQuote): Segments {
+export function term(quote: LoanQuote): Segments {
   const { payments, isListed, filled } = quote;
   if (payments === 0) return ["repaid before the first payment of"];
   if (payments === 1) return ["with ", { figure: "payments", text: "one" }, " payment of"];
@@ -96,7 +96,10 @@ const staysLevel = ({ isLevel, paymentsMade, payments }: LoanQuote): boolean =>
   isLevel && paymentsMade === payments;
 
 /** What is paid with each payment, where anything is. */
-function besideText({ charges, extraEach, filled }: LoanQuote, money: SentenceWriter["money"]): string {
+export function besideText(
+  { charges, extraEach, filled }: LoanQuote,
+  money: SentenceWriter["money"],
+): string {
   const each = charges?.all.each ?? 0;
   const parts = [
     each > 0 ? ` with charges of ${money(each)}` : "",
