@@ -17,10 +17,14 @@ export {
   whyNoExtras,
   type YearlyReturn,
 } from "./extra-payments";
+export { type ExtraAlone, type ExtrasOneByOne, extrasOneByOne } from "./extras-one-by-one";
+export { type Itemization, type ItemizedLine, itemization } from "./itemization";
+export { type PaymentGroup, paymentGroups } from "./payment-groups";
 export { type PerThousand, paymentPerThousand } from "./payment-per-thousand";
 export { type Payoff, type PayoffTerms, payoffAfter, payoffOn, payoffWorking, type Refund } from "./payoff";
 export { principalLeads } from "./principal-leads";
 export { type RebateOrRate, rebateOrRate } from "./rebate-or-rate";
+export { type SaleConventions, type SaleOnCredit, saleOnCredit } from "./sale-on-credit";
 export {
   type Totals,
   totalsBetweenDates,
