@@ -57,6 +57,16 @@ export const DEMO_SETTINGS: Settings = {
     { id: "gap-cover", name: "Gap cover", amount: "640.00" },
     { id: "awning", name: "Awning and tow bar", amount: "1275.00", taxable: true },
   ],
+  papers: {
+    address: "12 Quay Lane\nMarrow Bay",
+    telephone: "555 0100",
+    email: "desk@tarn-and-hollow.example",
+    officer: "Ana Quill",
+    standing: {
+      latePayment: "If a payment is more than 10 days late, you pay 5 % of it.",
+      security: "You give a security interest in the vehicle that is bought.",
+    },
+  },
 };
 
 /** What the house pays for its usual extras. */

@@ -1,6 +1,7 @@
 import { readFile } from "node:fs/promises";
 import { type APIRequestContext, expect, type Page, test } from "@playwright/test";
 import { SECTIONS } from "@/features/shell/settings-sections";
+import { expectNoAxeFindings } from "./axe";
 import { newDeal, newDealFromRegister, VAN } from "./officer";
 
 type Kept = { version: number; settings: Record<string, unknown> };
@@ -157,6 +158,43 @@ test("settings leave as a file and come in again; a file that is none changes no
   await expect(page.getByLabel("Name", { exact: true })).toHaveValue("Tarn & Hollow, by the quay");
   await page.goto("/");
   await expect(page.getByText("Tarn & Hollow, by the quay")).toBeVisible();
+});
+
+test("what stands on papers is settled, a logo with it; a file of the settings brings the picture along", async ({
+  page,
+  request,
+}) => {
+  await page.goto("/settings#papers");
+  await page.getByLabel("Officer’s name").fill("Ana Quill");
+  // One red dot.
+  const png = Buffer.from(
+    "iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mP8z8DwHwAFBQIAX8jx0gAAAABJRU5ErkJggg==",
+    "base64",
+  );
+  await page
+    .getByLabel("Logo (PNG or JPEG")
+    .setInputFiles({ name: "l.png", mimeType: "image/png", buffer: png });
+  await expect(page.getByAltText("Logo of the house")).toBeVisible();
+  await page
+    .getByLabel("Logo (PNG or JPEG")
+    .setInputFiles({ name: "l.png", mimeType: "image/png", buffer: Buffer.from("no picture") });
+  await expect(page.getByText("This is no PNG or JPEG picture that can be read.")).toBeVisible();
+  await page.getByLabel("Given papers are kept for (months)").fill("24");
+  await expect(page.getByText("a number from 25 to 1,200")).toBeVisible();
+  await page.getByLabel("Given papers are kept for (months)").fill("30");
+  await settled(page);
+  await expectNoAxeFindings(page);
+  const [download] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("button", { name: "Export settings", exact: true }).click(),
+  ]);
+  const { papers } = JSON.parse(await readFile(await download.path(), "utf8"));
+  expect(papers).toMatchObject({ officer: "Ana Quill", monthsKept: 30 });
+  const { version, settings } = await kept(request);
+  const image = { ...settings, papers };
+  const put = await request.put("/api/settings", { data: { version, settings: image } });
+  // The same picture is known by the same digest.
+  expect((await put.json()).settings).toEqual(settings);
 });
 
 test("two pages that change the settings: nothing is lost unasked", async ({ page, context }) => {

@@ -192,6 +192,8 @@ export const LINES: {
       financed: { financed: false },
       financeCharge: { financeCharge: true },
       with: { with: "lastPayment" },
+      months: { months: 36 },
+      optional: { optional: { voluntary: true, costDisclosed: true, askedForInWriting: false } },
     },
   },
   rebates: {

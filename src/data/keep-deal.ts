@@ -144,11 +144,12 @@ async function withKeptNames(
 }
 
 /** The columns of a deal's heading. */
-const headingColumns = ({ status, budget, notes, place, customer, vehicle }: DealHeading) => ({
+const headingColumns = ({ status, budget, notes, place, use, customer, vehicle }: DealHeading) => ({
   status,
   budget: budget ?? null,
   notes: notes ?? null,
   place: place ?? null,
+  use: use ?? null,
   customerId: customer?.id ?? null,
   vehicleId: vehicle?.id ?? null,
 });

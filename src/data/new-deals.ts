@@ -47,6 +47,7 @@ export async function insertDeals(database: Database, documents: readonly NewDea
         budget: document.budget ?? null,
         notes: document.notes ?? null,
         place: document.place ?? null,
+        use: document.use ?? null,
         chosen: document.chosen,
         version: FIRST,
         headingVersion: FIRST,

@@ -13,9 +13,16 @@ import {
   smallint,
   text,
   timestamp,
+  unique,
   uuid,
 } from "drizzle-orm/pg-core";
-import { type Asides, DEAL_STATUSES, type DealDocument, type Difference } from "@/exchange/deal-document";
+import {
+  type Asides,
+  DEAL_STATUSES,
+  type DealDocument,
+  type DealUse,
+  type Difference,
+} from "@/exchange/deal-document";
 import type { DealFile } from "@/exchange/deal-file";
 import type { Dealer } from "@/exchange/dealer";
 import type { RegisterKind } from "@/exchange/option-words";
@@ -89,6 +96,8 @@ export const deals = pgTable(
     notes: text(),
     /** Whose law counts, by ISO 3166-1; null where it was not said. */
     place: text().$type<Place>(),
+    /** What it is for; null where it was not said. */
+    use: text().$type<DealUse>(),
     /** The id of the option that is chosen. */
     chosen: uuid().notNull(),
     /** Goes up by one at each save; a save names the version it was made from. */
@@ -140,7 +149,7 @@ export const blobs = pgTable("blobs", {
   bytes: bytea().notNull(),
 });
 
-/** Papers that were made of a deal. */
+/** Papers that were given: what has left the desk of a deal, whole. */
 export const papers = pgTable(
   "papers",
   {
@@ -148,20 +157,26 @@ export const papers = pgTable(
     dealId: uuid()
       .notNull()
       .references(() => deals.id, { onDelete: "cascade" }),
-    /** The option that it is of; null where it is of the whole deal. */
+    /** The option that it is of; null where it is of several. */
     optionId: uuid(),
     kind: text().notNull(),
+    /** What its file is called. */
+    fileName: text().notNull().default("Paper"),
     at: timestamp({ withTimezone: true, mode: "date" }).notNull(),
     /** Who made it; null while nobody has a name. */
     who: text(),
     /** The deal's version, and that of the core, that it follows from. */
     dealVersion: integer().notNull(),
     coreVersion: text().notNull(),
-    sha256: text()
-      .notNull()
-      .references(() => blobs.sha256),
+    /** Its bytes; null once it was removed, because it was kept for as long as the house has settled. */
+    sha256: text().references(() => blobs.sha256),
+    removedAt: timestamp({ withTimezone: true, mode: "date" }),
   },
-  table => [index("papers_deal").on(table.dealId, table.at)],
+  table => [
+    index("papers_deal").on(table.dealId, table.at),
+    // The same paper given again is one.
+    unique("papers_once").on(table.dealId, table.kind, table.sha256),
+  ],
 );
 
 export const options = pgTable(

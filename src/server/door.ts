@@ -124,6 +124,16 @@ export async function readBody<Value>(
 
 /** Reads a body of at most so many bytes, as text. */
 export async function readText(request: Request, most: number): Promise<string> {
+  const bytes = await readBytes(request, most);
+  try {
+    return new TextDecoder("utf-8", { fatal: true }).decode(bytes);
+  } catch {
+    throw new Refusal(400, "The body is not text in UTF-8.");
+  }
+}
+
+/** Reads a body of at most so many bytes. */
+export async function readBytes(request: Request, most: number): Promise<Buffer> {
   const tooLarge = (bytes: number) =>
     new Refusal(413, `The body is ${sizeText(bytes)}; at most ${sizeText(most)} is accepted.`);
   const announced = Number(request.headers.get("content-length"));
@@ -137,11 +147,7 @@ export async function readText(request: Request, most: number): Promise<string> 
     chunks.push(chunk);
   }
   refuseCut(request, size);
-  try {
-    return new TextDecoder("utf-8", { fatal: true }).decode(Buffer.concat(chunks));
-  } catch {
-    throw new Refusal(400, "The body is not text in UTF-8.");
-  }
+  return Buffer.concat(chunks);
 }
 
 /** Nothing is taken that did not come whole: a body is as long as was announced. */

@@ -1,13 +1,14 @@
 import Type from "typebox";
 import type { DealFile } from "../deal-file";
 import { PlaceMember } from "../place/place.schema";
-import { exact, seen, unseen } from "../schema";
+import { exact, OneOf, seen, unseen } from "../schema";
 import { type Asides, AsidesSchema } from "./asides.schema";
 import { LONGEST_NAME } from "./longest-name";
 import { MOST_OPTIONS } from "./most-options";
 import { NamedSchema } from "./named.schema";
 import { OptionId } from "./option-id.schema";
 import { DEAL_STATUSES } from "./statuses";
+import { DEAL_USES } from "./uses";
 
 /** One line of plain text: no control characters, which a database or a file could not keep. */
 export const Line = Type.String({
@@ -25,6 +26,11 @@ export const Notes = Type.String({
   pattern: "^[^\\u0000-\\u0009\\u000b-\\u001f\\u007f]*$",
   description: `lines of text, at most ${LONGEST_NOTES} characters`,
 });
+
+/** What it is for; personal use where it is left out. */
+export const UseMember = {
+  use: seen(Type.Optional(OneOf(...DEAL_USES))),
+};
 
 /** Whose deal it is, for what, and how it stands. */
 const HEADING = {
@@ -45,6 +51,7 @@ const HEADING = {
   /** What is to be remembered of it. */
   notes: unseen(Type.Optional(Notes)),
   ...PlaceMember,
+  ...UseMember,
 };
 
 const OptionSchema = exact({

@@ -29,3 +29,4 @@ export {
 export { isSame } from "./same";
 export { DEAL_STATUSES, type DealStatus } from "./statuses";
 export { asItsSenderReads, changeUpToDate, saveUpToDate, upToDate } from "./up-to-date";
+export { DEAL_USES, type DealUse } from "./uses";

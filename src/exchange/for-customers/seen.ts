@@ -4,6 +4,7 @@ export const SEEN = {
   vehicle: { name: true },
   status: true,
   place: true,
+  use: true,
   chosen: true,
   options: {
     id: true,
@@ -50,6 +51,8 @@ export const SEEN = {
           financed: true,
           financeCharge: true,
           with: true,
+          months: true,
+          optional: { voluntary: true, costDisclosed: true, askedForInWriting: true },
         },
         rebates: { name: true, amount: true, beforeTax: true },
         tradeIn: { allowance: true, owed: true },

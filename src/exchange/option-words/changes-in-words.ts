@@ -77,6 +77,7 @@ function headingWords({
   budget,
   notes,
   place,
+  use,
   options,
   asides,
 }: DealDocument): WordedFigure[] {
@@ -88,6 +89,7 @@ function headingWords({
     ["budget", budget === undefined ? "" : typedAmountText(budget, currency)],
     ["notes", notes === undefined ? "" : shortened(notes)],
     ["place whose law counts", place === undefined ? "" : PLACE_NAMES[place]],
+    ["for", use === undefined ? "" : `${use} use`],
     ["return elsewhere", returnWords(asides?.return)],
   ];
 }

@@ -1,7 +1,14 @@
+export {
+  FEWEST_MONTHS_KEPT,
+  LARGEST_LOGO,
+  STANDING_LINES,
+  type StandingLine,
+} from "../paper-parts/house-papers";
 export { DEFAULT_SETTINGS } from "./default-settings";
 export { newDealInputs, usualLine, withTaxProfile } from "./into-deal";
 export { NEW_DEAL_NAMES } from "./new-deal-names";
 export type {
+  HousePapers,
   NewDeal,
   Settings,
   SettingsDealer,

@@ -14,6 +14,7 @@ import {
   YearlyRate,
 } from "../schema";
 import { CHARGE, LineId, LineName, list, Tax } from "../structure/structure.schema";
+import { HousePapersSchema } from "./papers.schema";
 
 const MOST_TAX_PROFILES = 20;
 
@@ -74,6 +75,8 @@ export const SettingsSchema = exact({
   extras: Type.Optional(list(exact({ ...CHARGE, inEveryDeal: InEveryDeal }), MOST_EXTRAS, "extras")),
   /** The terms that customers are shown, with the rate of each. */
   terms: Type.Optional(list(exact({ payments: Payments, yearlyRate: YearlyRate }), MOST_TERMS, "terms")),
+  /** What stands on papers, and how long given ones are kept. */
+  papers: Type.Optional(HousePapersSchema),
 });
 
 /** What of the settings customers never see. */
@@ -91,6 +94,7 @@ export const SettingsDealerSchema = exact({
 export type SettingsDealer = Type.Static<typeof SettingsDealerSchema>;
 export type Settings = Type.Static<typeof SettingsSchema>;
 export type TaxProfileFile = NonNullable<Settings["taxProfiles"]>[number];
+export type HousePapers = NonNullable<Settings["papers"]>;
 export type UsualFee = NonNullable<Settings["fees"]>[number];
 export type UsualTerm = NonNullable<Settings["terms"]>[number];
 export type UsualExtra = NonNullable<Settings["extras"]>[number];

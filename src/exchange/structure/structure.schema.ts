@@ -10,7 +10,7 @@ import {
   MOST_TAXES,
   MOST_TRADE_INS,
 } from "@/core";
-import { Amount, exact, OneOf, Percent, seen } from "../schema";
+import { Amount, exact, OneOf, Percent, seen, Whole } from "../schema";
 
 /** What a line is called. */
 export const LineName = Type.String({
@@ -64,6 +64,21 @@ const Fee = exact({
   keptBack: seen(Type.Optional(Type.Boolean({ description: "true or false" }))),
 });
 
+const YesOrNo = seen(Type.Boolean({ description: "true or false" }));
+
+/** Fifty years. */
+const LONGEST_MONTHS = 600;
+
+/** An extra: what of a cover keeps its price out of what credit costs (12 CFR 1026.4(d)) stands with it once it was asked. */
+const Extra = exact({
+  ...CHARGE,
+  /** For how many months it holds, where that is not as long as the deal. */
+  months: seen(Type.Optional(Whole(1, LONGEST_MONTHS, "a number of months"))),
+  optional: seen(
+    Type.Optional(exact({ voluntary: YesOrNo, costDisclosed: YesOrNo, askedForInWriting: YesOrNo })),
+  ),
+});
+
 export const Tax = exact({
   name: seen(LineName),
   rate: seen(percent("a rate in percent")),
@@ -110,7 +125,7 @@ export const StructureSchema = exact({
   taxIncluded: seen(Type.Optional(Type.Boolean({ description: "true or false" }))),
   taxes: seen(Type.Optional(list(Tax, MOST_TAXES, "taxes"))),
   fees: seen(Type.Optional(list(Fee, MOST_FEES, "fees"))),
-  extras: seen(Type.Optional(list(exact(CHARGE), MOST_EXTRAS, "extras"))),
+  extras: seen(Type.Optional(list(Extra, MOST_EXTRAS, "extras"))),
   rebates: seen(Type.Optional(list(Rebate, MOST_REBATES, "rebates"))),
   tradeIn: seen(Type.Optional(exact({ allowance: seen(Type.Optional(Amount)), owed: seen(Amount) }))),
   tradeIns: seen(Type.Optional(list(TradeIn, MOST_TRADE_INS, "trade-ins"))),

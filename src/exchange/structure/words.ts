@@ -20,6 +20,8 @@ export function structureWords(structure: StructureFile, currency: string): [nam
       each.taxable ? "taxed" : "",
       PAID_WORDS[paidBy(each)],
       each.financeCharge ? "counts as finance charge" : "",
+      "months" in each ? `for ${each.months} months` : "",
+      ...("optional" in each ? optionalWords(each.optional) : []),
     ]);
   };
   const tradeIns = structure.tradeIns ?? [];
@@ -46,6 +48,19 @@ export function structureWords(structure: StructureFile, currency: string): [nam
       ]),
     ),
     ...numbered("Debt", structure.payoffs, ({ name, amount }) => `${name}: ${money(amount)}`),
+  ];
+}
+
+const yesOrNo = (is: boolean) => (is ? "yes" : "no");
+
+/** What was answered of a cover that is not to count in what credit costs; nothing where nobody was asked. */
+function optionalWords(optional: ExtraFile["optional"]): string[] {
+  if (!optional) return [];
+  const { voluntary, costDisclosed, askedForInWriting } = optional;
+  return [
+    `voluntary: ${yesOrNo(voluntary)}`,
+    `its cost disclosed: ${yesOrNo(costDisclosed)}`,
+    `asked for in writing: ${yesOrNo(askedForInWriting)}`,
   ];
 }
 

@@ -64,6 +64,7 @@ export function readWholeDeal(value: unknown): Checked<WholeDeal> {
     chosen = 1,
     options: filed,
     place,
+    use,
     return: assumed,
   } = frame.value;
   if (chosen > filed.length) {
@@ -81,6 +82,7 @@ export function readWholeDeal(value: unknown): Checked<WholeDeal> {
         ...(budget !== undefined && { budget: String(budget) }),
         ...(notes !== undefined && { notes }),
         ...placeMember(place, options[chosen - 1]?.inputs),
+        ...(use !== undefined && { use }),
       },
       chosen: chosen - 1,
       options,

@@ -23,7 +23,7 @@ export function wholeDealOf(
   document: FiledDocument,
   { dealer = {}, stockNumber }: Beside = {},
 ): WholeDealFile {
-  const { customer, vehicle, status, budget, notes, place, options, chosen, asides = {} } = document;
+  const { customer, vehicle, status, budget, notes, place, use, options, chosen, asides = {} } = document;
   return {
     format: "kellux-deal",
     version: 2,
@@ -35,6 +35,7 @@ export function wholeDealOf(
     ...(budget !== undefined && { budget }),
     ...(notes !== undefined && { notes }),
     ...(place !== undefined && { place }),
+    ...(use !== undefined && { use }),
     ...(asides.return && { return: asides.return }),
     chosen:
       Math.max(

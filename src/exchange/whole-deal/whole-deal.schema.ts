@@ -1,7 +1,7 @@
 import Type from "typebox";
 import { DEAL_STATUSES, LONGEST_NAME, MOST_OPTIONS } from "../deal-document";
 import { ASIDES_OF_AN_OPTION, ASIDES_OF_THE_DEAL } from "../deal-document/asides.schema";
-import { Line, Notes } from "../deal-document/document.schema";
+import { Line, Notes, UseMember } from "../deal-document/document.schema";
 import { LeaseFileSchema, LoanFileSchema } from "../deal-file/deal-file.schema";
 import { DealerFileSchema } from "../dealer/dealer.schema";
 import { PlaceMember } from "../place/place.schema";
@@ -22,6 +22,7 @@ const FRAME = {
   /** What is to be remembered of it. */
   notes: Type.Optional(Notes),
   ...PlaceMember,
+  ...UseMember,
   ...ASIDES_OF_THE_DEAL,
   /** Which option is chosen, from 1. */
   chosen: Type.Optional(

@@ -7,6 +7,7 @@ import { notationOf } from "@/exchange/notation";
 import type { Settings } from "@/exchange/settings";
 import { readJson } from "@/exchange/text";
 import { readTextFile } from "@/features/api/read-text-file";
+import { settingsToFile } from "@/features/api/settings";
 import type { OptionAction } from "@/features/deal/option";
 import { OptionProvider } from "@/features/deal/option/option-context";
 import { saveFile } from "@/features/figures/save-file";
@@ -18,6 +19,7 @@ import type { KeptCopies, SettingsReply } from "@/server/contract";
 import { BackupsCard } from "./BackupsCard";
 import { DefaultPlan } from "./DefaultPlan";
 import { HouseCard } from "./HouseCard";
+import { PapersCard } from "./PapersCard";
 import { SettingsStatusLine } from "./SettingsStatusLine";
 import { isUnreadable, openSettingsState, settingsOf, settingsReducer } from "./settings-state";
 import { TaxProfiles } from "./TaxProfiles";
@@ -73,6 +75,13 @@ export function SettingsScreen({ opened, kept }: { opened: SettingsReply; kept: 
     fees: <UsualCharges list="fees" />,
     extras: <UsualCharges list="extras" />,
     costs: <UsualCosts extras={settings.extras ?? []} currency={state.house.currency} notation={notation} />,
+    papers: (
+      <PapersCard
+        papers={state.papers}
+        house={state.house}
+        onChange={change => dispatch({ type: "papers", change })}
+      />
+    ),
     backups: <BackupsCard kept={kept} notation={notation} />,
   };
 
@@ -98,9 +107,10 @@ export function SettingsScreen({ opened, kept }: { opened: SettingsReply; kept: 
         <button
           type="button"
           className="btn btn-sm h-8.5"
-          onClick={() =>
-            saveFile("settings.json", "application/json", `${JSON.stringify(settings, null, 2)}\n`)
-          }
+          onClick={async () => {
+            const file = await settingsToFile(settings);
+            saveFile("settings.json", "application/json", `${JSON.stringify(file, null, 2)}\n`);
+          }}
         >
           <FileDown size={16} aria-hidden="true" />
           Export settings

@@ -1,5 +1,5 @@
 import type { LoanFile } from "@/exchange/kinds/loan";
-import type { Settings, TaxProfileFile, UsualTerm } from "@/exchange/settings";
+import type { HousePapers, Settings, TaxProfileFile, UsualTerm } from "@/exchange/settings";
 import { PLAIN_LOAN } from "@/features/deal/kinds/loan/plain-loan";
 import { wholeLoan } from "@/features/deal/kinds/loan/whole-loan";
 import {
@@ -17,6 +17,9 @@ export type House = Pick<Settings, "houseName" | "currency" | "locale" | "place"
 /** What is changed of it; what is undefined is taken out. */
 export type HouseChange = { [Part in keyof House]?: House[Part] | undefined };
 
+/** What is changed of what stands on papers; what is undefined is taken out. */
+export type PapersChange = { [Part in keyof HousePapers]?: HousePapers[Part] | undefined };
+
 /** A tax profile on the screen: its taxes are lines of an option that has nothing else. */
 export type ProfileState = { key: number; name: string; inEveryDeal: boolean; option: LoanState };
 
@@ -27,6 +30,7 @@ export type SettingsState = {
   profiles: readonly ProfileState[];
   /** The terms that customers are shown, with their rates. */
   terms: readonly UsualTerm[];
+  papers: HousePapers;
   /** What tells the next profile from the others. */
   nextKey: number;
 };
@@ -38,6 +42,7 @@ export type SettingsAction =
   | { type: "profile"; key: number; action: OptionAction }
   | { type: "profileHeading"; key: number; change: { name?: string; inEveryDeal?: boolean } }
   | { type: "terms"; terms: readonly UsualTerm[] }
+  | { type: "papers"; change: PapersChange }
   | { type: "addProfile" }
   | { type: "dropProfile"; key: number };
 
@@ -47,7 +52,7 @@ const KINDS = { loan: wholeLoan(PLAIN_LOAN) };
 /** The settings as they open. */
 export function openSettingsState(settings: Settings): SettingsState {
   const { houseName, currency, locale, place, appearance, newDeal, ...lists } = settings;
-  const { fees, extras, taxProfiles = [], terms = [] } = lists;
+  const { fees, extras, taxProfiles = [], terms = [], papers = {} } = lists;
   const empty = emptyDeal(settings);
   return {
     house: {
@@ -71,6 +76,7 @@ export function openSettingsState(settings: Settings): SettingsState {
       ),
     })),
     terms,
+    papers,
     nextKey: taxProfiles.length,
   };
 }
@@ -107,6 +113,8 @@ export function settingsReducer(state: SettingsState, action: SettingsAction): S
       });
     case "terms":
       return { ...state, terms: action.terms };
+    case "papers":
+      return { ...state, papers: { ...state.papers, ...action.change } as HousePapers };
     case "addProfile":
       return { ...state, profiles: [...state.profiles, newProfile(state)], nextKey: state.nextKey + 1 };
     case "dropProfile":
@@ -148,7 +156,7 @@ function withHouse(state: SettingsState, house: House): SettingsState {
 }
 
 /** All settings, as they are kept and filed. */
-export function settingsOf({ house, usual, profiles, terms }: SettingsState): Settings {
+export function settingsOf({ house, usual, profiles, terms, papers }: SettingsState): Settings {
   const { structure, plan } = usual.inputs;
   const { kind, yearlyRate, payments, frequency, rounding, roundingStep, compounding, dayCount } = plan;
   return {
@@ -169,8 +177,20 @@ export function settingsOf({ house, usual, profiles, terms }: SettingsState): Se
     ...(structure.fees && { fees: structure.fees }),
     ...(structure.extras && { extras: structure.extras }),
     ...(terms.length > 0 && { terms: [...terms] }),
+    ...papersMember(papers),
   };
 }
+
+/** What was emptied is not there. */
+function papersMember(papers: HousePapers): Pick<Settings, "papers"> {
+  const said = Object.fromEntries(Object.entries(papers).filter(([, value]) => isSaid(value)));
+  return Object.keys(said).length > 0 ? { papers: said } : {};
+}
+
+const isSaid = (value: unknown): boolean =>
+  typeof value === "object" && value !== null
+    ? Object.values(value).some(isSaid)
+    : value !== undefined && value !== "" && value !== false;
 
 function profileOf({ name, inEveryDeal, option }: ProfileState): TaxProfileFile {
   const { taxes = [], taxIncluded } = option.inputs.structure;

@@ -1,6 +1,6 @@
 /** A section of the settings: a card of its own, which the palette finds by what stands in it. */
 export type Section = {
-  id: "house" | "plan" | "terms" | "taxes" | "fees" | "extras" | "costs" | "backups";
+  id: "house" | "plan" | "terms" | "taxes" | "fees" | "extras" | "costs" | "papers" | "backups";
   name: string;
   /** Where it stands on a wide screen. */
   side: "left" | "right";
@@ -51,6 +51,12 @@ export const SECTIONS: readonly Section[] = [
     name: "Dealer’s side",
     side: "right",
     says: "What usual extras cost the house, which customers never see.",
+  },
+  {
+    id: "papers",
+    name: "Papers",
+    side: "left",
+    says: "Address, logo, officer’s name, days that a proposal is good, what cost papers say, how long papers are kept.",
   },
   {
     id: "backups",

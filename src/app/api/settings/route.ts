@@ -1,4 +1,5 @@
 import { answer, readBody } from "@/server/door";
+import { withKeptLogo } from "@/server/papers/logo";
 import { checkSettingsRequest } from "@/server/requests";
 import { openSettings, saveSettings } from "@/server/settings";
 
@@ -9,5 +10,6 @@ export const GET = (request: Request) => answer(request, async ({ store }) => op
 export const PUT = (request: Request) =>
   answer(request, async ({ store }) => {
     const body = await readBody(request, checkSettingsRequest);
-    return saveSettings(await store(), body);
+    const kept = await store();
+    return saveSettings(kept, { ...body, settings: await withKeptLogo(kept, body.settings) });
   });

@@ -1,6 +1,7 @@
 import { type PaidBy, paidBy } from "@/exchange/structure";
 import { type ChargeBy, chargeBy, linesOf, paidMembers } from "../fields";
 import { Check, Choice } from "../parts/choices";
+import { CoverEditor } from "./CoverEditor";
 import { useStructure } from "./use-structure";
 
 const BY: [ChargeBy, string][] = [
@@ -64,6 +65,7 @@ export function ChargeEditor({ list, index }: { list: "fees" | "extras"; index: 
           onChange={checked => put(list, index, { financeCharge: checked || undefined })}
         />
       </div>
+      {list === "extras" && <CoverEditor index={index} />}
     </>
   );
 }

@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { lazy, Suspense, useState } from "react";
 import { paidBy } from "@/exchange/structure";
 import { linesOf } from "../fields";
 import { chargeWords } from "./charge-words";
@@ -7,6 +7,11 @@ import { LineButton } from "./LineButton";
 import { OpenEditor } from "./OpenEditor";
 import { TallyRow } from "./TallyRow";
 import { isOpenLine, type Opening, useStructure } from "./use-structure";
+
+// What extras do is asked now and then.
+const ExtrasOneByOne = lazy(() =>
+  import("./ExtrasOneByOne").then(({ ExtrasOneByOne: view }) => ({ default: view })),
+);
 
 const GROUPS = {
   fees: { title: "Fees", figure: "fee" },
@@ -55,6 +60,11 @@ export function ChargeLines({ list, opening }: { list: "fees" | "extras"; openin
             {isOpenLine(opening, list, index) && <OpenEditor list={list} index={index} opening={opening} />}
           </TallyRow>
         ))}
+      {list === "extras" && !isFolded && (
+        <Suspense fallback={null}>
+          <ExtrasOneByOne />
+        </Suspense>
+      )}
     </>
   );
 }
