@@ -5,20 +5,44 @@ import { knownMigrations } from "./migrate";
 /** Rows as lines of a backup, and where the next part goes on. */
 type BackupPart = {
   lines: string[];
+  /** The digests of the bytes that its papers name: they come one by one, before its lines. */
+  blobs: string[];
   deals: number;
   /** The id after which the next part begins; null after the last. */
   last: string | null;
 };
 
 /** What stands for itself, and the version of the tables. */
-export async function backupStart(database: Database): Promise<{ migrations: number; lines: string[] }> {
+export async function backupStart(
+  database: Database,
+): Promise<Pick<BackupPart, "lines" | "blobs"> & { migrations: number }> {
   const rows = await linesOf(
     database,
     sql`select 'settings' as name, row_to_json(r)::text as row, 1 as place from settings r
       union all select 'vehicles', row_to_json(r)::text, 2 from vehicles r where in_stock
-      union all select 'jobs', row_to_json(r)::text, 3 from jobs r`,
+      union all select 'jobs', row_to_json(r)::text, 3 from jobs r
+      union all select 'blob', to_json(file->'papers'->'logo'->>'sha256')::text, 4 from settings
+        where file->'papers'->'logo'->>'sha256' is not null`,
   );
-  return { migrations: knownMigrations(), lines: rows };
+  return { migrations: knownMigrations(), ...apart(rows) };
+}
+
+/** The bytes of a digest, as a line of a backup: a row a statement, for papers are large. Undefined where they are gone. */
+export async function backupBlob(database: Database, sha256: string): Promise<string | undefined> {
+  const [line] = await linesOf(
+    database,
+    sql`select 'blobs' as name, row_to_json(r)::text as row, 1 as place from blobs r where sha256 = ${sha256}`,
+  );
+  return line;
+}
+
+/** Lines without those that name bytes, and what these name. */
+function apart(lines: readonly string[]): Pick<BackupPart, "lines" | "blobs"> {
+  const isBlob = (line: string) => line.startsWith('{"table":"blob",');
+  return {
+    lines: lines.filter(line => !isBlob(line)),
+    blobs: lines.filter(isBlob).map(line => (JSON.parse(line) as { row: string }).row),
+  };
 }
 
 /**
@@ -43,13 +67,13 @@ export async function backupPart(
       union all select 'customers', row_to_json(r)::text, 1 from customers r where id in (select customer_id from part)
       union all select 'vehicles', row_to_json(r)::text, 2 from vehicles r where id in (select vehicle_id from part)
       union all select 'deals', row_to_json(r)::text, 3 from deals r where id in (select id from part)
-      union all select 'blobs', row_to_json(r)::text, 4 from blobs r
-        where sha256 in (select sha256 from papers where deal_id in (select id from part))
+      union all select distinct 'blob', to_json(sha256)::text, 4 from papers
+        where deal_id in (select id from part) and sha256 is not null
       ${ofDeals("papers", 5)} ${ofDeals("options", 4)} ${ofDeals("deal_changes", 5)} ${ofDeals("signings", 6)} ${ofDeals("register_lines", 7)} ${ofDeals("deal_parts", 8)}`,
   );
   const [first = "", ...rows] = lines;
   const ids = (JSON.parse(first) as { row: string[] }).row;
-  return { lines: rows, deals: ids.length, last: ids.length === most ? (ids.at(-1) ?? null) : null };
+  return { ...apart(rows), deals: ids.length, last: ids.length === most ? (ids.at(-1) ?? null) : null };
 }
 
 /** The text of a row is the database's own, and stays as it is: numbers of any length come through whole. */

@@ -3,6 +3,7 @@ import { join, resolve } from "node:path";
 import { type BackupFacts, type BackupHead, BackupRefused, readBackup } from "@/exchange/backup";
 import { type Database, openDatabase, openFiles } from "./database";
 import { dealCount } from "./deals";
+import { withBytes } from "./folder/blob-files";
 import { lockFolder } from "./folder/lock";
 import { keepPrivate, makeFolder } from "./folder/private";
 import { FolderRefused } from "./folder/refused";
@@ -54,7 +55,7 @@ export async function restoreBeside(
   broken?: (why: string) => void,
 ): Promise<RestoredBeside> {
   // Before anything is made of it, it is seen to be whole.
-  await readBackup(file, refuseNewer, () => {});
+  await readBackup(file, refuseNewer, line => void wholeLine(file, line));
   const path = restoringPath(folder);
   rmSync(path, { recursive: true, force: true });
   let isWhole = false;
@@ -82,6 +83,15 @@ function refuseNewer({ migrations }: BackupHead): void {
     throw new BackupRefused("This backup was made by a newer Kellux than this one.");
 }
 
+/** A line with the bytes that a copy shares with others. */
+function wholeLine(file: string, line: string): string {
+  const whole = withBytes(file, line);
+  if (whole !== undefined) return whole;
+  throw new BackupRefused(
+    "A paper of this copy is not in the folder “blobs” beside it. Nothing was restored.",
+  );
+}
+
 /** So many characters are put into the database at a time, and so many rows. */
 const LARGEST_BATCH = 4_000_000;
 const MOST_ROWS = 500;
@@ -98,7 +108,8 @@ async function fill(database: Database, file: string): Promise<BackupFacts> {
     await migrate(database, migrations);
     await startRows(database);
   };
-  const row = async (line: string) => {
+  const row = async (given: string) => {
+    const line = wholeLine(file, given);
     const table = TABLE.exec(line)?.[1] ?? "";
     const isFull = batch && (batch.lines.length >= MOST_ROWS || batch.size + line.length > LARGEST_BATCH);
     if (batch?.table !== table || isFull) await keepBatch();

@@ -1,6 +1,6 @@
 import { sql } from "drizzle-orm";
 import { completeArrival, dropCutOff, showArrived } from "./arrivals";
-import { backupPart, backupStart } from "./backup-rows";
+import { backupBlob, backupPart, backupStart } from "./backup-rows";
 import { boundedLog } from "./bounded-log";
 import type { Database } from "./database";
 import { getDealer, keptDealers, updateDealer } from "./dealer";
@@ -10,6 +10,7 @@ import { changesOf, stateAfter } from "./history";
 import { tableNames, tallyPart } from "./last-stop";
 import { insertDeals } from "./new-deals";
 import { correctName, makeOne, recordOf } from "./one-record";
+import { blobOf, givenPaper, givenPapers, keepBlob, keepGivenPaper, removeOldPapers } from "./papers";
 import { dealsToMake, forgetFiguresOfOthers, keepFigures } from "./register-figures";
 import { findLines } from "./register-page";
 import { getSettings, getSettingsDealer, keepSettings, keepSettingsDealer } from "./settings";
@@ -31,8 +32,10 @@ import { customersLike, vehiclesLike } from "./suggestions";
 /** What is asked of the database, by name. */
 const READS = {
   answers: (database: Database) => database.execute(sql`select 1`).then(() => true),
+  backupBlob,
   backupPart,
   backupStart,
+  blobOf,
   changesOf,
   customersLike,
   dealsAfter,
@@ -44,6 +47,8 @@ const READS = {
   getSettings,
   getSettingsDealer,
   getSigning,
+  givenPaper,
+  givenPapers,
   hasDeals,
   keptDealers,
   recordOf,
@@ -70,12 +75,15 @@ const SAVES = {
   insertDeals,
   /** The same for a part of many. */
   insertPart: insertDeals,
+  keepBlob,
   keepFigures,
+  keepGivenPaper,
   keepLateSigning,
   keepSettings,
   keepSettingsDealer,
   makeOne,
   putInStock,
+  removeOldPapers,
   setDeleted,
   showArrived,
   stockArrives,
@@ -90,6 +98,7 @@ type WorkName = keyof typeof WORK;
 
 /** Parts of long work, and what the server does by itself: what a person waits for goes before. */
 const PATIENT: ReadonlySet<string> = new Set<WorkName>([
+  "backupBlob",
   "backupPart",
   "dealsAfter",
   "dealsToMake",
@@ -99,6 +108,7 @@ const PATIENT: ReadonlySet<string> = new Set<WorkName>([
   "keepFigures",
   "keepLateSigning",
   "putInStock",
+  "removeOldPapers",
   "showArrived",
   "signedWithoutQuotes",
   "tallyPart",

@@ -1,5 +1,6 @@
 import type { ToldChange } from "@/data/history";
 import type { CountedRecord } from "@/data/one-record";
+import type { GivenPaper } from "@/data/papers";
 import type { RegisterSort } from "@/data/register-page";
 import type { KeptVehicle } from "@/data/shown-vehicle";
 import type { Signing } from "@/data/signings";
@@ -9,6 +10,7 @@ import type { DealDocument, DealStatus } from "@/exchange/deal-document";
 import type { Dealer } from "@/exchange/dealer";
 import type { Locale } from "@/exchange/notation";
 import type { RegisterKind } from "@/exchange/option-words";
+import type { PaperName } from "@/exchange/papers/paper-kinds";
 import type { Settings, SettingsDealer } from "@/exchange/settings";
 import type { KeptCopies, KeptCopy } from "./backups/copies";
 
@@ -57,9 +59,17 @@ type SigningReply = Omit<Signing, "at"> & { /** ISO 8601 instant. */ at: string 
 /** How far a deal is: pages that show it ask, to learn of what others save. */
 export type VersionReply = Pick<DealReply, "version" | "deleted">;
 
-/** What was changed of a deal, the latest first. */
+/** Of which papers there are none, and why; and the characters of the others that no font has. */
+export type PapersReply = { none: Partial<Record<PaperName, string>>; undrawn: string[] };
+
+/** What was changed of a deal, and the papers that were given, the latest first. */
 export type HistoryReply = {
   currency: string;
+  papers: (Omit<GivenPaper, "at" | "removedAt"> & {
+    /** ISO 8601 instants. */
+    at: string;
+    removedAt: string | null;
+  })[];
   changes: (Omit<ToldChange, "at"> & { /** ISO 8601 instant. */ at: string })[];
 };
 

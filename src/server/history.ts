@@ -8,8 +8,14 @@ import { Refusal } from "./refusal";
 export async function dealHistory(store: Store, id: string, withDealer: boolean): Promise<HistoryReply> {
   const { document } = await openDeal(store, id);
   const changes = await store.changesOf(id, withDealer);
+  const papers = await store.givenPapers(id);
   return {
     currency: chosenOption(document).inputs.currency,
+    papers: papers.map(({ at, removedAt, ...paper }) => ({
+      ...paper,
+      at: at.toISOString(),
+      removedAt: removedAt?.toISOString() ?? null,
+    })),
     changes: changes.map(({ at, ...change }) => ({ ...change, at: at.toISOString() })),
   };
 }

@@ -1,6 +1,7 @@
 import { FolderRefused } from "@/data/folder/refused";
 import { startDailyCopies } from "./backups";
 import { dataFolder } from "./data-folder";
+import { startRemovingPapers } from "./old-papers";
 import { clearReceived } from "./restore-backup";
 import { warnOfLowSpace } from "./space";
 import { closeServerStore, serverStore } from "./store";
@@ -18,6 +19,7 @@ export async function start(): Promise<void> {
     console.warn(`Kellux keeps its data in ${dataFolder()}.`);
     clearReceived();
     startDailyCopies(store, dataFolder());
+    startRemovingPapers(store);
     const warn = () => void warnOfLowSpace(dataFolder());
     warn();
     setInterval(warn, HOUR_MS).unref();

@@ -27,6 +27,7 @@ const CHANGES: ReadonlySet<keyof Store> = new Set([
   "completeArrival",
   "correctName",
   "insertDeals",
+  "keepGivenPaper",
   "keepSettings",
   "keepSettingsDealer",
   "makeOne",

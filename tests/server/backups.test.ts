@@ -1,5 +1,13 @@
 import { createHash } from "node:crypto";
-import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import {
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  utimesSync,
+  writeFileSync,
+} from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { Readable } from "node:stream";
@@ -18,6 +26,7 @@ import {
   isCopyDue,
   keepDailyCopy,
   listCopies,
+  wholeCopy,
   writeBackup,
 } from "@/server/backups";
 import { loadDemo } from "@/server/demo";
@@ -293,4 +302,53 @@ test("a copy a day is made by itself where there is a deal, and kept for 14 days
   expect(listCopies(folder)).toHaveLength(1);
   expect(isCopyDue(listCopies(folder), at(16))).toBe(false);
   expect(isCopyDue(listCopies(folder), at(17))).toBe(true);
+});
+
+describe("papers in the copies of each day", () => {
+  const paperOf = async (folder: string) => {
+    const { database, close } = await openDatabase(folder);
+    const [kept] = await database.select().from(blobs);
+    await close();
+    return new TextDecoder().decode(kept?.bytes);
+  };
+
+  test("stand once beside them, and come back with each, alone or as it is downloaded", async () => {
+    const folder = emptyFolder();
+    mkdirSync(folder);
+    const day = new Date(Date.UTC(2027, 4, 1, 9));
+    await keepDailyCopy(data.store, folder, day);
+    await keepDailyCopy(data.store, folder, new Date(Date.UTC(2027, 4, 2, 9)));
+    const [newest, oldest] = listCopies(folder).map(({ name }) => join(folder, "backups", name));
+    expect(readdirSync(join(folder, "backups", "blobs"))).toHaveLength(1);
+    for (const copy of [newest, oldest])
+      expect(rowsOf(copy ?? "").find(line => line.includes('"table":"blobs"'))).toContain('"bytes":null');
+    const restored = emptyFolder();
+    await restoreIntoEmpty(restored, oldest ?? "", lookAtKept);
+    expect(await paperOf(restored)).toBe("%PDF, as it was given");
+    // Downloaded, it stands for itself.
+    const alone = join(scratch, "downloaded.ndjson.gz");
+    await writeBackup(wholeCopy(newest ?? ""), alone);
+    const inside = rowsOf(alone).find(line => line.includes('"table":"blobs"')) ?? "";
+    expect(Buffer.from(JSON.parse(inside).row.bytes.slice(2), "hex").toString()).toBe(
+      "%PDF, as it was given",
+    );
+    // Carried off by itself, the copy lacks its papers, and says so.
+    const carried = join(scratch, "carried.ndjson.gz");
+    writeFileSync(carried, readFileSync(newest ?? ""));
+    await expect(restoreIntoEmpty(emptyFolder(), carried, lookAtKept)).rejects.toThrow(
+      /not in the folder “blobs”/,
+    );
+  });
+
+  test("that only dropped copies had go with them", async () => {
+    const folder = emptyFolder();
+    mkdirSync(folder);
+    await keepDailyCopy(data.store, folder, new Date(Date.UTC(2027, 4, 1, 9)));
+    const stray = join(folder, "backups", "blobs", "0".repeat(64));
+    writeFileSync(stray, "of a copy that is gone");
+    utimesSync(stray, new Date("2027-04-01"), new Date("2027-04-01"));
+    await keepDailyCopy(data.store, folder, new Date(Date.UTC(2027, 4, 20, 9)));
+    expect(readdirSync(join(folder, "backups", "blobs"))).not.toContain("0".repeat(64));
+    expect(readdirSync(join(folder, "backups", "blobs"))).toHaveLength(1);
+  });
 });

@@ -10,22 +10,51 @@ import { type BackupParts, backupText } from "@/exchange/backup";
 /** So few that others are served in between. */
 const DEALS_AT_A_TIME = 50;
 
-async function* partsOf(store: Store, first: string[]): BackupParts {
-  yield { lines: first, deals: 0 };
+type Rows = { lines: readonly string[]; blobs: readonly string[] };
+
+async function* partsOf(store: Store, first: Rows, change: (line: string) => string): BackupParts {
+  const said = new Set<string>();
   const rest = takingTurns();
+  yield* bytesOf(store, first, said, change);
+  yield { lines: first.lines.map(change), deals: 0 };
   let after: string | null = null;
   do {
-    const { lines, deals, last } = await store.backupPart(after, DEALS_AT_A_TIME);
-    yield { lines, deals };
+    const { lines, blobs, deals, last } = await store.backupPart(after, DEALS_AT_A_TIME);
+    yield* bytesOf(store, { lines, blobs }, said, change);
+    yield { lines: lines.map(change), deals };
     after = last;
     await rest();
   } while (after !== null);
 }
 
-/** All that is kept, as the bytes of a backup. What is saved while it is read may be in it or not, each deal whole. */
-export async function backupBytes(store: Store): Promise<Readable> {
-  const { migrations, lines } = await store.backupStart();
-  const text = Readable.from(backupText(partsOf(store, lines), migrations, new Date()));
+/** What lines name, each once and one by one. */
+async function* bytesOf(
+  store: Store,
+  { blobs }: Rows,
+  said: Set<string>,
+  change: (line: string) => string,
+): BackupParts {
+  for (const sha256 of blobs) {
+    if (said.has(sha256)) continue;
+    said.add(sha256);
+    const line = await store.backupBlob(sha256);
+    // What was removed meanwhile would be missed when the backup is restored.
+    if (line === undefined) throw new Error("A paper was removed while it was backed up; back up again.");
+    yield { lines: [change(line)], deals: 0 };
+  }
+}
+
+/**
+ * All that is kept, as the bytes of a backup. What is saved while it is read may be in it or not, each deal whole.
+ *
+ * @param change what becomes of each row's line; it stays as it is where left out
+ */
+export async function backupBytes(
+  store: Store,
+  change: (line: string) => string = line => line,
+): Promise<Readable> {
+  const { migrations, ...first } = await store.backupStart();
+  const text = Readable.from(backupText(partsOf(store, first, change), migrations, new Date()));
   const packed = createGzip();
   pipeline(text, packed).catch(error => packed.destroy(error));
   return packed;

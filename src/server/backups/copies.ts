@@ -1,6 +1,12 @@
+import { once } from "node:events";
 import { existsSync, mkdirSync, rmSync } from "node:fs";
 import { join } from "node:path";
+import { PassThrough, type Readable } from "node:stream";
+import { pipeline } from "node:stream/promises";
+import { createGzip } from "node:zlib";
+import { dropBlobFiles, withBytes } from "@/data/folder/blob-files";
 import { COPY, copiesFolder, type KeptCopy, listCopies } from "@/data/folder/copies";
+import { rewriteBackup } from "@/exchange/backup";
 
 export { type KeptCopy, listCopies };
 
@@ -40,11 +46,29 @@ export function isCopyDue(copies: readonly KeptCopy[], now: Date): boolean {
   return newest === undefined || newest.name < copyName(now);
 }
 
-/** Drops copies that are older than that; the newest stays, however old it is. */
+/** Drops copies that are older than that; the newest stays, however old it is. What papers only they had goes with them. */
 export function dropOldCopies(dataFolder: string, now: Date): void {
-  for (const { name } of listCopies(dataFolder).slice(1)) {
-    const day = /\d{4}-\d{2}-\d{2}/.exec(name)?.[0] ?? "";
-    if (now.getTime() - Date.parse(day) > (DAYS_KEPT + 1) * DAY_MS)
+  for (const { name } of listCopies(dataFolder).slice(1))
+    if (now.getTime() - dayOf(name).getTime() > (DAYS_KEPT + 1) * DAY_MS)
       rmSync(join(copiesFolder(dataFolder), name));
-  }
+  const days = listCopies(dataFolder).map(({ name }) => dayOf(name).getTime());
+  if (days.length > 0) dropBlobFiles(copiesFolder(dataFolder), new Date(Math.min(...days)));
+}
+
+/** The day that a copy is called by, from its beginning in UTC. */
+const dayOf = (name: string) => new Date(/\d{4}-\d{2}-\d{2}/.exec(name)?.[0] ?? 0);
+
+/** A copy as one file that stands for itself: with the bytes that it shares with others. */
+export function wholeCopy(path: string): Readable {
+  const text = new PassThrough();
+  const write = async (piece: string) => {
+    if (!text.write(piece)) await once(text, "drain");
+  };
+  const packed = createGzip();
+  pipeline(text, packed).catch(error => packed.destroy(error));
+  rewriteBackup(path, line => withBytes(path, line) ?? line, write).then(
+    () => text.end(),
+    error => text.destroy(error),
+  );
+  return packed;
 }

@@ -8,6 +8,7 @@ import { useDesk } from "../desk/desk-context";
 import { deskDocument } from "../desk/desk-state";
 import { useIsFrozen, useNotation } from "../option/option-context";
 import { whenThere } from "../option/use-kinds";
+import { GivenPapers } from "./GivenPapers";
 import { VersionsBeside } from "./VersionsBeside";
 
 type Change = HistoryReply["changes"][number];
@@ -57,6 +58,7 @@ export function History({ dealId }: { dealId: string }) {
         </div>
         {problem && <p className="px-4 pb-2 text-error">{problem}</p>}
         {!history && !problem && <p className="px-4 pb-2 text-faint">Opening …</p>}
+        {history && history.papers.length > 0 && <GivenPapers dealId={dealId} papers={history.papers} />}
         <ol>
           {history?.changes.map((change, index) => (
             <ChangeLine

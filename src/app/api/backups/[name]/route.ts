@@ -1,5 +1,4 @@
-import { createReadStream } from "node:fs";
-import { keptCopy } from "@/server/backups";
+import { keptCopy, wholeCopy } from "@/server/backups";
 import { dataFolder } from "@/server/data-folder";
 import { answerFile } from "@/server/door";
 import { Refusal } from "@/server/refusal";
@@ -11,6 +10,6 @@ export const GET = async (request: Request, { params }: Context) => {
   return answerFile(request, name, "application/gzip", async () => {
     const path = keptCopy(dataFolder(), name);
     if (!path) throw new Refusal(404, "There is no copy of this name.");
-    return createReadStream(path);
+    return wholeCopy(path);
   });
 };
