@@ -1,7 +1,14 @@
 // npm test: installs what is missing, then runs every check: format, lint, types, architecture, unit tests,
 // build, browser tests. What takes longer is npm run test:long.
 import { buildApp } from "./built.mjs";
-import { browserTests, providePaperReaders, runProgram, scratchInMemory, unitTests } from "./checks.mjs";
+import {
+  browserTests,
+  provideOffice,
+  providePaperReaders,
+  runProgram,
+  scratchInMemory,
+  unitTests,
+} from "./checks.mjs";
 import { installPackages } from "./installed.mjs";
 
 installPackages();
@@ -13,6 +20,7 @@ runProgram("next", "next", ["typegen"]);
 runProgram("typescript", "tsc", ["--noEmit"]);
 scratchInMemory();
 providePaperReaders();
+provideOffice(false);
 console.log("\n— unit tests, architecture, crash test");
 unitTests();
 console.log("\n— build");

@@ -42,6 +42,19 @@ export function providePaperReaders() {
   );
 }
 
+/**
+ * Says loudly where workbooks are not reckoned by a spreadsheet program, because there is none.
+ *
+ * @param mayInstall whether it is fetched where it can be: it is large
+ */
+export function provideOffice(mayInstall) {
+  const isThere = () => spawnSync("soffice", ["--version"]).status === 0;
+  if (isThere() || (mayInstall && installByApt("libreoffice-calc-nogui") && isThere())) return;
+  console.warn(
+    "\nWORKBOOKS ARE NOT RECKONED: LibreOffice (libreoffice-calc-nogui) is not there, so that formulas are not checked.\n",
+  );
+}
+
 export const unitTests = (patterns = [], env = {}) =>
   run(
     process.execPath,

@@ -6,9 +6,10 @@ import { priceFile } from "@/exchange/answers/price-file";
 import { MOST_OPTIONS } from "@/exchange/deal-document";
 import { type Lines, priceLines } from "./price-lines";
 import { priceMany } from "./price-many";
+import { workbookOf } from "./workbook-of";
 
 const USAGE =
-  "Usage: npm run --silent quote -- FILE [--option N], or -- --many FILE.ndjson [--schedule] [--option N]";
+  "Usage: npm run --silent quote -- FILE [--option N] [--xlsx FILE], or -- --many FILE.ndjson [--schedule] [--option N]";
 const BAD_INPUT = 2;
 
 async function priceOne(path: string, option: number | undefined): Promise<void> {
@@ -39,20 +40,22 @@ function readArguments(args: string[]) {
         many: { type: "boolean", default: false },
         schedule: { type: "boolean", default: false },
         option: { type: "string" },
+        xlsx: { type: "string" },
       },
     });
     const [path, ...rest] = positionals;
     if (!path || rest.length > 0) return USAGE;
-    const { many, schedule, option } = values;
+    const { many, schedule, option, xlsx } = values;
+    if (many && xlsx !== undefined) return USAGE;
     if (option !== undefined && !/^[1-8]$/.test(option)) {
       return `--option is ${option}; it must be the number of an option, from 1 to ${MOST_OPTIONS}.`;
     }
-    return { path, many, schedule, option: option === undefined ? undefined : Number(option) };
+    return { path, many, schedule, option: option === undefined ? undefined : Number(option), xlsx };
   } catch (error) {
     const { code } = error as NodeJS.ErrnoException;
     if (!code?.startsWith("ERR_PARSE_ARGS")) throw error;
     const unknown = /'(--?[^' =]*)/.exec((error as Error).message)?.[1];
-    return unknown && !["--many", "--schedule", "--option"].includes(unknown)
+    return unknown && !["--many", "--schedule", "--option", "--xlsx"].includes(unknown)
       ? `${unknown} is not known. ${USAGE}`
       : USAGE;
   }
@@ -61,8 +64,12 @@ function readArguments(args: string[]) {
 async function main(args: string[]): Promise<void> {
   const asked = readArguments(args);
   if (typeof asked === "string") return refuse(asked);
-  const { path, many, schedule: withSchedule, option } = asked;
+  const { path, many, schedule: withSchedule, option, xlsx } = asked;
   try {
+    if (xlsx !== undefined) {
+      const problem = await workbookOf(await readFile(path, "utf8"), xlsx, option);
+      return problem === undefined ? undefined : refuse(`${path}: ${problem}`);
+    }
     await (many ? priceMany(path, { withSchedule, option }, write) : priceOne(path, option));
   } catch (error) {
     const { code } = error as NodeJS.ErrnoException;

@@ -14,6 +14,7 @@ import { PeriodFilter } from "./PeriodFilter";
 import { RegisterPager } from "./RegisterPager";
 import { RegisterTable } from "./RegisterTable";
 import { registerActions } from "./register-actions";
+import { registerQuery } from "./register-query";
 import { useRegisterPage } from "./use-register-page";
 import { WaitingChanges } from "./WaitingChanges";
 
@@ -95,6 +96,15 @@ export function Register({ page: initial, asked: opened, houseName, usual }: Pro
         <a className="btn btn-sm h-8.5" href="/api/deals/all" download="deals.ndjson">
           <FileDown size={16} aria-hidden="true" />
           Export all deals
+        </a>
+        <a
+          className="btn btn-sm h-8.5"
+          href={`/api/deals/table${registerQuery(asked)}`}
+          download="Deals.xlsx"
+          title="The deals that are found, as a workbook"
+        >
+          <FileDown size={16} aria-hidden="true" />
+          XLSX
         </a>
         <NewDealButton usual={usual} />
       </div>

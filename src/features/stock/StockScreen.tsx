@@ -11,11 +11,13 @@ import { dealerApi } from "@/features/api/dealer";
 import { readTextFile } from "@/features/api/read-text-file";
 import { reasonOf } from "@/features/api/reason-of";
 import { stockApi } from "@/features/api/stock";
+import { saveTable } from "@/features/api/tables";
 import { saveFile } from "@/features/figures/save-file";
 import { todaysDay } from "@/features/figures/today";
 import { notify } from "@/features/notices/notify";
 import { useLookAgain } from "@/features/saving/look-again";
 import type { KeptVehicle, StockReply, VehicleCosts } from "@/server/contract";
+import { stockTable } from "./stock-table";
 import { IN_LINE, OF_DEALER, type RowProps, VehicleRow } from "./VehicleRow";
 
 type Props = { opened: StockReply; house: Settings };
@@ -116,6 +118,10 @@ export function StockScreen({ opened, house }: Props) {
       stockCsv(stock, forSpreadsheet ? notation : undefined),
     );
   };
+  const saveXlsx = async () => {
+    const trouble = await saveTable(stockTable(vehicles, house.locale));
+    if (trouble) notify.error(trouble);
+  };
   const words = search.toLowerCase().split(/\s+/).filter(Boolean);
   const shown = vehicles.filter(vehicle => {
     const text = searchedOf(vehicle);
@@ -170,6 +176,10 @@ export function StockScreen({ opened, house }: Props) {
         <button type="button" className="btn btn-sm h-8.5" onClick={() => void save(true)}>
           <FileDown size={16} aria-hidden="true" />
           CSV for a spreadsheet
+        </button>
+        <button type="button" className="btn btn-sm h-8.5" onClick={() => void saveXlsx()}>
+          <FileDown size={16} aria-hidden="true" />
+          XLSX
         </button>
         <button type="button" className="btn btn-primary btn-sm h-8.5" onClick={() => setAdding(true)}>
           <Plus size={16} aria-hidden="true" />

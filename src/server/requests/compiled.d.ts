@@ -12,3 +12,4 @@ export const settingsRequest: ValidateFunction;
 export const settingsDealerRequest: ValidateFunction;
 export const vehicle: ValidateFunction;
 export const vehicles: ValidateFunction;
+export const table: ValidateFunction;

@@ -10,3 +10,4 @@ export type {
 } from "./requests.schema";
 export { checkSettingsDealerRequest, checkSettingsRequest } from "./settings-request";
 export { checkVehicle, checkVehicles } from "./stock-requests";
+export { checkTable } from "./table-request";

@@ -7,6 +7,7 @@ import { exact } from "@/exchange/schema";
 import type { SettingsDealer } from "@/exchange/settings";
 import { SettingsDealerSchema, SettingsSchema } from "@/exchange/settings/settings.schema";
 import { VehicleSchema, VehiclesSchema } from "@/exchange/stock/stock.schema";
+import { TableSchema } from "@/exchange/workbook/table.schema";
 
 const SavedVersion = Type.Integer({
   minimum: 1,
@@ -74,6 +75,7 @@ export const REQUESTS = {
   settingsDealerRequest: SettingsDealerRequestSchema,
   vehicle: VehicleSchema,
   vehicles: VehiclesSchema,
+  table: TableSchema,
 };
 
 export type NameRequest = Type.Static<typeof NameRequestSchema>;

@@ -3,6 +3,7 @@ import { useEffect, useState } from "react";
 import { type LeaseQuote, type LoanQuote, type MoneyAt, moneyOverTime } from "@/core";
 import { harmlessText } from "@/exchange/notation";
 import { copyText } from "@/features/figures/copy-text";
+import { notify } from "@/features/notices/notify";
 import { TypedFigure } from "@/features/typing/TypedFigure";
 import { useDesk } from "../desk/desk-context";
 import { shownQuote } from "../option";
@@ -106,6 +107,20 @@ export function LineUp() {
         >
           <ClipboardCopy size={15} aria-hidden="true" />
           Copy for a spreadsheet
+        </button>
+        <button
+          type="button"
+          className="btn btn-ghost btn-sm"
+          onClick={async () => {
+            const { lineUpTable } = await import("./line-up-table");
+            const { saveTable } = await import("@/features/api/tables");
+            const trouble = await saveTable(
+              lineUpTable([...rows, owed, ...differing], columns, { currency, notation, months }),
+            );
+            if (trouble) notify.error(trouble);
+          }}
+        >
+          XLSX
         </button>
       </div>
       <div className="shrink-0 overflow-x-auto">

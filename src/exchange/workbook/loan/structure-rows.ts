@@ -1,0 +1,236 @@
+import type { LoanQuote } from "@/core";
+import { capital } from "../../text";
+import { percentOf, type Rounding, rounded, scaleOf } from "../../workbook-parts/rounding";
+import type { SheetRows } from "../../workbook-parts/sheet-rows";
+
+type Structure = LoanQuote["filled"]["structure"];
+type Charge = NonNullable<Structure["fees"]>[number];
+type Tax = NonNullable<Structure["taxes"]>[number];
+
+/** What of a structure the other sheets and rows need, each as a formula in minor units. */
+export type StructureCells = {
+  price: string;
+  down: string;
+  loanAmount: string;
+  /** What of the finance charge is paid at the start. */
+  prepaid: string;
+  /** Paid that day beside a first payment. */
+  atSigning: string;
+  /** What leaves the pocket by the structure's own lines. */
+  ownCost: string;
+  /** What falls with payments, and what of it counts in the finance charge. */
+  withPayments: Record<"first" | "last" | "each", { all: string; inCharge: string }>;
+  /** What a personal loan pays out; undefined of a vehicle's. */
+  received: string | undefined;
+  /** What goes in as a value, by name. */
+  kept: string[];
+};
+
+/** The name of what holds while nothing was changed. */
+export const UNCHANGED = "Unchanged";
+
+const sum = (terms: readonly string[]) => (terms.length > 0 ? terms.join("+") : "0");
+
+/** Writes the lines from the price to the loan amount, and gives where they stand. */
+export function structureRows(quote: LoanQuote, rows: SheetRows, scale: number): StructureCells {
+  const { filled, reckoned, decimals } = quote;
+  const { structure } = filled;
+  const unit = (minor: number) => Number((minor / scale).toFixed(decimals));
+  const amountInput = (label: string, minor: number, name?: string, remark?: string) =>
+    rows.input({ label, ...(name && { name }), ...(remark && { remark }) }, unit(minor), scale);
+  const kept: string[] = [];
+  /** A line that is reckoned from what it changes stays as it was made. */
+  const value = (label: string, minor: number) => {
+    kept.push(label);
+    return rows.amount(
+      { label, remark: "a value: it is reckoned from the loan itself" },
+      `IF(${rows.named(UNCHANGED)},${minor},"")`,
+      scale,
+      minor,
+      "kept",
+    );
+  };
+  const { personal, names = {} } = structure;
+  const price = amountInput(
+    capital(names.price ?? (personal ? "amount asked for" : "price")),
+    reckoned.price,
+    "Price",
+  );
+  const chargeRows = (list: "fees" | "extras") =>
+    (structure[list] ?? []).map((charge, index) => {
+      const minor = reckoned[list][index] ?? 0;
+      return { charge, at: chargeRow(charge, minor) };
+    });
+  const chargeRow = ({ name, amount }: Charge, minor: number): string => {
+    if ("minor" in amount) return amountInput(name, minor);
+    if (amount.of !== "price") return value(name, minor);
+    const percent = rows.input(
+      { label: `${name}, percent of the price`, format: "rate" },
+      Number(amount.percent),
+    );
+    const by = rows.beside(scaleOf(percent));
+    return rows.amount({ label: name }, percentOf(price, percent, by), scale, minor);
+  };
+  const tradeIns = structure.tradeIns.map(({ allowance, owed, name }, index) => {
+    const which = name ?? (structure.tradeIns.length > 1 ? `trade-in ${index + 1}` : "trade-in");
+    return {
+      allowance: amountInput(
+        `Allowance, ${which}`,
+        allowance ?? 0,
+        index === 0 ? "Trade_in_allowance" : undefined,
+      ),
+      owed: amountInput(`Owed, ${which}`, owed, index === 0 ? "Trade_in_owed" : undefined),
+    };
+  });
+  const rebates = (structure.rebates ?? []).map(rebate => ({
+    rebate,
+    at: amountInput(rebate.name, rebate.amount),
+  }));
+  const fees = chargeRows("fees");
+  const extras = chargeRows("extras");
+  const isInPrice = structure.isTaxIncluded === true;
+  const taxes = (structure.taxes ?? []).map((tax, index) => {
+    const minor = reckoned.taxes[index]?.amount ?? 0;
+    const lines = { price, fees, extras, tradeIns, rebates };
+    if (isInPrice) return { tax, at: value(`${tax.name}, in the price`, minor) };
+    const rate = rows.input({ label: `${tax.name}, percent`, format: "rate" }, Number(tax.rate));
+    const by = rows.beside(scaleOf(rate));
+    return { tax, at: rows.amount({ label: tax.name }, taxOf(tax, lines, rate, by), scale, minor) };
+  });
+  const deposit =
+    structure.deposit === undefined ? undefined : amountInput("Deposit paid", structure.deposit);
+  const charges = [...fees, ...extras];
+  const down = downRow(structure, rows, scale, {
+    price,
+    total: sum([
+      price,
+      ...charges
+        .filter(({ charge }) => !isFromLoan(charge) && !charge.paid.startsWith("with"))
+        .map(({ at }) => at),
+      ...(isInPrice ? [] : taxes.map(({ at }) => at)),
+    ]),
+    minor: reckoned.down,
+    value,
+  });
+  const of = (counts: (charge: Charge) => boolean) =>
+    charges.filter(({ charge }) => counts(charge)).map(({ at }) => at);
+  const minus = (cells: readonly string[]) => cells.map(at => `-${at}`).join("");
+  const loan = [
+    sum([
+      price,
+      ...(isInPrice ? [] : taxes.filter(({ tax }) => tax.isFinanced).map(({ at }) => at)),
+      ...of(({ paid }) => paid === "financed"),
+      ...tradeIns.map(({ owed }) => owed),
+    ]),
+    minus([...rebates.map(({ at }) => at), ...tradeIns.map(({ allowance }) => allowance)]),
+    minus([...(deposit ? [deposit] : []), down]),
+  ].join("");
+  const payoffs = (personal?.payoffs ?? []).map(({ name, amount }) =>
+    amountInput(`Paid off: ${name}`, amount),
+  );
+  const prepaidCharge = filled.plan.prepaidCharge ?? 0;
+  const cells = kept.length > 0 ? `IF(${rows.named(UNCHANGED)},${loan},"")` : loan;
+  const loanAmount = rows.amount(
+    { label: "Loan amount", name: "Loan_amount_minor", style: "strong" },
+    cells,
+    scale,
+    quote.loanAmount,
+    "sum",
+  );
+  const withPayments = (paid: string) => ({
+    all: sum(of(charge => charge.paid === paid)),
+    inCharge: sum(of(charge => charge.paid === paid && charge.isFinanceCharge)),
+  });
+  return {
+    price,
+    down,
+    loanAmount,
+    prepaid: sum([
+      ...of(({ paid, isFinanceCharge }) => isFinanceCharge && !paid.startsWith("with")),
+      String(prepaidCharge),
+    ]),
+    atSigning: sum([
+      ...of(({ paid }) => paid === "atSigning"),
+      ...(isInPrice ? [] : taxes.filter(({ tax }) => !tax.isFinanced).map(({ at }) => at)),
+      String(prepaidCharge),
+    ]),
+    ownCost: `${sum([down, ...(deposit ? [deposit] : []), ...tradeIns.map(({ allowance }) => allowance)])}${minus(tradeIns.map(({ owed }) => owed))}`,
+    received:
+      personal &&
+      `${loanAmount}${minus([...of(({ paid }) => paid === "financed" || paid === "keptBack"), ...payoffs])}`,
+    withPayments: {
+      first: withPayments("withFirstPayment"),
+      last: withPayments("withLastPayment"),
+      each: withPayments("withEachPayment"),
+    },
+    kept,
+  };
+}
+
+const isFromLoan = ({ amount }: Charge) => "percent" in amount && amount.of !== "price";
+
+type Lines = {
+  price: string;
+  fees: readonly { charge: Charge; at: string }[];
+  extras: readonly { charge: Charge; at: string }[];
+  tradeIns: readonly { allowance: string }[];
+  rebates: readonly { rebate: NonNullable<Structure["rebates"]>[number]; at: string }[];
+};
+
+/** A tax on the lines that it names, less credits, never below 0, capped. */
+function taxOf(
+  tax: Tax,
+  { price, fees, extras, tradeIns, rebates }: Lines,
+  rate: string,
+  by: string,
+): string {
+  const taxed = (list: Lines["fees"]) => list.filter(({ charge }) => charge.isTaxable).map(({ at }) => at);
+  const on = sum([
+    ...(tax.on.includes("price") ? [price] : []),
+    ...(tax.on.includes("fees") ? taxed(fees) : []),
+    ...(tax.on.includes("extras") ? taxed(extras) : []),
+  ]);
+  const allowances = sum(tradeIns.map(({ allowance }) => allowance));
+  const credit =
+    tax.tradeInCredit === false
+      ? "0"
+      : tax.tradeInCredit === true
+        ? allowances
+        : `MIN(${allowances},${tax.tradeInCredit})`;
+  const given = sum(
+    rebates.filter(({ rebate }) => rebate.isBeforeTax || tax.rebateCredit).map(({ at }) => at),
+  );
+  const base = `MAX(${on}-(${credit})-(${given}),0)`;
+  const capped = tax.capOn === undefined ? base : `MIN(${base},${tax.capOn})`;
+  const amount = rounded(`${capped}*ROUND(${rate}*${by},0)/(100*${by})`, tax.rounding as Rounding);
+  return tax.cap === undefined ? amount : `MIN(${amount},${tax.cap})`;
+}
+
+type DownOf = {
+  price: string;
+  total: string;
+  minor: number;
+  value: (label: string, minor: number) => string;
+};
+
+/** Cash down: an amount, a percent of the price or of all, or what a sum due at signing leaves, which is a value. */
+function downRow(
+  { down, names }: Structure,
+  rows: SheetRows,
+  scale: number,
+  { price, total, minor, value }: DownOf,
+): string {
+  const label = capital(names?.down ?? "cash down");
+  if (down && "dueAtSigning" in down) return value(label, minor);
+  if (!down || "amount" in down) return rows.input({ label, name: "Cash_down" }, minor / scale, scale);
+  const percent = rows.input(
+    {
+      label: `${label}, percent of ${down.of === "total" ? "all" : "the price"}`,
+      format: "rate",
+      name: "Cash_down_percent",
+    },
+    Number(down.percent),
+  );
+  const by = rows.beside(scaleOf(percent));
+  return rows.amount({ label }, percentOf(down.of === "total" ? total : price, percent, by), scale, minor);
+}
