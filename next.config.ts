@@ -4,7 +4,7 @@ const config: NextConfig = {
   reactStrictMode: true,
   poweredByHeader: false,
   devIndicators: false,
-  serverExternalPackages: ["@electric-sql/pglite", "fontkit", "pdfkit"],
+  serverExternalPackages: ["@electric-sql/pglite", "exceljs", "fontkit", "nodemailer", "pdfkit"],
   experimental: {
     // Few files compress better than many: what two pieces share is in both, and the rest of it small.
     turbopackChunking: { minChunkSize: 500_000 },

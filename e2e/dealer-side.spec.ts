@@ -1,6 +1,9 @@
 import { spawnSync } from "node:child_process";
-import { readFile } from "node:fs/promises";
+import { readFile, writeFile } from "node:fs/promises";
 import { expect, type Page, test } from "@playwright/test";
+import { strFromU8, unzipSync } from "fflate";
+import PostalMime from "postal-mime";
+import { PAPER_FACTS, PAPER_NAMES } from "@/exchange/papers/paper-kinds";
 import { DealScreen, press, view } from "./officer";
 
 /** A number that stands in every place of the dealer's side, and nowhere else. */
@@ -45,6 +48,31 @@ async function openSide(page: Page): Promise<void> {
   await page.getByRole("combobox", { name: "Do anything" }).fill("dealer");
   await page.keyboard.press("Enter");
   await expect(page.getByRole("heading", { name: "Dealer’s side" })).toBeVisible();
+}
+
+const FILES = { pdf: "PDF", ics: "iCalendar", xlsx: "XLSX" };
+
+/** What a file says: of a PDF what is read of it, where it can be; of a letter all that it encloses, too. */
+async function textsIn(bytes: Buffer, path: string): Promise<string[]> {
+  if (bytes.subarray(0, 5).toString() === "%PDF-") {
+    const read = spawnSync("pdftotext", [path, "-"], { encoding: "utf8" });
+    return read.status === 0 ? [read.stdout] : [];
+  }
+  if (bytes.subarray(0, 2).toString() === "PK")
+    return [
+      Object.values(unzipSync(bytes))
+        .map(content => strFromU8(content))
+        .join("\n"),
+    ];
+  if (!bytes.toString().startsWith("X-Unsent")) return [bytes.toString()];
+  const mail = await PostalMime.parse(bytes);
+  expect(mail.attachments.length).toBeGreaterThan(3);
+  const enclosed = mail.attachments.map(async ({ content }, index) => {
+    const file = `${path}-${index}`;
+    await writeFile(file, Buffer.from(content as ArrayBuffer));
+    return textsIn(await readFile(file), file);
+  });
+  return [mail.text ?? "", ...(await Promise.all(enclosed)).flat()];
 }
 
 const textOf = async (page: Page) =>
@@ -138,13 +166,26 @@ test("nothing of the dealer's side is on a page, on the wire, in the browser or 
   expect(JSON.parse(theirs)).not.toHaveProperty("notes");
   // Papers are made of what customers may see and of nothing else.
   await press(page, "Papers");
-  for (const name of ["Proposal (PDF)", "Repayment table (PDF)"]) {
-    const [download] = await Promise.all([page.waitForEvent("download"), press(page, name)]);
-    const read = spawnSync("pdftotext", [await download.path(), "-"], { encoding: "utf8" });
-    if (read.status !== 0) continue;
-    expect(read.stdout).toContain("Telltale Quince-Vale");
-    expect(read.stdout).not.toMatch(TOLD);
-    expect(read.stdout).not.toContain("Would take less");
+  // Which there are not is known.
+  await expect(page.getByRole("region", { name: "Papers" })).toContainText("A calendar needs days");
+  await press(page, "Letter (e-mail) …");
+  for (const box of await page
+    .getByRole("group", { name: "What the letter encloses" })
+    .getByRole("checkbox")
+    .all())
+    if (await box.isEnabled()) await box.check();
+  const files = PAPER_NAMES.map(name => PAPER_FACTS[name]).map(({ name, ending }) =>
+    ending === "eml" ? "Make the letter" : `${name} (${FILES[ending]})`,
+  );
+  for (const name of [...files, "Deal file for the customer (JSON)"]) {
+    const button = page.getByRole("button", { name, exact: true });
+    // Without a day there is no calendar of this deal.
+    if (await button.isDisabled()) continue;
+    const [download] = await Promise.all([page.waitForEvent("download"), button.click()]);
+    for (const text of await textsIn(await readFile(await download.path()), await download.path())) {
+      expect([name, TOLD.test(text), text.includes("Would take less")]).toEqual([name, false, false]);
+      expect(text).toMatch(/Telltale Quince-Vale|For the desk/);
+    }
   }
   await press(page, "Papers");
   await page.getByLabel("Notes").fill("");

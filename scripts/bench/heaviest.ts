@@ -42,10 +42,10 @@ const ROUTES: Route[] = [
     ready: async address => of(await largestSigned(address), id => get(`${address}/api/deals/${id}`)),
   },
   {
-    route: "GET /api/deals/[id]/papers/repaymentTable, 1,200 payments",
+    route: "POST /api/deals/[id]/papers/repaymentTable, 1,200 payments",
     ready: async address => {
       const paper = await paperAddress(address, "repaymentTable");
-      return () => get(paper);
+      return () => send("POST", paper, "").then(() => {});
     },
   },
   {

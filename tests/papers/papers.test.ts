@@ -4,76 +4,13 @@ import { create, type Font } from "fontkit";
 import ICAL from "ical.js";
 import { newId } from "@/exchange/deal-document";
 import { makePaper, type PaperQuestion } from "@/exchange/papers/make-paper";
-import type { Block, Paper } from "@/exchange/papers/paper";
 import { signQuote } from "@/exchange/signed-quote";
 import { runsOf } from "@/server/papers/fonts";
 import { unpackedFont } from "@/server/papers/unpacked-font";
 import { writePdf } from "@/server/papers/write-pdf";
-import { date } from "../core/deals";
 import { VAN } from "../core/van-lease";
+import { block, IDS, LOAN, paper, question, said } from "./asked-papers";
 import { canRead, fontsOf, infoOf, inkOf, structureOf, textOf, wordsOf } from "./read-pdf";
-
-const LOAN = {
-  format: "kellux-deal",
-  version: 1,
-  currency: "USD",
-  structure: {
-    price: "41850.00",
-    tradeIn: { allowance: "9200.00", owed: "11050.00" },
-    down: { amount: "3000.00" },
-  },
-  plan: {
-    kind: "loan",
-    frequency: "monthly",
-    yearlyRate: "6.49",
-    payments: 72,
-    signed: "2026-12-08",
-    firstPayment: "2027-01-08",
-  },
-  find: "payment",
-};
-
-const IDS = Array.from({ length: 8 }, (_, k) => `aaaaaaaa-0000-4000-8000-00000000000${k + 1}`);
-
-function question(
-  name: PaperQuestion["name"],
-  files: readonly object[] = [LOAN],
-  more: Partial<PaperQuestion> = {},
-): PaperQuestion {
-  const options = files.map((inputs, index) => ({ id: IDS[index], name: "", inputs }));
-  return {
-    name,
-    dealId: "dddddddd-0000-4000-8000-000000000001",
-    version: 3,
-    deal: {
-      customer: { name: "Idris Vantongeren" },
-      vehicle: { name: "Larkmoor 240 campervan" },
-      status: "quoting",
-      chosen: IDS[0],
-      options,
-    } as unknown as PaperQuestion["deal"],
-    options: options.map(({ id }) => id as string),
-    house: "Tarn & Hollow",
-    locale: "en-US",
-    day: date("2026-11-30"),
-    ...more,
-  };
-}
-
-function paper(...asked: Parameters<typeof question>): Paper {
-  const made = makePaper(question(...asked));
-  if (!made.ok) throw new Error(made.sentence);
-  if (!("paper" in made)) throw new Error("It is not drawn.");
-  return made.paper;
-}
-
-const block = <Kind extends Block["kind"]>({ blocks }: Paper, kind: Kind) =>
-  blocks.filter((each): each is Extract<Block, { kind: Kind }> => each.kind === kind);
-
-const said = (made: Paper) =>
-  block(made, "paragraph").map(({ spans }) =>
-    spans.map(span => (typeof span === "string" ? span : span.strong)).join(""),
-  );
 
 describe("the proposal", () => {
   test("says to the customer what is financed, with the APR beside the rate, and how long it is good", () => {

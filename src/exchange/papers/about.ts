@@ -1,17 +1,24 @@
 import type { Quote } from "@/core";
 import { dateIn, type Notation } from "../notation";
-import type { Block, Paper, PaperSize } from "./paper";
+import type { Block, Paper } from "../paper-parts/paper";
+import type { Place } from "../place/places";
+import type { HousePapers } from "../settings";
 import { paperSizeOf } from "./paper-size";
 
 /** An option whose answer stands on a paper. */
 export type AnsweredOption = { name: string; quote: Quote };
 
+/** Whose paper it is: its name, what it has settled of its papers, and its picture (PNG). */
+export type PaperHouse = { name: string; settled: Omit<HousePapers, "logo">; logo?: Uint8Array | undefined };
+
 /** Whose paper it is, for whom, about what, and how figures are written there. */
 export type About = {
-  house: string;
+  house: PaperHouse;
   customer: string;
   /** The vehicle, or the purpose. */
   vehicle: string;
+  /** The place whose law counts; none where it was not said. */
+  place: Place | undefined;
   /** The day that is printed on it, a day number. */
   day: number;
   notation: Notation;
@@ -20,15 +27,26 @@ export type About = {
 /** A paper with what stands at the edges of each page. */
 export function paperOf(title: string, about: About, blocks: readonly Block[]): Paper {
   const { house, customer, vehicle, day, notation } = about;
-  const size: PaperSize = paperSizeOf(notation.locale);
+  const { address = "", telephone = "", email = "", size } = house.settled;
   return {
     title,
-    house,
+    house: house.name,
     about: [customer ? `${title} for ${customer}` : title, vehicle, dateIn(day, notation)]
       .filter(Boolean)
       .join(" · "),
+    letterhead: {
+      lines: [
+        address
+          .split("\n")
+          .map(line => line.trim())
+          .filter(Boolean)
+          .join(", "),
+        [telephone, email].filter(Boolean).join(" · "),
+      ].filter(Boolean),
+      ...(house.logo && { logo: house.logo }),
+    },
     day,
-    size,
+    size: size ?? paperSizeOf(notation.locale),
     blocks,
     foot: "An estimate, not a contract. Subject to credit approval.",
   };

@@ -1,5 +1,5 @@
 import type { Locale } from "../notation";
-import type { PaperSize } from "./paper";
+import type { PaperSize } from "../paper-parts/paper";
 
 /** North America prints on Letter, the rest of the world on A4. */
 const LETTER: ReadonlySet<Locale> = new Set(["en-US", "en-CA", "fr-CA"]);

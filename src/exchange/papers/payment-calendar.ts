@@ -3,11 +3,10 @@ import { isoDate } from "@/core";
 import { fileKindOf } from "../kinds";
 import { sentenceWriter } from "../kinds/kind/sentence-writer";
 import type { About, AnsweredOption } from "./about";
+import type { Made } from "./made";
 
 /** Whose calendar it is: what its events are known by, and how often it was changed. */
 type CalendarOf = { dealId: string; optionId: string; version: number };
-
-type Made = { ok: true; text: string } | { ok: false; sentence: string };
 
 /**
  * A day for each payment (iCalendar, RFC 5545), with its amount. A payment is known by its number, so that a calendar that is
@@ -15,7 +14,11 @@ type Made = { ok: true; text: string } | { ok: false; sentence: string };
  *
  * @returns the text of the file, or why there is none
  */
-export function paymentCalendar({ quote }: AnsweredOption, about: About, of: CalendarOf): Made {
+export function paymentCalendar(
+  { quote }: AnsweredOption,
+  about: About,
+  of: CalendarOf,
+): Made<{ text: string }> {
   const { rows } = fileKindOf(quote.filled).rows(quote);
   const due = rows.slice(1, -1).filter(({ amounts, kind }) => (amounts[0] ?? 0) > 0 && kind !== "at signing");
   if (due.some(({ date }) => date === null))
@@ -42,7 +45,9 @@ export function paymentCalendar({ quote }: AnsweredOption, about: About, of: Cal
       start: utc(date ?? 0),
       allDay: true,
       summary: `${kind === "extra" || kind === "balloon" ? kind.replace(/^./, first => first.toUpperCase()) : `Payment ${number}`}: ${money((amounts[0] ?? 0) + charge)}`,
-      description: [`To ${house}`, vehicle, "An estimate, if paid as scheduled."].filter(Boolean).join("\n"),
+      description: [house.name ? `To ${house.name}` : "", vehicle, "An estimate, if paid as scheduled."]
+        .filter(Boolean)
+        .join("\n"),
     });
   }
   return { ok: true, text: calendar.toString() };

@@ -2,11 +2,12 @@ import { isoDate, kindOf } from "@/core";
 import { repaymentChart } from "../charts/repayment-chart";
 import { sentenceWriter } from "../kinds/kind/sentence-writer";
 import { amountIn, dateIn, inNotation } from "../notation";
+import type { Block, Paper, PaperChart } from "../paper-parts/paper";
+import { capital } from "../text";
 import { type About, type AnsweredOption, paperOf } from "./about";
 import { papersOf } from "./kinds";
-import type { Block, Paper, PaperChart } from "./paper";
 
-/** How many days a proposal is good. */
+/** How many days a proposal is good, where the house has settled nothing else. */
 const DAYS_GOOD = 14;
 
 const NO_CONTRACT = "This is an estimate and not a contract. It is subject to credit approval.";
@@ -23,6 +24,7 @@ export function proposal(options: readonly [AnsweredOption, ...AnsweredOption[]]
   const [{ quote }] = options;
   const { notation, vehicle, day, house } = about;
   const { currency } = quote.deal;
+  const { daysGood = DAYS_GOOD, officer = "" } = house.settled;
   const kind = papersOf(quote);
   const write = sentenceWriter(currency, notation);
   const money = (minor: number) => amountIn(minor, currency, notation);
@@ -32,7 +34,7 @@ export function proposal(options: readonly [AnsweredOption, ...AnsweredOption[]]
     ...(options.some(({ quote: each }) => kindOf(each.filled).isHandedBack) && options.length > 1
       ? [LEASE_SETS_SIDE_BY_SIDE]
       : []),
-    `Good until ${isoDate(day + DAYS_GOOD)}.`,
+    `Good until ${isoDate(day + daysGood)}.`,
     NO_CONTRACT,
   ];
   const blocks: Block[] = [
@@ -57,15 +59,19 @@ export function proposal(options: readonly [AnsweredOption, ...AnsweredOption[]]
       sum: [name, money(total)],
     },
     { kind: "paragraph", size: "small", spans: [inNotation(assumed.join(" "), notation)] },
-    { kind: "signatures", who: [about.customer || "Customer", `For ${house || "the house"}`] },
+    {
+      kind: "signatures",
+      who: [
+        about.customer || "Customer",
+        [`For ${house.name || "the house"}`, officer].filter(Boolean).join(", "),
+      ],
+    },
   ];
-  const until = `good until ${dateIn(day + DAYS_GOOD, notation)}`;
+  const until = `good until ${dateIn(day + daysGood, notation)}`;
   // The vehicle is what it is called by.
   const paper = paperOf("Proposal", { ...about, vehicle: "" }, blocks);
   return { ...paper, title: vehicle || "Proposal", about: `${paper.about} · ${until}` };
 }
-
-const capital = (text: string) => text.replace(/^./, first => first.toUpperCase());
 
 /** No more stand side by side: their figures are to be read. */
 const MOST_SIDE_BY_SIDE = 4;

@@ -1,11 +1,28 @@
-import { periodsPerYear, yearGroups } from "@/core";
+import { periodsPerYear, type Quote, type RepaidEarly, yearGroups } from "@/core";
 import { fileKindOf } from "../kinds";
+import type { SentenceWriter } from "../kinds/kind/segment";
 import { sentenceWriter } from "../kinds/kind/sentence-writer";
 import type { TableRows } from "../kinds/kind/table-rows";
-import { amountIn, dateIn } from "../notation";
+import { amountIn, dateIn, inNotation } from "../notation";
+import type { Paper, PaperRow } from "../paper-parts/paper";
 import { type About, type AnsweredOption, paperOf } from "./about";
 import { papersOf } from "./kinds";
-import type { Paper, PaperRow } from "./paper";
+
+/** Extra payments that are tried: what they are in words, and what they make of the loan. */
+export type TriedTable = { words: string; repaid: RepaidEarly };
+
+/** A loan's answer with the table that extra payments make of it. */
+const withTried = (quote: Quote, { repaid }: TriedTable): Quote =>
+  quote.kind === "lease"
+    ? quote
+    : { ...quote, schedule: [...repaid.schedule], totalInterest: repaid.interest };
+
+function triedText({ endDate, interestSaved, paymentsSaved, earlyFee }: RepaidEarly, write: SentenceWriter) {
+  const { money, date } = write;
+  const end = endDate === null ? "" : ` The loan then ends on ${date(endDate)}.`;
+  const charge = earlyFee > 0 ? ` They are charged ${money(earlyFee)}.` : "";
+  return `They save ${money(interestSaved)} of interest and ${paymentsSaved} ${paymentsSaved === 1 ? "payment" : "payments"} if they are made as they stand here.${end}${charge}`;
+}
 
 type Row = TableRows["rows"][number];
 
@@ -14,9 +31,10 @@ type Row = TableRows["rows"][number];
  *
  * @param option whose table it is
  * @param about whose paper it is, and for whom
+ * @param tried extra payments beside the plan, in words, and what they make of it
  */
-export function repaymentTable({ quote }: AnsweredOption, about: About): Paper {
-  const { headings, rows } = fileKindOf(quote.filled).rows(quote);
+export function repaymentTable({ quote }: AnsweredOption, about: About, tried?: TriedTable): Paper {
+  const { headings, rows } = fileKindOf(quote.filled).rows(tried ? withTried(quote, tried) : quote);
   const { notation } = about;
   const { currency } = quote.deal;
   const money = (minor: number) => amountIn(minor, currency, notation);
@@ -50,8 +68,21 @@ export function repaymentTable({ quote }: AnsweredOption, about: About): Paper {
   );
   const [start, total] = [rows[0], rows.at(-1)];
   const write = sentenceWriter(currency, notation);
-  return paperOf("Repayment table", about, [
-    { kind: "paragraph", spans: [papersOf(quote).line(quote, write)], size: "large" },
+  return paperOf(tried ? "Repayment table with extra payments" : "Repayment table", about, [
+    ...(tried
+      ? ([
+          {
+            kind: "paragraph",
+            size: "large",
+            spans: [
+              { strong: "Not agreed." },
+              inNotation(` Tried beside the plan: ${tried.words}.`, notation),
+            ],
+          },
+          { kind: "paragraph", spans: [triedText(tried.repaid, write)] },
+        ] as const)
+      : []),
+    { kind: "paragraph", spans: [papersOf(quote).line(quote, write)], ...(!tried && { size: "large" }) },
     {
       kind: "table",
       name: "Repayment",

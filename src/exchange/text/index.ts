@@ -1,4 +1,5 @@
 export { amountText, typedAmountText } from "./amount-text";
+export { capital } from "./capital";
 export { longDate, monthName, shortDate } from "./date-text";
 export { fileWriter, type Writer } from "./file-writer";
 export { firstCharacters } from "./first-characters";

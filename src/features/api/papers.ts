@@ -1,23 +1,67 @@
 import type { PaperName } from "@/exchange/papers/paper-kinds";
 import { saveBlob } from "@/features/figures/save-file";
-import type { RefusalReply } from "@/server/contract";
+import type { PapersReply, RefusalReply } from "@/server/contract";
+import { type Answer, ask } from "./client";
 
-/** Which paper of which options, of a deal's saved version, with which day on it. */
-type PaperAsked = { name: PaperName; options: readonly string[]; version: number; day: string };
+/** What papers are made of: options of a deal's saved version, with which day on it, and what else some ask. */
+export type OptionsAsked = {
+  options: readonly string[];
+  version: number;
+  day: string;
+  /** Such as the day of a payoff, by the names of the address. */
+  details?: Readonly<Record<string, string>>;
+};
 
-/** Fetches a paper and hands it to the browser as a file; why there is none, or nothing. */
-export async function fetchPaper(
+const AWAY = "The server cannot be reached; papers are made there.";
+
+const addressOf = (dealId: string, path: string, { options, version, day, details }: OptionsAsked) =>
+  `/api/deals/${dealId}/papers${path}?${new URLSearchParams({
+    options: options.join(","),
+    version: String(version),
+    day,
+    ...details,
+  })}`;
+
+/** Which papers there are not, and why. */
+export const lookAtPapers = (dealId: string, asked: OptionsAsked): Promise<Answer<PapersReply>> =>
+  ask("GET", addressOf(dealId, "", asked));
+
+/** Fetches a paper, which is then given, and hands it to the browser as a file; why there is none, or nothing. */
+export async function fetchPaper(dealId: string, name: PaperName, asked: OptionsAsked): Promise<string> {
+  const fetched = await bytesOf(addressOf(dealId, `/${name}`, asked), "POST");
+  if ("sentence" in fetched) return fetched.sentence;
+  saveBlob(fetched.name, fetched.blob);
+  return "";
+}
+
+/** Fetches a paper to be looked at, which is marked so and not kept. */
+export async function fetchPreview(
   dealId: string,
-  { name, options, version, day }: PaperAsked,
-): Promise<string> {
-  const asked = new URLSearchParams({ options: options.join(","), version: String(version), day });
+  name: PaperName,
+  asked: OptionsAsked,
+): Promise<{ bytes: ArrayBuffer } | { sentence: string }> {
+  const fetched = await bytesOf(addressOf(dealId, `/${name}`, asked), "GET");
+  return "sentence" in fetched ? fetched : { bytes: await fetched.blob.arrayBuffer() };
+}
+
+/** Fetches a paper that was given before. */
+export async function fetchGiven(dealId: string, id: string): Promise<string> {
+  const fetched = await bytesOf(`/api/deals/${dealId}/given/${id}`, "GET");
+  if ("sentence" in fetched) return fetched.sentence;
+  saveBlob(fetched.name, fetched.blob);
+  return "";
+}
+
+async function bytesOf(
+  address: string,
+  method: "GET" | "POST",
+): Promise<{ name: string; blob: Blob } | { sentence: string }> {
   try {
-    const response = await fetch(`/api/deals/${dealId}/papers/${name}?${asked}`);
-    if (!response.ok) return ((await response.json()) as RefusalReply).error;
-    saveBlob(nameIn(response.headers.get("Content-Disposition") ?? ""), await response.blob());
-    return "";
+    const response = await fetch(address, { method });
+    if (!response.ok) return { sentence: ((await response.json()) as RefusalReply).error };
+    return { name: nameIn(response.headers.get("Content-Disposition") ?? ""), blob: await response.blob() };
   } catch {
-    return "The server cannot be reached; papers are made there.";
+    return { sentence: AWAY };
   }
 }
 

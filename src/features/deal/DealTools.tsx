@@ -1,11 +1,12 @@
 import { FileDown } from "lucide-react";
-import { lazy, memo, Suspense, useState } from "react";
+import { lazy, memo, Suspense, useEffect, useState } from "react";
 import type { SaveStatus } from "@/features/saving/autosave";
 import { SaveStatusLine } from "@/features/saving/SaveStatusLine";
 import { DealStatusField } from "./DealStatusField";
 import { useFrame } from "./desk/desk-context";
 import { deskDocument } from "./desk/desk-state";
 import { AnythingButton } from "./palette/AnythingButton";
+import { savedNow } from "./papers/saved-now";
 
 // A deal begins with nothing to undo.
 const UndoRedo = lazy(() =>
@@ -37,6 +38,10 @@ export const DealTools = memo(function DealTools(props: Props) {
   const { dealId, fileName, status, isUnreadable, hasSteps, isOpen } = props;
   const { now } = useFrame();
   const [hasPapers, setPapers] = useState(false);
+  useEffect(() => {
+    savedNow.dealId = dealId;
+    savedNow.version = status.kind === "saved" ? status.version : undefined;
+  }, [dealId, status]);
   return (
     <div
       className={`mb-2 flex flex-wrap items-center gap-x-2 gap-y-2 [grid-area:tools] print:hidden md:ml-3 md:flex-nowrap ${isOpen ? "" : "max-md:hidden"}`}

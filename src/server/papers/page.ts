@@ -23,6 +23,12 @@ export function tagged(document: Document, parent: Structure, type: string, draw
 
 export const bottomOf = ({ page }: Document) => page.height - MARGIN.bottom;
 
+/** How wide the page is between its margins. */
+export const roomOf = ({ page }: Document) => page.width - MARGIN.left - MARGIN.right;
+
+/** The number of the page that is drawn on, from 0. */
+export const pageOf = (document: Document): number => document.bufferedPageRange().count - 1;
+
 /** Goes to a new page where so much does not fit on this one. */
 export function keepTogether(document: Document, height: number): void {
   if (document.y + height > bottomOf(document)) document.addPage();

@@ -1,4 +1,4 @@
-import type { Block, PaperRow } from "@/exchange/papers/paper";
+import type { Block, PaperRow } from "@/exchange/paper-parts/paper";
 import {
   bottomOf,
   type Document,
@@ -9,6 +9,7 @@ import {
   type Pen,
   ROW,
   RULE,
+  roomOf,
   rule,
   type Structure,
   TEXT,
@@ -51,8 +52,9 @@ export function drawTable(
 type TableBlock = Extract<Block, { kind: "table" }>;
 type Column = { x: number; width: number };
 
-/** A longer heading is shortened; no figure ever is. */
+/** A longer heading over figures is shortened; no figure ever is. */
 const MOST_OF_HEADING = 84;
+const MOST_OF_WORDS = 330;
 const BETWEEN = 12;
 
 /** As wide as what they hold; what is left goes between figures. Where they do not fit, all is written smaller. */
@@ -63,15 +65,18 @@ function columnsOf(
   rows: readonly PaperRow[],
 ): { columns: Column[]; size: number } {
   const strong: Pen = { ...TEXT, face: "strong" };
+  const room = roomOf(document);
+  // Headings alone make no figure smaller.
+  const mostOfHeading = Math.max(MOST_OF_HEADING, room / headings.length - BETWEEN);
   const widths = headings.map((heading, column) => {
     const longest = rows.reduce((text, { cells }) => {
       const cell = cells[column] ?? "";
       return cell.length > text.length ? cell : text;
     }, "");
-    const ofHeading = Math.min(widthOf(document, heading, strong), MOST_OF_HEADING);
+    const most = column < words ? MOST_OF_WORDS : mostOfHeading;
+    const ofHeading = Math.min(widthOf(document, heading, strong), most);
     return Math.max(widthOf(document, longest, strong), ofHeading) + BETWEEN;
   });
-  const room = document.page.width - MARGIN.left - MARGIN.right;
   const asked = widths.reduce((sum, width) => sum + width, 0);
   const fits = Math.min(room / asked, 1);
   const share = Math.max(room - asked, 0) / Math.max(headings.length - words, 1);
@@ -138,7 +143,7 @@ export function drawTally(document: Document, root: Structure, { lines, sum }: T
   keepTogether(document, (half + 2) * ROW);
   const top = document.y;
   const gap = 18;
-  const room = document.page.width - MARGIN.left - MARGIN.right;
+  const room = roomOf(document);
   const width = (room - gap) / 2;
   const list = document.struct("Table");
   root.add(list);

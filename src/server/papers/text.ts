@@ -1,31 +1,34 @@
-import type { Span } from "@/exchange/papers/paper";
-import { type Face, type Run, runsOf } from "./fonts";
-import { type Document, MARGIN, type Pen } from "./page";
+import type { Span } from "@/exchange/paper-parts/paper";
+import { type Run, runsOf } from "./fonts";
+import { brokenIntoLines, inVisualOrder, type Piece, piecesOf } from "./lines";
+import { bottomOf, type Document, MARGIN, type Pen, roomOf } from "./page";
 
-const STRONG: Record<Face, Face> = {
-  text: "strong",
-  strong: "strong",
-  serif: "serifStrong",
-  serifStrong: "serifStrong",
-};
+/** Where a paragraph stands on the page, and how wide it may be. */
+type Column = { x: number; width: number };
 
-/** A paragraph that flows over the page's width. */
-export function write(document: Document, spans: readonly Span[], pen: Pen): void {
-  const runs = spans.flatMap(span =>
-    typeof span === "string"
-      ? runsOf(span, pen.face).map(run => ({ ...run, color: pen.color }))
-      : runsOf(span.strong, STRONG[pen.face]).map(run => ({ ...run, color: pen.color })),
-  );
-  const { left } = MARGIN;
-  const width = document.page.width - MARGIN.left - MARGIN.right;
-  runs.forEach(({ bytes, name, text, color }, index) => {
-    take(document, { name, bytes }, pen.size);
-    document.fillColor(color);
-    const options = { width, continued: index < runs.length - 1, lineGap: pen.size * 0.22 };
-    if (index === 0) document.text(text, left, document.y, options);
-    else document.text(text, options);
-  });
+/** From one line to the next, and from a line's top to where its letters stand, in parts of their size. */
+const LINE = 1.5;
+const ASCENT = 1.024;
+
+/** A paragraph that flows over a width; the page's where left out. */
+export function write(document: Document, spans: readonly Span[], pen: Pen, column?: Column): void {
+  const { x, width } = column ?? { x: MARGIN.left, width: roomOf(document) };
+  const widthOfPiece = ({ text, face }: Piece) => widthOf(document, text, { ...pen, face });
+  for (const line of brokenIntoLines(piecesOf(spans, pen.face), width, widthOfPiece)) {
+    if (!column && document.y + pen.size * LINE > bottomOf(document)) document.addPage();
+    drawPieces(document, line, { x, y: document.y }, pen);
+    document.y += pen.size * LINE;
+  }
+  document.x = MARGIN.left;
 }
+
+/** How high a paragraph is over a width. */
+export const heightOf = (document: Document, spans: readonly Span[], pen: Pen, width: number): number =>
+  brokenIntoLines(piecesOf(spans, pen.face), width, ({ text, face }) =>
+    widthOf(document, text, { ...pen, face }),
+  ).length *
+  pen.size *
+  LINE;
 
 /** How wide texts are by their fonts, in thousandths of their size: a table says much more than once. */
 const widths = new Map<string, number>();
@@ -53,6 +56,26 @@ function take(document: Document, { name, bytes }: Pick<Run, "name" | "bytes">, 
     .fontSize(size);
 }
 
+/** Draws one line of pieces; letters of every font stand on one line. */
+function drawPieces(
+  document: Document,
+  line: readonly Piece[],
+  { x, y }: { x: number; y: number },
+  pen: Pen,
+): void {
+  const top = document.y;
+  let at = x;
+  for (const { text, face } of inVisualOrder(line))
+    for (const run of runsOf(text, face)) {
+      take(document, run, pen.size);
+      document
+        .fillColor(pen.color)
+        .text(run.text, at, y + pen.size * ASCENT, { lineBreak: false, baseline: "alphabetic" });
+      at += runWidth(document, run, pen.size);
+    }
+  document.y = top;
+}
+
 /** One line of text at a place, from its left or up to its right end; shortened where it is too wide. */
 export function place(
   document: Document,
@@ -61,12 +84,8 @@ export function place(
   pen: Pen,
 ): void {
   const shown = fitted(document, text, width, pen);
-  let at = isRight ? x + width - widthOf(document, shown, pen) : x;
-  for (const { name, bytes, text: part } of runsOf(shown, pen.face)) {
-    take(document, { name, bytes }, pen.size);
-    document.fillColor(pen.color).text(part, at, y, { lineBreak: false });
-    at += runWidth(document, { name, bytes, text: part }, pen.size);
-  }
+  const at = isRight ? x + width - widthOf(document, shown, pen) : x;
+  drawPieces(document, [{ text: shown, face: pen.face }], { x: at, y }, pen);
 }
 
 /** As much of a text as fits, word by word: half a figure would be another one. */

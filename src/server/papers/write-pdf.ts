@@ -1,6 +1,7 @@
 import PDFDocument from "pdfkit";
 import { civilDate } from "@/core";
-import type { Block, Paper, PaperChart } from "@/exchange/papers/paper";
+import type { Block, Paper, PaperChart } from "@/exchange/paper-parts/paper";
+import { drawBoxes, drawFacts, drawGroup } from "./blocks";
 import {
   ACCENT,
   type Document,
@@ -10,6 +11,7 @@ import {
   MARGIN,
   type Pen,
   RULE,
+  roomOf,
   type Structure,
   TEXT,
   tagged,
@@ -72,6 +74,26 @@ function draw(document: Document, root: Structure, { title, blocks }: Paper): vo
 
 function drawBlock(document: Document, root: Structure, block: Block): void {
   switch (block.kind) {
+    case "heading":
+      keepTogether(document, 60);
+      tagged(document, root, "H2", () =>
+        write(document, [block.text], { face: "serifStrong", size: 14, color: INK }),
+      );
+      document.y += 5;
+      break;
+    case "group":
+      drawGroup(document, root, block, (parent, each) => drawBlock(document, parent, each));
+      break;
+    case "boxes":
+      drawBoxes(document, root, block);
+      break;
+    case "facts":
+      drawFacts(document, root, block);
+      document.y += 6;
+      break;
+    case "page":
+      document.addPage();
+      break;
     case "paragraph":
       tagged(document, root, "P", () => write(document, block.spans, PENS[block.size ?? "usual"]));
       document.y += 6;
@@ -124,7 +146,7 @@ function drawChart(document: Document, root: Structure, chart: PaperChart): void
 function drawSignatures(document: Document, root: Structure, who: readonly string[]): void {
   const height = 46;
   keepTogether(document, height * who.length);
-  const width = (document.page.width - MARGIN.left - MARGIN.right) * 0.6;
+  const width = roomOf(document) * 0.6;
   const small: Pen = { face: "text", size: 8.5, color: FAINT };
   for (const name of who) {
     const at = document.y + height - 14;
@@ -145,20 +167,29 @@ function drawSignatures(document: Document, root: Structure, who: readonly strin
 }
 
 /** What stands at the edges of every page: whose it is, about what, and which page of how many. */
-function edges(document: Document, { house, about, foot }: Paper): void {
+function edges(document: Document, { house, about, foot, letterhead, mark }: Paper): void {
   const { start, count } = document.bufferedPageRange();
   for (let page = start; page < start + count; page++) {
     document.switchToPage(page);
     // What stands in the margins must not begin another page.
     document.page.margins = { ...MARGIN, top: 0, bottom: 0 };
-    const [left, width] = [MARGIN.left, document.page.width - MARGIN.left - MARGIN.right];
+    const [left, width] = [MARGIN.left, roomOf(document)];
     document.markContent("Artifact", { type: "Pagination" });
+    const logo = page === start ? drawLogo(document, letterhead.logo) : 0;
     place(
       document,
       house,
-      { x: left, y: 40, width: width / 2 },
+      { x: left + logo, y: 40, width: width * 0.36 - logo },
       { face: "serifStrong", size: 13, color: ACCENT },
     );
+    if (page === start)
+      for (const [index, line] of letterhead.lines.entries())
+        place(
+          document,
+          line,
+          { x: left + logo, y: 57 + 10 * index, width: width - logo },
+          { face: "text", size: 8, color: FAINT },
+        );
     place(
       document,
       about,
@@ -174,6 +205,35 @@ function edges(document: Document, { house, about, foot }: Paper): void {
       { x: left + width - 90, y: below, width: 90, isRight: true },
       small,
     );
+    if (mark !== undefined) drawMark(document, mark);
     document.endMarkedContent();
   }
+}
+
+const LOGO = { width: 110, height: 40 };
+
+/** The house's picture; how much room it takes beside what it is called. */
+function drawLogo(document: Document, logo: Uint8Array | undefined): number {
+  if (!logo) return 0;
+  const picture = Buffer.from(logo);
+  // How wide and how high a PNG is stands near its beginning.
+  const [dotsWide, dotsHigh] = [picture.readUInt32BE(16), picture.readUInt32BE(20)];
+  const fits = Math.min(LOGO.width / dotsWide, LOGO.height / dotsHigh);
+  const [width, height] = [dotsWide * fits, dotsHigh * fits];
+  document.image(picture, MARGIN.left, 36, { width, height });
+  return width + 10;
+}
+
+/** Words across the page, behind which all else can be read. */
+function drawMark(document: Document, mark: string): void {
+  const { width, height } = document.page;
+  document.save().rotate(-35, { origin: [width / 2, height / 2] });
+  document.fillOpacity(0.14);
+  place(
+    document,
+    mark,
+    { x: width / 2 - 250, y: height / 2 - 50, width: 600 },
+    { face: "serifStrong", size: 88, color: INK },
+  );
+  document.fillOpacity(1).restore();
 }

@@ -1,6 +1,7 @@
 import type { LeaseQuote } from "@/core";
 import { leaseChart } from "../../charts/chart-lines";
 import type { PaperKind } from "../kind/paper-kind";
+import { costOfLease } from "./cost-paper";
 import { leaseLine } from "./words/line";
 import { leaseSentence } from "./words/sentence";
 
@@ -25,6 +26,8 @@ export const LEASE_PAPERS: PaperKind<LeaseQuote> = {
     "All payments are equal; the rent of the last one takes up the cents.",
     "What the vehicle stands for is paid down to its residual.",
   ],
+  cost: costOfLease,
+  measured: ({ totalOfPayments }) => totalOfPayments,
   chart: ({ schedule, cost }) => ({
     lines: leaseChart(schedule),
     start: cost,

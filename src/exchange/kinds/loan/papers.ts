@@ -3,6 +3,7 @@ import { costOfCredit } from "@/core/kinds/loan";
 import { loanChart } from "../../charts/chart-lines";
 import type { PaperKind } from "../kind/paper-kind";
 import type { Segment, SentenceWriter } from "../kind/segment";
+import { costOfLoan } from "./cost-paper";
 import { loanEnding } from "./words/ending";
 import { loanLine } from "./words/line";
 import { besideText, term } from "./words/sentence";
@@ -81,6 +82,8 @@ export const LOAN_PAPERS: PaperKind<LoanQuote> = {
     total: loanAmount,
   }),
   assumptions,
+  cost: costOfLoan,
+  measured: ({ amountFinanced }) => amountFinanced,
   chart: ({ schedule, loanAmount }) => ({
     lines: loanChart(schedule),
     start: loanAmount,

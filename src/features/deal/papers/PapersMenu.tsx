@@ -1,20 +1,24 @@
 import { useEffect, useState } from "react";
-import { PAPER_KINDS, type PaperName } from "@/exchange/papers/paper-kinds";
-import { fetchPaper } from "@/features/api/papers";
+import { nameOf } from "@/exchange/deal-document";
+import { PAPER_FACTS, PAPER_NAMES, type PaperName } from "@/exchange/papers/paper-kinds";
+import { fetchPaper, type OptionsAsked } from "@/features/api/papers";
 import { localToday } from "@/features/figures/today";
 import { focusSoon } from "@/features/focus/focus-soon";
 import type { SaveStatus } from "@/features/saving/autosave";
+import { useDesk } from "../desk/desk-context";
+import { deskDocument } from "../desk/desk-state";
+import { saveCustomersFile } from "../desk/save-deal-file";
 import { useOptions } from "../options/use-options";
+import { LetterLine } from "./LetterLine";
+import { PaperLine } from "./PaperLine";
+import { Preview } from "./Preview";
+import { TickedOptions } from "./TickedOptions";
+import { UseOfDeal } from "./UseOfDeal";
+import { usePapersSeen } from "./use-papers-seen";
 
 type Props = { dealId: string; status: SaveStatus; onClose: () => void };
 
-const SAYS: Record<PaperName, string> = {
-  proposal: "One page: the deal in a sentence, what is owed over time, lines to sign on.",
-  repaymentTable: "Every payment, with the sums of its years.",
-  paymentCalendar: "Each due date with its amount, for a calendar; taken in again it moves its days.",
-};
-
-/** What leaves the desk on paper, of the open option or of all of them; or why nothing can. */
+/** What leaves the desk on paper, of the open option or of those that are ticked; or why nothing can. */
 export function PapersMenu({ dealId, status, onClose }: Props) {
   useEffect(() => {
     const onKey = ({ key }: KeyboardEvent) => {
@@ -28,7 +32,7 @@ export function PapersMenu({ dealId, status, onClose }: Props) {
   return (
     <section
       aria-label="Papers"
-      className="absolute right-0 z-30 w-72 rounded-box border border-base-300 bg-base-100 p-3 shadow-sm max-md:fixed max-md:inset-x-3 max-md:w-auto"
+      className="absolute right-0 z-30 flex max-h-[calc(100dvh-6rem)] w-max max-w-[calc(100vw-2rem)] gap-3 rounded-box border border-base-300 bg-base-100 p-3 shadow-sm max-md:fixed max-md:inset-x-3 max-md:bottom-3 max-md:w-auto max-md:flex-col max-md:overflow-y-auto"
     >
       <Papers dealId={dealId} status={status} />
     </section>
@@ -36,57 +40,109 @@ export function PapersMenu({ dealId, status, onClose }: Props) {
 }
 
 function Papers({ dealId, status }: Omit<Props, "onClose">) {
+  const { state } = useDesk();
   const options = useOptions();
+  const answered = options.filter(option => option.state.answer.ok);
+  const open = answered.find(({ isOpen }) => isOpen);
+  const [picked, setPicked] = useState<readonly string[]>();
   const [trouble, setTrouble] = useState("");
   const [isBusy, setBusy] = useState(false);
-  const open = options.find(({ isOpen }) => isOpen);
-  const answered = options.filter(({ state }) => state.answer.ok);
-  const why = whyNone(status, open?.state.answer.ok ?? false);
+  const [looked, setLooked] = useState<PaperName>();
   const version = status.kind === "saved" ? status.version : undefined;
-  const make = async (name: PaperName, ids: readonly string[]) => {
-    if (version === undefined) return;
+  const ticked = picked?.filter(id => answered.some(option => option.id === id)) ?? [];
+  const ids = ticked.length > 0 ? ticked : open ? [open.id] : [];
+  const asked: OptionsAsked | null =
+    version === undefined || ids.length === 0 ? null : { options: ids, version, day: localToday() };
+  const seen = usePapersSeen(dealId, asked);
+  const [first] = ids;
+  const hasTried = first !== undefined && state.asides?.options?.[first]?.early !== undefined;
+  const make = async (name: PaperName, details?: Record<string, string>) => {
+    if (!asked) return;
     setBusy(true);
-    setTrouble(await fetchPaper(dealId, { name, options: ids, version, day: localToday() }));
+    setTrouble(await fetchPaper(dealId, name, details ? { ...asked, details } : asked));
     setBusy(false);
   };
-  if (why || !open) return <p className="text-sm">{why}</p>;
-  const others = answered.filter(({ id }) => id !== open.id);
+  if (!open && ids.length === 0)
+    return <p className="w-72 text-sm">There are no papers of an option without an answer.</p>;
+  const lineOf = (name: PaperName) => ({
+    facts: PAPER_FACTS[name],
+    none: seen?.none[name],
+    isDisabled: isBusy || !asked,
+    isLookedAt: looked === name,
+  });
+  const paper = (name: PaperName) => (
+    <PaperLine
+      key={name}
+      {...lineOf(name)}
+      onMake={() => void make(name)}
+      onLook={PAPER_FACTS[name].ending === "pdf" ? () => setLooked(name) : undefined}
+    />
+  );
   return (
-    <div className="grid gap-2">
-      {(Object.keys(PAPER_KINDS) as PaperName[]).map(name => (
-        <div key={name}>
+    <>
+      <div className="grid w-80 shrink-0 content-start gap-2 md:overflow-y-auto max-md:w-full">
+        {answered.length > 1 && <TickedOptions options={answered} ticked={ids} onTick={setPicked} />}
+        <UseOfDeal />
+        {BEFORE_TRIED.map(paper)}
+        {hasTried && (
+          <PaperLine
+            {...lineOf("repaymentTable")}
+            facts={{
+              ...PAPER_FACTS.repaymentTable,
+              name: "Repayment table with what is tried",
+              says: "With the extra payments that are tried, headed “not agreed”.",
+            }}
+            isLookedAt={false}
+            onMake={() => void make("repaymentTable", { tried: "1" })}
+          />
+        )}
+        {AFTER_TRIED.map(paper)}
+        <LetterLine
+          {...lineOf("letter")}
+          none={seen?.none}
+          onMake={enclosed => void make("letter", { enclosed: enclosed.join(",") })}
+        />
+        <div>
           <button
             type="button"
             className="btn btn-sm w-full justify-start"
-            disabled={isBusy}
-            onClick={() => void make(name, [open.id])}
+            onClick={() =>
+              void saveCustomersFile(nameOf(state.heading.customer) || "New deal", deskDocument(state))
+            }
           >
-            {PAPER_KINDS[name].name} ({PAPER_KINDS[name].ending === "pdf" ? "PDF" : "iCalendar"})
+            Deal file for the customer (JSON)
           </button>
-          <p className="mt-0.5 text-faint text-sm">{SAYS[name]}</p>
+          <p className="mt-0.5 text-faint text-sm">
+            What the customer may see, to be opened again: no notes, no budget, nothing of the dealer’s side.
+          </p>
         </div>
-      ))}
-      {others.length > 0 && (
-        <button
-          type="button"
-          className="btn btn-sm justify-start"
-          disabled={isBusy}
-          onClick={() => void make("proposal", [open.id, ...others.map(({ id }) => id)])}
-        >
-          Proposal with all {answered.length} options (PDF)
-        </button>
+        {FOR_DESK.map(paper)}
+        {seen && seen.undrawn.length > 0 && (
+          <p className="text-sm text-warning">
+            No font of the papers has {seen.undrawn.join(" ")}: it is left out on them.
+          </p>
+        )}
+        <p role="status" className={`text-sm ${trouble ? "text-error" : "text-faint"}`}>
+          {trouble || whyNotNow(status)}
+        </p>
+      </div>
+      {looked && asked && (
+        <Preview dealId={dealId} name={looked} asked={asked} onClose={() => setLooked(undefined)} />
       )}
-      <p role="status" className="text-error text-sm">
-        {trouble}
-      </p>
-    </div>
+    </>
   );
 }
 
-/** Why there are no papers just now; nothing where there are. */
-function whyNone(status: SaveStatus, isAnswered: boolean): string {
-  if (!isAnswered) return "There are no papers of an option without an answer.";
-  if (status.kind === "saving") return "The deal is being saved; its papers are made of what is saved.";
-  if (status.kind !== "saved") return "The deal is not saved, and papers are made of what is saved.";
-  return "";
+/** In the order of the menu: what is tried stands right after the table of what is agreed. */
+const BEFORE_TRIED = PAPER_NAMES.slice(0, PAPER_NAMES.indexOf("repaymentTable") + 1);
+const AFTER_TRIED = PAPER_NAMES.filter(
+  name => !BEFORE_TRIED.includes(name) && name !== "letter" && !PAPER_FACTS[name].isForDesk,
+);
+const FOR_DESK = PAPER_NAMES.filter(name => PAPER_FACTS[name].isForDesk);
+
+/** Why no paper can be made just now; nothing where one can. */
+function whyNotNow({ kind }: SaveStatus): string {
+  if (kind === "saved") return "";
+  if (kind === "saving") return "The deal is being saved; its papers are made of what is saved.";
+  return "The deal is not saved, and papers are made of what is saved.";
 }

@@ -7,6 +7,7 @@ import { rateText } from "@/exchange/text";
 import { useDesk } from "../desk/desk-context";
 import { shownQuote } from "../option";
 import { useNotation, useOption } from "../option/option-context";
+import { PaperButton } from "../papers/PaperButton";
 
 const MOST_RATES = 60;
 
@@ -54,7 +55,12 @@ export function PerThousand({ terms }: { terms: readonly ReachTerm[] }) {
             Type rates from 0 to 100 and a step for at most {MOST_RATES} lines.
           </p>
         )}
-        <button type="button" className="btn btn-sm ml-auto" onClick={() => window.print()}>
+        <span className="ml-auto">
+          {!isWrong && (
+            <PaperButton name="perThousand" details={{ rates: rates.join(","), terms: payments.join(",") }} />
+          )}
+        </span>
+        <button type="button" className="btn btn-sm" onClick={() => window.print()}>
           <Printer size={15} aria-hidden="true" />
           Print
         </button>

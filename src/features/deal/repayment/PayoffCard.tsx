@@ -12,6 +12,7 @@ import { amountIn, dateIn, decimalIn, inNotation } from "@/exchange/notation";
 import { todaysDay } from "@/features/figures/today";
 import { useFrame } from "../desk/desk-context";
 import { useNotation, useOptionOf } from "../option/option-context";
+import { PaperButton } from "../papers/PaperButton";
 import { CardSection, Worked } from "./CardSection";
 import { How } from "./How";
 import { type When, WhenField } from "./WhenField";
@@ -76,6 +77,15 @@ export const PayoffCard = memo(function PayoffCard({ quote }: Props) {
         <>
           <Told quote={quote} payoff={payoff.value} />
           <How of="the payoff" working={() => payoffWorking(quote, payoff.value, place)} />
+          <div className="mt-2">
+            <PaperButton
+              name="payoff"
+              details={{
+                ...("after" in when ? { after: String(when.after) } : { on: when.date }),
+                ...(through !== undefined && { through }),
+              }}
+            />
+          </div>
         </>
       )}
     </CardSection>
