@@ -53,20 +53,35 @@ const down = fc.oneof(
   }),
 );
 
-const structure = fc.record({
-  price: money(1_500_000, 6_000_000),
-  taxes: maybe(fc.array(tax, { minLength: 1, maxLength: 2 })),
-  fees: maybe(fc.array(charge, { minLength: 1, maxLength: 2 })),
-  extras: maybe(fc.array(charge, { minLength: 1, maxLength: 2 })),
-  rebates: maybe(
-    fc.array(fc.record({ name: fc.constant("Maker"), amount: money(0, 100_000), beforeTax: fc.boolean() }), {
-      minLength: 1,
-      maxLength: 1,
-    }),
-  ),
-  tradeIn: maybe(fc.record({ allowance: money(0, 400_000), owed: money(0, 500_000) })),
-  down,
-});
+const structure = fc
+  .record({
+    isInPrice: fc.constantFrom(false, false, false, true),
+    price: money(1_500_000, 6_000_000),
+    taxes: maybe(fc.array(tax, { minLength: 1, maxLength: 2 })),
+    fees: maybe(fc.array(charge, { minLength: 1, maxLength: 2 })),
+    extras: maybe(fc.array(charge, { minLength: 1, maxLength: 2 })),
+    rebates: maybe(
+      fc.array(
+        fc.record({ name: fc.constant("Maker"), amount: money(0, 100_000), beforeTax: fc.boolean() }),
+        {
+          minLength: 1,
+          maxLength: 1,
+        },
+      ),
+    ),
+    tradeIn: maybe(fc.record({ allowance: money(0, 400_000), owed: money(0, 500_000) })),
+    down,
+  })
+  // Taxes that are in the price have no rebate before them.
+  .map(({ isInPrice, ...lines }) =>
+    isInPrice && lines.taxes
+      ? {
+          ...lines,
+          taxIncluded: true,
+          ...(lines.rebates && { rebates: lines.rebates.map(rebate => ({ ...rebate, beforeTax: false })) }),
+        }
+      : lines,
+  );
 
 const plan = fc
   .record({
@@ -175,7 +190,11 @@ export function changesOf(file: LoanFile): Change[] {
       inputs: { Balloon: 1500 },
     });
   else if (terms.extra?.each !== undefined)
-    changes.push({ what: "extra", file: withPlan({ extra: { each: "33.33" } }), inputs: { Extra: 33.33 } });
+    changes.push({
+      what: "extra",
+      file: withPlan({ extra: { each: "33.33" } }),
+      inputs: { Extra_payment: 33.33 },
+    });
   if (signed && firstPayment) {
     const later = isoDate(dayOf(firstPayment) + 9);
     changes.push({

@@ -251,6 +251,23 @@ describe("a workbook, read by a library that did not write it", () => {
     expect(rows[0]?.[1]).toEqual(new Date("2027-01-08T00:00:00Z"));
   });
 
+  test("has a name for every input, each once, and says where it stands", () => {
+    const drawn = fc
+      .sample(loans, { seed: SEED, numRuns: 12 })
+      .flatMap(file => quoteOf(file) ?? [])
+      .concat(made(loan()));
+    expect(drawn.length).toBeGreaterThan(5);
+    for (const quote of drawn) {
+      const { sheets } = bookOf(quote);
+      const inputs = sheets.flatMap(({ cells }) => cells.filter(({ style }) => style === "input"));
+      const names = inputs.map(({ name }) => name);
+      expect(names.every(Boolean)).toBe(true);
+      expect(new Set(names).size).toBe(names.length);
+      const told = sheets.at(-1)?.cells.map(({ value }) => value);
+      expect(names.filter(name => !told?.includes(name))).toEqual([]);
+    }
+  });
+
   test("is the same bytes for one state and day", async () => {
     const book = bookOf(made(loan()));
     expect((await writeXlsx(book)).equals(await writeXlsx(book))).toBe(true);

@@ -16,6 +16,13 @@ type Column = keyof typeof COLUMN;
 /** What a sheet by formulas says of itself. */
 export const CAN_CHANGE = "Cells on a tinted ground can be changed; all else follows.";
 
+/** What fees and extras are called by formulas, each with its number. */
+export const NAMED_CHARGES = { fees: "Fee", extras: "Extra" } as const;
+
+/** The first by the name alone, the others with their numbers. */
+export const numbered = (name: string, index: number): string =>
+  index === 0 ? name : `${name}_no_${index + 1}`;
+
 /** What stands in a row of a deal's sheet. */
 type RowOf = {
   label: string;

@@ -1,6 +1,6 @@
 import type { Cell, Sheet } from "../workbook-parts/workbook";
 
-type Told = { deal: string; table: string };
+type Told = { deal: string; table: string; sheets: readonly Sheet[] };
 
 /** Which cell means what, and what is a value. */
 export function guideSheet(options: readonly Told[]): Sheet {
@@ -10,21 +10,37 @@ export function guideSheet(options: readonly Told[]): Sheet {
     "All is reckoned in whole minor units, in hidden columns; the figures that are seen are those divided by 100 or as the currency has it.",
     "Interest of a period is rounded half up. The payment comes from the unrounded formula and is rounded by the rule beside it.",
     "Figures in italics are values: they hold for the inputs that they were made with, and go blank once one of these is changed.",
-    "Each input has a name (Price, Yearly_rate, Payments, First_payment, Balloon …) by which formulas of your own can use it; of a second option with _2 behind it.",
     "A percent of a loan’s own amount, payments that change, skipped months and listed payments are values.",
     ...options.map(
       ({ deal, table }) => `${deal}: what was typed, and what it comes to. ${table}: every payment.`,
     ),
+    "Each input has a name, by which formulas of your own can use it:",
   ];
+  const names = options.flatMap(({ sheets }) => sheets.flatMap(namedInputs));
+  const from = lines.length + 4;
   return {
     name: "What is what",
-    columns: [{ width: 120 }],
+    columns: [{ width: 30 }, { width: 24 }, { width: 60 }],
     cells: [
       { at: "A1", value: "What is what", style: "title" },
       ...lines.map((value, index): Cell => ({ at: `A${index + 3}`, value })),
+      ...names.flatMap(([name, place, label], index): Cell[] => [
+        { at: `A${from + index}`, value: name, style: "strong" },
+        { at: `B${from + index}`, value: place },
+        { at: `C${from + index}`, value: label },
+      ]),
     ],
     headRows: 0,
-    lastColumn: "A",
-    rows: lines.length + 2,
+    lastColumn: "C",
+    rows: from + names.length,
   };
+}
+
+/** The inputs of a sheet: by what they are known, where they stand, and what they are. */
+function namedInputs({ name: sheet, cells }: Sheet): [name: string, place: string, label: string][] {
+  return cells.flatMap(({ at, name, style }) => {
+    if (style !== "input" || name === undefined) return [];
+    const label = cells.find(cell => cell.at === at.replace(/^[A-Z]+/, "A"))?.value ?? "";
+    return [[name, `${sheet}, ${at}`, String(label)] as [string, string, string]];
+  });
 }

@@ -1,7 +1,7 @@
 import type { LeaseQuote } from "@/core";
 import { capital } from "../../text";
 import { percentOf, rounded, scaleOf } from "../../workbook-parts/rounding";
-import type { SheetRows } from "../../workbook-parts/sheet-rows";
+import { NAMED_CHARGES, numbered, type SheetRows } from "../../workbook-parts/sheet-rows";
 
 type Charge = NonNullable<LeaseQuote["filled"]["structure"]["fees"]>[number];
 type Tax = LeaseQuote["filled"]["plan"]["taxes"][number];
@@ -29,10 +29,10 @@ export function costRows(quote: LeaseQuote, rows: SheetRows, scale: number): Cos
   const amount = (label: string, minor: number, name?: string) =>
     rows.input({ label, ...(name && { name }) }, minor / scale, scale);
   const price = amount(capital(structure.names?.price ?? "agreed price"), quote.price, "Price");
-  const charge = ({ name, amount: of }: Charge, minor: number) => {
-    if ("minor" in of) return amount(name, minor);
+  const charge = ({ name, amount: of }: Charge, minor: number, called: string) => {
+    if ("minor" in of) return amount(name, minor, called);
     const percent = rows.input(
-      { label: `${name}, percent of the price`, format: "rate" },
+      { label: `${name}, percent of the price`, format: "rate", name: `${called}_percent` },
       Number(of.percent),
     );
     const by = rows.beside(scaleOf(percent));
@@ -41,20 +41,21 @@ export function costRows(quote: LeaseQuote, rows: SheetRows, scale: number): Cos
   const list = (which: "fees" | "extras") =>
     (structure[which] ?? []).map((each, index) => ({
       charge: each,
-      at: charge(each, quote[which][index] ?? 0),
+      at: charge(each, quote[which][index] ?? 0, `${NAMED_CHARGES[which]}_${index + 1}`),
     }));
   const [fees, extras] = [list("fees"), list("extras")];
   const fee = plan.acquisitionFee;
-  const acquisition = fee ? amount("Acquisition fee", fee.amount) : "0";
-  const tradeIns = structure.tradeIns.map(({ name = "trade-in", allowance, owed }) => ({
-    allowance: amount(`Allowance, ${name}`, allowance ?? 0),
-    owed: amount(`Owed, ${name}`, owed),
+  const acquisition = fee ? amount("Acquisition fee", fee.amount, "Acquisition_fee") : "0";
+  const tradeIns = structure.tradeIns.map(({ name = "trade-in", allowance, owed }, index) => ({
+    allowance: amount(`Allowance, ${name}`, allowance ?? 0, numbered("Trade_in_allowance", index)),
+    owed: amount(`Owed, ${name}`, owed, numbered("Trade_in_owed", index)),
   }));
-  const rebates = (structure.rebates ?? []).map(rebate => ({
+  const rebates = (structure.rebates ?? []).map((rebate, index) => ({
     rebate,
-    at: amount(rebate.name, rebate.amount),
+    at: amount(rebate.name, rebate.amount, `Rebate_${index + 1}`),
   }));
-  const deposit = structure.deposit === undefined ? "0" : amount("Deposit paid", structure.deposit);
+  const deposit =
+    structure.deposit === undefined ? "0" : amount("Deposit paid", structure.deposit, "Deposit");
   const cash = cashRow(quote, rows, scale, price);
   const equity = `(${sum(tradeIns.map(({ allowance }) => allowance))}-(${sum(tradeIns.map(({ owed }) => owed))}))`;
   const given = sum(rebates.map(({ at }) => at));
@@ -72,8 +73,11 @@ export function costRows(quote: LeaseQuote, rows: SheetRows, scale: number): Cos
     before: sum(rebates.filter(({ rebate }) => rebate.isBeforeTax).map(({ at }) => at)),
   };
   let once = 0;
-  const taxes = plan.taxes.map(tax => {
-    const rate = rows.input({ label: `${tax.name}, percent`, format: "rate" }, Number(tax.rate));
+  const taxes = plan.taxes.map((tax, index) => {
+    const rate = rows.input(
+      { label: `${tax.name}, percent`, format: "rate", name: `Tax_${index + 1}_percent` },
+      Number(tax.rate),
+    );
     const by = rows.beside(scaleOf(rate));
     const isOnce = tax.on.some(part => ONCE.has(part));
     const minor = isOnce ? (quote.taxes[once++]?.amount ?? 0) : 0;

@@ -51,7 +51,7 @@ export function planInputs(quote: LoanQuote, rows: SheetRows, scale: number): Pl
       rows.input({ label: "Balloon", name: "Balloon" }, quote.agreedBalloon / scale, scale),
     ),
     extraEach: optional(quote.extraEach > 0, () =>
-      rows.input({ label: "Extra with each payment", name: "Extra" }, quote.extraEach / scale, scale),
+      rows.input({ label: "Extra with each payment", name: "Extra_payment" }, quote.extraEach / scale, scale),
     ),
     rule: rows.input(
       { label: "Payment rounded", format: "text", name: "Rounding", remark: "nearest, up or down" },

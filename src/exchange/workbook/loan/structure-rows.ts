@@ -1,7 +1,7 @@
 import type { LoanQuote } from "@/core";
 import { capital } from "../../text";
 import { percentOf, type Rounding, rounded, scaleOf } from "../../workbook-parts/rounding";
-import type { SheetRows } from "../../workbook-parts/sheet-rows";
+import { NAMED_CHARGES, numbered, type SheetRows } from "../../workbook-parts/sheet-rows";
 
 type Structure = LoanQuote["filled"]["structure"];
 type Charge = NonNullable<Structure["fees"]>[number];
@@ -39,16 +39,19 @@ export function structureRows(quote: LoanQuote, rows: SheetRows, scale: number):
   const amountInput = (label: string, minor: number, name?: string, remark?: string) =>
     rows.input({ label, ...(name && { name }), ...(remark && { remark }) }, unit(minor), scale);
   const kept: string[] = [];
-  /** A line that is reckoned from what it changes stays as it was made. */
-  const value = (label: string, minor: number) => {
-    kept.push(label);
-    return rows.amount(
-      { label, remark: "a value: it is reckoned from the loan itself" },
+  /** A line that no formula makes stays as it was made. */
+  const value = (label: string, minor: number, why: string) =>
+    rows.amount(
+      { label, remark: `a value: ${why}` },
       `IF(${rows.named(UNCHANGED)},${minor},"")`,
       scale,
       minor,
       "kept",
     );
+  /** The same where the loan hangs on it. */
+  const keptValue: KeptValue = (label, minor, why) => {
+    kept.push(label);
+    return value(label, minor, why);
   };
   const { personal, names = {} } = structure;
   const price = amountInput(
@@ -59,13 +62,13 @@ export function structureRows(quote: LoanQuote, rows: SheetRows, scale: number):
   const chargeRows = (list: "fees" | "extras") =>
     (structure[list] ?? []).map((charge, index) => {
       const minor = reckoned[list][index] ?? 0;
-      return { charge, at: chargeRow(charge, minor) };
+      return { charge, at: chargeRow(charge, minor, `${NAMED_CHARGES[list]}_${index + 1}`) };
     });
-  const chargeRow = ({ name, amount }: Charge, minor: number): string => {
-    if ("minor" in amount) return amountInput(name, minor);
-    if (amount.of !== "price") return value(name, minor);
+  const chargeRow = ({ name, amount }: Charge, minor: number, called: string): string => {
+    if ("minor" in amount) return amountInput(name, minor, called);
+    if (amount.of !== "price") return keptValue(name, minor, "it is reckoned from the loan itself");
     const percent = rows.input(
-      { label: `${name}, percent of the price`, format: "rate" },
+      { label: `${name}, percent of the price`, format: "rate", name: `${called}_percent` },
       Number(amount.percent),
     );
     const by = rows.beside(scaleOf(percent));
@@ -74,17 +77,13 @@ export function structureRows(quote: LoanQuote, rows: SheetRows, scale: number):
   const tradeIns = structure.tradeIns.map(({ allowance, owed, name }, index) => {
     const which = name ?? (structure.tradeIns.length > 1 ? `trade-in ${index + 1}` : "trade-in");
     return {
-      allowance: amountInput(
-        `Allowance, ${which}`,
-        allowance ?? 0,
-        index === 0 ? "Trade_in_allowance" : undefined,
-      ),
-      owed: amountInput(`Owed, ${which}`, owed, index === 0 ? "Trade_in_owed" : undefined),
+      allowance: amountInput(`Allowance, ${which}`, allowance ?? 0, numbered("Trade_in_allowance", index)),
+      owed: amountInput(`Owed, ${which}`, owed, numbered("Trade_in_owed", index)),
     };
   });
-  const rebates = (structure.rebates ?? []).map(rebate => ({
+  const rebates = (structure.rebates ?? []).map((rebate, index) => ({
     rebate,
-    at: amountInput(rebate.name, rebate.amount),
+    at: amountInput(rebate.name, rebate.amount, `Rebate_${index + 1}`),
   }));
   const fees = chargeRows("fees");
   const extras = chargeRows("extras");
@@ -92,13 +91,16 @@ export function structureRows(quote: LoanQuote, rows: SheetRows, scale: number):
   const taxes = (structure.taxes ?? []).map((tax, index) => {
     const minor = reckoned.taxes[index]?.amount ?? 0;
     const lines = { price, fees, extras, tradeIns, rebates };
-    if (isInPrice) return { tax, at: value(`${tax.name}, in the price`, minor) };
-    const rate = rows.input({ label: `${tax.name}, percent`, format: "rate" }, Number(tax.rate));
+    if (isInPrice) return { tax, at: value(`${tax.name}, in the price`, minor, "the price holds it") };
+    const rate = rows.input(
+      { label: `${tax.name}, percent`, format: "rate", name: `Tax_${index + 1}_percent` },
+      Number(tax.rate),
+    );
     const by = rows.beside(scaleOf(rate));
     return { tax, at: rows.amount({ label: tax.name }, taxOf(tax, lines, rate, by), scale, minor) };
   });
   const deposit =
-    structure.deposit === undefined ? undefined : amountInput("Deposit paid", structure.deposit);
+    structure.deposit === undefined ? undefined : amountInput("Deposit paid", structure.deposit, "Deposit");
   const charges = [...fees, ...extras];
   const down = downRow(structure, rows, scale, {
     price,
@@ -110,7 +112,7 @@ export function structureRows(quote: LoanQuote, rows: SheetRows, scale: number):
       ...(isInPrice ? [] : taxes.map(({ at }) => at)),
     ]),
     minor: reckoned.down,
-    value,
+    value: keptValue,
   });
   const of = (counts: (charge: Charge) => boolean) =>
     charges.filter(({ charge }) => counts(charge)).map(({ at }) => at);
@@ -125,8 +127,8 @@ export function structureRows(quote: LoanQuote, rows: SheetRows, scale: number):
     minus([...rebates.map(({ at }) => at), ...tradeIns.map(({ allowance }) => allowance)]),
     minus([...(deposit ? [deposit] : []), down]),
   ].join("");
-  const payoffs = (personal?.payoffs ?? []).map(({ name, amount }) =>
-    amountInput(`Paid off: ${name}`, amount),
+  const payoffs = (personal?.payoffs ?? []).map(({ name, amount }, index) =>
+    amountInput(`Paid off: ${name}`, amount, `Paid_off_${index + 1}`),
   );
   const prepaidCharge = filled.plan.prepaidCharge ?? 0;
   const cells = kept.length > 0 ? `IF(${rows.named(UNCHANGED)},${loan},"")` : loan;
@@ -206,12 +208,9 @@ function taxOf(
   return tax.cap === undefined ? amount : `MIN(${amount},${tax.cap})`;
 }
 
-type DownOf = {
-  price: string;
-  total: string;
-  minor: number;
-  value: (label: string, minor: number) => string;
-};
+type KeptValue = (label: string, minor: number, why: string) => string;
+
+type DownOf = { price: string; total: string; minor: number; value: KeptValue };
 
 /** Cash down: an amount, a percent of the price or of all, or what a sum due at signing leaves, which is a value. */
 function downRow(
@@ -221,7 +220,7 @@ function downRow(
   { price, total, minor, value }: DownOf,
 ): string {
   const label = capital(names?.down ?? "cash down");
-  if (down && "dueAtSigning" in down) return value(label, minor);
+  if (down && "dueAtSigning" in down) return value(label, minor, "what a sum due at signing leaves");
   if (!down || "amount" in down) return rows.input({ label, name: "Cash_down" }, minor / scale, scale);
   const percent = rows.input(
     {
