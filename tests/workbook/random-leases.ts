@@ -47,7 +47,10 @@ export const leases = fc
     deposit: maybe(money(0, 50_000)),
     down: fc.oneof(
       fc.record({ amount: money(0, 400_000) }),
-      fc.record({ percent: fc.integer({ min: 0, max: 1500 }).map(n => String(n / 100)) }),
+      fc.record({
+        percent: fc.integer({ min: 0, max: 1500 }).map(n => String(n / 100)),
+        of: maybe(fc.constant("total")),
+      }),
     ),
     reckoning: fc.constantFrom("moneyFactor", "levelYield"),
     factor: fc.integer({ min: 1_000, max: 450_000 }),

@@ -19,6 +19,9 @@ export const CAN_CHANGE = "Cells on a tinted ground can be changed; all else fol
 /** What fees and extras are called by formulas, each with its number. */
 export const NAMED_CHARGES = { fees: "Fee", extras: "Extra" } as const;
 
+/** A formula that adds terms, 0 where there are none. */
+export const sum = (terms: readonly string[]) => (terms.length > 0 ? terms.join("+") : "0");
+
 /** The first by the name alone, the others with their numbers. */
 export const numbered = (name: string, index: number): string =>
   index === 0 ? name : `${name}_no_${index + 1}`;

@@ -1,10 +1,10 @@
 import type { LeaseQuote } from "@/core";
 import { capital } from "../../text";
-import { percentOf, rounded, scaleOf } from "../../workbook-parts/rounding";
-import { NAMED_CHARGES, numbered, type SheetRows } from "../../workbook-parts/sheet-rows";
+import { percentOf, scaleOf } from "../../workbook-parts/rounding";
+import { NAMED_CHARGES, numbered, type SheetRows, sum } from "../../workbook-parts/sheet-rows";
+import { isOnce, isOnLines, onceTax, type TaxRate, taxOnLines, taxRateRows } from "./tax-rows";
 
 type Charge = NonNullable<LeaseQuote["filled"]["structure"]["fees"]>[number];
-type Tax = LeaseQuote["filled"]["plan"]["taxes"][number];
 
 /** What of the lines down to the adjusted capitalized cost the rest needs: formulas in minor units. */
 export type CostCells = {
@@ -17,11 +17,8 @@ export type CostCells = {
   cost: string;
   /** Paid at signing beside cash and payments. */
   atSigning: string;
-  /** The rate of each tax on payments: where it stands, and by what it is a whole number. */
-  paymentTaxes: readonly { tax: Tax; rate: string; by: string }[];
+  paymentTaxes: readonly TaxRate[];
 };
-
-const sum = (terms: readonly string[]) => (terms.length > 0 ? terms.join("+") : "0");
 
 /** Writes the lines from the agreed price to the adjusted capitalized cost. */
 export function costRows(quote: LeaseQuote, rows: SheetRows, scale: number): CostCells {
@@ -56,10 +53,9 @@ export function costRows(quote: LeaseQuote, rows: SheetRows, scale: number): Cos
   }));
   const deposit =
     structure.deposit === undefined ? "0" : amount("Deposit paid", structure.deposit, "Deposit");
-  const cash = cashRow(quote, rows, scale, price);
   const equity = `(${sum(tradeIns.map(({ allowance }) => allowance))}-(${sum(tradeIns.map(({ owed }) => owed))}))`;
   const given = sum(rebates.map(({ at }) => at));
-  const taxed = {
+  const lines = {
     price,
     fees: sum([
       ...fees.filter(({ charge: each }) => each.isTaxable).map(({ at }) => at),
@@ -68,23 +64,24 @@ export function costRows(quote: LeaseQuote, rows: SheetRows, scale: number): Cos
     extras: sum(extras.filter(({ charge: each }) => each.isTaxable).map(({ at }) => at)),
     allowances: sum(tradeIns.map(({ allowance }) => allowance)),
     equity,
-    cash,
     rebates: given,
     before: sum(rebates.filter(({ rebate }) => rebate.isBeforeTax).map(({ at }) => at)),
   };
+  const rates = taxRateRows(plan.taxes, rows);
+  // A percent of all is of what the taxes on the lines come to, not of those on the cash that it makes.
+  const all = sum([
+    price,
+    ...[...fees, ...extras].map(({ at }) => at),
+    acquisition,
+    ...rates.filter(({ tax }) => isOnLines(tax)).map(rate => taxOnLines(rate, lines)),
+  ]);
+  const cash = cashRow(quote, rows, scale, { price, all });
   let once = 0;
-  const taxes = plan.taxes.map((tax, index) => {
-    const rate = rows.input(
-      { label: `${tax.name}, percent`, format: "rate", name: `Tax_${index + 1}_percent` },
-      Number(tax.rate),
-    );
-    const by = rows.beside(scaleOf(rate));
-    const isOnce = tax.on.some(part => ONCE.has(part));
-    const minor = isOnce ? (quote.taxes[once++]?.amount ?? 0) : 0;
-    const at = isOnce
-      ? rows.amount({ label: `${tax.name}, once` }, onceTax(tax, taxed, rate, by), scale, minor)
-      : undefined;
-    return { tax, rate, by, at };
+  const taxes = rates.map(rate => {
+    if (!isOnce(rate.tax)) return rate;
+    const minor = quote.taxes[once++]?.amount ?? 0;
+    const label = `${rate.tax.name}, once`;
+    return { ...rate, at: rows.amount({ label }, onceTax(rate, { ...lines, cash }), scale, minor) };
   });
   const paid = (which: "financed" | "atSigning") =>
     [...fees, ...extras].filter(({ charge: each }) => each.paid === which).map(({ at }) => at);
@@ -122,41 +119,25 @@ export function costRows(quote: LeaseQuote, rows: SheetRows, scale: number): Cos
   };
 }
 
-const ONCE: ReadonlySet<string> = new Set(["price", "fees", "extras", "reduction"]);
-
-function cashRow({ filled, down }: LeaseQuote, rows: SheetRows, scale: number, price: string): string {
+function cashRow(
+  { filled, down }: LeaseQuote,
+  rows: SheetRows,
+  scale: number,
+  of: { price: string; all: string },
+): string {
   const { structure } = filled;
   const label = capital(structure.names?.down ?? "cash down");
   const asked = structure.down;
   if (!asked || !("percent" in asked)) return rows.input({ label, name: "Cash_down" }, down / scale, scale);
+  const isOfAll = asked.of === "total";
   const percent = rows.input(
-    { label: `${label}, percent of the price`, format: "rate", name: "Cash_down_percent" },
+    {
+      label: `${label}, percent of ${isOfAll ? "all" : "the price"}`,
+      format: "rate",
+      name: "Cash_down_percent",
+    },
     Number(asked.percent),
   );
   const by = rows.beside(scaleOf(percent));
-  return rows.amount({ label }, percentOf(price, percent, by), scale, down);
-}
-
-type Taxed = Record<
-  "price" | "fees" | "extras" | "allowances" | "equity" | "cash" | "rebates" | "before",
-  string
->;
-
-/** A tax that is reckoned once, on lines less credits and on the reduction, capped. */
-function onceTax(tax: Tax, of: Taxed, rate: string, by: string): string {
-  const { tradeInCredit, rebateCredit, capOn, cap, rounding } = tax;
-  const credited = rebateCredit ? of.rebates : of.before;
-  const credit = (all: string) =>
-    tradeInCredit === false ? "0" : tradeInCredit === true ? all : `MIN(${all},${tradeInCredit})`;
-  const lines = sum(
-    (["price", "fees", "extras"] as const).filter(part => tax.on.includes(part)).map(part => of[part]),
-  );
-  const onLines = `MAX(${lines}-(${credit(of.allowances)})-(${credited}),0)`;
-  const worth = `MAX(${of.equity},0)`;
-  const onReduction = tax.on.includes("reduction")
-    ? `+MAX(${of.cash},0)+(${of.rebates})-(${credited})+${worth}-(${credit(worth)})`
-    : "";
-  const base = capOn === undefined ? `(${onLines}${onReduction})` : `MIN(${onLines}${onReduction},${capOn})`;
-  const amount = rounded(`${base}*ROUND(${rate}*${by},0)/(100*${by})`, rounding);
-  return cap === undefined ? amount : `MIN(${amount},${cap})`;
+  return rows.amount({ label }, percentOf(isOfAll ? of.all : of.price, percent, by), scale, down);
 }

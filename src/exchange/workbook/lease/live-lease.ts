@@ -17,7 +17,6 @@ export function whyLeaseKept({ filled, startDate, payments }: LeaseQuote): strin
       "fees that are reckoned from the cost",
     ],
     [down !== null && "dueAtSigning" in down, "cash from a sum due at signing"],
-    [down !== null && "percent" in down && down.of === "total", "cash as a percent of all"],
     [plan.taxes.some(({ on }) => on.includes("sumOfPayments")), "taxes on the sum of payments"],
     [startDate !== null && plan.frequency === "twiceAMonth", "dates twice a month"],
   ];

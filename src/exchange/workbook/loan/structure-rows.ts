@@ -1,7 +1,7 @@
 import type { LoanQuote } from "@/core";
 import { capital } from "../../text";
 import { percentOf, type Rounding, rounded, scaleOf } from "../../workbook-parts/rounding";
-import { NAMED_CHARGES, numbered, type SheetRows } from "../../workbook-parts/sheet-rows";
+import { NAMED_CHARGES, numbered, type SheetRows, sum } from "../../workbook-parts/sheet-rows";
 
 type Structure = LoanQuote["filled"]["structure"];
 type Charge = NonNullable<Structure["fees"]>[number];
@@ -28,8 +28,6 @@ export type StructureCells = {
 
 /** The name of what holds while nothing was changed. */
 export const UNCHANGED = "Unchanged";
-
-const sum = (terms: readonly string[]) => (terms.length > 0 ? terms.join("+") : "0");
 
 /** Writes the lines from the price to the loan amount, and gives where they stand. */
 export function structureRows(quote: LoanQuote, rows: SheetRows, scale: number): StructureCells {
