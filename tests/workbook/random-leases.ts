@@ -8,12 +8,29 @@ const money = (least: number, most: number) =>
   fc.integer({ min: least, max: most }).map(minor => (minor / 100).toFixed(2));
 const maybe = <Value>(value: fc.Arbitrary<Value>) => fc.oneof(fc.constant(undefined), value);
 
-const charge = fc.record({
-  name: fc.constantFrom("Documents", "Title"),
-  amount: money(0, 60_000),
-  taxable: fc.boolean(),
-  financed: fc.boolean(),
+const ofPercent = fc.record({
+  percentOf: fc.constant("price"),
+  percent: fc.integer({ min: 1, max: 300 }).map(n => String(n / 100)),
 });
+
+const charge = fc.oneof(
+  fc
+    .record({
+      name: fc.constantFrom("Documents", "Title"),
+      sum: fc.oneof(
+        money(0, 60_000).map(amount => ({ amount })),
+        ofPercent,
+      ),
+      taxable: fc.boolean(),
+      financed: fc.boolean(),
+    })
+    .map(({ sum, ...rest }) => ({ ...rest, ...sum })),
+  fc.record({
+    name: fc.constantFrom("Account", "Collection"),
+    amount: money(0, 2_000),
+    with: fc.constantFrom("firstPayment", "lastPayment", "eachPayment"),
+  }),
+);
 
 const tax = fc.record({
   name: fc.constantFrom("County tax", "Harbour levy"),
@@ -34,6 +51,7 @@ export const leases = fc
   .record({
     price: money(2_500_000, 6_000_000),
     fees: maybe(fc.array(charge, { minLength: 1, maxLength: 2 })),
+    extras: maybe(fc.array(charge, { minLength: 1, maxLength: 2 })),
     rebates: maybe(
       fc.array(
         fc.record({ name: fc.constant("Maker"), amount: money(0, 100_000), beforeTax: fc.boolean() }),
@@ -56,10 +74,13 @@ export const leases = fc
     factor: fc.integer({ min: 1_000, max: 450_000 }),
     rate: fc.integer({ min: 50, max: 1_200 }),
     payments: fc.integer({ min: 12, max: 60 }),
-    frequency: fc.constantFrom("monthly", "monthly", "quarterly", "everyTwoWeeks"),
+    frequency: fc.constantFrom("monthly", "monthly", "quarterly", "everyTwoWeeks", "twiceAMonth"),
     rounding: fc.constantFrom("nearest", "nearest", "up", "down"),
     roundingStep: maybe(fc.constantFrom("0.05", "1.00")),
-    inAdvance: fc.integer({ min: 0, max: 3 }),
+    inAdvance: fc.oneof(
+      { weight: 3, arbitrary: fc.integer({ min: 0, max: 3 }) },
+      { weight: 1, arbitrary: fc.constant("all") },
+    ),
     signed: maybe(fc.integer({ min: 0, max: 700 }).map(days => isoDate(dayNumber(2026, 1, 1) + days))),
     residual: fc.oneof(
       money(800_000, 1_800_000).map(amount => ({ amount })),
@@ -82,7 +103,20 @@ export const leases = fc
     dispositionFee: maybe(money(0, 50_000)),
   })
   .map(
-    ({ price, fees, rebates, tradeIn, deposit, down, factor, rate, reckoning, ...terms }) =>
+    ({
+      price,
+      fees,
+      extras,
+      rebates,
+      tradeIn,
+      deposit,
+      down,
+      factor,
+      rate,
+      reckoning,
+      inAdvance,
+      ...terms
+    }) =>
       JSON.parse(
         JSON.stringify({
           format: "kellux-deal",
@@ -92,6 +126,7 @@ export const leases = fc
             price,
             listPrice: (Number(price) * 1.05).toFixed(2),
             fees,
+            extras,
             rebates,
             tradeIn,
             deposit,
@@ -104,6 +139,7 @@ export const leases = fc
               ? { moneyFactor: (factor / 1e8).toFixed(8) }
               : { yearlyRate: String(rate / 100) }),
             ...terms,
+            inAdvance: inAdvance === "all" ? terms.payments : inAdvance,
           },
           find: "payment",
         }),
@@ -123,11 +159,16 @@ export function changesOfLease(file: LeaseFile): Change<LeaseFile>[] {
   });
   const price = (Number(lines.price) + 1234.56).toFixed(2);
   const payments = Number(plan.payments) + 5;
+  const isAtOnce = plan.inAdvance === plan.payments;
   const { down: cash } = lines;
   const { residual } = plan;
   return [
     { what: "price", file: withLines({ price }), inputs: { Price: Number(price) } },
-    { what: "number of payments", file: withPlan({ payments }), inputs: { Payments: payments } },
+    {
+      what: "number of payments",
+      file: withPlan({ payments, ...(isAtOnce && { inAdvance: payments }) }),
+      inputs: { Payments: payments },
+    },
     plan.reckoning === "moneyFactor"
       ? {
           what: "money factor",

@@ -18,6 +18,7 @@ export type CostCells = {
   /** Paid at signing beside cash and payments. */
   atSigning: string;
   paymentTaxes: readonly TaxRate[];
+  withPayments: Record<"first" | "last" | "each", string>;
 };
 
 /** Writes the lines from the agreed price to the adjusted capitalized cost. */
@@ -67,11 +68,12 @@ export function costRows(quote: LeaseQuote, rows: SheetRows, scale: number): Cos
     rebates: given,
     before: sum(rebates.filter(({ rebate }) => rebate.isBeforeTax).map(({ at }) => at)),
   };
+  const charges = [...fees, ...extras];
   const rates = taxRateRows(plan.taxes, rows);
   // A percent of all is of what the taxes on the lines come to, not of those on the cash that it makes.
   const all = sum([
     price,
-    ...[...fees, ...extras].map(({ at }) => at),
+    ...charges.filter(({ charge: { paid } }) => !paid.startsWith("with")).map(({ at }) => at),
     acquisition,
     ...rates.filter(({ tax }) => isOnLines(tax)).map(rate => taxOnLines(rate, lines)),
   ]);
@@ -83,8 +85,8 @@ export function costRows(quote: LeaseQuote, rows: SheetRows, scale: number): Cos
     const label = `${rate.tax.name}, once`;
     return { ...rate, at: rows.amount({ label }, onceTax(rate, { ...lines, cash }), scale, minor) };
   });
-  const paid = (which: "financed" | "atSigning") =>
-    [...fees, ...extras].filter(({ charge: each }) => each.paid === which).map(({ at }) => at);
+  const paid = (which: Charge["paid"]) =>
+    charges.filter(({ charge: each }) => each.paid === which).map(({ at }) => at);
   const taxesPaid = (isFinanced: boolean) =>
     taxes.flatMap(({ tax, at }) => (at !== undefined && tax.isFinanced === isFinanced ? [at] : []));
   const gross = sum([
@@ -116,6 +118,11 @@ export function costRows(quote: LeaseQuote, rows: SheetRows, scale: number): Cos
       ...taxesPaid(false),
     ]),
     paymentTaxes: taxes.filter(({ tax }) => tax.on.includes("payment")),
+    withPayments: {
+      first: sum(paid("withFirstPayment")),
+      last: sum(paid("withLastPayment")),
+      each: sum(paid("withEachPayment")),
+    },
   };
 }
 

@@ -5,7 +5,7 @@ import { CAN_CHANGE, sheetRows } from "../../workbook-parts/sheet-rows";
 import type { Sheet, SheetNames } from "../../workbook-parts/workbook";
 import { costRows } from "./cost-rows";
 import { leaseColumn, leaseTableSheet } from "./lease-table";
-import { leasePlanRows, leaseRoom } from "./payment-steps";
+import { isPaidAtOnce, leasePlanRows, leaseRoom } from "./payment-steps";
 
 /**
  * The sheets of a lease: what was typed and what it comes to, and the lessor's table, by formulas. No rate of any kind is shown.
@@ -39,8 +39,13 @@ export function leaseSheets(
   const money = (label: string, name: string, formula: string, minor: number) =>
     rows.amount({ label, name }, there(formula), scale, minor);
   const payment = `(${lease.base}+${lease.tax})`;
-  const due = `${cost.cash}+${lease.atSigning}*${payment}+${lease.security}+${cost.atSigning}`;
-  const spent = `${due}-${lease.security}+${cost.deposit}+${lease.later}*${payment}`;
+  const { first, last, each } = cost.withPayments;
+  const isAtOnce = isPaidAtOnce(quote);
+  const charged =
+    lease.atSigning > 0 ? `+${first}+${lease.atSigning}*(${each})${isAtOnce ? `+${last}` : ""}` : "";
+  const due = `${cost.cash}+${lease.atSigning}*${payment}${charged}+${lease.security}+${cost.atSigning}`;
+  const later = `${lease.later}*(${payment}+${each})${lease.atSigning > 0 ? "" : `+${first}`}${isAtOnce ? "" : `+${last}`}`;
+  const spent = `${due}-${lease.security}+${cost.deposit}+${later}`;
   money("Payment before tax", "Base_payment_minor", lease.base, quote.basePayment);
   money("Payment", "Payment_minor", payment, quote.payment);
   rows.figure(
@@ -54,7 +59,7 @@ export function leaseSheets(
   money(
     "Rent charge",
     "Rent_charge_minor",
-    `${lease.count}*${lease.base}-(${cost.cost}-${lease.residual})`,
+    `${lease.rows}*${lease.base}-(${cost.cost}-${lease.residual})`,
     quote.rentCharge,
   );
   money(

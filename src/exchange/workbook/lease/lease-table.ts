@@ -1,5 +1,4 @@
 import type { LeaseQuote, LeaseRow } from "@/core";
-import { dateAfter } from "../../workbook-parts/dates";
 import { type Cell, placeIn, type Sheet, serialOf } from "../../workbook-parts/workbook";
 import { type LeaseCells, leaseRoom } from "./payment-steps";
 
@@ -86,10 +85,10 @@ const seen = (
   };
 };
 
-function rowCells(k: number, made: LeaseRow | undefined, { quote, lease, scale }: TableOf): Cell[] {
+function rowCells(k: number, made: LeaseRow | undefined, { lease, scale }: TableOf): Cell[] {
   const row = START + k;
   const at = (column: keyof typeof HIDDEN, on = row) => `${HIDDEN[column]}${on}`;
-  const { atSigning, count, later, residualAt, residual, base, tax, signed } = lease;
+  const { atSigning, rows: paidRows, later, residualAt, residual, base, tax, signed } = lease;
   const before = at("balance", row - 1);
   const state = at("state");
   const period = k <= atSigning ? 0 : k - atSigning;
@@ -100,12 +99,11 @@ function rowCells(k: number, made: LeaseRow | undefined, { quote, lease, scale }
       ? "0"
       : `IF(${period}=${residualAt},${base}-(${before}-${residual}),${lease.rentOf(before)})`;
   const said = (formula: string) => `IF(${state}>0,${formula},"")`;
-  const step = (number: string) => dateAfter(quote.filled.plan.frequency, signed, number);
   return [
     { at: at("row"), value: k },
     {
       at: state,
-      formula: `IF(AND(ISNUMBER(${base}),${k}<=${count}),1,IF(AND(ISNUMBER(${base}),${k}=${count}+1,${residualAt}>${later}),2,0))`,
+      formula: `IF(AND(ISNUMBER(${base}),${k}<=${paidRows}),1,IF(AND(ISNUMBER(${base}),${k}=${paidRows}+1,${residualAt}>${later}),2,0))`,
     },
     { at: at("rent"), formula: paid(rent, `${residual}-${before}`) },
     { at: at("depreciation"), formula: paid(`${base}-${at("rent")}`, `-${at("rent")}`) },
@@ -122,7 +120,10 @@ function rowCells(k: number, made: LeaseRow | undefined, { quote, lease, scale }
     },
     {
       at: `${SEEN.due}${row}`,
-      formula: signed === "" ? '""' : said(`IF(${state}=2,${step(residualAt)},${step(String(period))})`),
+      formula:
+        signed === ""
+          ? '""'
+          : said(`IF(${state}=2,${lease.dateOf(residualAt)},${lease.dateOf(String(period))})`),
       result: made?.date == null ? "" : serialOf(made.date),
       format: "date",
     },

@@ -5,20 +5,17 @@ import type { LeaseQuote } from "@/core";
  *
  * @example whyLeaseKept(vanLease) // []
  */
-export function whyLeaseKept({ filled, startDate, payments }: LeaseQuote): string[] {
+export function whyLeaseKept({ filled }: LeaseQuote): string[] {
   const { structure, plan } = filled;
   const { fees = [], extras = [], down } = structure;
   const charges = [...fees, ...extras];
   const reasons: [boolean, string][] = [
-    [plan.inAdvance === payments, "all payments at once"],
-    [charges.some(({ paid }) => paid.startsWith("with")), "fees that fall with payments"],
     [
       charges.some(({ amount }) => "percent" in amount && amount.of !== "price"),
       "fees that are reckoned from the cost",
     ],
     [down !== null && "dueAtSigning" in down, "cash from a sum due at signing"],
     [plan.taxes.some(({ on }) => on.includes("sumOfPayments")), "taxes on the sum of payments"],
-    [startDate !== null && plan.frequency === "twiceAMonth", "dates twice a month"],
   ];
   return reasons.flatMap(([is, reason]) => (is ? [reason] : []));
 }

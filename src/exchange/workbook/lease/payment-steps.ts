@@ -1,4 +1,5 @@
 import { LEASE_RATE_NOTICE, type LeaseQuote, periodsPerYear } from "@/core";
+import { dateAfter, halfMonthsAfter, placeAmong, twoDaysOf } from "../../workbook-parts/dates";
 import { percentOf, rounded, scaleOf } from "../../workbook-parts/rounding";
 import type { SheetRows } from "../../workbook-parts/sheet-rows";
 import { serialOf } from "../../workbook-parts/workbook";
@@ -7,9 +8,13 @@ import type { CostCells } from "./cost-rows";
 /** What the table of a lease needs: names and places of formulas, in minor units. */
 export type LeaseCells = {
   count: string;
+  /** On how many days is paid: the count, or once where all is paid at signing. */
+  rows: string;
   atSigning: number;
   /** Empty without dates. */
   signed: string;
+  /** The date some periods after the contract's. */
+  dateOf: (periods: string) => string;
   residual: string;
   later: string;
   residualAt: string;
@@ -65,8 +70,9 @@ export function leasePlanRows(
     scale,
   );
   rows.hidden("Unchanged", rows.unchanged());
-  const { inAdvance } = plan;
-  rows.hidden("Later", `${count}-${inAdvance}`);
+  const isAtOnce = isPaidAtOnce(quote);
+  const atSigning = isAtOnce ? 1 : plan.inAdvance;
+  rows.hidden("Later", isAtOnce ? "0" : `${count}-${atSigning}`);
   const later = named("Later");
   rows.hidden(
     "Residual_at",
@@ -76,13 +82,13 @@ export function leasePlanRows(
   rows.hidden("Period_rate", isFactor ? `${rate}*24/${perYear}` : `${rate}/${perYear * 100}`);
   const i = named("Period_rate");
   const unrounded = isFactor
-    ? `(${cost.cost}-${residual})/${count}+(${cost.cost}+${residual})*ROUND(${rate}*${FACTOR_SCALE},0)*12/${FACTOR_SCALE * perYear}`
-    : `(${cost.cost}-${residual}/(1+${i})^${residualAt})/(${inAdvance}+IF(${i}=0,${later},(1-(1+${i})^(-${later}))/${i}))`;
+    ? `${isAtOnce ? `${count}*` : ""}((${cost.cost}-${residual})/${count}+(${cost.cost}+${residual})*ROUND(${rate}*${FACTOR_SCALE},0)*12/${FACTOR_SCALE * perYear})`
+    : `(${cost.cost}-${residual}/(1+${i})^${residualAt})/(${atSigning}+IF(${i}=0,${later},(1-(1+${i})^(-${later}))/${i}))`;
   const steps = `(${unrounded})/${step}`;
   const live = `IF(${rule}="up",ROUNDUP(ROUND(${steps},6),0),IF(${rule}="down",ROUNDDOWN(ROUND(${steps},6),0),ROUND(${steps},0)))*${step}`;
   rows.hidden(
     "Solved",
-    `IF(AND(${count}>${inAdvance},${count}<=${leaseRoom(quote)}),${quote.deal.find === "payment" ? live : `IF(${named("Unchanged")},${quote.basePayment},${live})`},"")`,
+    `IF(AND(${count}>${isAtOnce ? 0 : atSigning},${count}<=${leaseRoom(quote)}),${quote.deal.find === "payment" ? live : `IF(${named("Unchanged")},${quote.basePayment},${live})`},"")`,
   );
   const base = named("Solved");
   rows.hidden(
@@ -99,8 +105,10 @@ export function leasePlanRows(
   );
   return {
     count,
-    atSigning: inAdvance,
+    rows: isAtOnce ? "1" : count,
+    atSigning,
     signed,
+    dateOf: leaseDates(quote, rows, signed),
     residual,
     later,
     residualAt,
@@ -112,6 +120,25 @@ export function leasePlanRows(
         : `ROUND(${balance}*ROUND(${rate}*${by},0)/(100*${by}*${perYear}),0)`,
     security: securityOf(quote, base, named("Tax_each")),
   };
+}
+
+/** Whether all is paid at signing, in one. */
+export const isPaidAtOnce = ({ filled, payments }: LeaseQuote): boolean => filled.plan.inAdvance === payments;
+
+/** Half months stand on two days of the month, others a step apart. */
+function leaseDates(
+  { filled: { plan } }: LeaseQuote,
+  rows: SheetRows,
+  signed: string,
+): (periods: string) => string {
+  if (plan.frequency !== "twiceAMonth" || signed === "")
+    return periods => dateAfter(plan.frequency, signed, periods);
+  const days = twoDaysOf(signed);
+  rows.hidden("Earlier_day", days.earlier);
+  rows.hidden("Later_day", days.later);
+  const named = { earlier: rows.named("Earlier_day"), later: rows.named("Later_day") };
+  rows.hidden("First_place", placeAmong(signed, named));
+  return periods => halfMonthsAfter(signed, periods, rows.named("First_place"), named);
 }
 
 const FEWEST_ROWS = 480;
