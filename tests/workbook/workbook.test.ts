@@ -53,8 +53,7 @@ function differences({ sheets, named }: Reckoned, quote: LoanQuote): string[] {
     ["total of payments", named("Total_of_payments_minor"), quote.totalOfPayments],
     ["total cost", named("Total_cost_minor"), quote.totalCost],
     ["due at signing", named("Due_at_signing_minor"), quote.dueAtSigning.total],
-    // Of some frequencies an odd first period leaves it blank.
-    ...(cost.ok && (typeof named("APR") === "number" || !mayBeBlank(quote))
+    ...(cost.ok
       ? [["APR", fourDecimals(named("APR")), fourDecimals(cost.value.apr)] as [string, unknown, unknown]]
       : []),
   ];
@@ -81,9 +80,6 @@ function wrongRow(seen: readonly string[], made: readonly string[]): string[] {
     ? [`row ${first}: ${seen[first]}, not ${made[first]}; ${seen.length} rows of ${made.length}`]
     : [];
 }
-
-const mayBeBlank = ({ oddFirstPeriod, filled: { plan } }: LoanQuote) =>
-  oddFirstPeriod !== null && ["twiceAMonth", "yearly"].includes(plan.frequency);
 
 /** The same of a lease. */
 function leaseDifferences({ sheets, named }: Reckoned, quote: LeaseQuote): string[] {

@@ -7,16 +7,6 @@ import { columnOf, roomOf, START } from "./table-sheet";
 /** Newton's steps from the plan's own rate: they double what is right of it at each. */
 const STEPS = 8;
 
-/** An odd first period of these counts in whole ones and a part, as the APR does. */
-const WITH_ODD_FIRST = new Set([
-  "monthly",
-  "weekly",
-  "everyTwoWeeks",
-  "everyTwoMonths",
-  "quarterly",
-  "halfYearly",
-]);
-
 type RateOf = {
   quote: LoanQuote;
   rows: SheetRows;
@@ -28,30 +18,26 @@ type RateOf = {
 
 /**
  * The APR: an inner rate where payments are one period apart, with one odd first period by Newton's steps; a value where the
- * payments are, and nothing where a first period became odd that is not counted so.
+ * payments are.
  */
 export function yearlyRateRow({ quote, rows, plan, table, there }: RateOf): void {
   const cost = quote.keptCost ? ({ ok: true, value: quote.keptCost } as const) : costOfCredit(quote);
   if (!cost.ok) return;
   const { frequency } = quote.filled.plan;
   const named = rows.named;
-  const hasOdd = !plan.isInAdvance && WITH_ODD_FIRST.has(frequency);
   const apr = Number(cost.value.apr.toFixed(4));
   const row = { label: "APR, percent", name: "APR", format: "rate" } as const;
-  if (plan.isKept || (!hasOdd && quote.oddFirstPeriod !== null)) {
+  if (plan.isKept) {
     rows.figure({ ...row, remark: "a value" }, `IF(${named(UNCHANGED)},${apr},"")`, apr, "kept");
     return;
   }
   const all = columnOf(table, "flow", roomOf(quote), START);
   const times = periodsPerYear(frequency) * 100;
   const inner = `IRR(${all},${named("Period_rate")}+0.0001)*${times}`;
-  const isRegular = plan.isInAdvance ? "TRUE" : `${named("First_length")}=${named("First_of")}`;
-  const odd = hasOdd ? `ROUND(${bySteps(quote, rows, table)}*${times},8)` : '""';
-  rows.figure(
-    { ...row, remark: "what the credit costs as a yearly rate" },
-    there(`IF(${isRegular},ROUND(${inner},8),${odd})`),
-    apr,
-  );
+  const rate = plan.isInAdvance
+    ? inner
+    : `IF(${named("First_length")}=${named("First_of")},${inner},${bySteps(quote, rows, table)}*${times})`;
+  rows.figure({ ...row, remark: "what the credit costs as a yearly rate" }, there(`ROUND(${rate},8)`), apr);
 }
 
 /** Writes the steps, and gives the name of the last. */
