@@ -1,5 +1,6 @@
 import { LEASE_RATE_NOTICE, type LeaseQuote, periodsPerYear } from "@/core";
-import { dateAfter, halfMonthsAfter, placeAmong, twoDaysOf } from "../../workbook-parts/dates";
+import { dateAfter, twoDaysOf } from "../../workbook-parts/dates";
+import { halfMonthDate, twoDaysRows } from "../../workbook-parts/half-month-rows";
 import { percentOf, rounded, scaleOf } from "../../workbook-parts/rounding";
 import type { SheetRows } from "../../workbook-parts/sheet-rows";
 import { serialOf } from "../../workbook-parts/workbook";
@@ -133,12 +134,8 @@ function leaseDates(
 ): (periods: string) => string {
   if (plan.frequency !== "twiceAMonth" || signed === "")
     return periods => dateAfter(plan.frequency, signed, periods);
-  const days = twoDaysOf(signed);
-  rows.hidden("Earlier_day", days.earlier);
-  rows.hidden("Later_day", days.later);
-  const named = { earlier: rows.named("Earlier_day"), later: rows.named("Later_day") };
-  rows.hidden("First_place", placeAmong(signed, named));
-  return periods => halfMonthsAfter(signed, periods, rows.named("First_place"), named);
+  twoDaysRows(rows, signed, twoDaysOf(signed));
+  return periods => halfMonthDate(rows, signed, periods);
 }
 
 const FEWEST_ROWS = 480;

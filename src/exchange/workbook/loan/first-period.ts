@@ -8,6 +8,7 @@ import {
   type TwoDays,
   twoDaysOf,
 } from "../../workbook-parts/dates";
+import { halfMonthDate, twoDaysRows } from "../../workbook-parts/half-month-rows";
 import type { SheetRows } from "../../workbook-parts/sheet-rows";
 import type { PlanInputs } from "./plan-inputs";
 
@@ -70,19 +71,12 @@ function halfMonthSteps(
   // Where the first payment follows from the contract date, so do the days.
   const ofSigned = agreed ?? twoDaysOf(signed);
   const days = agreed ?? (plan.firstPayment === null && signed !== "" ? ofSigned : twoDaysOf(first));
-  rows.hidden("Earlier_day", days.earlier);
-  rows.hidden("Later_day", days.later);
-  rows.hidden("First_place", placeAmong(first, twoDaysNamed(rows)));
+  twoDaysRows(rows, first, days);
   if (signed === "") return;
   const place = placeAmong(signed, ofSigned);
   const step = (periods: string) => halfMonthsAfter(signed, periods, place, ofSigned);
   rows.hidden("Is_regular", `AND(${step("0")}=${signed},${step("1")}=${first})`);
 }
-
-const twoDaysNamed = ({ named }: SheetRows): TwoDays => ({
-  earlier: named("Earlier_day"),
-  later: named("Later_day"),
-});
 
 /** The date of a payment by its number. */
 export function dateOfPayment(
@@ -93,6 +87,6 @@ export function dateOfPayment(
 ): string {
   const periods = `(${number}-1)`;
   return plan.frequency === "twiceAMonth" && first !== ""
-    ? halfMonthsAfter(first, periods, rows.named("First_place"), twoDaysNamed(rows))
+    ? halfMonthDate(rows, first, periods)
     : dateAfter(plan.frequency, first, periods);
 }
