@@ -6,6 +6,7 @@ import { plainSentence, type SentenceWriter } from "@/exchange/kinds/kind/segmen
 import { shownCosts } from "@/exchange/kinds/kind/shown-cost";
 import { type LeaseFile, readLease } from "@/exchange/kinds/lease";
 import { effectiveRateIfBought } from "@/exchange/kinds/lease/words/effective-rate";
+import { leaseLine } from "@/exchange/kinds/lease/words/line";
 import { leaseSentence } from "@/exchange/kinds/lease/words/sentence";
 import { type LoanFile, readLoan } from "@/exchange/kinds/loan";
 import { loanEnding } from "@/exchange/kinds/loan/words/ending";
@@ -181,6 +182,16 @@ test.each<[string, LeaseQuote, string]>([
   ],
 ])("a lease %s is said in words", (_, quote, sentence) => {
   expect(plainSentence(leaseSentence(quote, write))).toBe(sentence);
+});
+
+test.each([
+  [{}, "24 monthly payments of 500.00, from 30,000.00 down to 18,000.00, cost 0.00 in rent."],
+  [
+    { payments: 4, inAdvance: 4, frequency: "quarterly" },
+    "One payment of 12,000.00 at signing, from 30,000.00 down to 18,000.00, costs 0.00 in rent.",
+  ],
+] as const)("a lease in one line: %j", (plan, line) => {
+  expect(leaseLine(lease(plan), write)).toBe(line);
 });
 
 const NO_RATES = success<CostOfCredit>({ apr: 6.4912, effectiveRate: 6.69 } as CostOfCredit);

@@ -86,6 +86,7 @@ function leaseDifferences({ sheets, named }: Reckoned, quote: LeaseQuote): strin
   const figures: [string, unknown, unknown][] = [
     ["cost", named("Loan_amount_minor"), quote.cost],
     ["payment", named("Payment_minor"), quote.payment],
+    ["payments", named("Payments_made"), quote.schedule.filter(({ payment }) => payment > 0).length],
     ["due at signing", named("Due_at_signing_minor"), quote.dueAtSigning.total],
     ["rent charge", named("Rent_charge_minor"), quote.rentCharge],
     ["total of payments", named("Total_of_payments_minor"), quote.totalOfPayments],

@@ -1,5 +1,6 @@
 import { chargeColumn, FREQUENCY_NAMES, type LoanQuote, paymentGroups } from "@/core";
 import type { Block } from "../../paper-parts/paper";
+import { PAID_WITH } from "../../structure/paid-with";
 import { scheduleBlock } from "../kind/cost-blocks";
 import type { CostAsked } from "../kind/paper-kind";
 
@@ -25,16 +26,10 @@ export function besides(quote: LoanQuote, { write }: CostAsked): Block[] {
   );
   if (names.length === 0) return [];
   const said = names.map(
-    ({ charge, amount }) => `${charge.name}, ${write.money(amount)} ${WITH[charge.paid] ?? ""}`,
+    ({ charge, amount }) => `${charge.name}, ${write.money(amount)} ${PAID_WITH[charge.paid] ?? ""}`,
   );
   return [{ kind: "paragraph", spans: [`Besides these payments: ${said.join("; ")}.`] }];
 }
-
-const WITH: Record<string, string> = {
-  withFirstPayment: "with the first payment",
-  withLastPayment: "with the last payment",
-  withEachPayment: "with each payment",
-};
 
 /** Fees and extras with what each comes to. */
 export function chargesOf({ filled: { structure }, reckoned }: LoanQuote) {

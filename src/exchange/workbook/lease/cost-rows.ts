@@ -1,4 +1,5 @@
 import type { LeaseQuote } from "@/core";
+import { PAID_WITH } from "../../structure/paid-with";
 import { capital } from "../../text";
 import { percentOf, scaleOf } from "../../workbook-parts/rounding";
 import { NAMED_CHARGES, numbered, type SheetRows, sum } from "../../workbook-parts/sheet-rows";
@@ -24,17 +25,23 @@ export type CostCells = {
 /** Writes the lines from the agreed price to the adjusted capitalized cost. */
 export function costRows(quote: LeaseQuote, rows: SheetRows, scale: number): CostCells {
   const { structure, plan } = quote.filled;
-  const amount = (label: string, minor: number, name?: string) =>
-    rows.input({ label, ...(name && { name }) }, minor / scale, scale);
+  const amount = (label: string, minor: number, name?: string, remark?: string) =>
+    rows.input({ label, ...(name && { name }), ...(remark && { remark }) }, minor / scale, scale);
   const price = amount(capital(structure.names?.price ?? "agreed price"), quote.price, "Price");
-  const charge = ({ name, amount: of }: Charge, minor: number, called: string) => {
-    if ("minor" in of) return amount(name, minor, called);
+  const charge = ({ name, amount: of, paid: when }: Charge, minor: number, called: string) => {
+    const remark = PAID_WITH[when];
+    if ("minor" in of) return amount(name, minor, called, remark);
     const percent = rows.input(
       { label: `${name}, percent of the price`, format: "rate", name: `${called}_percent` },
       Number(of.percent),
     );
     const by = rows.beside(scaleOf(percent));
-    return rows.amount({ label: name }, percentOf(price, percent, by), scale, minor);
+    return rows.amount(
+      { label: name, ...(remark && { remark }) },
+      percentOf(price, percent, by),
+      scale,
+      minor,
+    );
   };
   const list = (which: "fees" | "extras") =>
     (structure[which] ?? []).map((each, index) => ({

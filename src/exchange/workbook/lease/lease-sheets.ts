@@ -50,8 +50,8 @@ export function leaseSheets(
   money("Payment", "Payment_minor", payment, quote.payment);
   rows.figure(
     { label: "Payments", name: "Payments_made", format: "count" },
-    there(lease.count),
-    quote.payments,
+    there(lease.rows),
+    isAtOnce ? 1 : quote.payments,
   );
   money("Security deposit, given back", "Security_minor", lease.security, quote.securityDeposit);
   money("Due at signing", "Due_at_signing_minor", due, quote.dueAtSigning.total);

@@ -38,6 +38,7 @@ export function leasePlanRows(
   const { plan } = quote.filled;
   const named = rows.named;
   const perYear = periodsPerYear(plan.frequency);
+  const isAtOnce = isPaidAtOnce(quote);
   const isFactor = plan.reckoning === "moneyFactor";
   const rate = isFactor
     ? rows.input(
@@ -50,7 +51,12 @@ export function leasePlanRows(
       );
   const by = isFactor ? undefined : rows.beside(scaleOf(rate));
   const count = rows.input(
-    { label: "Number of payments", format: "count", name: "Payments" },
+    {
+      label: "Number of payments",
+      format: "count",
+      name: "Payments",
+      ...(isAtOnce && { remark: "all paid at signing, in one" }),
+    },
     quote.payments,
   );
   const signed =
@@ -71,7 +77,6 @@ export function leasePlanRows(
     scale,
   );
   rows.hidden("Unchanged", rows.unchanged());
-  const isAtOnce = isPaidAtOnce(quote);
   const atSigning = isAtOnce ? 1 : plan.inAdvance;
   rows.hidden("Later", isAtOnce ? "0" : `${count}-${atSigning}`);
   const later = named("Later");

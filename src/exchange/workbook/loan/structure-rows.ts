@@ -1,4 +1,5 @@
 import type { LoanQuote } from "@/core";
+import { PAID_WITH } from "../../structure/paid-with";
 import { capital } from "../../text";
 import { percentOf, type Rounding, rounded, scaleOf } from "../../workbook-parts/rounding";
 import { NAMED_CHARGES, numbered, type SheetRows, sum } from "../../workbook-parts/sheet-rows";
@@ -62,15 +63,21 @@ export function structureRows(quote: LoanQuote, rows: SheetRows, scale: number):
       const minor = reckoned[list][index] ?? 0;
       return { charge, at: chargeRow(charge, minor, `${NAMED_CHARGES[list]}_${index + 1}`) };
     });
-  const chargeRow = ({ name, amount }: Charge, minor: number, called: string): string => {
-    if ("minor" in amount) return amountInput(name, minor, called);
+  const chargeRow = ({ name, amount, paid }: Charge, minor: number, called: string): string => {
+    const remark = PAID_WITH[paid];
+    if ("minor" in amount) return amountInput(name, minor, called, remark);
     if (amount.of !== "price") return keptValue(name, minor, "it is reckoned from the loan itself");
     const percent = rows.input(
       { label: `${name}, percent of the price`, format: "rate", name: `${called}_percent` },
       Number(amount.percent),
     );
     const by = rows.beside(scaleOf(percent));
-    return rows.amount({ label: name }, percentOf(price, percent, by), scale, minor);
+    return rows.amount(
+      { label: name, ...(remark && { remark }) },
+      percentOf(price, percent, by),
+      scale,
+      minor,
+    );
   };
   const tradeIns = structure.tradeIns.map(({ allowance, owed, name }, index) => {
     const which = name ?? (structure.tradeIns.length > 1 ? `trade-in ${index + 1}` : "trade-in");

@@ -9,9 +9,10 @@ import type { SentenceWriter } from "../../kind/segment";
 export function leaseLine(quote: LeaseQuote, { money }: Pick<SentenceWriter, "money">): string {
   const { payments, payment, cost, residual, rentCharge, filled } = quote;
   const { adjective } = FREQUENCY_NAMES[filled.plan.frequency];
-  const paid =
-    payments === 1
-      ? `One payment of ${money(payment)}`
-      : `${payments} ${adjective} payments of ${money(payment)}`;
-  return `${paid}, from ${money(cost)} down to ${money(residual)}, ${payments === 1 ? "costs" : "cost"} ${money(rentCharge)} in rent.`;
+  const isAtOnce = filled.plan.inAdvance === payments;
+  const isOne = isAtOnce || payments === 1;
+  const paid = isOne
+    ? `One payment of ${money(payment)}${isAtOnce ? " at signing" : ""}`
+    : `${payments} ${adjective} payments of ${money(payment)}`;
+  return `${paid}, from ${money(cost)} down to ${money(residual)}, ${isOne ? "costs" : "cost"} ${money(rentCharge)} in rent.`;
 }
