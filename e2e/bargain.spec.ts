@@ -159,9 +159,13 @@ test("anything is done by its name or in a phrase, with the keyboard alone", asy
     "page",
   );
   await say("show desk");
+  // The next is said while the view is still on its way.
+  const slow = await page.context().newCDPSession(page);
+  await slow.send("Emulation.setCPUThrottlingRate", { rate: 6 });
   await page.keyboard.press("Enter");
   await say("first payment");
   await expect(willDo).toContainText("Goes to First payment");
+  await slow.send("Emulation.setCPUThrottlingRate", { rate: 1 });
   await page.keyboard.press("Enter");
   await expect(deal.field("First payment")).toBeFocused();
 

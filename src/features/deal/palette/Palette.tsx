@@ -1,5 +1,5 @@
 import { Command as Cmdk } from "cmdk";
-import { useState } from "react";
+import { useEffect, useState } from "react";
 import { Panel } from "../../shell/Panel";
 import { useNotation } from "../option/option-context";
 import type { Command } from "./commands";
@@ -16,6 +16,15 @@ export function Palette({ onClose, onShortcuts }: Props) {
   const isPhrase = groups[0]?.commands[0]?.id === "phrase";
   const all = groups.flatMap(({ commands }) => commands);
   const chosen = all.find(({ id }) => id === active);
+  // What came to the list after the last key was not there to be chosen.
+  useEffect(() => {
+    if (chosen) return;
+    const frame = requestAnimationFrame(() => {
+      const first = document.querySelector("[data-palette] [cmdk-item]")?.getAttribute("data-value");
+      if (first) setActive(first);
+    });
+    return () => cancelAnimationFrame(frame);
+  });
   const run = (command: Command) => {
     if (command.id !== "keys") onClose(!/^(field|wish|button|more-options)/.test(command.id));
     command.run();

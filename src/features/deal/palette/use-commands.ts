@@ -1,4 +1,4 @@
-import { useMemo } from "react";
+import { useLayoutEffect, useState } from "react";
 import { inNotation } from "@/exchange/notation";
 import { focusSoon } from "@/features/focus/focus-soon";
 import { type Desk, useDesk } from "../desk/desk-context";
@@ -21,14 +21,7 @@ export function useCommands(text: string, onShortcuts: () => void): Group[] {
   const desk = useDesk();
   const options = useOptions();
   const actions = useOptionActions();
-  const onScreen = useMemo<Group[]>(() => {
-    const root = document.querySelector<HTMLElement>("[data-testid=desk]");
-    if (!root) return [];
-    return [
-      { name: "Fields", commands: fieldCommands(root) },
-      { name: "Buttons on the screen", commands: buttonCommands(root) },
-    ];
-  }, []);
+  const onScreen = useOnScreen(desk);
   return [
     ...(isFrozen
       ? []
@@ -46,6 +39,21 @@ export function useCommands(text: string, onShortcuts: () => void): Group[] {
     { name: "Settings", commands: SETTINGS },
     ...onScreen,
   ].filter(({ commands }) => commands.length > 0);
+}
+
+/** Fields and buttons on the screen: anew where a view takes the place of another while this is open. */
+function useOnScreen({ view }: Desk): Group[] {
+  const [onScreen, setOnScreen] = useState<Group[]>([]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: what is on the screen is another view's
+  useLayoutEffect(() => {
+    const root = document.querySelector<HTMLElement>("[data-testid=desk]");
+    if (!root) return;
+    setOnScreen([
+      { name: "Fields", commands: fieldCommands(root) },
+      { name: "Buttons on the screen", commands: buttonCommands(root) },
+    ]);
+  }, [view]);
+  return onScreen;
 }
 
 /** What a phrase does; nothing where it is none. */
