@@ -251,8 +251,13 @@ test("the place whose law counts is the house's when a deal is made, and the dea
   await expect(page.getByLabel("Place whose law counts")).toHaveValue("");
   await deal.saved();
   await page.reload();
-  await law("law: no place’s").click();
-  await page.getByLabel("Place whose law counts").selectOption("law: Germany");
+  const place = page.getByLabel("Place whose law counts");
+  // Pressed again where the page was not alive yet.
+  await expect(async () => {
+    if (!(await place.isVisible())) await law("law: no place’s").click({ timeout: 1_000 });
+    await expect(place).toBeVisible({ timeout: 1_000 });
+  }).toPass();
+  await place.selectOption("law: Germany");
   await deal.saved();
   const address = page.url();
   await openSettings(page);
