@@ -1,7 +1,7 @@
 import type { LeaseQuote } from "@/core";
 import { PAID_WITH } from "../../structure/paid-with";
 import { capital } from "../../text";
-import { percentOf, scaleOf } from "../../workbook-parts/rounding";
+import { percentRow } from "../../workbook-parts/percent-row";
 import { NAMED_CHARGES, numbered, type SheetRows, sum } from "../../workbook-parts/sheet-rows";
 import { isOnce, isOnLines, onceTax, type TaxRate, taxOnLines, taxRateRows } from "./tax-rows";
 
@@ -31,14 +31,9 @@ export function costRows(quote: LeaseQuote, rows: SheetRows, scale: number): Cos
   const charge = ({ name, amount: of, paid: when }: Charge, minor: number, called: string) => {
     const remark = PAID_WITH[when];
     if ("minor" in of) return amount(name, minor, called, remark);
-    const percent = rows.input(
-      { label: `${name}, percent of the price`, format: "rate", name: `${called}_percent` },
-      Number(of.percent),
-    );
-    const by = rows.beside(scaleOf(percent));
-    return rows.amount(
-      { label: name, ...(remark && { remark }) },
-      percentOf(price, percent, by),
+    return percentRow(
+      rows,
+      { label: name, of: "the price", name: `${called}_percent`, percent: of.percent, base: price, remark },
       scale,
       minor,
     );
@@ -144,14 +139,16 @@ function cashRow(
   const asked = structure.down;
   if (!asked || !("percent" in asked)) return rows.input({ label, name: "Cash_down" }, down / scale, scale);
   const isOfAll = asked.of === "total";
-  const percent = rows.input(
+  return percentRow(
+    rows,
     {
-      label: `${label}, percent of ${isOfAll ? "all" : "the price"}`,
-      format: "rate",
+      label,
+      of: isOfAll ? "all" : "the price",
       name: "Cash_down_percent",
+      percent: asked.percent,
+      base: isOfAll ? of.all : of.price,
     },
-    Number(asked.percent),
+    scale,
+    down,
   );
-  const by = rows.beside(scaleOf(percent));
-  return rows.amount({ label }, percentOf(isOfAll ? of.all : of.price, percent, by), scale, down);
 }

@@ -1,7 +1,8 @@
 import { LEASE_RATE_NOTICE, type LeaseQuote, periodsPerYear } from "@/core";
 import { dateAfter, twoDaysOf } from "../../workbook-parts/dates";
 import { halfMonthDate, twoDaysRows } from "../../workbook-parts/half-month-rows";
-import { percentOf, rounded, scaleOf } from "../../workbook-parts/rounding";
+import { percentRow } from "../../workbook-parts/percent-row";
+import { rounded, scaleOf } from "../../workbook-parts/rounding";
 import type { SheetRows } from "../../workbook-parts/sheet-rows";
 import { serialOf } from "../../workbook-parts/workbook";
 import type { CostCells } from "./cost-rows";
@@ -161,16 +162,18 @@ function residualRow(
   const of = ofPrice
     ? price
     : rows.input({ label: "List price", name: "List_price" }, (filled.listPrice ?? 0) / scale, scale);
-  const percent = rows.input(
+  return percentRow(
+    rows,
     {
-      label: `Residual, percent of the ${ofPrice ? "price" : "list price"}`,
-      format: "rate",
+      label: "Residual",
+      of: ofPrice ? "the price" : "the list price",
       name: "Residual_percent",
+      percent: asked.percent,
+      base: of,
     },
-    Number(asked.percent),
+    scale,
+    residual,
   );
-  const by = rows.beside(scaleOf(percent));
-  return rows.amount({ label: "Residual" }, percentOf(of, percent, by), scale, residual);
 }
 
 /** Held and given back: an amount, or the payment rounded up to a step. */

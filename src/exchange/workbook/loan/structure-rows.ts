@@ -1,7 +1,8 @@
 import type { LoanQuote } from "@/core";
 import { PAID_WITH } from "../../structure/paid-with";
 import { capital } from "../../text";
-import { percentOf, type Rounding, rounded, scaleOf } from "../../workbook-parts/rounding";
+import { percentRow } from "../../workbook-parts/percent-row";
+import { type Rounding, rounded, scaleOf } from "../../workbook-parts/rounding";
 import { NAMED_CHARGES, numbered, type SheetRows, sum } from "../../workbook-parts/sheet-rows";
 
 type Structure = LoanQuote["filled"]["structure"];
@@ -67,14 +68,16 @@ export function structureRows(quote: LoanQuote, rows: SheetRows, scale: number):
     const remark = PAID_WITH[paid];
     if ("minor" in amount) return amountInput(name, minor, called, remark);
     if (amount.of !== "price") return keptValue(name, minor, "it is reckoned from the loan itself");
-    const percent = rows.input(
-      { label: `${name}, percent of the price`, format: "rate", name: `${called}_percent` },
-      Number(amount.percent),
-    );
-    const by = rows.beside(scaleOf(percent));
-    return rows.amount(
-      { label: name, ...(remark && { remark }) },
-      percentOf(price, percent, by),
+    return percentRow(
+      rows,
+      {
+        label: name,
+        of: "the price",
+        name: `${called}_percent`,
+        percent: amount.percent,
+        base: price,
+        remark,
+      },
       scale,
       minor,
     );
@@ -227,14 +230,17 @@ function downRow(
   const label = capital(names?.down ?? "cash down");
   if (down && "dueAtSigning" in down) return value(label, minor, "what a sum due at signing leaves");
   if (!down || "amount" in down) return rows.input({ label, name: "Cash_down" }, minor / scale, scale);
-  const percent = rows.input(
+  const isOfAll = down.of === "total";
+  return percentRow(
+    rows,
     {
-      label: `${label}, percent of ${down.of === "total" ? "all" : "the price"}`,
-      format: "rate",
+      label,
+      of: isOfAll ? "all" : "the price",
       name: "Cash_down_percent",
+      percent: down.percent,
+      base: isOfAll ? total : price,
     },
-    Number(down.percent),
+    scale,
+    minor,
   );
-  const by = rows.beside(scaleOf(percent));
-  return rows.amount({ label }, percentOf(down.of === "total" ? total : price, percent, by), scale, minor);
 }
