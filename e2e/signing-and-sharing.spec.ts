@@ -50,6 +50,16 @@ test("two pages that change different figures of one option both keep theirs", a
   await second.saved();
   await expect(second.field("Price")).toHaveValue("31,000.00");
   await expect(second.sentence).toContainText("finance $29,000.00");
+
+  // What somebody else has saved comes into a field that was entered and not typed in: it is typed over as a whole, too.
+  await second.field("Price").focus();
+  await first.type({ Price: "31,250" });
+  await first.saved();
+  await other.evaluate(() => window.dispatchEvent(new Event("focus")));
+  await expect(second.field("Price")).toHaveValue("31,250.00");
+  await other.keyboard.type("31,400");
+  await expect(second.field("Price")).toHaveValue("31,400");
+  await second.saved();
   await page.reload();
   await expect(first.field("Cash down")).toHaveValue("2,000.00");
 
