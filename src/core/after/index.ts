@@ -18,6 +18,29 @@ export {
   type YearlyReturn,
 } from "./extra-payments";
 export { type ExtraAlone, type ExtrasOneByOne, extrasOneByOne } from "./extras-one-by-one";
+export {
+  type Chargeback,
+  type ChargedBack,
+  chargebackAfter,
+  type DealerSide,
+  type EarnedLine,
+  type EarnsIt,
+  type ExtraChargeback,
+  earnedOf,
+  type Gross,
+  type Income,
+  income,
+  incomeThatEarns,
+  incomeWorking,
+  isSameRate,
+  NO_SIDE,
+  type OfficerShare,
+  type OtherIncome,
+  type Reserve,
+  type ReserveTerms,
+  reserveOf,
+  type WantedIncome,
+} from "./income";
 export { type Itemization, type ItemizedLine, itemization } from "./itemization";
 export { type PaymentGroup, paymentGroups } from "./payment-groups";
 export { type PerThousand, paymentPerThousand } from "./payment-per-thousand";

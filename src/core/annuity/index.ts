@@ -1,4 +1,4 @@
-export { FLOAT, LEVEL_PAY, PRECISE, rationalWeight } from "./arithmetic";
+export { type Arithmetic, FLOAT, LEVEL_PAY, PRECISE, rationalWeight } from "./arithmetic";
 export { type PaymentRounding, type PaymentSolver, paymentSolver } from "./payment-solver";
 export { levelRate } from "./rate";
 export { areLevel, byPay, isSolved, type Pay, type Raise, type Run } from "./run";

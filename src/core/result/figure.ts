@@ -56,4 +56,7 @@ export type Figure =
   | "futureValue"
   | "budget"
   | "apr"
-  | "effectiveRate";
+  | "effectiveRate"
+  | "buyRate"
+  | "reserve"
+  | "income";

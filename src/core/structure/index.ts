@@ -48,4 +48,4 @@ export type {
   TradeIn,
 } from "./structure";
 export { type TallyLine, tally } from "./tally";
-export { creditedAllowance, creditedRebates, type TaxAmount, taxedTerms } from "./taxes";
+export { creditedAllowance, creditedRebates, type TaxAmount, taxedTerms, taxIn } from "./taxes";

@@ -115,6 +115,14 @@ function taxOn(base: number, tax: Tax, divisor: Divisor | undefined): number {
   return tax.cap === undefined ? amount : Math.min(amount, tax.cap);
 }
 
+/**
+ * The part of an amount that is one of the taxes in it, rounded as that one is, in minor units.
+ *
+ * @example taxIn(106_250, { ...countyTax, rate: "6.25" }, [{ ...countyTax, rate: "6.25" }]) // 6250
+ */
+export const taxIn = (amount: number, tax: Tax, taxes: readonly Tax[]): number =>
+  contained(amount, readPercent(tax.rate), allRates(taxes), tax.rounding);
+
 /** The part of an amount that is a tax of it. */
 function contained(base: number, rate: Decimal, all: Divisor, rounding: Rounding): number {
   const numerator = BigInt(base) * BigInt(rate.digits) * all.scale;
