@@ -5,7 +5,7 @@ import standalone from "ajv/dist/standalone";
 import { build } from "esbuild";
 import { FiledAsidesSchema } from "@/exchange/deal-document/asides.schema";
 import { LeaseFileSchema, LoanFileSchema } from "@/exchange/deal-file/deal-file.schema";
-import { DealerFileSchema } from "@/exchange/dealer/dealer.schema";
+import { ApplicantSchema, DealerFileSchema } from "@/exchange/dealer/dealer.schema";
 import { PlaceSchema } from "@/exchange/place/place.schema";
 import { QuestionFileSchema } from "@/exchange/questions/questions.schema";
 import { SignedQuoteSchema } from "@/exchange/signed-quote/signed-quote.schema";
@@ -18,6 +18,7 @@ const CHECKS: Record<string, Record<string, object>> = {
     leaseFile: LeaseFileSchema,
     dealFrame: DealFrameSchema,
     dealerFile: DealerFileSchema,
+    applicant: ApplicantSchema,
     asides: FiledAsidesSchema,
     place: PlaceSchema,
     questionFile: QuestionFileSchema,

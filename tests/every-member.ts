@@ -198,7 +198,12 @@ export const LINES: {
   },
   rebates: {
     line: { name: "Rebate", amount: "100.00" } satisfies RebateFile,
-    members: { name: { name: "Other" }, amount: { amount: "101.00" }, beforeTax: { beforeTax: true } },
+    members: {
+      id: {},
+      name: { name: "Other" },
+      amount: { amount: "101.00" },
+      beforeTax: { beforeTax: true },
+    },
   },
   tradeIns: {
     line: { name: "Van", allowance: "100.00", owed: "10.00" } satisfies TradeInFile,

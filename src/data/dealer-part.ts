@@ -44,9 +44,13 @@ export async function dealersOf(
     tx,
     arriving.map(({ document }) => document),
   );
-  return arriving.map(({ document, dealer = NOTHING }, index) =>
-    withTakenCosts(dealer, undefined, document, known[index] ?? { usual: {}, vehicle: undefined }),
-  );
+  return arriving.map(({ document, dealer }, index) => {
+    const { terms, ...costs } = known[index] ?? { usual: {}, vehicle: undefined };
+    // What comes from a file, or from a deal before, has terms of its own or none.
+    return dealer === undefined
+      ? withTakenCosts(NOTHING, undefined, document, { ...costs, terms })
+      : withTakenCosts(dealer, undefined, document, costs);
+  });
 }
 
 /** What the house knows of what deals can take. */
@@ -55,11 +59,17 @@ async function knownCosts(tx: Database, documents: readonly DealDocument[]): Pro
   const ids = [...new Set(documents.flatMap(({ vehicle }) => vehicle?.id ?? []))];
   const stock = ids.length > 0 ? await costsInStock(tx, ids) : [];
   const costs = new Map(stock.map(each => [each.id, each]));
+  const { extraCosts = {}, reserve, officerShare } = house?.dealer ?? {};
+  const terms =
+    reserve || officerShare
+      ? { ...(reserve && { reserve }), ...(officerShare && { officerShare }) }
+      : undefined;
   return documents.map(({ vehicle, options: [first] }) => {
     const inStock = vehicle && costs.get(vehicle.id);
     const isKnown = inStock?.costMinor != null && inStock.currency === first?.inputs.currency;
     return {
-      usual: house?.dealer.extraCosts ?? {},
+      usual: extraCosts,
+      terms,
       vehicle: isKnown
         ? formatAmount(inStock.costMinor ?? 0, currencyDecimals(inStock.currency) ?? 2)
         : undefined,

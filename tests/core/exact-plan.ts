@@ -44,7 +44,7 @@ export function exactPlanTable(plan: ExactPlan): ExactLoan | undefined {
   return rows && { solved: payment, payment: payment + interest, rows };
 }
 
-function balloonRate(plan: ExactPlan, from: string, to: string): bigint {
+export function balloonRate(plan: ExactPlan, from: string, to: string): bigint {
   return plan.dayCount === "equal"
     ? rateFor(plan, [1n, BigInt(PER_YEAR[plan.frequency])])
     : rateFor(plan, yearsBetween(from, to, plan.dayCount));

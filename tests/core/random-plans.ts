@@ -68,7 +68,7 @@ export const drawnPlans = fc.record({
   once: chance(fc.double({ min: 0.05, max: 0.95, noNaN: true }), 0, 1),
 });
 
-const shaped = drawnPlans.map(toPlan);
+export const shaped = drawnPlans.map(toPlan);
 
 const DIGITS = 150;
 

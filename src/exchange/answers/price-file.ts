@@ -1,6 +1,8 @@
-import { evaluate } from "@/core";
+import { evaluate, income } from "@/core";
 import type { DealFile } from "../deal-file";
+import { type DealerFile, dealerOfFile, readSide } from "../dealer";
 import type { Beside } from "../extra-payments/beside";
+import { answerDealerQuestion, incomeJson, isDealerQuestion } from "../income";
 import { fileKindOf } from "../kinds";
 import { answerAll, answerFreeQuestions } from "../questions";
 import type { QuestionFile } from "../questions/questions.schema";
@@ -26,10 +28,10 @@ export function priceFile(text: string, withSchedule: boolean, only?: number): P
     return file.ok ? answered(file.value) : file;
   }
   if (isWholeDeal(json.value)) return pricedOptions(json.value, withSchedule, only);
-  const { inputs: file, asides, ofTheDeal, place } = readFirstVersion(json.value);
+  const { inputs: file, asides, ofTheDeal, place, dealer } = readFirstVersion(json.value);
   if (!file.ok) return file;
   return only === undefined || only === 1
-    ? priced(file.value, { ...ofTheDeal, ...asides, place }, withSchedule)
+    ? priced(file.value, { ...ofTheDeal, ...asides, place, dealer }, withSchedule)
     : noSuchOption(only, 1);
 }
 
@@ -44,9 +46,9 @@ function pricedOptions(value: unknown, withSchedule: boolean, only: number | und
   if (!deal.ok) return deal;
   const { options } = deal.value;
   const { asides: ofTheDeal, heading } = deal.value;
-  const pricedOption = ({ inputs, asides }: (typeof options)[number]) =>
+  const pricedOption = ({ inputs, asides, dealer }: (typeof options)[number]) =>
     inputs.ok
-      ? priced(inputs.value, { ...ofTheDeal, ...asides, place: heading.place }, withSchedule)
+      ? priced(inputs.value, { ...ofTheDeal, ...asides, place: heading.place, dealer }, withSchedule)
       : inputs;
   if (only !== undefined) {
     const option = options[only - 1];
@@ -73,17 +75,28 @@ function answered({ ask, currency }: QuestionFile): PricedFile {
     : { ok: false, sentence: answers.failure.sentence };
 }
 
-function priced(file: DealFile, beside: Beside, withSchedule: boolean): PricedFile {
+/** What a file is answered beside, and what the dealer alone knows of it. */
+type AllBeside = Beside & { dealer: DealerFile };
+
+function priced(file: DealFile, { dealer, ...beside }: AllBeside, withSchedule: boolean): PricedFile {
   const { read, brief, json, answer, early } = fileKindOf(file);
   const deal = read(file);
   if (!deal.ok) return { ok: false, sentence: deal.failure.sentence };
-  if (!withSchedule && !file.ask && !beside.early) {
+  const isKnown = Object.keys(dealer).length > 0;
+  if (!withSchedule && !file.ask && !beside.early && !isKnown) {
     const short = brief(deal.value);
     return short.ok ? { ok: true, answer: short.value } : { ok: false, sentence: short.failure.sentence };
   }
   const quote = evaluate(deal.value);
   if (!quote.ok) return { ok: false, sentence: quote.failure.sentence };
-  const answers = answerAll<object>(file.ask ?? [], question => answer(question, quote.value, beside));
+  const side = readSide(file, dealerOfFile(file.structure, dealer));
+  if (!side.ok) return { ok: false, sentence: side.failure.sentence };
+  const known = { side: side.value, place: beside.place };
+  const answers = answerAll<{ ask: string }>(file.ask ?? [], question =>
+    isDealerQuestion(question)
+      ? answerDealerQuestion(question as never, quote.value, known)
+      : answer(question as never, quote.value, beside),
+  );
   if (!answers.ok) return { ok: false, sentence: answers.failure.sentence };
   const { schedule, ...figures } = json(quote.value);
   return {
@@ -92,6 +105,7 @@ function priced(file: DealFile, beside: Beside, withSchedule: boolean): PricedFi
       ...figures,
       ...(withSchedule && schedule && { schedule }),
       ...(beside.early && { early: early(beside.early, quote.value) }),
+      ...(isKnown && { dealer: incomeJson(income(quote.value, side.value, beside.place), quote.value) }),
       ...(file.ask && { answers: answers.value }),
     },
   };

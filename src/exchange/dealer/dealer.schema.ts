@@ -1,24 +1,57 @@
 import Type from "typebox";
-import { MOST_EXTRAS, MOST_FEES, MOST_TRADE_INS } from "@/core";
+import { MOST_EXTRAS, MOST_FEES, MOST_REBATES, MOST_TRADE_INS } from "@/core";
 import { byOption } from "../deal-document/option-id.schema";
-import { Amount, exact } from "../schema";
+import { Amount, exact, Whole, YearlyRate } from "../schema";
 import { LineId, list } from "../structure/structure.schema";
+import { LenderAnswersSchema, SpreadReasonSchema } from "./lender-answers.schema";
+import {
+  ExtraChargebackSchema,
+  OfficerShareSchema,
+  OtherIncomeSchema,
+  ReserveSchema,
+} from "./reserve.schema";
 
 /** Also of lines that were taken out, until they are too many. */
 const MOST_COSTS_KEPT = 1000;
+const MOST_OTHERS = 20;
+const HIGHEST_SCORE = 1000;
+
+const byLine = <Known extends Type.TSchema>(known: Known, what: string) =>
+  Type.Record(LineId, known, {
+    additionalProperties: false,
+    maxProperties: MOST_COSTS_KEPT,
+    description: `${what} by the ids of at most ${MOST_COSTS_KEPT} lines`,
+  });
+
+/** What is known of an option as a whole, in a file as it is kept. */
+const OF_THE_OPTION = {
+  /** What the vehicle cost the dealer. */
+  cost: Type.Optional(Amount),
+  /** What the dealer pays to the lender. */
+  lenderFee: Type.Optional(Amount),
+  others: Type.Optional(list(OtherIncomeSchema, MOST_OTHERS, "amounts")),
+  /** What the lender buys at: percent a year, or a money factor where the lease is reckoned by one. */
+  buyRate: Type.Optional(YearlyRate),
+  reserve: Type.Optional(ReserveSchema),
+  officerShare: Type.Optional(OfficerShareSchema),
+  spreadReason: Type.Optional(SpreadReasonSchema),
+  lenderAnswers: Type.Optional(LenderAnswersSchema),
+};
 
 /** What the dealer's side knows of an option. */
 const OfAnOption = exact({
-  /** What the vehicle cost the dealer. */
-  cost: Type.Optional(Amount),
-  /** What fees and extras cost it, and what trade-ins are worth to it, by the ids of their lines. */
-  costs: Type.Optional(
-    Type.Record(LineId, Amount, {
-      additionalProperties: false,
-      maxProperties: MOST_COSTS_KEPT,
-      description: `amounts by the ids of at most ${MOST_COSTS_KEPT} lines`,
-    }),
-  ),
+  ...OF_THE_OPTION,
+  /** What fees and extras cost, what trade-ins are worth, what of rebates is the dealer's own: by the ids of their lines. */
+  costs: Type.Optional(byLine(Amount, "amounts")),
+  extraChargebacks: Type.Optional(byLine(ExtraChargebackSchema, "what comes back,")),
+});
+
+/** What a lender asks of a customer: a score, and gross income, housing and debts a month. */
+export const ApplicantSchema = exact({
+  score: Type.Optional(Whole(0, HIGHEST_SCORE, "a score")),
+  income: Type.Optional(Amount),
+  housing: Type.Optional(Amount),
+  debts: Type.Optional(Amount),
 });
 
 /**
@@ -27,21 +60,33 @@ const OfAnOption = exact({
  */
 export const DealerSchema = exact({
   options: Type.Optional(byOption(OfAnOption, "the dealer's side of")),
+  applicant: Type.Optional(ApplicantSchema),
 });
 
 const AmountOrNone = Type.Union([...Amount.anyOf, Type.Null()], {
   description: 'an amount of 0 or more, such as "1040.00", or null',
 });
 
-/** The dealer's side of an option as it is filed: what lines cost stands in the order of the lines. */
+/** The dealer's side of an option as it is filed: what is known of lines stands in their order. */
 export const DealerFileSchema = exact({
-  cost: Type.Optional(Amount),
+  ...OF_THE_OPTION,
   feeCosts: Type.Optional(list(AmountOrNone, MOST_FEES, "amounts")),
   extraCosts: Type.Optional(list(AmountOrNone, MOST_EXTRAS, "amounts")),
   tradeInValues: Type.Optional(list(AmountOrNone, MOST_TRADE_INS, "amounts")),
+  ownRebates: Type.Optional(list(AmountOrNone, MOST_REBATES, "amounts")),
+  extraChargebacks: Type.Optional(
+    list(
+      Type.Union([ExtraChargebackSchema, Type.Null()], {
+        description: '{ "term": …, "untilDays": … } or null',
+      }),
+      MOST_EXTRAS,
+      "terms",
+    ),
+  ),
 });
 
 /** The dealer's part of a deal. */
 export type Dealer = Type.Static<typeof DealerSchema>;
+export type Applicant = Type.Static<typeof ApplicantSchema>;
 export type DealerOfOption = Type.Static<typeof OfAnOption>;
 export type DealerFile = Type.Static<typeof DealerFileSchema>;

@@ -2,8 +2,15 @@ import { type DealDocument, type DealOption, optionOf } from "../deal-document";
 import { COSTED_LISTS, lineIds } from "../structure/line-ids";
 import type { Dealer, DealerOfOption } from "./dealer.schema";
 
-/** What the house knows of what a deal can take: what each usual extra costs, by its id, and the deal's vehicle in stock. */
-export type KnownCosts = { usual: Readonly<Record<string, string | number>>; vehicle: string | undefined };
+/**
+ * What the house knows of what a deal can take: what each usual extra costs, by its id, the deal's vehicle in stock, and how
+ * lenders and officers are usually paid, which a new deal starts with.
+ */
+export type KnownCosts = {
+  usual: Readonly<Record<string, string | number>>;
+  vehicle: string | undefined;
+  terms?: Pick<DealerOfOption, "reserve" | "officerShare"> | undefined;
+};
 
 /** The ids of all lines of an option that can have cost something. */
 const idsOf = ({ inputs }: DealOption): string[] =>
@@ -46,8 +53,11 @@ export function withTakenCosts(
   const options = { ...dealer.options };
   for (const option of after.options) {
     const isNew = before && !optionOf(before, option.id);
-    const present = options[option.id] ?? (isNew ? copiedFrom(option, dealer, after) : undefined) ?? {};
+    const present: DealerOfOption =
+      options[option.id] ?? (isNew ? copiedFrom(option, dealer, after) : undefined) ?? known.terms ?? {};
+    const { cost: _cost, costs: _costs, ...others } = present;
     const taken = {
+      ...others,
       ...costMember(present, before, after, known),
       ...costsMember(present, option, before, known),
     };
@@ -83,11 +93,18 @@ function costsMember(
   return Object.keys(costs).length > 0 ? { costs } : {};
 }
 
-/** What is known of the option that a new one has most lines of. */
-function copiedFrom(copy: DealOption, { options = {} }: Dealer, { options: all }: DealDocument) {
+/** What is known of the option that a new one has most lines of; what lenders said of that one, and why its rate is, is its own. */
+function copiedFrom(
+  copy: DealOption,
+  { options = {} }: Dealer,
+  { options: all }: DealDocument,
+): DealerOfOption | undefined {
   const ids = new Set(idsOf(copy));
   const shared = all
     .filter(({ id }) => id !== copy.id && options[id])
     .map(option => ({ known: options[option.id], lines: idsOf(option).filter(id => ids.has(id)).length }));
-  return shared.sort((one, other) => other.lines - one.lines)[0]?.known;
+  const { known } = shared.sort((one, other) => other.lines - one.lines)[0] ?? {};
+  if (!known) return undefined;
+  const { lenderAnswers: _answers, spreadReason: _reason, ...copied } = known;
+  return copied;
 }

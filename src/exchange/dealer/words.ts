@@ -1,9 +1,18 @@
 import { type DealDocument, type DealOption, isSame } from "../deal-document";
 import { proposedNames } from "../option-words";
+import type { CostedList } from "../structure/costed-lists";
 import { COSTED_LISTS, lineIds } from "../structure/line-ids";
 import { linesOf } from "../structure/lines";
 import { typedAmountText } from "../text";
-import type { Dealer } from "./dealer.schema";
+import type { Dealer, DealerOfOption } from "./dealer.schema";
+import {
+  applicantInWords,
+  extraChargebackInWords,
+  lenderAnswerInWords,
+  officerShareInWords,
+  reserveInWords,
+  spreadReasonInWords,
+} from "./terms-in-words";
 
 /**
  * What changed of the dealer's part, one phrase each.
@@ -13,27 +22,63 @@ import type { Dealer } from "./dealer.schema";
  */
 export function dealerInWords(document: DealDocument, before: Dealer, after: Dealer): string[] {
   const names = document.options.length > 1 ? proposedNames(document.options) : [];
-  return document.options.flatMap((option, index) => {
+  const currency = document.options[0]?.inputs.currency ?? "USD";
+  const ofOptions = document.options.flatMap((option, index) => {
     const [former, present] = [before.options?.[option.id] ?? {}, after.options?.[option.id] ?? {}];
     if (isSame(former, present)) return [];
     const where = names[index] ? `${names[index]}: ` : "";
-    const amounts = [
-      ["cost of the vehicle", former.cost, present.cost] as const,
-      ...costedLines(option).map(
-        ({ id, words }) => [words, former.costs?.[id], present.costs?.[id]] as const,
-      ),
-    ];
-    return amounts.flatMap(([words, from, to]) =>
-      from === to ? [] : `${where}${words} ${changed(from, to, option.inputs.currency)}`,
+    const [from, to] = [knownOf(option, former), knownOf(option, present)];
+    return Object.keys({ ...from, ...to }).flatMap(name =>
+      from[name] === to[name] ? [] : `${where}${name} ${changed(from[name], to[name])}`,
     );
   });
+  const applicants = [before, after].map(
+    ({ applicant }) => applicant && applicantInWords(applicant, currency),
+  );
+  const [from, to] = applicants.map(words => words || undefined);
+  return [...ofOptions, ...(from === to ? [] : [`the customer’s ${changed(from, to)}`])];
 }
 
-function changed(from: string | number | undefined, to: string | number | undefined, currency: string) {
-  const text = (amount: string | number) => typedAmountText(amount, currency);
-  if (to === undefined) return `${from === undefined ? "" : text(from)} removed`;
-  return from === undefined ? text(to) : `${text(from)} → ${text(to)}`;
+/** All that is known of an option, each as it is called and as it is told. */
+function knownOf(option: DealOption, known: DealerOfOption): Record<string, string | undefined> {
+  const { currency } = option.inputs;
+  const money = (typed: string | number | undefined) =>
+    typed === undefined ? undefined : typedAmountText(typed, currency);
+  const { reserve, officerShare, others = [], spreadReason, lenderAnswers = [], buyRate } = known;
+  const lines = costedLines(option);
+  return {
+    "cost of the vehicle": money(known.cost),
+    ...Object.fromEntries(lines.map(({ id, words }) => [words, money(known.costs?.[id])])),
+    "lender’s fee": money(known.lenderFee),
+    ...Object.fromEntries(others.map(({ name, amount }) => [name, money(amount)])),
+    "buy rate": buyRate === undefined ? undefined : String(buyRate),
+    reserve: reserve && reserveInWords(reserve, currency),
+    ...Object.fromEntries(
+      lines.map(({ id, words }) => {
+        const chargeback = known.extraChargebacks?.[id];
+        return [`what comes back, ${words}`, chargeback && extraChargebackInWords(chargeback)];
+      }),
+    ),
+    "officer’s share": officerShare && officerShareInWords(officerShare, currency),
+    "why this rate": spreadReason && spreadReasonInWords(spreadReason),
+    "lenders’ answers":
+      lenderAnswers.length === 0
+        ? undefined
+        : lenderAnswers.map(answer => lenderAnswerInWords(answer, currency)).join("; "),
+  };
 }
+
+function changed(from: string | undefined, to: string | undefined): string {
+  if (to === undefined) return `${from ?? ""} removed`;
+  return from === undefined ? to : `${from} → ${to}`;
+}
+
+const WHAT: Record<CostedList, string> = {
+  fees: "cost of",
+  extras: "cost of",
+  tradeIns: "worth of",
+  rebates: "our part of",
+};
 
 /** The lines of an option that can have cost the dealer something, each with its id and what is asked of it. */
 export function costedLines({ inputs: { structure } }: DealOption): { id: string; words: string }[] {
@@ -41,7 +86,7 @@ export function costedLines({ inputs: { structure } }: DealOption): { id: string
     const lines = linesOf(structure, list);
     return lineIds(structure, list).map((id, index) => {
       const name = lines[index]?.name;
-      const what = list === "tradeIns" ? "worth of" : "cost of";
+      const what = WHAT[list];
       return {
         id,
         words: `${what} ${name ?? (lines.length > 1 ? `trade-in ${index + 1}` : "the trade-in")}`,

@@ -14,6 +14,7 @@ export const SEEN = {
       version: true,
       currency: true,
       locale: true,
+      lender: true,
       structure: {
         price: true,
         listPrice: true,
@@ -54,7 +55,7 @@ export const SEEN = {
           months: true,
           optional: { voluntary: true, costDisclosed: true, askedForInWriting: true },
         },
-        rebates: { name: true, amount: true, beforeTax: true },
+        rebates: { id: true, name: true, amount: true, beforeTax: true },
         tradeIn: { allowance: true, owed: true },
         tradeIns: { id: true, name: true, allowance: true, owed: true },
         down: { amount: true, percent: true, of: true, dueAtSigning: true },

@@ -1,6 +1,6 @@
 import { ASIDES_OF_AN_OPTION, ASIDES_OF_THE_DEAL } from "../deal-document/asides.schema";
 import { LeaseFileSchema, LoanFileSchema } from "../deal-file/deal-file.schema";
-import { DealerFileSchema } from "../dealer/dealer.schema";
+import { ApplicantSchema, DealerFileSchema } from "../dealer/dealer.schema";
 import { PlaceMember } from "../place/place.schema";
 import { QuestionFileSchema } from "../questions/questions.schema";
 import { SettingsSchema } from "../settings/settings.schema";
@@ -51,6 +51,7 @@ const firstVersion = (file: { properties: object }) => ({
     ...ASIDES_OF_THE_DEAL,
     ...ASIDES_OF_AN_OPTION,
     dealer: DealerFileSchema,
+    applicant: ApplicantSchema,
   },
 });
 

@@ -1,6 +1,7 @@
 import Type from "typebox";
 import { MOST_PAYMENTS, MOST_TIME_VALUE_PAYMENTS, WORKED_FIGURES } from "@/core";
 import { ReturnSchema } from "../extra-payments/return.schema";
+import { DEALER_QUESTIONS } from "../income/income-questions.schema";
 import {
   Amount,
   AskedPayments,
@@ -157,8 +158,8 @@ const OF_A_DEAL = [
 /** What may be asked along with a deal. */
 const QuestionSchema = tagged(
   "ask",
-  [...OF_A_DEAL, ...FREE],
-  'a question: "ask" is "payoff", "paidOffBy", "keepOrPay", "totals", "totalsByYear", "affordability", "perThousand", "working", "timeValue", "rate" or "apr"',
+  [...OF_A_DEAL, ...DEALER_QUESTIONS, ...FREE],
+  'a question: "ask" is "payoff", "paidOffBy", "keepOrPay", "totals", "totalsByYear", "affordability", "perThousand", "working", "chargeback", "income", "incomeWorking", "timeValue", "rate" or "apr"',
 );
 
 /** What a file asks about its loan. */

@@ -1,5 +1,6 @@
 import Type from "typebox";
 import { MOST_EXTRAS, MOST_FEES, MOST_TAXES } from "@/core";
+import { OfficerShareSchema, ReserveSchema } from "../dealer/reserve.schema";
 import { PLAN_KINDS } from "../kinds/loan/plan/kinds";
 import { LOCALES } from "../notation";
 import { PlaceMember } from "../place/place.schema";
@@ -11,6 +12,7 @@ import {
   FrequencyWord,
   OneOf,
   Payments,
+  Percent,
   YearlyRate,
 } from "../schema";
 import { CHARGE, LineId, LineName, list, Tax } from "../structure/structure.schema";
@@ -79,6 +81,8 @@ export const SettingsSchema = exact({
   papers: Type.Optional(HousePapersSchema),
 });
 
+const Spread = Percent('points of rate from 0 to 100, such as "1.24"', 100);
+
 /** What of the settings customers never see. */
 export const SettingsDealerSchema = exact({
   /** What usual extras cost the dealer, by their ids. */
@@ -89,6 +93,12 @@ export const SettingsDealerSchema = exact({
       description: `amounts by the ids of at most ${MOST_EXTRAS} usual extras`,
     }),
   ),
+  /** How lenders pay the dealer, and the dealer its officers: what a new deal starts with. */
+  reserve: Type.Optional(ReserveSchema),
+  officerShare: Type.Optional(OfficerShareSchema),
+  /** What every customer is offered beyond the buy rate, and the most that is asked, in points of rate. */
+  usualSpread: Type.Optional(Spread),
+  mostSpread: Type.Optional(Spread),
 });
 
 export type SettingsDealer = Type.Static<typeof SettingsDealerSchema>;

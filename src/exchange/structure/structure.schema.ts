@@ -101,6 +101,7 @@ export const Tax = exact({
 });
 
 const Rebate = exact({
+  id: seen(Type.Optional(LineId)),
   name: seen(LineName),
   amount: seen(Amount),
   beforeTax: seen(Type.Optional(Type.Boolean({ description: "true or false" }))),

@@ -31,7 +31,7 @@ export function parseDealDocument(text: string, newId: () => string): Checked<Fi
     ? readWholeDeal(json.value)
     : ofOneOption(readFirstVersion(json.value));
   if (!deal.ok) return deal;
-  const { heading, chosen, options: filed } = deal.value;
+  const { heading, chosen, options: filed, applicant } = deal.value;
   const { customer = "", vehicle, stockNumber, ...rest } = heading;
   const named = namesOf({ customer, vehicle }, newId);
   const options: DealDocument["options"] = [];
@@ -58,7 +58,7 @@ export function parseDealDocument(text: string, newId: () => string): Checked<Fi
         options,
         ...asidesMember({ ...deal.value.asides, ...byOptions(tried) }),
       },
-      dealer: byOptions(known),
+      dealer: dealerOf(known, applicant),
       isUnnamed: heading.customer === undefined,
       ...(named.vehicle && stockNumber !== undefined && { stockNumber }),
     },
@@ -68,6 +68,11 @@ export function parseDealDocument(text: string, newId: () => string): Checked<Fi
 /** What is known of options, by their ids; nothing where nothing is. */
 const byOptions = <Known extends object>(known: Known) =>
   Object.keys(known).length > 0 ? { options: known } : {};
+
+const dealerOf = (known: Record<string, DealerOfOption>, applicant: Dealer["applicant"]): Dealer => ({
+  ...byOptions(known),
+  ...(applicant && { applicant }),
+});
 
 /** Who and what a file names: records of the deal's own. */
 function namesOf(
@@ -91,12 +96,19 @@ function ofOneOption({
   dealer,
   asides,
   ofTheDeal,
+  applicant,
   ...place
 }: ReturnType<typeof readFirstVersion>): Checked<WholeDeal> {
   if (!inputs.ok) return inputs;
   const heading = { customer: undefined, vehicle: "", status: "quoting" as const, ...place };
   return {
     ok: true,
-    value: { heading, chosen: 0, options: [{ name: "", inputs, dealer, asides }], asides: ofTheDeal },
+    value: {
+      heading,
+      chosen: 0,
+      options: [{ name: "", inputs, dealer, asides }],
+      asides: ofTheDeal,
+      applicant,
+    },
   };
 }

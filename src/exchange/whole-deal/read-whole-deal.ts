@@ -1,10 +1,16 @@
 import { type Checked, checked } from "../checks";
-import { asides as asidesCheck, dealerFile, dealFrame, place as placeCheck } from "../checks/compiled";
+import {
+  applicant as applicantCheck,
+  asides as asidesCheck,
+  dealerFile,
+  dealFrame,
+  place as placeCheck,
+} from "../checks/compiled";
 import type { DealHeading } from "../deal-document";
 import type { FiledAsides } from "../deal-document/asides.schema";
 import type { DealFile } from "../deal-file";
 import { checkDealFile } from "../deal-file/parse";
-import { type DealerFile, dealerApart } from "../dealer";
+import { type Applicant, type DealerFile, dealerApart } from "../dealer";
 import { proposedNames } from "../option-words";
 import { type Place, placeOfLocale } from "../place/places";
 import type { DealFrame } from "./whole-deal.schema";
@@ -21,6 +27,8 @@ export type WholeDeal = {
   options: FiledOption[];
   /** What is assumed of the deal as a whole. */
   asides: OfTheDeal;
+  /** What a lender asks of its customer, where the file says so. */
+  applicant?: Applicant | undefined;
 };
 
 type OfTheDeal = Pick<FiledAsides, "return">;
@@ -66,6 +74,7 @@ export function readWholeDeal(value: unknown): Checked<WholeDeal> {
     place,
     use,
     return: assumed,
+    applicant,
   } = frame.value;
   if (chosen > filed.length) {
     return { ok: false, sentence: `chosen is ${chosen}; it must be the number of one of the options.` };
@@ -87,6 +96,7 @@ export function readWholeDeal(value: unknown): Checked<WholeDeal> {
       chosen: chosen - 1,
       options,
       asides: assumed ? { return: assumed } : {},
+      applicant,
     },
   };
 }
@@ -126,18 +136,27 @@ function readOption(filed: unknown): Omit<FiledOption, "name"> {
 }
 
 /** What stands at the top of a file of version 1: one option, and what of the deal stands beside it. */
-type FirstVersion = Omit<FiledOption, "name"> & Pick<DealHeading, "place"> & { ofTheDeal: OfTheDeal };
+type FirstVersion = Omit<FiledOption, "name"> &
+  Pick<DealHeading, "place"> & { ofTheDeal: OfTheDeal; applicant?: Applicant | undefined };
 
 /** A file of version 1: one option, with what of the deal stands at its top. */
 export function readFirstVersion(filed: unknown): FirstVersion {
-  const { rest: option, taken } = membersApart(filed, ["place", "return"]);
-  const { place, ...assumed } = taken;
+  const { rest: option, taken } = membersApart(filed, ["place", "return", "applicant"]);
+  const { place, applicant, ...assumed } = taken;
   const named = place === undefined ? undefined : checked<Place>(placeCheck, place, "/place");
   if (named && !named.ok) return { ...refused(named.sentence), ofTheDeal: {} };
   const asides = checked<OfTheDeal>(asidesCheck, assumed, "");
   if (!asides.ok) return { ...refused(asides.sentence), ofTheDeal: {} };
+  const applies =
+    applicant === undefined ? undefined : checked<Applicant>(applicantCheck, applicant, "/applicant");
+  if (applies && !applies.ok) return { ...refused(applies.sentence), ofTheDeal: {} };
   const read = readOption(option);
-  return { ...read, ...placeMember(named?.value, read.inputs), ofTheDeal: asides.value };
+  return {
+    ...read,
+    ...placeMember(named?.value, read.inputs),
+    ofTheDeal: asides.value,
+    applicant: applies?.value,
+  };
 }
 
 /** Some members of what was filed, and all else of it. */

@@ -37,6 +37,7 @@ export function wholeDealOf(
     ...(place !== undefined && { place }),
     ...(use !== undefined && { use }),
     ...(asides.return && { return: asides.return }),
+    ...(dealer.applicant && { applicant: dealer.applicant }),
     chosen:
       Math.max(
         options.findIndex(({ id }) => id === chosen),

@@ -3,7 +3,7 @@ import { DEAL_STATUSES, LONGEST_NAME, MOST_OPTIONS } from "../deal-document";
 import { ASIDES_OF_AN_OPTION, ASIDES_OF_THE_DEAL } from "../deal-document/asides.schema";
 import { Line, Notes, UseMember } from "../deal-document/document.schema";
 import { LeaseFileSchema, LoanFileSchema } from "../deal-file/deal-file.schema";
-import { DealerFileSchema } from "../dealer/dealer.schema";
+import { ApplicantSchema, DealerFileSchema } from "../dealer/dealer.schema";
 import { PlaceMember } from "../place/place.schema";
 import { Amount, Currency, exact, OneOf } from "../schema";
 import { StockNumber } from "../stock/stock.schema";
@@ -24,6 +24,8 @@ const FRAME = {
   ...PlaceMember,
   ...UseMember,
   ...ASIDES_OF_THE_DEAL,
+  /** What a lender asks of the customer, which is the dealer's alone. */
+  applicant: Type.Optional(ApplicantSchema),
   /** Which option is chosen, from 1. */
   chosen: Type.Optional(
     Type.Integer({

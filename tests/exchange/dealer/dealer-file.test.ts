@@ -1,5 +1,5 @@
 import { priceFile } from "@/exchange/answers/price-file";
-import { dealerApart } from "@/exchange/dealer";
+import { dealerApart, dealerInWords } from "@/exchange/dealer";
 import { lineIds, withLineIds } from "@/exchange/structure/line-ids";
 import { wholeDealOf } from "@/exchange/whole-deal";
 import { parseDealDocument } from "@/exchange/whole-deal/parse-document";
@@ -100,7 +100,17 @@ test.each([
     { structure: { price: "1", extras: [{ name: "A", amount: "1", cost: "x" }] } },
     /extraCosts\.0 is "x"/,
   ],
-  ["what there is no place for yet", { dealer: { buyRate: "5.25" } }, /dealer\.buyRate is not known/],
+  ["what there is no place for yet", { dealer: { income: "1" } }, /dealer\.income is not known/],
+  [
+    "a reserve of another kind",
+    { dealer: { reserve: { method: "guess" } } },
+    /dealer\.reserve is an object; it must be how a reserve is reckoned: .*"presentValue", "interestShare"/,
+  ],
+  [
+    "an answer of no state",
+    { dealer: { lenderAnswers: [{ lender: "Quillon Mutual", state: "maybe" }] } },
+    /state is "maybe"/,
+  ],
   [
     "an id that is none",
     { structure: { price: "1", fees: [{ id: "A B", name: "F", amount: "1" }] } },
@@ -119,16 +129,83 @@ test.each([
   }
 });
 
-test.each(["keepFor", "applicant"])("%s is refused by name at the deal until it has its place", name => {
+test.each(["keepFor"])("%s is refused by name at the deal until it has its place", name => {
   expect(parsed({ ...FRAME, [name]: "x", options: [OPTION] })).toEqual({
     ok: false,
     sentence: `${name} is not known.`,
   });
 });
 
-test.each(["lender"])("%s is refused by name at an option", name => {
-  expect(parsed({ ...FRAME, options: [{ ...OPTION, [name]: "x" }] })).toEqual({
-    ok: false,
-    sentence: `${name} is not known.`,
+test("who lends is of the option and the customer's to see; what a lender asks of the customer is not", () => {
+  const applicant = { score: 704, income: "5200.00", housing: "1100.00", debts: "640.00" };
+  const file = { ...FRAME, applicant, options: [{ ...OPTION, lender: "Quillon Mutual" }] };
+  const { document, dealer } = read(file);
+  expect(document.options[0]?.inputs.lender).toBe("Quillon Mutual");
+  expect(dealer).toEqual({ applicant });
+  expect(wholeDealOf(document, { dealer })).toMatchObject(file);
+  expect(JSON.stringify(wholeDealOf(document))).not.toMatch(/704|5200/);
+  expect(read({ ...FRAME, ...OPTION, version: 1, applicant }).dealer).toEqual({ applicant });
+  expect(parsed({ ...FRAME, ...OPTION, version: 1, applicant: { score: -1 } })).toMatchObject({
+    sentence: expect.stringMatching(/applicant\.score is -1; it must be a score from 0/),
   });
+});
+
+test("all that the dealer's side can hold goes out as it came in", () => {
+  const all = {
+    ...DEALER,
+    ownRebates: [null, "250.00"],
+    extraChargebacks: [{ term: 60, untilDays: 30 }],
+    lenderFee: "95.00",
+    others: [
+      { name: "Holdback", amount: "837.00", in: "front", shared: false },
+      { name: "Pack", amount: "-300.00", in: "front" },
+    ],
+    buyRate: "5.25",
+    reserve: {
+      method: "presentValue",
+      share: "100",
+      most: "2500.00",
+      chargeback: { until: 6, untilDays: 180, then: "byInterest" },
+    },
+    officerShare: { percent: "12", of: "back", less: "200.00" },
+    spreadReason: { reason: "competingOffer", words: "5.9 % from a bank" },
+    lenderAnswers: [
+      {
+        lender: "Quillon Mutual",
+        state: "funded",
+        on: "2026-11-24",
+        amount: "38425.00",
+        payments: 72,
+        buyRate: "5.25",
+        stipulations: [{ name: "Proof of income", on: "2026-11-25" }, { name: "Insurance" }],
+        goodThrough: "2026-12-24",
+        fundedOn: "2026-12-01",
+        funded: "38425.00",
+        reserveReceived: "1383.44",
+      },
+    ],
+  };
+  const rebates = [
+    { name: "Maker's rebate", amount: "1800.00" },
+    { name: "Ours", amount: "250.00" },
+  ];
+  const option = { ...OPTION, structure: { ...OPTION.structure, rebates }, dealer: all };
+  const { document, dealer } = read({ ...FRAME, options: [option] });
+  expect(wholeDealOf(document, { dealer }).options[0]?.dealer).toEqual(all);
+  // Each of it is told where it was changed.
+  const words = dealerInWords(document, {}, dealer).join("\n");
+  for (const said of [
+    "cost of the vehicle 25,000.00",
+    "our part of Ours 250.00",
+    "what comes back, cost of Gap cover over 60 months, all of it up to day 30",
+    "lender’s fee 95.00",
+    "Pack −300.00",
+    "buy rate 5.25",
+    "reserve by present value, 100 %, at most 2,500.00; all of it comes back up to payment 6 or day 180, then by the interest still to come",
+    "officer’s share 12 % of the back gross less 200.00",
+    "why this rate competing offer: 5.9 % from a bank",
+    "Quillon Mutual: funded on 24 Nov 2026, 38,425.00, 72 payments, bought at 5.25, 1 of 2 stipulations open, paid on 1 Dec 2026",
+  ])
+    expect(words).toContain(said);
+  expect(dealerInWords(document, dealer, {}).join("\n")).toContain("buy rate 5.25 removed");
 });

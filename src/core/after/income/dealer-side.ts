@@ -43,8 +43,8 @@ export type DealerSide = {
   tradeInValues: readonly (number | null)[];
   feeCosts: readonly (number | null)[];
   extraCosts: readonly (number | null)[];
-  /** Which rebates the dealer gives itself. */
-  ownRebates: readonly boolean[];
+  /** What of each rebate the dealer gives itself; null where it is the maker's. */
+  ownRebates: readonly (number | null)[];
   /** What the dealer pays to the lender. */
   lenderFee: number;
   others: readonly OtherIncome[];

@@ -121,9 +121,10 @@ function frontLines(
       const value = tradeInValues[index] ?? null;
       return value === null ? [] : [less("tradeIn", name, index, value, allowance ?? 0)];
     }),
-    ...rebates.flatMap(({ name, amount }, index) =>
-      ownRebates[index] ? [{ of: "rebate" as const, name, index, amount: -amount }] : [],
-    ),
+    ...rebates.flatMap(({ name }, index) => {
+      const own = ownRebates[index] ?? 0;
+      return own > 0 ? [{ of: "rebate" as const, name, index, amount: -own }] : [];
+    }),
     ...othersIn("front", others),
   ];
 }

@@ -1,7 +1,7 @@
 import Type from "typebox";
 import { LOCALES } from "../../notation";
 import { Currency, exact, OneOf, seen, unseen } from "../../schema";
-import { StructureSchema } from "../../structure/structure.schema";
+import { LineName, StructureSchema } from "../../structure/structure.schema";
 
 /** What every deal file has, whatever kind its deal is of. */
 const COMMON = {
@@ -9,6 +9,8 @@ const COMMON = {
   version: seen(Type.Literal(1, { description: "1" })),
   currency: seen(Currency),
   locale: seen(Type.Optional(OneOf(...LOCALES))),
+  /** Who lends, or leases. */
+  lender: seen(Type.Optional(LineName)),
   structure: seen(StructureSchema),
 };
 

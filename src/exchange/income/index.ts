@@ -1,0 +1,2 @@
+export { incomeJson } from "./income-json";
+export { answerDealerQuestion, isDealerQuestion } from "./income-questions";
