@@ -7,7 +7,6 @@ import type { ReactNode } from "react";
 import { FocusKept } from "@/features/focus/FocusKept";
 import { Notices } from "@/features/notices/Notices";
 import { FieldsSelect } from "@/features/shell/FieldsSelect";
-import { KeysAnywhere } from "@/features/shell/KeysAnywhere";
 import { Shell } from "@/features/shell/Shell";
 import { THEME_OF } from "@/features/shell/themes";
 import { WhenAlive } from "@/features/shell/WhenAlive";
@@ -33,7 +32,6 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
         <Notices />
         <FieldsSelect />
         <FocusKept />
-        <KeysAnywhere />
       </body>
     </html>
   );

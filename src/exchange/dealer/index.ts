@@ -1,7 +1,17 @@
+export { LENDER_STATES, SPREAD_REASONS } from "./answer-states";
 export { dealerApart } from "./apart";
 export type { Applicant, Dealer, DealerFile, DealerOfOption } from "./dealer.schema";
 export { dealerFileOf, dealerOfFile } from "./dealer-in-file";
+export type { LenderAnswer, SpreadReason } from "./lender-answers.schema";
 export { readSide } from "./read-side";
 export { type KnownCosts, takesSomething, withTakenCosts } from "./taken";
+export {
+  lenderAnswerInWords,
+  METHODS,
+  officerShareInWords,
+  REASONS,
+  reserveInWords,
+  STATES,
+} from "./terms-in-words";
 export { optionUpToDate } from "./up-to-date";
 export { costedLines, dealerInWords } from "./words";

@@ -1,6 +1,7 @@
 import Type from "typebox";
 import { Amount, exact, IsoDate, OneOf, Payments, YearlyRate } from "../schema";
 import { list } from "../structure/structure.schema";
+import { LENDER_STATES, SPREAD_REASONS } from "./answer-states";
 import { SignedAmount } from "./reserve.schema";
 
 const MOST_ANSWERS = 30;
@@ -14,9 +15,6 @@ const Text = (what: string) =>
     pattern: "^[^\\u0000-\\u001f\\u007f]*$",
     description: `${what} of 1 to ${LONGEST_TEXT} characters`,
   });
-
-/** How an application stands with a lender. */
-export const LENDER_STATES = ["sent", "approved", "countered", "declined", "withdrawn", "funded"] as const;
 
 /** What a lender asks for before it pays, ticked with the day on which it was there. */
 const Stipulation = exact({ name: Text("a stipulation"), on: Type.Optional(IsoDate) });
@@ -37,9 +35,6 @@ const LenderAnswerSchema = exact({
 });
 
 export const LenderAnswersSchema = list(LenderAnswerSchema, MOST_ANSWERS, "lenders’ answers");
-
-/** Why a rate is below what every customer is offered. */
-export const SPREAD_REASONS = ["competingOffer", "budget", "limit", "campaign", "stock", "other"] as const;
 
 /** Why the spread is not the usual one: below it one of some reasons, above it a sentence. */
 export const SpreadReasonSchema = exact({

@@ -1,7 +1,8 @@
 import { parseIsoDate } from "@/core";
 import { shortDate, typedAmountText } from "../text";
+import type { SPREAD_REASONS } from "./answer-states";
 import type { Applicant, DealerOfOption } from "./dealer.schema";
-import type { LenderAnswer, SPREAD_REASONS, SpreadReason } from "./lender-answers.schema";
+import type { LenderAnswer, SpreadReason } from "./lender-answers.schema";
 
 type Reserve = NonNullable<DealerOfOption["reserve"]>;
 type OfficerShare = NonNullable<DealerOfOption["officerShare"]>;

@@ -80,17 +80,16 @@ const WHAT: Record<CostedList, string> = {
   rebates: "our part of",
 };
 
-/** The lines of an option that can have cost the dealer something, each with its id and what is asked of it. */
-export function costedLines({ inputs: { structure } }: DealOption): { id: string; words: string }[] {
+/** A line of which the dealer's side can know an amount: what it is called, and what is asked of it. */
+type CostedLine = { id: string; list: CostedList; index: number; name: string; words: string };
+
+/** The lines of an option of which the dealer's side can know an amount. */
+export function costedLines({ inputs: { structure } }: DealOption): CostedLine[] {
   return COSTED_LISTS.flatMap(list => {
     const lines = linesOf(structure, list);
     return lineIds(structure, list).map((id, index) => {
-      const name = lines[index]?.name;
-      const what = WHAT[list];
-      return {
-        id,
-        words: `${what} ${name ?? (lines.length > 1 ? `trade-in ${index + 1}` : "the trade-in")}`,
-      };
+      const name = lines[index]?.name ?? (lines.length > 1 ? `trade-in ${index + 1}` : "the trade-in");
+      return { id, list, index, name, words: `${WHAT[list]} ${name}` };
     });
   });
 }

@@ -74,7 +74,14 @@ export function SettingsScreen({ opened, kept }: { opened: SettingsReply; kept: 
     taxes: <TaxProfiles profiles={state.profiles} dispatch={dispatch} />,
     fees: <UsualCharges list="fees" />,
     extras: <UsualCharges list="extras" />,
-    costs: <UsualCosts extras={settings.extras ?? []} currency={state.house.currency} notation={notation} />,
+    costs: (
+      <UsualCosts
+        extras={settings.extras ?? []}
+        currency={state.house.currency}
+        notation={notation}
+        place={state.house.place}
+      />
+    ),
     papers: (
       <PapersCard
         papers={state.papers}

@@ -1,15 +1,23 @@
-import { useRef, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { withOptional } from "@/exchange/members";
 import type { Notation } from "@/exchange/notation";
 import type { SettingsDealer, UsualExtra } from "@/exchange/settings";
 import { dealerApi } from "@/features/api/dealer";
 import { CostField } from "@/features/deal/dealer/CostField";
+import { KnownAt, KnownField } from "@/features/deal/dealer/KnownField";
+import { Labelled, LenderTerms } from "@/features/deal/dealer/LenderTerms";
+import { useSide } from "@/features/dealer-side/side-state";
 import type { SettingsDealerReply } from "@/server/contract";
 
-type Props = { extras: readonly UsualExtra[]; currency: string; notation: Notation };
+type Props = {
+  extras: readonly UsualExtra[];
+  currency: string;
+  notation: Notation;
+  place: string | undefined;
+};
 
 /** What the house pays for its usual extras: not on the page before it is asked for, and gone when it is closed. */
-export function UsualCosts({ extras, currency, notation }: Props) {
+export function UsualCosts({ extras, currency, notation, place }: Props) {
   const [opened, setOpened] = useState<SettingsDealerReply | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const saving = useRef<Promise<SettingsDealerReply | null>>(Promise.resolve(null));
@@ -23,11 +31,15 @@ export function UsualCosts({ extras, currency, notation }: Props) {
     );
     return answer.kind === "done" ? answer.value : null;
   };
-  const open = async () => {
-    await saving.current;
-    saving.current = Promise.resolve(null);
-    setOpened(taken(await dealerApi.settings()));
-  };
+  const isSideOpen = useSide();
+  // biome-ignore lint/correctness/useExhaustiveDependencies: it is asked for when the side opens, and gone when it closes.
+  useEffect(() => {
+    if (!isSideOpen) return setOpened(null);
+    void saving.current.then(async () => {
+      saving.current = Promise.resolve(null);
+      setOpened(taken(await dealerApi.settings()));
+    });
+  }, [isSideOpen]);
   // One save after the other, each from the version that the one before has led to.
   const save = (dealer: SettingsDealer) => {
     if (!opened) return;
@@ -46,12 +58,16 @@ export function UsualCosts({ extras, currency, notation }: Props) {
         <button
           type="button"
           className="btn btn-ghost btn-sm ml-auto"
-          onClick={() => (opened ? setOpened(null) : void open())}
+          onClick={() =>
+            void import("@/features/dealer-side/keep-side").then(({ toggleSide }) => toggleSide())
+          }
         >
-          {opened ? "Hide costs" : "Show costs"}
+          {opened ? "Close it" : "Open it"} <kbd className="kbd kbd-sm">Ctrl .</kbd>
         </button>
       </div>
-      <p className="text-faint text-sm">What usual extras cost the dealer; customers never see it.</p>
+      <p className="text-faint text-sm">
+        What usual extras cost, and how lenders and officers are paid in a new deal; customers never see it.
+      </p>
       {opened && extras.length === 0 && <p className="text-faint text-sm">There is no usual extra yet.</p>}
       {opened && (
         <div className="mt-1 grid grid-cols-[1fr_8rem] items-center gap-x-3 gap-y-1">
@@ -67,6 +83,33 @@ export function UsualCosts({ extras, currency, notation }: Props) {
             />,
           ])}
         </div>
+      )}
+      {opened && (
+        <KnownAt value={{ currency, notation }}>
+          <div className="mt-2 flex flex-col gap-2 border-base-300 border-t pt-2">
+            <div className="flex flex-wrap gap-x-5 gap-y-1">
+              <Labelled name="Usual spread, points of rate">
+                <KnownField
+                  label="Usual spread"
+                  of="percent"
+                  value={opened.dealer.usualSpread}
+                  put={spread => save(withOptional(opened.dealer, "usualSpread", spread))}
+                  className="w-20"
+                />
+              </Labelled>
+              <Labelled name="at most">
+                <KnownField
+                  label="Most spread"
+                  of="percent"
+                  value={opened.dealer.mostSpread}
+                  put={spread => save(withOptional(opened.dealer, "mostSpread", spread))}
+                  className="w-20"
+                />
+              </Labelled>
+            </div>
+            <LenderTerms terms={opened.dealer} put={save} isFlatOnly={place === "GB"} />
+          </div>
+        </KnownAt>
       )}
       {problem && (
         <p role="alert" className="mt-1 text-error text-sm">

@@ -1,5 +1,6 @@
 import { BookOpen, Library, Settings2, Truck } from "lucide-react";
 import type { ReactNode } from "react";
+import { KeysAnywhere } from "./KeysAnywhere";
 
 /**
  * The frame of every screen: the way to each place at the side, or on top of a narrow screen.
@@ -41,6 +42,7 @@ export function Shell({ warning, children }: { warning?: string | undefined; chi
           <Library size={20} aria-hidden="true" />
           Figures
         </a>
+        <KeysAnywhere />
         <a
           href="/settings"
           className="flex items-center gap-1.5 rounded-field px-1.5 py-1.5 font-semibold text-primary text-xs max-md:ml-auto md:mt-auto md:flex-col md:gap-0.5"

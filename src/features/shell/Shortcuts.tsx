@@ -8,6 +8,10 @@ const SHORTCUTS: readonly (readonly [keys: string, does: string])[] = [
     "Do anything: every command, field and view by its name, or a phrase such as “72 payments at 5.9”",
   ],
   ["Ctrl /", "This sheet"],
+  [
+    "Ctrl .",
+    "The dealer’s side, opened or closed everywhere; it closes by itself after five minutes without a key",
+  ],
   ["Ctrl Z", "Undo; in all options of the deal"],
   ["Ctrl Shift Z", "Redo"],
   ["F2", "In a line’s figure: to its links and choices, ← → from one to the next, F2 back"],

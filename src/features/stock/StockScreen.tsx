@@ -1,7 +1,7 @@
 "use client";
 
 import { FileDown, FileUp, Plus } from "lucide-react";
-import { useRef, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { useDropzone } from "react-dropzone";
 import { notationOf } from "@/exchange/notation";
 import type { Settings } from "@/exchange/settings";
@@ -12,6 +12,7 @@ import { readTextFile } from "@/features/api/read-text-file";
 import { reasonOf } from "@/features/api/reason-of";
 import { stockApi } from "@/features/api/stock";
 import { saveTable } from "@/features/api/tables";
+import { useSide } from "@/features/dealer-side/side-state";
 import { saveFile } from "@/features/figures/save-file";
 import { todaysDay } from "@/features/figures/today";
 import { notify } from "@/features/notices/notify";
@@ -59,6 +60,12 @@ export function StockScreen({ opened, house }: Props) {
     if (answer.kind === "done") setCosts(answer.value.costs);
     else notify.error(`The costs were not opened. ${reasonOf(answer)}`);
   };
+  const isSideOpen = useSide();
+  // biome-ignore lint/correctness/useExhaustiveDependencies: they are asked for when the side opens, and gone when it closes.
+  useEffect(() => {
+    if (isSideOpen) void loadCosts();
+    else setCosts(null);
+  }, [isSideOpen]);
   const put = (changed: readonly KeptVehicle[], without?: string) =>
     setVehicles(now => {
       const replaced = new Set([...changed.map(({ id }) => id), without]);
@@ -161,7 +168,9 @@ export function StockScreen({ opened, house }: Props) {
           className="btn btn-sm h-8.5"
           aria-pressed={costs !== null}
           title="What each vehicle cost the dealer, which customers never see"
-          onClick={() => (costs ? setCosts(null) : void loadCosts())}
+          onClick={() =>
+            void import("@/features/dealer-side/keep-side").then(({ toggleSide }) => toggleSide())
+          }
         >
           {costs ? "Hide costs" : "Show costs"}
         </button>

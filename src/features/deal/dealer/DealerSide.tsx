@@ -1,45 +1,55 @@
-import { useEffect, useState } from "react";
+import { type ReactNode, useEffect, useState } from "react";
 import { nameOf } from "@/exchange/deal-document";
-import { costedLines, type Dealer, type DealerOfOption } from "@/exchange/dealer";
+import type { DealerOfOption } from "@/exchange/dealer";
 import { withOptional } from "@/exchange/members";
+import type { SettingsDealer } from "@/exchange/settings";
 import { dealerApi } from "@/features/api/dealer";
-import { whenText } from "@/features/figures/when";
+import { closeSide } from "@/features/dealer-side/keep-side";
+import { useMinutesLeft } from "@/features/dealer-side/SidePlaces";
 import { SaveStatusLine } from "@/features/saving/SaveStatusLine";
-import type { HistoryReply } from "@/server/contract";
 import { useDesk } from "../desk/desk-context";
 import { deskDocument } from "../desk/desk-state";
 import { saveDealFile } from "../desk/save-deal-file";
-import { useNotation } from "../option/option-context";
-import { CostField } from "./CostField";
+import { useNotation, useOption } from "../option/option-context";
+import { ApplicantFields } from "./ApplicantFields";
+import { DealerHistory } from "./DealerHistory";
+import { EarlyBack } from "./EarlyBack";
+import { EarnsIt } from "./EarnsIt";
+import { IncomeLines } from "./IncomeLines";
+import { KnownAt } from "./KnownField";
+import { LenderAnswers } from "./LenderAnswers";
+import { LenderTerms } from "./LenderTerms";
+import { Spread } from "./Spread";
 import { useDealerPart } from "./use-dealer-part";
+import { useIncome } from "./use-income";
+
+const NOTHING: DealerOfOption = {};
 
 /**
- * What the customer never sees of the open option: what the vehicle and its lines cost the dealer. It is asked for when it is
- * opened, and gone from the page when another view is.
+ * What the customer never sees of the open option: what it earns, and what that is reckoned from. It is asked for when the
+ * dealer's side is opened, and gone from the page when that is closed.
  */
 export function DealerSide({ dealId }: { dealId: string }) {
-  const { state, show } = useDesk();
+  const { state } = useDesk();
+  const { option } = useOption();
   const { notation } = useNotation();
   const { dealer, status, change, keepMine, takeTheirs } = useDealerPart(dealId);
+  const house = useHouse();
   const document = deskDocument(state);
-  const option = document.options.find(({ id }) => id === state.open) ?? document.options[0];
-  if (!option) return null;
-  const { currency } = option.inputs;
-  const known: DealerOfOption = dealer?.options?.[option.id] ?? {};
+  const known = dealer?.options?.[state.open] ?? NOTHING;
+  const earning = useIncome(option, known, state.heading.place);
   const put = (next: DealerOfOption) =>
-    change({ ...dealer, options: { ...dealer?.options, [option.id]: next } });
-  const lines = costedLines(option);
-  const field = (label: string, amount: string | number | undefined, onChange: (to?: string) => void) => (
-    <CostField key={`${option.id} ${label}`} {...{ label, amount, currency, notation, onChange }} />
-  );
+    change({ ...dealer, options: { ...dealer?.options, [state.open]: next } });
   return (
     // What is printed may be handed over.
-    <section aria-labelledby="dealer-side-title" className="card-paper px-4 py-2.5 print:hidden">
-      <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
+    <section
+      aria-labelledby="dealer-side-title"
+      className="rounded-box border border-info border-dashed bg-base-100 print:hidden"
+    >
+      <div className="flex flex-wrap items-center gap-x-3 gap-y-1 border-base-300 border-b px-4 py-2">
         <h2 id="dealer-side-title" className="font-semibold text-lg">
-          Dealer’s side
+          What this option earns
         </h2>
-        <span className="text-faint text-sm">{currency}, not on the page while it is closed</span>
         <span className="grow" />
         <SaveStatusLine status={status} unreadable={false} />
         <button
@@ -51,12 +61,10 @@ export function DealerSide({ dealId }: { dealId: string }) {
         >
           Export with costs
         </button>
-        <button type="button" className="btn btn-sm" onClick={() => show("desk")}>
-          Close
-        </button>
+        <ClosesSoon />
       </div>
       {status.kind === "conflict" && (
-        <p role="alert" className="flex flex-wrap items-center gap-3 text-error">
+        <p role="alert" className="flex flex-wrap items-center gap-3 px-4 text-error">
           Somebody else has changed the same figure meanwhile.
           <button type="button" className="btn btn-sm" onClick={() => keepMine(status.theirs)}>
             Keep mine
@@ -66,50 +74,81 @@ export function DealerSide({ dealId }: { dealId: string }) {
           </button>
         </p>
       )}
-      {!dealer && <p className="py-1 text-faint">Opening …</p>}
-      {dealer && (
-        <div className="mt-1 grid max-w-lg grid-cols-[1fr_9rem] items-baseline gap-x-3 gap-y-1">
-          <span>Cost of the vehicle</span>
-          {field("Cost of the vehicle", known.cost, cost => put(withOptional(known, "cost", cost)))}
-          {lines.map(({ id, words }) => {
-            const label = words.replace(/^./, first => first.toUpperCase());
-            return [
-              <span key={`name ${id}`}>{label}</span>,
-              field(label, known.costs?.[id], cost =>
-                put({ ...known, costs: withOptional(known.costs ?? {}, id, cost) }),
-              ),
-            ];
-          })}
-        </div>
+      {!dealer && <p className="px-4 py-2 text-faint">Opening …</p>}
+      {dealer && !earning && (
+        <p className="px-4 py-2 text-faint">What it earns is shown once the option has an answer.</p>
       )}
-      {dealer && <DealerHistory dealId={dealId} dealer={dealer} />}
+      {dealer && earning && (
+        // Each option has its own fields: what was typed in one is not the next one's.
+        <KnownAt key={state.open} value={{ currency: option.inputs.currency, notation }}>
+          <div className="grid xl:grid-cols-[3fr_2fr]">
+            <div className="px-4 py-1">
+              <IncomeLines id={state.open} {...{ earning, known, put }} />
+            </div>
+            <div className="flex flex-col gap-3 border-base-300 px-4 py-2 max-xl:border-t xl:border-l">
+              <h3 className="font-semibold">If the customer pays off early</h3>
+              <EarlyBack earning={earning} known={known} />
+              <EarnsIt earning={earning} />
+              <Spread {...{ earning, known, put, house }} />
+            </div>
+          </div>
+          <Part name="How the lender pays, and the officer’s share">
+            <LenderTerms terms={known} put={put} isFlatOnly={earning.place === "GB"} />
+          </Part>
+          <Part name={`Lenders’ answers: ${known.lenderAnswers?.length ?? 0}`}>
+            <LenderAnswers {...{ earning, known, put }} lender={option.inputs.lender} />
+          </Part>
+          <Part name="The customer’s score, income and debts">
+            <ApplicantFields
+              applicant={dealer.applicant ?? {}}
+              put={applicant => change(withOptional(dealer, "applicant", applicant))}
+            />
+          </Part>
+          <Part name="What was changed here">
+            <DealerHistory dealId={dealId} dealer={dealer} />
+          </Part>
+        </KnownAt>
+      )}
     </section>
   );
 }
 
-/** What was changed of it, the latest first. */
-function DealerHistory({ dealId, dealer }: { dealId: string; dealer: Dealer }) {
-  const { notation } = useNotation();
-  const [changes, setChanges] = useState<HistoryReply["changes"]>([]);
-  const [isOpen, setOpen] = useState(false);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: with each change there is more to tell.
+/** What the house has settled of it. */
+function useHouse(): SettingsDealer {
+  const [house, setHouse] = useState<SettingsDealer>({});
   useEffect(() => {
-    if (!isOpen) return;
-    void dealerApi.history(dealId).then(answer => {
-      if (answer.kind === "done") setChanges(answer.value.changes.filter(({ part }) => part === "dealer"));
+    void dealerApi.settings().then(answer => {
+      if (answer.kind === "done") setHouse(answer.value.dealer);
     });
-  }, [dealId, isOpen, dealer]);
+  }, []);
+  return house;
+}
+
+/** That it is open, and for how long yet; a press closes it. */
+function ClosesSoon() {
+  const minutes = useMinutesLeft();
   return (
-    <details className="mt-2 text-sm" onToggle={({ currentTarget }) => setOpen(currentTarget.open)}>
-      <summary className="cursor-pointer text-primary">What was changed here</summary>
-      <ol>
-        {changes.map(({ number, at, words }) => (
-          <li key={number}>
-            <span className="text-faint">{whenText(at, notation)}</span> {words}
-          </li>
-        ))}
-        {changes.length === 0 && <li className="text-faint">Nothing yet</li>}
-      </ol>
+    <button
+      type="button"
+      title="Ctrl ."
+      className="cursor-pointer rounded-full border border-info border-dashed px-3 py-0.5 font-semibold text-info text-xs"
+      onClick={closeSide}
+    >
+      dealer’s side open · closes in {minutes} min<span className="sr-only">; close it now</span>
+    </button>
+  );
+}
+
+/** A part of it that is opened now and then; what is in it is drawn only then. */
+function Part({ name, children }: { name: string; children: ReactNode }) {
+  const [isOpen, setOpen] = useState(false);
+  return (
+    <details
+      className="border-base-300 border-t px-4 py-1.5"
+      onToggle={({ currentTarget }) => setOpen(currentTarget.open)}
+    >
+      <summary className="cursor-pointer font-semibold text-primary text-sm">{name}</summary>
+      {isOpen && <div className="py-1.5">{children}</div>}
     </details>
   );
 }

@@ -2,6 +2,7 @@ import { useCallback, useEffect, useRef, useState } from "react";
 import { isSame } from "@/exchange/deal-document";
 import type { Dealer } from "@/exchange/dealer";
 import { dealerApi } from "@/features/api/dealer";
+import { holdsSide } from "@/features/dealer-side/keep-side";
 import { type Autosave, createAutosave, type Parts, type SaveStatus } from "@/features/saving/autosave";
 import { browserStorage, openPage, openPages, pageName } from "@/features/saving/browser-pages";
 import type { DealerReply } from "@/server/contract";
@@ -87,6 +88,10 @@ export function useDealerPart(dealId: string) {
       window.removeEventListener("online", flush);
     };
   }, [dealId]);
+
+  const isUnsaved = useRef(false);
+  isUnsaved.current = status.kind === "saving";
+  useEffect(() => holdsSide(() => isUnsaved.current), []);
 
   const change = useCallback((next: Dealer) => {
     setDealer(next);

@@ -9,25 +9,23 @@ export const VIEWS = {
   who: "Customer and vehicle",
 } as const;
 
-export type ShownView = keyof typeof VIEWS;
-/** The dealer's side is opened from the palette alone, for the customer sees the bar. */
-export type View = ShownView | "dealer";
+export type View = keyof typeof VIEWS;
 
 /** A signed deal has nothing that could be moved on a map. */
-const OF_OPEN_DEALS: ReadonlySet<ShownView> = new Set(["map", "reach"]);
+const OF_OPEN_DEALS: ReadonlySet<View> = new Set(["map", "reach"]);
 
 /** The views that a deal can be shown in. */
-export const viewsOf = (isFrozen: boolean): ShownView[] =>
-  (Object.keys(VIEWS) as ShownView[]).filter(view => !isFrozen || !OF_OPEN_DEALS.has(view));
+export const viewsOf = (isFrozen: boolean): View[] =>
+  (Object.keys(VIEWS) as View[]).filter(view => !isFrozen || !OF_OPEN_DEALS.has(view));
 
 /** So many stand in the bar; the first of them are those that are opened most. */
 const MOST_IN_BAR = 6;
 
 /** What is seldom opened waits under "More", also where there is room. */
-const SELDOM: ReadonlySet<ShownView> = new Set(["who"]);
+const SELDOM: ReadonlySet<View> = new Set(["who"]);
 
 /** The views that stand in the bar, and those that wait under "More". */
-export function barOf(isFrozen: boolean): { shown: ShownView[]; more: ShownView[] } {
+export function barOf(isFrozen: boolean): { shown: View[]; more: View[] } {
   const all = viewsOf(isFrozen);
   const shown = all.filter(view => !SELDOM.has(view)).slice(0, MOST_IN_BAR);
   return { shown, more: all.filter(view => !shown.includes(view)) };

@@ -22,12 +22,13 @@ export const SETTINGS: Command[] = SECTIONS.map(({ id, name, says }) => ({
   run: () => location.assign(`/settings#${id}`),
 }));
 
-export const elsewhere = ({ state, show }: Desk, onShortcuts: () => void): Command[] => [
+export const elsewhere = ({ state }: Desk, onShortcuts: () => void): Command[] => [
   {
     id: "dealer",
     name: "Dealer’s side",
-    says: "Shows what the vehicle and the lines cost the dealer; nothing of it is on the page before.",
-    run: () => show("dealer"),
+    says: "Opens or closes what costs, lenders and officers make of the deal; nothing of it is on the page before.",
+    also: "income earned gross reserve costs",
+    run: () => void import("@/features/dealer-side/keep-side").then(({ toggleSide }) => toggleSide()),
   },
   {
     id: "deal-file",

@@ -1,5 +1,6 @@
-import { lazy, memo, type ReactNode, Suspense, useState } from "react";
+import { lazy, memo, type ReactNode, Suspense, useEffect, useRef, useState } from "react";
 import type { ReachTerm } from "@/core/reach";
+import { useSide } from "@/features/dealer-side/side-state";
 import { useUntilPressed } from "@/features/focus/use-until-pressed";
 import { useFrame } from "../desk/desk-context";
 import type { View } from "../desk/views";
@@ -15,7 +16,6 @@ const LOADS = {
   reach: () => import("../reach/Reach"),
   map: () => import("../map/PaymentMap"),
   lineUp: () => import("../line-up/LineUp"),
-  dealer: () => import("../dealer/DealerSide"),
   who: () => import("../who/CustomerAndVehicle"),
 };
 
@@ -37,7 +37,9 @@ const History = lazy(() => LOADS.history().then(({ History: history }) => ({ def
 const LineUp = lazy(() => LOADS.lineUp().then(({ LineUp: lineUp }) => ({ default: lineUp })));
 const Reach = lazy(() => LOADS.reach().then(({ Reach: reach }) => ({ default: reach })));
 const PaymentMap = lazy(() => LOADS.map().then(({ PaymentMap: map }) => ({ default: map })));
-const DealerSide = lazy(() => LOADS.dealer().then(({ DealerSide: side }) => ({ default: side })));
+const DealerSide = lazy(() =>
+  import("../dealer/DealerSide").then(({ DealerSide: side }) => ({ default: side })),
+);
 const CustomerAndVehicle = lazy(() => LOADS.who().then(({ CustomerAndVehicle: who }) => ({ default: who })));
 const opened = (part: ReactNode) => (
   <Suspense fallback={<p className="p-4 text-faint">Opening …</p>}>{part}</Suspense>
@@ -68,12 +70,19 @@ export const DeskBars = memo(function DeskBars({
 
 /** The open option in the view that is looked at: what is typed to the left, what is answered to the right. */
 export const DeskBody = memo(function DeskBody({ dealId, fileName }: { dealId: string; fileName: string }) {
-  const { heading, kind, view } = useFrame();
+  const { heading, kind, view, show } = useFrame();
+  const now = useRef(view);
+  now.current = view;
   const [mapChoice, setMapChoice] = useState<MapChoice | null>(null);
   const [terms, setTerms] = useState<readonly ReachTerm[] | null>(null);
   const { Structure, Plan, Answer } = drawnOf(kind);
   const notes = useUntilPressed(heading.notes);
-  const answer = { fileName, isWhole: view === "desk" };
+  const isSideOpen = useSide();
+  useEffect(() => {
+    if (isSideOpen && now.current !== "lineUp") show("desk");
+  }, [isSideOpen, show]);
+  const hasSide = isSideOpen && view === "desk";
+  const answer = { fileName, isWhole: view === "desk" && !hasSide };
   return (
     <div className="flex min-h-0 min-w-0 flex-col gap-2 [grid-area:body]">
       {notes !== undefined && (
@@ -96,7 +105,7 @@ export const DeskBody = memo(function DeskBody({ dealId, fileName }: { dealId: s
           <div className="flex min-h-0 min-w-0 flex-1 flex-col gap-3 max-lg:contents lg:overflow-auto">
             {opened(<Answer {...answer} />)}
             {view === "reach" && opened(<Reach terms={terms} onTerms={setTerms} />)}
-            {view === "dealer" && opened(<DealerSide dealId={dealId} />)}
+            {hasSide && opened(<DealerSide dealId={dealId} />)}
             {view === "who" && opened(<CustomerAndVehicle dealId={dealId} />)}
             {view === "map" && opened(<PaymentMap choice={mapChoice} onChoice={setMapChoice} />)}
           </div>

@@ -1,9 +1,9 @@
 import { type RefObject, useEffect, useRef } from "react";
 import { useFrame } from "../desk/desk-context";
-import { type ShownView, VIEWS, type View } from "../desk/views";
+import { VIEWS, type View } from "../desk/views";
 
 type Props = {
-  views: readonly ShownView[];
+  views: readonly View[];
   /** The button that it hangs below. */
   beside: RefObject<HTMLElement | null>;
   /** A view is about to be wanted: a pointer or the focus is on its button. */

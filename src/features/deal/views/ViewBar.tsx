@@ -1,7 +1,7 @@
 import { lazy, memo, Suspense, useRef, useState } from "react";
 import { focusSoon } from "@/features/focus/focus-soon";
 import { useFrame } from "../desk/desk-context";
-import { barOf, type ShownView, VIEWS, type View } from "../desk/views";
+import { barOf, VIEWS, type View } from "../desk/views";
 import { useIsFrozen } from "../option/option-context";
 import { MORE_OPTIONS, NOTES_FIELD } from "../parts/places";
 
@@ -65,7 +65,7 @@ export const ViewBar = memo(function ViewBar({ onNear, isOpen }: Props) {
               className={tabStyle(more.some(each => each === view))}
               onClick={() => setMore(true)}
             >
-              {more.some(each => each === view) ? VIEWS[view as ShownView] : "More views"}
+              {more.some(each => each === view) ? VIEWS[view as View] : "More views"}
             </button>
           )}
           {isMore && (

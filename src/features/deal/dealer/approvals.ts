@@ -1,0 +1,56 @@
+import { groupedAmount, isoDate, isSameRate, parseAmount, parseIsoDate, type Quote } from "@/core";
+import type { LenderAnswer } from "@/exchange/dealer";
+import { contractRate } from "./remarks";
+import type { Earning } from "./use-income";
+
+const OPEN: ReadonlySet<LenderAnswer["state"]> = new Set(["approved", "countered", "funded"]);
+
+/** What of an option a lender's approval does not cover, in sentences; and what it paid otherwise than was reckoned. */
+export function beyondApproval(answer: LenderAnswer, { quote, side, earned }: Earning): string[] {
+  if (!OPEN.has(answer.state)) return [];
+  const money = (minor: number) => groupedAmount(minor, quote.decimals);
+  const read = (typed: string | number | undefined) =>
+    typed === undefined ? undefined : signed(String(typed), quote.decimals);
+  const [amount, received] = [read(answer.amount), read(answer.reserveReceived)];
+  const lent = amountOf(quote);
+  const said: string[] = [];
+  if (amount !== undefined && lent > amount)
+    said.push(`${money(lent)} is ${money(lent - amount)} more than the ${money(amount)} approved.`);
+  if (answer.payments !== undefined && quote.payments > answer.payments)
+    said.push(`${quote.payments} payments are more than the ${answer.payments} approved.`);
+  if (
+    answer.buyRate !== undefined &&
+    side.buyRate !== null &&
+    !isSameRate(String(answer.buyRate), side.buyRate)
+  )
+    said.push(`It buys at ${answer.buyRate}, and the deal reckons with ${side.buyRate}.`);
+  if (answer.buyRate !== undefined && Number(contractRate(quote)) < Number(answer.buyRate))
+    said.push(
+      `The customer’s rate of ${contractRate(quote)} is below the ${answer.buyRate} that it buys at.`,
+    );
+  if (received !== undefined && earned.reserve !== null && received !== earned.reserve.amount)
+    said.push(
+      `Received ${money(received)}, reckoned ${money(earned.reserve.amount)}: ${money(received - earned.reserve.amount)}.`,
+    );
+  return said;
+}
+
+/** The loan amount, or the adjusted capitalized cost, in minor units. */
+export const amountOf = (quote: Quote): number => ("loanAmount" in quote ? quote.loanAmount : quote.cost);
+
+function signed(typed: string, decimals: number): number | undefined {
+  const minor = parseAmount(typed.replace(/^-/, ""), decimals);
+  return minor !== undefined && typed.startsWith("-") ? -minor : minor;
+}
+
+/** The customer is told so long after the application: 12 CFR 1002.9(a)(1). */
+const DAYS_TO_NOTICE = 30;
+
+/** In the United States, where every lender has declined: by when the customer is to be told. */
+export function noticeDue(answers: readonly LenderAnswer[], place: string | undefined): string | null {
+  if (place !== "US" || answers.length === 0 || answers.some(({ state }) => state !== "declined"))
+    return null;
+  const days = answers.flatMap(({ on }) => (on === undefined ? [] : (parseIsoDate(on) ?? [])));
+  const by = days.length > 0 ? ` by ${isoDate(Math.min(...days) + DAYS_TO_NOTICE)}` : "";
+  return `Every lender has declined: the customer is to have a notice of it${by}, within 30 days of the application (12 CFR 1002.9).`;
+}
