@@ -1,8 +1,10 @@
 // The demo scenario: Tarn & Hollow, a made-up dealer in the made-up town of Marrow Bay, and its lending desk.
 import { asidesMember, type DealDocument, type DealHeading, documentOf } from "@/exchange/deal-document";
 import type { DealFile } from "@/exchange/deal-file";
+import { type Dealer, dealerOfFile } from "@/exchange/dealer";
 import type { ExtraFile } from "@/exchange/extra-payments/extra.schema";
 import type { LoanFile } from "@/exchange/kinds/loan";
+import { INCOME } from "./income";
 import { LEASES } from "./leases";
 import { MORE_DEALS } from "./more-deals";
 import { OPTIONS } from "./options";
@@ -243,15 +245,31 @@ function asidesOf(
   });
 }
 
+/** What the dealer alone knows of a deal. */
+function dealerOf(known: (typeof INCOME)[string] | undefined, { options }: DealDocument): Dealer | undefined {
+  if (!known) return undefined;
+  const ofOptions = options.map(({ id, inputs }, index) => [
+    id,
+    dealerOfFile(inputs.structure, known.options[index]),
+  ]);
+  return {
+    options: Object.fromEntries(ofOptions),
+    ...(known.applicant && { applicant: known.applicant }),
+  };
+}
+
 export const DEMO_DEALS = [...loans, ...leases].map(
   ({ heading: { customer, vehicle, status, changed }, inputs, tried }, place) => {
     const document = documentOf(
       { customer: demoCustomer(customer), vehicle: demoVehicle(vehicle), status, place: "US" },
       { id: optionId(place), name: "", inputs },
     );
+    const whole = withOptions(document, customer, place);
+    const dealer = dealerOf(INCOME[`${customer} ${vehicle}`], whole);
     return {
-      ...withOptions(document, customer, place),
+      ...whole,
       ...asidesOf(tried, optionId(place)),
+      ...(dealer && { dealer }),
       changedAt: new Date(changed),
     };
   },

@@ -72,4 +72,12 @@ export const DEMO_SETTINGS: Settings = {
 /** What the house pays for its usual extras. */
 export const DEMO_SETTINGS_DEALER: SettingsDealer = {
   extraCosts: { "service-contract": "1040.00", "gap-cover": "310.00", awning: "820.00" },
+  reserve: {
+    method: "presentValue",
+    most: "2500.00",
+    chargeback: { until: 6, then: "byInterest" },
+  },
+  officerShare: { percent: "12", of: "back", less: "200.00" },
+  usualSpread: "1.25",
+  mostSpread: "2",
 };

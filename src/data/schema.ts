@@ -25,6 +25,7 @@ import {
 } from "@/exchange/deal-document";
 import type { DealFile } from "@/exchange/deal-file";
 import type { Dealer } from "@/exchange/dealer";
+import type { EarnedFigures } from "@/exchange/income/earned-figures";
 import type { RegisterKind } from "@/exchange/option-words";
 import type { Place } from "@/exchange/place/places";
 import type { Settings, SettingsDealer } from "@/exchange/settings";
@@ -320,6 +321,20 @@ export const registerLines = pgTable(
     index("register_to_make").on(table.changedAt).where(sql`${table.madeBy} is null`),
   ],
 );
+
+/**
+ * What each agreed or signed deal earns the dealer, apart from what the register shows: it follows from the deal and its
+ * dealer's part, and is made after each change of either.
+ */
+export const dealIncome = pgTable("deal_income", {
+  dealId: uuid()
+    .primaryKey()
+    .references(() => deals.id, { onDelete: "cascade" }),
+  /** The deal's version that it follows from, and that of the core which made it. */
+  dealVersion: integer().notNull(),
+  madeBy: text().notNull(),
+  figures: json().$type<EarnedFigures>().notNull(),
+});
 
 /** What the house has settled for its deals: one row, once something is settled. */
 export const settings = pgTable(

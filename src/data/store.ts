@@ -3,6 +3,7 @@ import { completeArrival, dropCutOff, showArrived } from "./arrivals";
 import { backupBlob, backupPart, backupStart } from "./backup-rows";
 import { boundedLog } from "./bounded-log";
 import type { Database } from "./database";
+import { earningDeals, incomeToMake, isIncomeMissing, keepIncome } from "./deal-income";
 import { getDealer, keptDealers, updateDealer } from "./dealer";
 import { dealsAfter, getDeal, getDealText, hasDeals, setDeleted, updateDeal, versionOf } from "./deals";
 import { firstThingsFirst } from "./first-things-first";
@@ -40,6 +41,7 @@ const READS = {
   customersLike,
   dealsAfter,
   dealsToMake,
+  earningDeals,
   findLines,
   getDeal,
   getDealText,
@@ -50,6 +52,8 @@ const READS = {
   givenPaper,
   givenPapers,
   hasDeals,
+  incomeToMake,
+  isIncomeMissing,
   keptDealers,
   recordOf,
   signedWithoutQuotes,
@@ -78,6 +82,7 @@ const SAVES = {
   keepBlob,
   keepFigures,
   keepGivenPaper,
+  keepIncome,
   keepLateSigning,
   keepSettings,
   keepSettingsDealer,
@@ -104,8 +109,10 @@ const PATIENT: ReadonlySet<string> = new Set<WorkName>([
   "dealsToMake",
   "dropCutOff",
   "forgetFiguresOfOthers",
+  "incomeToMake",
   "insertPart",
   "keepFigures",
+  "keepIncome",
   "keepLateSigning",
   "putInStock",
   "removeOldPapers",

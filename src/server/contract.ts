@@ -8,6 +8,7 @@ import type { VehicleCosts } from "@/data/stock";
 import type { KnownCustomer, StockVehicle } from "@/data/suggestions";
 import type { DealDocument, DealStatus } from "@/exchange/deal-document";
 import type { Dealer } from "@/exchange/dealer";
+import type { EarnedFigures, EarnedSums } from "@/exchange/income";
 import type { Locale } from "@/exchange/notation";
 import type { RegisterKind } from "@/exchange/option-words";
 import type { PaperName } from "@/exchange/papers/paper-kinds";
@@ -30,6 +31,36 @@ export type StockReply = MarkReply & { vehicles: KeptVehicle[] };
 
 /** What each vehicle in stock cost the dealer, and what was invoiced for it, in minor units, by its id. */
 export type StockCostsReply = { costs: Record<string, VehicleCosts> };
+
+/** What a deal earns, in minor units; null where a figure is not known. */
+export type EarningLine = Pick<
+  EarnedFigures,
+  "currency" | "front" | "back" | "reserve" | "officerShare" | "spread" | "reason"
+> & {
+  id: string;
+  customer: string;
+  vehicle: string;
+  /** The server's day; null where it is not signed. */
+  signedOn: string | null;
+};
+
+type EarnedTogether = { sums: EarnedSums[]; deals: EarningLine[] };
+
+/** What deals earn the house, for whom the dealer's side is open. */
+export type EarnedReply = {
+  /** Such as "2026-11". */
+  month: string;
+  /** Whether some figures are still being made. */
+  isMaking: boolean;
+  usualSpread: string | null;
+  signed: EarnedTogether;
+  agreed: EarnedTogether;
+  /** Deals whose spread is not the usual one, those above it first. */
+  spreads: EarningLine[];
+  /** Signed, and not paid for by the lender yet, oldest first. */
+  inTransit: (EarningLine & { days: number; lender: string; amount: number | null; open: string[] })[];
+  chargedBack: (EarningLine & { on: string; amount: number })[];
+};
 
 /** What tells one state of the stock from another. */
 export type MarkReply = { mark: string };

@@ -22,6 +22,7 @@ export {
   type Chargeback,
   type ChargedBack,
   chargebackAfter,
+  contractRate,
   type DealerSide,
   type EarnedLine,
   type EarnsIt,
@@ -39,6 +40,7 @@ export {
   type Reserve,
   type ReserveTerms,
   reserveOf,
+  spreadOf,
   type WantedIncome,
 } from "./income";
 export { type Itemization, type ItemizedLine, itemization } from "./itemization";

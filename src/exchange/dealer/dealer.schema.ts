@@ -1,7 +1,7 @@
 import Type from "typebox";
 import { MOST_EXTRAS, MOST_FEES, MOST_REBATES, MOST_TRADE_INS } from "@/core";
 import { byOption } from "../deal-document/option-id.schema";
-import { Amount, exact, Whole, YearlyRate } from "../schema";
+import { Amount, exact, IsoDate, Whole, YearlyRate } from "../schema";
 import { LineId, list } from "../structure/structure.schema";
 import { LenderAnswersSchema, SpreadReasonSchema } from "./lender-answers.schema";
 import {
@@ -14,6 +14,7 @@ import {
 /** Also of lines that were taken out, until they are too many. */
 const MOST_COSTS_KEPT = 1000;
 const MOST_OTHERS = 20;
+const MOST_CHARGED_BACK = 20;
 const HIGHEST_SCORE = 1000;
 
 const byLine = <Known extends Type.TSchema>(known: Known, what: string) =>
@@ -36,6 +37,10 @@ const OF_THE_OPTION = {
   officerShare: Type.Optional(OfficerShareSchema),
   spreadReason: Type.Optional(SpreadReasonSchema),
   lenderAnswers: Type.Optional(LenderAnswersSchema),
+  /** What has come back to the lender, or been given back of an extra. */
+  chargedBack: Type.Optional(
+    list(exact({ on: IsoDate, amount: Amount }), MOST_CHARGED_BACK, "amounts with their days"),
+  ),
 };
 
 /** What the dealer's side knows of an option. */

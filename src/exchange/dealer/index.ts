@@ -12,6 +12,7 @@ export {
   REASONS,
   reserveInWords,
   STATES,
+  spreadReasonInWords,
 } from "./terms-in-words";
 export { optionUpToDate } from "./up-to-date";
 export { costedLines, dealerInWords } from "./words";

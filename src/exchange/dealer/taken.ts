@@ -105,6 +105,6 @@ function copiedFrom(
     .map(option => ({ known: options[option.id], lines: idsOf(option).filter(id => ids.has(id)).length }));
   const { known } = shared.sort((one, other) => other.lines - one.lines)[0] ?? {};
   if (!known) return undefined;
-  const { lenderAnswers: _answers, spreadReason: _reason, ...copied } = known;
+  const { lenderAnswers: _answers, spreadReason: _reason, chargedBack: _back, ...copied } = known;
   return copied;
 }

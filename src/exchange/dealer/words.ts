@@ -61,6 +61,9 @@ function knownOf(option: DealOption, known: DealerOfOption): Record<string, stri
     ),
     "officer’s share": officerShare && officerShareInWords(officerShare, currency),
     "why this rate": spreadReason && spreadReasonInWords(spreadReason),
+    ...Object.fromEntries(
+      (known.chargedBack ?? []).map(({ on, amount }) => [`charged back on ${on}`, money(amount)]),
+    ),
     "lenders’ answers":
       lenderAnswers.length === 0
         ? undefined

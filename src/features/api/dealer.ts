@@ -1,6 +1,12 @@
 import type { Dealer } from "@/exchange/dealer";
 import type { SettingsDealer } from "@/exchange/settings";
-import type { DealerReply, HistoryReply, SettingsDealerReply, StockCostsReply } from "@/server/contract";
+import type {
+  DealerReply,
+  EarnedReply,
+  HistoryReply,
+  SettingsDealerReply,
+  StockCostsReply,
+} from "@/server/contract";
 import { ask } from "./client";
 
 /** What can be asked of the dealer's side, while it is open. */
@@ -12,5 +18,7 @@ export const dealerApi = {
   settings: () => ask<SettingsDealerReply>("GET", "/api/settings/dealer"),
   saveSettings: (version: number, dealer: SettingsDealer) =>
     ask<SettingsDealerReply>("PUT", "/api/settings/dealer", { version, dealer }),
+  earned: (month: string | null) =>
+    ask<EarnedReply>("GET", `/api/earned${month === null ? "" : `?month=${month}`}`),
   stockCosts: () => ask<StockCostsReply>("GET", "/api/stock/costs"),
 };

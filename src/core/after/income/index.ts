@@ -11,3 +11,4 @@ export { type EarnedLine, type Gross, type Income, income, NO_SIDE } from "./inc
 export { type EarnsIt, earnedOf, incomeThatEarns, type WantedIncome } from "./income-that-earns";
 export { incomeWorking } from "./income-working";
 export { isSameRate, type Reserve, reserveOf } from "./reserve";
+export { contractRate, spreadOf } from "./spread";

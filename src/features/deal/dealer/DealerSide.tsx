@@ -1,7 +1,9 @@
 import { type ReactNode, useEffect, useState } from "react";
+import type { Income } from "@/core";
 import { nameOf } from "@/exchange/deal-document";
 import type { DealerOfOption } from "@/exchange/dealer";
 import { withOptional } from "@/exchange/members";
+import { amountIn } from "@/exchange/notation";
 import type { SettingsDealer } from "@/exchange/settings";
 import { dealerApi } from "@/features/api/dealer";
 import { closeSide } from "@/features/dealer-side/keep-side";
@@ -12,6 +14,7 @@ import { deskDocument } from "../desk/desk-state";
 import { saveDealFile } from "../desk/save-deal-file";
 import { useNotation, useOption } from "../option/option-context";
 import { ApplicantFields } from "./ApplicantFields";
+import { ChargedBackLines } from "./ChargedBackLines";
 import { DealerHistory } from "./DealerHistory";
 import { EarlyBack } from "./EarlyBack";
 import { EarnsIt } from "./EarnsIt";
@@ -50,17 +53,9 @@ export function DealerSide({ dealId }: { dealId: string }) {
         <h2 id="dealer-side-title" className="font-semibold text-lg">
           What this option earns
         </h2>
+        {earning && dealer && <InShort earned={earning.earned} />}
         <span className="grow" />
         <SaveStatusLine status={status} unreadable={false} />
-        <button
-          type="button"
-          className="btn btn-ghost btn-sm"
-          onClick={() =>
-            void saveDealFile(`${nameOf(document.customer) || "New deal"} with costs`, document, dealer)
-          }
-        >
-          Export with costs
-        </button>
         <ClosesSoon />
       </div>
       {status.kind === "conflict" && (
@@ -98,6 +93,9 @@ export function DealerSide({ dealId }: { dealId: string }) {
           <Part name={`Lenders’ answers: ${known.lenderAnswers?.length ?? 0}`}>
             <LenderAnswers {...{ earning, known, put }} lender={option.inputs.lender} />
           </Part>
+          <Part name={`What was charged back: ${known.chargedBack?.length ?? 0}`}>
+            <ChargedBackLines known={known} put={put} />
+          </Part>
           <Part name="The customer’s score, income and debts">
             <ApplicantFields
               applicant={dealer.applicant ?? {}}
@@ -107,9 +105,35 @@ export function DealerSide({ dealId }: { dealId: string }) {
           <Part name="What was changed here">
             <DealerHistory dealId={dealId} dealer={dealer} />
           </Part>
+          <div className="border-base-300 border-t px-2 py-1">
+            <button
+              type="button"
+              className="btn btn-ghost btn-sm"
+              onClick={() =>
+                void saveDealFile(`${nameOf(document.customer) || "New deal"} with costs`, document, dealer)
+              }
+            >
+              Export with costs
+            </button>
+          </div>
         </KnownAt>
       )}
     </section>
+  );
+}
+
+/** What it earns, in one line that is in view whatever stands below. */
+function InShort({ earned }: { earned: Income }) {
+  const { notation } = useNotation();
+  const { option } = useOption();
+  const money = (minor: number | null) =>
+    minor === null ? "not known" : amountIn(minor, option.inputs.currency, notation);
+  return (
+    <p className="text-sm">
+      <span className="text-faint">front</span> {money(earned.front.total)}{" "}
+      <span className="text-faint">back</span> {money(earned.back.total)}{" "}
+      <span className="text-faint">in all</span> <b className="text-base">{money(earned.total)}</b>
+    </p>
   );
 }
 

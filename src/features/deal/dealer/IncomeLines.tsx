@@ -58,7 +58,7 @@ export function IncomeLines({ id, earning, known, put }: Props) {
   const inFront = lines.filter(({ list }) => list !== "extras");
   const price = earnedBy("price", 0);
   return (
-    <div className="grid grid-cols-[1fr_auto_auto] items-center gap-x-3">
+    <div className="grid grid-cols-[1fr_auto_auto] items-center gap-x-3 [&_.field]:h-7.5">
       {!isPersonal && (
         <IncomeRow
           name={price ? "Price less cost" : "Price"}
@@ -153,7 +153,7 @@ const NOT_KNOWN = {
   fees: "passed on: earns nothing",
   extras: "type what it costs",
   tradeIns: "type what it is worth",
-  rebates: "the maker’s, but for what is ours",
+  rebates: "the maker’s",
 } as const;
 
 type RowProps = { name: ReactNode; remark?: string; field?: ReactNode; amount: string; isSum?: boolean };
@@ -162,10 +162,10 @@ type RowProps = { name: ReactNode; remark?: string; field?: ReactNode; amount: s
 function IncomeRow({ name, remark, field, amount, isSum }: RowProps) {
   const style = isSum ? "border-base-300 border-y font-semibold bg-base-200/60" : "border-base-300 border-t";
   return (
-    <div className={`col-span-3 grid grid-cols-subgrid items-center py-1 ${style}`}>
-      <div className="min-w-0 leading-tight">
+    <div className={`col-span-3 grid grid-cols-subgrid items-center py-0.5 ${style}`}>
+      <div className="flex min-w-0 flex-wrap items-baseline gap-x-2 leading-tight">
         {name}
-        {remark && <span className="block text-faint text-sm">{remark}</span>}
+        {remark && <span className="text-faint text-sm">{remark}</span>}
       </div>
       <div>{field}</div>
       <output className="min-w-24 text-right tabular-nums">{amount}</output>

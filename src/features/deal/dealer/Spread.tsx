@@ -1,11 +1,10 @@
-import { PERCENT_OF_FACTOR } from "@/core";
+import { spreadOf } from "@/core";
 import { type DealerOfOption, REASONS, SPREAD_REASONS, type SpreadReason } from "@/exchange/dealer";
 import { definedOnly, withOptional } from "@/exchange/members";
 import { decimalIn } from "@/exchange/notation";
 import type { SettingsDealer } from "@/exchange/settings";
 import { useNotation } from "../option/option-context";
 import { KnownField } from "./KnownField";
-import { contractRate } from "./remarks";
 import type { Earning } from "./use-income";
 
 type Props = {
@@ -15,21 +14,12 @@ type Props = {
   house: Pick<SettingsDealer, "usualSpread" | "mostSpread">;
 };
 
-const PLACES = 6;
-
-/** The points of rate between what the customer signs and what the lender buys at; of a money factor its points × 2,400. */
-function spreadOf({ quote, side }: Pick<Earning, "quote" | "side">): number | null {
-  if (side.buyRate === null) return null;
-  const { plan } = quote.filled;
-  const scale = plan.kind === "lease" && plan.reckoning === "moneyFactor" ? PERCENT_OF_FACTOR : 1;
-  return Number(((Number(contractRate(quote)) - Number(side.buyRate)) * scale).toFixed(PLACES));
-}
-
 /** The spread of an option against what every customer is offered, and why it is another. */
 export function Spread({ earning, known, put, house }: Props) {
   const { notation } = useNotation();
-  const spread = spreadOf(earning);
-  if (spread === null) return null;
+  const { buyRate } = earning.side;
+  if (buyRate === null) return null;
+  const spread = spreadOf(earning.quote, buyRate);
   const { usualSpread, mostSpread } = house;
   const usual = usualSpread === undefined ? undefined : Number(usualSpread);
   const most = mostSpread === undefined ? undefined : Number(mostSpread);

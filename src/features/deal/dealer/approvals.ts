@@ -1,6 +1,13 @@
-import { groupedAmount, isoDate, isSameRate, parseAmount, parseIsoDate, type Quote } from "@/core";
+import {
+  contractRate,
+  groupedAmount,
+  isoDate,
+  isSameRate,
+  parseAmount,
+  parseIsoDate,
+  type Quote,
+} from "@/core";
 import type { LenderAnswer } from "@/exchange/dealer";
-import { contractRate } from "./remarks";
 import type { Earning } from "./use-income";
 
 const OPEN: ReadonlySet<LenderAnswer["state"]> = new Set(["approved", "countered", "funded"]);
@@ -36,7 +43,7 @@ export function beyondApproval(answer: LenderAnswer, { quote, side, earned }: Ea
 }
 
 /** The loan amount, or the adjusted capitalized cost, in minor units. */
-export const amountOf = (quote: Quote): number => ("loanAmount" in quote ? quote.loanAmount : quote.cost);
+const amountOf = (quote: Quote): number => ("loanAmount" in quote ? quote.loanAmount : quote.cost);
 
 function signed(typed: string, decimals: number): number | undefined {
   const minor = parseAmount(typed.replace(/^-/, ""), decimals);

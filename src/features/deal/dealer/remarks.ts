@@ -1,13 +1,5 @@
-import type { Quote } from "@/core";
+import { contractRate, type Quote } from "@/core";
 import { type DealerOfOption, officerShareInWords, reserveInWords } from "@/exchange/dealer";
-
-/** What the customer signs: percent a year, or a money factor. */
-export const contractRate = ({ filled }: Quote): string => {
-  const { plan } = filled;
-  return (
-    (plan.kind === "lease" && plan.reckoning === "moneyFactor" ? plan.moneyFactor : plan.yearlyRate) ?? "0"
-  );
-};
 
 /** Such as "6.49 contract, by present value, at most 2,500.00". */
 export function reserveRemark(quote: Quote, { reserve }: DealerOfOption): string {

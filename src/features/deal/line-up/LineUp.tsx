@@ -1,7 +1,8 @@
 import { ClipboardCopy, Star } from "lucide-react";
-import { useEffect, useState } from "react";
+import { lazy, Suspense, useEffect, useState } from "react";
 import { type LeaseQuote, type LoanQuote, type MoneyAt, moneyOverTime } from "@/core";
 import { harmlessText } from "@/exchange/notation";
+import { useSide } from "@/features/dealer-side/side-state";
 import { copyText } from "@/features/figures/copy-text";
 import { notify } from "@/features/notices/notify";
 import { TypedFigure } from "@/features/typing/TypedFigure";
@@ -22,6 +23,8 @@ import {
   type Row,
 } from "./line-up";
 
+const DealerRows = lazy(() => import("./DealerRows").then(({ DealerRows: rows }) => ({ default: rows })));
+
 /** One answer is followed once, however often it is drawn. */
 const followed = new WeakMap<LoanQuote | LeaseQuote, MoneyAt[]>();
 function moneyOf(quote: LoanQuote | LeaseQuote): MoneyAt[] {
@@ -33,8 +36,9 @@ function moneyOf(quote: LoanQuote | LeaseQuote): MoneyAt[] {
 const MONTHS_FIELD = "line-up-months";
 
 /** The options side by side: what each costs, how they differ, and what is paid and owed over time. */
-export function LineUp() {
+export function LineUp({ dealId }: { dealId: string }) {
   const { state: desk } = useDesk();
+  const isSideOpen = useSide();
   const { notation } = useNotation();
   const options = useOptions();
   const { select } = useOptionActions();
@@ -153,6 +157,15 @@ export function LineUp() {
             </tr>
           </thead>
           <tbody>
+            {isSideOpen && (
+              <Suspense fallback={null}>
+                <DealerRows
+                  dealId={dealId}
+                  columns={columns}
+                  draw={row => <LineUpRow key={row.name} row={row} {...shown} />}
+                />
+              </Suspense>
+            )}
             {rows.map(row => (
               <LineUpRow key={row.name} row={row} {...shown} />
             ))}

@@ -91,7 +91,7 @@ export const DeskBody = memo(function DeskBody({ dealId, fileName }: { dealId: s
         </Suspense>
       )}
       {view === "history" && opened(<History dealId={dealId} />)}
-      {view === "lineUp" && opened(<LineUp />)}
+      {view === "lineUp" && opened(<LineUp dealId={dealId} />)}
       {view === "repayment" && opened(<Repayment fileName={fileName} />)}
       {!IN_PLACE.has(view) && (
         <div className="flex min-h-0 flex-1 flex-col gap-3 lg:flex-row">
