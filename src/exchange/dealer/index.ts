@@ -6,6 +6,7 @@ export type { LenderAnswer, SpreadReason } from "./lender-answers.schema";
 export { readSide } from "./read-side";
 export { type KnownCosts, takesSomething, withTakenCosts } from "./taken";
 export {
+  applicantInWords,
   lenderAnswerInWords,
   METHODS,
   officerShareInWords,

@@ -23,9 +23,9 @@ export function figuresInWords(inputs: DealFile): readonly WordedFigure[] {
 const worded = new WeakMap<DealFile, readonly WordedFigure[]>();
 
 function inWords(inputs: DealFile): WordedFigure[] {
-  const { locale } = inputs;
+  const { lender, locale } = inputs;
   const figures = wordsOf(inputs).figures(inputs);
-  return [...figures, ["formats", locale && LOCALE_NAMES[locale]]].filter((figure): figure is WordedFigure =>
-    Boolean(figure[1]),
+  return [...figures, ["lender", lender], ["formats", locale && LOCALE_NAMES[locale]]].filter(
+    (figure): figure is WordedFigure => Boolean(figure[1]),
   );
 }

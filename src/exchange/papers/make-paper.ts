@@ -13,6 +13,7 @@ import { fileWriter } from "../text";
 import { makeWorkbook } from "../workbook/make-workbook";
 import type { Workbook } from "../workbook-parts/workbook";
 import type { About, AnsweredOption, PaperHouse } from "./about";
+import { commissionLine } from "./commission";
 import { costEstimate } from "./cost-estimate";
 import { extrasPaper } from "./extras-paper";
 import { type Letter, letterOf } from "./letter";
@@ -82,6 +83,9 @@ export function makePaper(question: PaperQuestion): MadePaper {
 
 type Asked = PaperQuestion & { details: PaperDetails };
 
+const lenderOf = ({ deal, options }: Asked) =>
+  deal.options.find(({ id }) => id === options[0])?.inputs.lender;
+
 const structureOf = ({ deal, options }: Asked) =>
   (deal.options as DealDocument["options"]).find(({ id }) => id === options[0])?.inputs.structure;
 
@@ -89,7 +93,13 @@ const PAPERS: Record<
   PaperName,
   (options: [AnsweredOption, ...AnsweredOption[]], about: About, asked: Asked) => MadePaper
 > = {
-  proposal: (options, about) => ({ ok: true, paper: proposal(options, about) }),
+  proposal: (options, about, asked) => {
+    const commission = commissionLine(options[0].quote, about, asked.details.commission);
+    if (typeof commission === "object") return commission;
+    const lender = lenderOf(asked);
+    const also = [...(lender ? [`The lender is ${lender}.`] : []), ...(commission ? [commission] : [])];
+    return { ok: true, paper: proposal(options, about, also) };
+  },
   costEstimate: ([option], about, asked) =>
     costEstimate(option, about, { use: asked.deal.use, structure: structureOf(asked) }),
   extras: ([option], about, asked) => extrasPaper(option, about, structureOf(asked)),

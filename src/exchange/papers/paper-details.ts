@@ -1,3 +1,4 @@
+import type { DealerOfOption } from "../dealer";
 import type { PaperName } from "./paper-kinds";
 
 /** What else is asked of some papers. */
@@ -10,6 +11,8 @@ export type PaperDetails = {
   /** Yearly rates and numbers of payments of a sheet of payments per 1,000. */
   rates?: readonly string[];
   terms?: readonly number[];
+  /** The commission whose amount is to stand on a proposal, as it is agreed; null where none is. */
+  commission?: DealerOfOption["reserve"] | null;
   /** What a letter encloses. */
   enclosed?: readonly PaperName[];
 };

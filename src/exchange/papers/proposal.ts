@@ -19,8 +19,13 @@ const LEASE_SETS_SIDE_BY_SIDE = "A lease is paid for use: at its end the vehicle
  *
  * @param options the proposed one first, then those beside it
  * @param about whose paper it is, and for whom
+ * @param also what else is said: who lends, what the law of the place asks to be told of commission
  */
-export function proposal(options: readonly [AnsweredOption, ...AnsweredOption[]], about: About): Paper {
+export function proposal(
+  options: readonly [AnsweredOption, ...AnsweredOption[]],
+  about: About,
+  also: readonly string[] = [],
+): Paper {
   const [{ quote }] = options;
   const { notation, vehicle, day, house } = about;
   const { currency } = quote.deal;
@@ -34,6 +39,7 @@ export function proposal(options: readonly [AnsweredOption, ...AnsweredOption[]]
     ...(options.some(({ quote: each }) => kindOf(each.filled).isHandedBack) && options.length > 1
       ? [LEASE_SETS_SIDE_BY_SIDE]
       : []),
+    ...also,
     `Good until ${isoDate(day + daysGood)}.`,
     NO_CONTRACT,
   ];

@@ -44,6 +44,17 @@ export async function fetchPreview(
   return "sentence" in fetched ? fetched : { bytes: await fetched.blob.arrayBuffer() };
 }
 
+/** Fetches both sides of a deal on one paper, for the house; why there is none, or nothing. */
+export async function fetchRecap(dealId: string, option: string, day: string): Promise<string> {
+  const fetched = await bytesOf(
+    `/api/deals/${dealId}/dealer/recap?${new URLSearchParams({ option, day })}`,
+    "GET",
+  );
+  if ("sentence" in fetched) return fetched.sentence;
+  saveBlob(fetched.name, fetched.blob);
+  return "";
+}
+
 /** Fetches a paper that was given before. */
 export async function fetchGiven(dealId: string, id: string): Promise<string> {
   const fetched = await bytesOf(`/api/deals/${dealId}/given/${id}`, "GET");

@@ -1,14 +1,17 @@
 import { Worker } from "node:worker_threads";
+import type { RecapQuestion } from "@/exchange/papers/deal-recap";
 import type { PaperQuestion } from "@/exchange/papers/make-paper";
 import type { PaperName } from "@/exchange/papers/paper-kinds";
 import type { TableFile } from "@/exchange/workbook/table.schema";
 import type { PapersReply } from "../contract";
 import { workInThread } from "../threads/work-in-thread";
 
-/** What is asked of the thread: a paper, marked where it is only looked at; which papers there are of some options; a table. */
+/** What is asked of the thread: a paper, marked where it is only looked at; which papers there are of some options; both
+ * sides of a deal; a table. */
 export type ThreadQuestion =
   | { kind: "paper"; question: PaperQuestion; mark?: string | undefined }
   | { kind: "look"; question: Omit<PaperQuestion, "name"> }
+  | { kind: "recap"; question: RecapQuestion }
   | { kind: "table"; table: TableFile };
 
 /** A paper that is given, whole. */
@@ -18,6 +21,7 @@ export type DrawnPaper = { name: PaperName; bytes: Uint8Array };
 export type ThreadAnswer =
   | (DrawnPaper & { enclosed: readonly DrawnPaper[] })
   | { sentence: string }
+  | { recap: Uint8Array }
   | { table: Uint8Array }
   | PapersReply;
 

@@ -6,19 +6,24 @@ import { forCustomers } from "@/exchange/for-customers";
 import type { PaperHouse } from "@/exchange/papers/about";
 import { paperFileName } from "@/exchange/papers/file-name";
 import type { PaperQuestion } from "@/exchange/papers/make-paper";
+import type { PaperDetails } from "@/exchange/papers/paper-details";
 import { isPaperName, PAPER_FACTS, PAPER_KINDS, type PaperName } from "@/exchange/papers/paper-kinds";
 import type { Settings } from "@/exchange/settings";
 import type { DealReply, PapersReply } from "../contract";
+import { openDealer } from "../dealer";
 import { openDeal } from "../deals";
 import { Refusal } from "../refusal";
 import { openSettings } from "../settings";
 import { type DrawnPaper, inThread, type ThreadQuestion } from "./in-thread";
 import { packed, unpacked } from "./kept-bytes";
 import { logoOf } from "./logo";
-import { readDetails } from "./read-details";
+import { type DetailsAsked, readDetails } from "./read-details";
 
 /** Which paper is asked for, of which options, of which saved version, with which day on it. */
-type PaperAsked = Pick<PaperQuestion, "options" | "version" | "day" | "details"> & { name: PaperName };
+type PaperAsked = Pick<PaperQuestion, "options" | "version" | "day"> & {
+  name: PaperName;
+  details: DetailsAsked;
+};
 
 const MOST_OPTIONS_ON_A_PAPER = 8;
 
@@ -151,12 +156,27 @@ async function questionOf(
       house: await houseOf(store, settings),
       locale: settings.locale,
       day,
-      ...(details && { details }),
+      details: await withCommission(store, dealId, options, details),
     },
   };
 }
 
-async function houseOf(store: Store, { houseName, papers = {} }: Settings): Promise<PaperHouse> {
+/** The one figure of the dealer's that may stand on a customer's paper: by an express choice, for that paper alone. */
+async function withCommission(
+  store: Store,
+  dealId: string,
+  [optionId = ""]: readonly string[],
+  details: DetailsAsked,
+): Promise<PaperDetails> {
+  const { isCommissionAsked, ...others } = details;
+  if (!isCommissionAsked) return others;
+  const { document } = await openDealer(store, dealId);
+  const reserve = document.options?.[optionId]?.reserve;
+  return { ...others, commission: reserve ?? null };
+}
+
+/** Whose papers they are. */
+export async function houseOf(store: Store, { houseName, papers = {} }: Settings): Promise<PaperHouse> {
   const { logo, ...settled } = papers;
   const picture = logo && "sha256" in logo ? await logoOf(store, logo.sha256) : undefined;
   return { name: houseName, settled, ...(picture && { logo: picture }) };

@@ -7,8 +7,11 @@ const MOST_RATES = 60;
 const MOST_TERMS = 12;
 const HIGHEST_RATE = 100;
 
+/** What an address asks of a paper; a commission is looked up by whoever may. */
+export type DetailsAsked = Omit<PaperDetails, "commission"> & { isCommissionAsked?: boolean };
+
 /** Reads from an address what else is asked of a paper; what is not said is left out. */
-export function readDetails(searchParams: URLSearchParams): PaperDetails {
+export function readDetails(searchParams: URLSearchParams): DetailsAsked {
   const said = <Value>(name: string, read: (text: string) => Value | undefined, sentence: string) => {
     const text = searchParams.get(name);
     if (text === null) return undefined;
@@ -30,6 +33,11 @@ export function readDetails(searchParams: URLSearchParams): PaperDetails {
     text => (text === "1" ? true : undefined),
     "The address can ask for what is tried by tried=1.",
   );
+  const isCommissionAsked = said(
+    "commission",
+    text => (text === "1" ? true : undefined),
+    "The address can ask for the amount of the commission by commission=1.",
+  );
   const rates = said("rates", readRates, `The address can name 1 to ${MOST_RATES} rates from 0 to 100.`);
   const terms = said("terms", readTerms, `The address can name 1 to ${MOST_TERMS} numbers of payments.`);
   const enclosed = said(
@@ -42,6 +50,7 @@ export function readDetails(searchParams: URLSearchParams): PaperDetails {
     ...(after !== undefined && { payoff: { after } }),
     ...(through !== undefined && { through }),
     ...(isTried && { isTried }),
+    ...(isCommissionAsked && { isCommissionAsked }),
     ...(rates && { rates }),
     ...(terms && { terms }),
     ...(enclosed && { enclosed }),

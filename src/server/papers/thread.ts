@@ -1,6 +1,7 @@
 // A thread that makes and draws papers, so that the one that serves everyone does neither. It stays warm: its fonts are read once.
 import { parentPort } from "node:worker_threads";
 import { isoDate } from "@/core";
+import { dealRecap } from "@/exchange/papers/deal-recap";
 import { paperFileName } from "@/exchange/papers/file-name";
 import type { Letter } from "@/exchange/papers/letter";
 import { makePaper, type PaperQuestion } from "@/exchange/papers/make-paper";
@@ -19,6 +20,10 @@ parentPort?.on("message", async (question: ThreadQuestion) => {
 
 async function answerOf(asked: ThreadQuestion): Promise<ThreadAnswer> {
   if (asked.kind === "table") return { table: await writeXlsx(tableWorkbook(asked.table)) };
+  if (asked.kind === "recap") {
+    const made = dealRecap(asked.question);
+    return made.ok ? { recap: await writePdf(made.paper) } : made;
+  }
   return asked.kind === "look" ? lookAt(asked.question) : drawnWithAll(asked.question, asked.mark);
 }
 

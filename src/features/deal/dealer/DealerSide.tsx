@@ -1,6 +1,5 @@
 import { type ReactNode, useEffect, useState } from "react";
 import type { Income } from "@/core";
-import { nameOf } from "@/exchange/deal-document";
 import type { DealerOfOption } from "@/exchange/dealer";
 import { withOptional } from "@/exchange/members";
 import { amountIn } from "@/exchange/notation";
@@ -10,21 +9,22 @@ import { closeSide } from "@/features/dealer-side/keep-side";
 import { useMinutesLeft } from "@/features/dealer-side/SidePlaces";
 import { SaveStatusLine } from "@/features/saving/SaveStatusLine";
 import { useDesk } from "../desk/desk-context";
-import { deskDocument } from "../desk/desk-state";
-import { saveDealFile } from "../desk/save-deal-file";
-import { useNotation, useOption } from "../option/option-context";
+import { useIsFrozen, useNotation, useOption } from "../option/option-context";
+import { withInputsOf } from "../options/option-changes";
 import { ApplicantFields } from "./ApplicantFields";
 import { ChargedBackLines } from "./ChargedBackLines";
 import { DealerHistory } from "./DealerHistory";
+import { DealerPapers } from "./DealerPapers";
 import { EarlyBack } from "./EarlyBack";
 import { EarnsIt } from "./EarnsIt";
 import { IncomeLines } from "./IncomeLines";
-import { KnownAt } from "./KnownField";
+import { KnownAt, KnownField } from "./KnownField";
 import { LenderAnswers } from "./LenderAnswers";
-import { LenderTerms } from "./LenderTerms";
+import { Labelled, LenderTerms } from "./LenderTerms";
 import { Spread } from "./Spread";
 import { useDealerPart } from "./use-dealer-part";
 import { useIncome } from "./use-income";
+import { useMarkedFields } from "./use-marked-fields";
 
 const NOTHING: DealerOfOption = {};
 
@@ -38,9 +38,9 @@ export function DealerSide({ dealId }: { dealId: string }) {
   const { notation } = useNotation();
   const { dealer, status, change, keepMine, takeTheirs } = useDealerPart(dealId);
   const house = useHouse();
-  const document = deskDocument(state);
   const known = dealer?.options?.[state.open] ?? NOTHING;
   const earning = useIncome(option, known, state.heading.place);
+  useMarkedFields(earning, known.lenderAnswers);
   const put = (next: DealerOfOption) =>
     change({ ...dealer, options: { ...dealer?.options, [state.open]: next } });
   return (
@@ -81,6 +81,7 @@ export function DealerSide({ dealId }: { dealId: string }) {
               <IncomeLines id={state.open} {...{ earning, known, put }} />
             </div>
             <div className="flex flex-col gap-3 border-base-300 px-4 py-2 max-xl:border-t xl:border-l">
+              <LenderField />
               <h3 className="font-semibold">If the customer pays off early</h3>
               <EarlyBack earning={earning} known={known} />
               <EarnsIt earning={earning} />
@@ -105,20 +106,29 @@ export function DealerSide({ dealId }: { dealId: string }) {
           <Part name="What was changed here">
             <DealerHistory dealId={dealId} dealer={dealer} />
           </Part>
-          <div className="border-base-300 border-t px-2 py-1">
-            <button
-              type="button"
-              className="btn btn-ghost btn-sm"
-              onClick={() =>
-                void saveDealFile(`${nameOf(document.customer) || "New deal"} with costs`, document, dealer)
-              }
-            >
-              Export with costs
-            </button>
-          </div>
+          <DealerPapers dealId={dealId} dealer={dealer} />
         </KnownAt>
       )}
     </section>
+  );
+}
+
+/** Who lends: of the option itself, for the customer may see it. */
+function LenderField() {
+  const { state, edit } = useDesk();
+  const { option } = useOption();
+  const { inputs } = option;
+  if (useIsFrozen()) return inputs.lender ? <p>Lender: {inputs.lender}</p> : null;
+  return (
+    <Labelled name="Lender">
+      <KnownField
+        label="Lender"
+        of="words"
+        value={inputs.lender}
+        put={lender => edit(withInputsOf(state.open, withOptional(inputs, "lender", lender)))}
+        className="w-44"
+      />
+    </Labelled>
   );
 }
 

@@ -178,7 +178,7 @@ function Answer({ name, answer, earning, onChange, onRemove }: AnswerProps) {
           </button>
         </div>
       )}
-      {beyondApproval(answer, earning).map(sentence => (
+      {beyondApproval(answer, earning).map(({ sentence }) => (
         <p key={sentence} role="status" className="mt-1 text-sm text-warning">
           {say(sentence)}
         </p>

@@ -123,48 +123,50 @@ export function LenderTerms<Of extends Terms>({ terms, put, isFlatOnly }: Props<
           </Labelled>
         </>
       )}
-      <Labelled name="Officer’s share, %">
-        <KnownField
-          label="Officer’s share"
-          of="percent"
-          value={officerShare?.percent}
-          put={percent =>
-            put(
-              withOptional(
-                terms,
-                "officerShare",
-                percent === undefined ? undefined : { ...officerShare, percent },
-              ),
-            )
-          }
-          className="w-16"
-        />
-        {officerShare && (
-          <>
-            <span>of</span>
-            <select
-              aria-label="What the officer’s share is of"
-              className="choice-in-words"
-              value={officerShare.of ?? "back"}
-              onChange={({ target }) =>
-                put({ ...terms, officerShare: { ...officerShare, of: target.value as "back" } })
-              }
-            >
-              <option value="back">the back gross</option>
-              <option value="all">all that is earned</option>
-              <option value="reserve">the reserve</option>
-            </select>
-            <span>less</span>
-            <KnownField
-              label="Fixed amount before the officer’s share"
-              of="amount"
-              value={officerShare.less}
-              put={less => put({ ...terms, officerShare: definedOnly({ ...officerShare, less }) as never })}
-              className="w-24"
-            />
-          </>
-        )}
-      </Labelled>
+      <div className="md:col-span-2">
+        <Labelled name="Officer’s share, %">
+          <KnownField
+            label="Officer’s share"
+            of="percent"
+            value={officerShare?.percent}
+            put={percent =>
+              put(
+                withOptional(
+                  terms,
+                  "officerShare",
+                  percent === undefined ? undefined : { ...officerShare, percent },
+                ),
+              )
+            }
+            className="w-16"
+          />
+          {officerShare && (
+            <>
+              <span>of</span>
+              <select
+                aria-label="What the officer’s share is of"
+                className="choice-in-words"
+                value={officerShare.of ?? "back"}
+                onChange={({ target }) =>
+                  put({ ...terms, officerShare: { ...officerShare, of: target.value as "back" } })
+                }
+              >
+                <option value="back">the back gross</option>
+                <option value="all">all that is earned</option>
+                <option value="reserve">the reserve</option>
+              </select>
+              <span>less</span>
+              <KnownField
+                label="Fixed amount before the officer’s share"
+                of="amount"
+                value={officerShare.less}
+                put={less => put({ ...terms, officerShare: definedOnly({ ...officerShare, less }) as never })}
+                className="w-24"
+              />
+            </>
+          )}
+        </Labelled>
+      </div>
     </div>
   );
 }

@@ -8,39 +8,50 @@ import {
   type Quote,
 } from "@/core";
 import type { LenderAnswer } from "@/exchange/dealer";
+import type { FieldName } from "../fields";
 import type { Earning } from "./use-income";
 
 const OPEN: ReadonlySet<LenderAnswer["state"]> = new Set(["approved", "countered", "funded"]);
 
-/** What of an option a lender's approval does not cover, in sentences; and what it paid otherwise than was reckoned. */
-export function beyondApproval(answer: LenderAnswer, { quote, side, earned }: Earning): string[] {
+/** What of an option is beyond what a lender approved, or was paid otherwise than reckoned: a sentence, and where it is typed. */
+type Beyond = { sentence: string; field?: FieldName };
+
+/** What of an option a lender's approval does not cover; and what it paid otherwise than was reckoned. */
+export function beyondApproval(answer: LenderAnswer, { quote, side, earned }: Earning): Beyond[] {
   if (!OPEN.has(answer.state)) return [];
   const money = (minor: number) => groupedAmount(minor, quote.decimals);
   const read = (typed: string | number | undefined) =>
     typed === undefined ? undefined : signed(String(typed), quote.decimals);
   const [amount, received] = [read(answer.amount), read(answer.reserveReceived)];
   const lent = amountOf(quote);
-  const said: string[] = [];
+  const said: Beyond[] = [];
   if (amount !== undefined && lent > amount)
-    said.push(`${money(lent)} is ${money(lent - amount)} more than the ${money(amount)} approved.`);
+    said.push({
+      sentence: `${money(lent)} is ${money(lent - amount)} more than the ${money(amount)} approved.`,
+      field: "price",
+    });
   if (answer.payments !== undefined && quote.payments > answer.payments)
-    said.push(`${quote.payments} payments are more than the ${answer.payments} approved.`);
-  if (
-    answer.buyRate !== undefined &&
-    side.buyRate !== null &&
-    !isSameRate(String(answer.buyRate), side.buyRate)
-  )
-    said.push(`It buys at ${answer.buyRate}, and the deal reckons with ${side.buyRate}.`);
-  if (answer.buyRate !== undefined && Number(contractRate(quote)) < Number(answer.buyRate))
-    said.push(
-      `The customer’s rate of ${contractRate(quote)} is below the ${answer.buyRate} that it buys at.`,
-    );
+    said.push({
+      sentence: `${quote.payments} payments are more than the ${answer.payments} approved.`,
+      field: "payments",
+    });
+  const { buyRate } = answer;
+  if (buyRate !== undefined && side.buyRate !== null && !isSameRate(String(buyRate), side.buyRate))
+    said.push({ sentence: `It buys at ${buyRate}, and the deal reckons with ${side.buyRate}.` });
+  if (buyRate !== undefined && Number(contractRate(quote)) < Number(buyRate))
+    said.push({
+      sentence: `The customer’s rate of ${contractRate(quote)} is below the ${buyRate} that it buys at.`,
+      field: rateField(quote),
+    });
   if (received !== undefined && earned.reserve !== null && received !== earned.reserve.amount)
-    said.push(
-      `Received ${money(received)}, reckoned ${money(earned.reserve.amount)}: ${money(received - earned.reserve.amount)}.`,
-    );
+    said.push({
+      sentence: `Received ${money(received)}, reckoned ${money(earned.reserve.amount)}: ${money(received - earned.reserve.amount)}.`,
+    });
   return said;
 }
+
+const rateField = ({ filled: { plan } }: Quote): FieldName =>
+  plan.kind === "lease" && plan.reckoning === "moneyFactor" ? "moneyFactor" : "yearlyRate";
 
 /** The loan amount, or the adjusted capitalized cost, in minor units. */
 const amountOf = (quote: Quote): number => ("loanAmount" in quote ? quote.loanAmount : quote.cost);

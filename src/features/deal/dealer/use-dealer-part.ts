@@ -50,7 +50,12 @@ export function useDealerPart(dealId: string) {
             unsaved && browserStorage.setItem(key, JSON.stringify({ before: base ?? {}, dealer: unsaved })),
           drop: () => browserStorage.removeItem(key),
         },
-        send: (version, change) => dealerApi.save(dealId, version, change.dealer ?? kept.document),
+        send: async (version, change) => {
+          const answer = await dealerApi.save(dealId, version, change.dealer ?? kept.document);
+          // The deal has another version now: what is asked of it by that is to know.
+          window.dispatchEvent(new Event("focus"));
+          return answer;
+        },
         onStatus: setStatus,
         onMerged: ({ dealer: merged }) => merged && setDealer(merged),
         holds: async () => true,

@@ -1,0 +1,31 @@
+import { useEffect } from "react";
+import type { LenderAnswer } from "@/exchange/dealer";
+import { fieldId } from "../parts/FigureField";
+import { beyondApproval } from "./approvals";
+import type { Earning } from "./use-income";
+
+const APPROVED = new Set<LenderAnswer["state"]>(["approved", "countered", "funded"]);
+
+/**
+ * Marks the fields whose figures are beyond the last approval, where they are typed. The fields know nothing of the dealer's
+ * side, and are drawn without it.
+ */
+export function useMarkedFields(earning: Earning | null, answers: readonly LenderAnswer[] = []): void {
+  useEffect(() => {
+    const last = answers.findLast(({ state }) => APPROVED.has(state));
+    const beyond = earning && last ? beyondApproval(last, earning) : [];
+    const marked = beyond.flatMap(({ field, sentence }) => {
+      const element = field && document.getElementById(fieldId(field));
+      if (!element) return [];
+      element.dataset.beyond = "";
+      element.title = sentence;
+      return [element];
+    });
+    return () => {
+      for (const element of marked) {
+        delete element.dataset.beyond;
+        element.removeAttribute("title");
+      }
+    };
+  }, [earning, answers]);
+}
