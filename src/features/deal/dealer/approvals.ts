@@ -33,7 +33,7 @@ export function beyondApproval(answer: LenderAnswer, { quote, side, earned }: Ea
   if (answer.payments !== undefined && quote.payments > answer.payments)
     said.push({
       sentence: `${quote.payments} payments are more than the ${answer.payments} approved.`,
-      field: "payments",
+      field: quote.filled.plan.kind === "lease" ? "lease/payments" : "payments",
     });
   const { buyRate } = answer;
   if (buyRate !== undefined && side.buyRate !== null && !isSameRate(String(buyRate), side.buyRate))
@@ -50,8 +50,10 @@ export function beyondApproval(answer: LenderAnswer, { quote, side, earned }: Ea
   return said;
 }
 
-const rateField = ({ filled: { plan } }: Quote): FieldName =>
-  plan.kind === "lease" && plan.reckoning === "moneyFactor" ? "moneyFactor" : "yearlyRate";
+const rateField = ({ filled: { plan } }: Quote): FieldName => {
+  if (plan.kind !== "lease") return "yearlyRate";
+  return plan.reckoning === "moneyFactor" ? "lease/moneyFactor" : "lease/yearlyRate";
+};
 
 /** The loan amount, or the adjusted capitalized cost, in minor units. */
 const amountOf = (quote: Quote): number => ("loanAmount" in quote ? quote.loanAmount : quote.cost);
