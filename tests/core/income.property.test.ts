@@ -6,6 +6,7 @@ import {
   evaluate,
   evaluateLease,
   income,
+  incomeThatEarns,
   NO_SIDE,
   type Quote,
   type ReserveTerms,
@@ -21,7 +22,7 @@ import { balloonRate, exactPlanTable } from "./exact-plan";
 import { leaseOf, leases } from "./random-leases";
 import { corePlan, shaped } from "./random-plans";
 
-const RUNS = fewerRuns(250, 1000);
+const RUNS = fewerRuns(150, 1000);
 const Exact = Decimal.clone({ precision: 60 });
 
 /** What a buy rate is of the contract's, in thousandths: mostly less, at times the same or more. */
@@ -200,7 +201,7 @@ test(`${RUNS} random leases: by money factor and by level yield`, () => {
   expect(Math.min(earned.moneyFactor, earned.levelYield)).toBeGreaterThan(RUNS / 10);
 });
 
-test(`${runs(100)} random flat-rate loans are bought at a flat rate`, () => {
+test(`${runs(40)} random flat-rate loans are bought at a flat rate`, () => {
   fc.assert(
     fc.property(
       fc.integer({ min: 10_000, max: 10_000_000 }),
@@ -238,6 +239,38 @@ test(`${runs(100)} random flat-rate loans are bought at a flat rate`, () => {
         expect(reserveIn(quote.value, "interestShare", buyRate)).toBe(interest - charge.toNumber());
       },
     ),
-    { numRuns: runs(100) },
+    { numRuns: runs(40) },
   );
+});
+
+test(`${runs(40)} times the rate that earns so much is the least of its steps`, () => {
+  let found = 0;
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 50_000, max: 5_000_000 }),
+      fc.integer({ min: 2, max: 60 }),
+      fc.constantFrom(1, 100),
+      fc.constantFrom("presentValue", "interestShare"),
+      fc.integer({ min: 1, max: 60_000 }),
+      (price, payments, roundingStep, method, amount) => {
+        const deal = dealWith({ price }, { yearlyRate: "6", payments, roundingStep });
+        const side = { ...NO_SIDE, cost: price, buyRate: "3.1", reserve: { method } as ReserveTerms };
+        const quote = evaluate(deal);
+        if (!quote.ok) return;
+        const reserveAt = (yearlyRate: string) => {
+          const at = evaluate({ ...deal, plan: { ...deal.plan, yearlyRate } });
+          return at.ok ? (income(at.value, side).reserve?.amount ?? 0) : Number.NEGATIVE_INFINITY;
+        };
+        const wanted = { of: "reserve", amount, find: "rate", rateStep: "0.05" } as const;
+        const answer = incomeThatEarns(quote.value, side, wanted);
+        const steps = Array.from({ length: 600 }, (_, step) => (step / 20).toFixed(2));
+        const least = steps.find(rate => reserveAt(rate) >= amount);
+        if (least === undefined) return;
+        found += 1;
+        expect([answer.ok && Number(answer.value.figure)]).toEqual([Number(least)]);
+      },
+    ),
+    { numRuns: runs(40) },
+  );
+  expect(found).toBeGreaterThan(runs(40) / 3);
 });

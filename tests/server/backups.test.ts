@@ -109,7 +109,9 @@ test("every table there is has its rows in it: a new one would be missed here fi
     sql`select table_name as name from information_schema.tables where table_schema = 'public'`,
   )) as unknown as { rows: { name: string }[] };
   const inBackup = new Set(rowsOf(backup).map(line => JSON.parse(line).table));
-  expect([...inBackup].sort()).toEqual(rows.map(({ name }) => name).sort());
+  // What deals earn is made again where it is asked for.
+  const kept = rows.map(({ name }) => name).filter(name => name !== "deal_income");
+  expect([...inBackup].sort()).toEqual(kept.sort());
 });
 
 test("a backup is of the version of its rows: one from before a migration is brought up to date", async () => {

@@ -10,9 +10,9 @@ import {
   type Result,
   success,
 } from "@/core";
+import type { DealerQuestion } from "../questions/dealer-questions.schema";
 import { fileReader } from "../reading";
 import { incomeJson } from "./income-json";
-import type { DealerQuestion } from "./income-questions.schema";
 
 /** What is known of a deal besides its figures. */
 type Known = { side: DealerSide; place?: string | undefined };

@@ -1,7 +1,6 @@
 import Type from "typebox";
 import { MOST_PAYMENTS, MOST_TIME_VALUE_PAYMENTS, WORKED_FIGURES } from "@/core";
 import { ReturnSchema } from "../extra-payments/return.schema";
-import { DEALER_QUESTIONS } from "../income/income-questions.schema";
 import {
   Amount,
   AskedPayments,
@@ -16,6 +15,7 @@ import {
   tagged,
   YearlyRate,
 } from "../schema";
+import { DEALER_QUESTIONS } from "./dealer-questions.schema";
 
 /** How much one file can ask. */
 export const MOST_QUESTIONS = 100;

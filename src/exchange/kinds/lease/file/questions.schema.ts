@@ -1,6 +1,6 @@
 import Type from "typebox";
 import { WORKED_LEASE_FIGURES } from "@/core";
-import { DEALER_QUESTIONS } from "../../../income/income-questions.schema";
+import { DEALER_QUESTIONS } from "../../../questions/dealer-questions.schema";
 import { MOST_QUESTIONS } from "../../../questions/questions.schema";
 import { Amount, AskedPayments, exact, OneOf } from "../../../schema";
 
