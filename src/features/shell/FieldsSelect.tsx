@@ -14,33 +14,28 @@ export function FieldsSelect() {
   useEffect(() => {
     // React writes each text that it puts into a field to its attribute as well.
     const replaced = new MutationObserver(([change]) => fieldOf(change?.target ?? null)?.select());
-    const untouched = (field: HTMLInputElement) =>
-      replaced.observe(field, { attributes: true, attributeFilter: ["value"] });
-    const touched = () => replaced.disconnect();
-    const entered = ({ target }: FocusEvent) => {
-      touched();
-      const field = fieldOf(target);
-      if (!field) return;
-      field.select();
-      untouched(field);
-    };
-    // The press that brings the focus would take the selection away again.
-    const pressed = (event: MouseEvent) => {
+    const hear = (event: Event) => {
       const field = fieldOf(event.target);
-      if (!field || field.disabled || document.activeElement === field) return touched();
-      event.preventDefault();
-      field.focus();
+      replaced.disconnect();
+      if (!field) return;
+      if (event.type === "focusin") {
+        field.select();
+        replaced.observe(field, { attributeFilter: ["value"] });
+      }
+      // The press that brings the focus would take the selection away again.
+      if (event.type === "mousedown" && !field.disabled && document.activeElement !== field) {
+        event.preventDefault();
+        field.focus();
+      }
     };
-    const TOUCHES = ["keydown", "beforeinput", "focusout"];
-    document.addEventListener("focusin", entered);
-    document.addEventListener("mousedown", pressed);
-    for (const touch of TOUCHES) document.addEventListener(touch, touched, true);
+    for (const type of HEARD) document.addEventListener(type, hear, true);
     return () => {
-      touched();
-      document.removeEventListener("focusin", entered);
-      document.removeEventListener("mousedown", pressed);
-      for (const touch of TOUCHES) document.removeEventListener(touch, touched, true);
+      replaced.disconnect();
+      for (const type of HEARD) document.removeEventListener(type, hear, true);
     };
   }, []);
   return null;
 }
+
+/** What enters a field, and what is done in one. */
+const HEARD = ["focusin", "mousedown", "keydown", "beforeinput", "focusout"];

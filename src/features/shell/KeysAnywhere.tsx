@@ -1,53 +1,32 @@
 "use client";
 
-import { lazy, Suspense, useEffect, useRef, useState } from "react";
-import { SIDE_UNTIL, useSide } from "@/features/dealer-side/side-state";
+import { useEffect, useState } from "react";
+import { SIDE_UNTIL } from "@/features/dealer-side/side-state";
 
-// Asked for now and then: a page starts without the code for it.
-const Shortcuts = lazy(() =>
-  import("@/features/shell/Shortcuts").then(({ Shortcuts: sheet }) => ({ default: sheet })),
-);
-const SidePlaces = lazy(() =>
-  import("@/features/dealer-side/SidePlaces").then(({ SidePlaces: places }) => ({ default: places })),
-);
-const loadSide = () => import("@/features/dealer-side/keep-side");
+/** What was asked for by a key; nothing by a page that goes on with what another has opened. */
+export type KeyAsked = { key?: string };
 
-/**
- * The keys of every page, at its side: the dealer's side is opened and closed by `Ctrl .`, and the sheet of keys on pages that
- * have no palette of their own by `Ctrl /`.
- */
+type Asked = KeyAsked & { opened: typeof import("./KeysOpened") };
+
+/** The keys of every page: `Ctrl .` for the dealer's side, and `Ctrl /` for the sheet of keys. */
 export function KeysAnywhere() {
-  const [isOpen, setOpen] = useState(false);
-  const before = useRef<Element | null>(null);
-  const isSideOpen = useSide();
+  const [asked, setAsked] = useState<Asked>();
   useEffect(() => {
-    if (sessionStorage.getItem(SIDE_UNTIL)) void loadSide().then(({ resumeSide }) => resumeSide());
+    // Asked for now and then: a page starts without the code for it, and does without where the server is away.
+    const ask = (key?: string) =>
+      void import("./KeysOpened").then(
+        opened => setAsked({ opened, ...(key && { key }) }),
+        () => {},
+      );
+    if (sessionStorage.getItem(SIDE_UNTIL)) ask();
     const press = (event: KeyboardEvent) => {
-      const { key, ctrlKey, metaKey, altKey } = event;
-      const isSide = key === ".";
-      if (!(ctrlKey || metaKey) || altKey || !(isSide || key === "/")) return;
-      if (!isSide && document.querySelector("[data-testid=desk]")) return;
+      const { key } = event;
+      if ((key !== "." && key !== "/") || !(event.ctrlKey || event.metaKey) || event.altKey) return;
       event.preventDefault();
-      if (isSide) return void loadSide().then(({ toggleSide }) => toggleSide());
-      before.current = document.activeElement;
-      setOpen(now => !now);
+      ask(key);
     };
     window.addEventListener("keydown", press);
     return () => window.removeEventListener("keydown", press);
   }, []);
-  return (
-    <Suspense fallback={null}>
-      {isSideOpen && <SidePlaces />}
-      {isOpen && (
-        <div className="fixed top-2 right-3 z-50">
-          <Shortcuts
-            onClose={isBack => {
-              setOpen(false);
-              if (isBack) (before.current as HTMLElement | null)?.focus();
-            }}
-          />
-        </div>
-      )}
-    </Suspense>
-  );
+  return asked && <asked.opened.KeysOpened asked={asked} />;
 }

@@ -5,14 +5,14 @@ import { useNotation } from "../option/option-context";
 import type { Command } from "./commands";
 import { useCommands } from "./use-commands";
 
-type Props = { onClose: (isBack: boolean) => void; onShortcuts: () => void };
+type Props = { onClose: (isBack: boolean) => void };
 
 /** Everything that can be done, by its name or in a plain phrase; what it will do is said before Enter does it. */
-export function Palette({ onClose, onShortcuts }: Props) {
+export function Palette({ onClose }: Props) {
   const [text, setText] = useState("");
   const [active, setActive] = useState("");
   const { say } = useNotation();
-  const groups = useCommands(text, onShortcuts);
+  const groups = useCommands(text);
   const isPhrase = groups[0]?.commands[0]?.id === "phrase";
   const all = groups.flatMap(({ commands }) => commands);
   const chosen = all.find(({ id }) => id === active);

@@ -22,13 +22,17 @@ export const SETTINGS: Command[] = SECTIONS.map(({ id, name, says }) => ({
   run: () => location.assign(`/settings#${id}`),
 }));
 
-export const elsewhere = ({ state }: Desk, onShortcuts: () => void): Command[] => [
+/** What a key of every page does, as if it were pressed. */
+const press = (key: string) => () =>
+  void window.dispatchEvent(new KeyboardEvent("keydown", { key, ctrlKey: true }));
+
+export const elsewhere = ({ state }: Desk): Command[] => [
   {
     id: "dealer",
     name: "Dealer’s side",
     says: "Opens or closes what costs, lenders and officers make of the deal; nothing of it is on the page before.",
     also: "income earned gross reserve costs",
-    run: () => void import("@/features/dealer-side/keep-side").then(({ toggleSide }) => toggleSide()),
+    run: press("."),
   },
   {
     id: "deal-file",
@@ -48,7 +52,7 @@ export const elsewhere = ({ state }: Desk, onShortcuts: () => void): Command[] =
     says: `Leaves this deal, which is saved, for a new ${name.toLowerCase()}.`,
     run: () => void import("@/features/register/register-actions").then(({ newDeal }) => newDeal(kind)),
   })),
-  { id: "keys", name: "Keys", says: "Shows every key that does something.", run: onShortcuts },
+  { id: "keys", name: "Keys", says: "Shows every key that does something.", run: press("/") },
   ...PLACES.map(([name, href]) => ({
     id: `to-${name}`,
     name: `Go to ${name}`,

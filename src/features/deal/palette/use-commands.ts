@@ -15,7 +15,7 @@ import { elsewhere, SETTINGS } from "./elsewhere";
 import { phraseOf } from "./phrases";
 
 /** Everything that can be done on the deal screen, in groups; a phrase that is understood comes first. */
-export function useCommands(text: string, onShortcuts: () => void): Group[] {
+export function useCommands(text: string): Group[] {
   const open = useOption();
   const isFrozen = useIsFrozen();
   const desk = useDesk();
@@ -35,7 +35,7 @@ export function useCommands(text: string, onShortcuts: () => void): Group[] {
       name: "Options",
       commands: [...others(options, actions), ...(isFrozen ? [] : ofOpen(options, actions))],
     },
-    { name: "Elsewhere", commands: elsewhere(desk, onShortcuts) },
+    { name: "Elsewhere", commands: elsewhere(desk) },
     { name: "Settings", commands: SETTINGS },
     ...onScreen,
   ].filter(({ commands }) => commands.length > 0);

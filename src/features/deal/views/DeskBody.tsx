@@ -1,4 +1,4 @@
-import { lazy, memo, type ReactNode, Suspense, useEffect, useRef, useState } from "react";
+import { lazy, memo, type ReactNode, Suspense, useState } from "react";
 import type { ReachTerm } from "@/core/reach";
 import { useSide } from "@/features/dealer-side/side-state";
 import { useUntilPressed } from "@/features/focus/use-until-pressed";
@@ -70,19 +70,13 @@ export const DeskBars = memo(function DeskBars({
 
 /** The open option in the view that is looked at: what is typed to the left, what is answered to the right. */
 export const DeskBody = memo(function DeskBody({ dealId, fileName }: { dealId: string; fileName: string }) {
-  const { heading, kind, view, show } = useFrame();
-  const now = useRef(view);
-  now.current = view;
+  const { heading, kind, view } = useFrame();
   const [mapChoice, setMapChoice] = useState<MapChoice | null>(null);
   const [terms, setTerms] = useState<readonly ReachTerm[] | null>(null);
   const { Structure, Plan, Answer } = drawnOf(kind);
   const notes = useUntilPressed(heading.notes);
   const isSideOpen = useSide();
-  useEffect(() => {
-    if (isSideOpen && now.current !== "lineUp") show("desk");
-  }, [isSideOpen, show]);
-  const hasSide = isSideOpen && view === "desk";
-  const answer = { fileName, isWhole: view === "desk" && !hasSide };
+  const answer = { fileName, isWhole: view === "desk" && !isSideOpen };
   return (
     <div className="flex min-h-0 min-w-0 flex-col gap-2 [grid-area:body]">
       {notes !== undefined && (
@@ -105,7 +99,7 @@ export const DeskBody = memo(function DeskBody({ dealId, fileName }: { dealId: s
           <div className="flex min-h-0 min-w-0 flex-1 flex-col gap-3 max-lg:contents lg:overflow-auto">
             {opened(<Answer {...answer} />)}
             {view === "reach" && opened(<Reach terms={terms} onTerms={setTerms} />)}
-            {hasSide && opened(<DealerSide dealId={dealId} />)}
+            {isSideOpen && opened(<DealerSide dealId={dealId} />)}
             {view === "who" && opened(<CustomerAndVehicle dealId={dealId} />)}
             {view === "map" && opened(<PaymentMap choice={mapChoice} onChoice={setMapChoice} />)}
           </div>
