@@ -59,6 +59,11 @@ export function IncomeLines({ id, earning, known, put }: Props) {
   const price = earnedBy("price", 0);
   return (
     <div className="grid grid-cols-[1fr_auto_auto] items-center gap-x-3 [&_.field]:h-7.5">
+      <div className="col-span-3 grid grid-cols-subgrid text-faint text-sm">
+        <span />
+        <span className="text-right">cost, or worth</span>
+        <span className="text-right">earned, {inputs.currency}</span>
+      </div>
       {!isPersonal && (
         <IncomeRow
           name={price ? "Price less cost" : "Price"}
