@@ -14,6 +14,7 @@ import {
   ownNamed,
 } from "@/exchange/deal-document";
 import { tooLargeSentence } from "@/exchange/deal-file/largest";
+import { dealerOfCopy } from "@/exchange/dealer";
 import { firstCharacters } from "@/exchange/text";
 import { parseDealDocument } from "@/exchange/whole-deal/parse-document";
 import type { DealReply, SaveReply, VersionReply } from "./contract";
@@ -174,7 +175,7 @@ export async function reopenDeal(store: Store, id: string, version: number): Pro
 export async function duplicateDeal(store: Store, id: string): Promise<DealReply> {
   const { document } = await openDeal(store, id);
   const dealer = (await store.getDealer(id))?.dealer;
-  return createDeal(store, { ...document, status: "quoting" }, dealer && { dealer });
+  return createDeal(store, { ...document, status: "quoting" }, dealer && { dealer: dealerOfCopy(dealer) });
 }
 
 /**

@@ -4,7 +4,8 @@ export type { Applicant, Dealer, DealerFile, DealerOfOption } from "./dealer.sch
 export { dealerFileOf, dealerOfFile } from "./dealer-in-file";
 export type { LenderAnswer, SpreadReason } from "./lender-answers.schema";
 export { readSide } from "./read-side";
-export { type KnownCosts, takesSomething, withTakenCosts } from "./taken";
+export { signedMinor } from "./signed-minor";
+export { dealerOfCopy, type KnownCosts, takesSomething, withTakenCosts } from "./taken";
 export {
   applicantInWords,
   lenderAnswerInWords,

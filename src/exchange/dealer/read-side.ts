@@ -1,16 +1,10 @@
-import {
-  currencyDecimals,
-  type DealerSide,
-  parseAmount,
-  type ReserveTerms,
-  type Result,
-  success,
-} from "@/core";
+import { currencyDecimals, type DealerSide, type ReserveTerms, type Result, success } from "@/core";
 import { fileReader, type Reader } from "../reading";
 import type { CostedList } from "../structure/costed-lists";
 import { lineIds } from "../structure/line-ids";
 import type { StructureFile } from "../structure/structure.schema";
 import type { DealerOfOption } from "./dealer.schema";
+import { signedMinor } from "./signed-minor";
 
 type OptionFile = { currency: string; structure: StructureFile };
 
@@ -81,9 +75,6 @@ function readReserve(
 
 /** An amount that can be below zero, in minor units. */
 function readSigned(typed: string | number, currency: string, name: string, read: Reader): number {
-  const text = String(typed);
-  const isCost = text.startsWith("-");
-  const minor = parseAmount(isCost ? text.slice(1) : text, currencyDecimals(currency) ?? 2);
-  if (minor === undefined) return read.amount("income", name, text.replace(/^-/, "")) ?? 0;
-  return isCost ? 0 - minor : minor;
+  const minor = signedMinor(typed, currencyDecimals(currency) ?? 2);
+  return minor ?? read.amount("income", name, String(typed).replace(/^-/, "")) ?? 0;
 }

@@ -52,9 +52,7 @@ export function withTakenCosts(
 ): Dealer {
   const options = { ...dealer.options };
   for (const option of after.options) {
-    const isNew = before && !optionOf(before, option.id);
-    const present: DealerOfOption =
-      options[option.id] ?? (isNew ? copiedFrom(option, dealer, after) : undefined) ?? known.terms ?? {};
+    const present: DealerOfOption = options[option.id] ?? startOf(option, dealer, before, after, known);
     const { cost: _cost, costs: _costs, ...others } = present;
     const taken = {
       ...others,
@@ -64,6 +62,18 @@ export function withTakenCosts(
     if (option.id in options || Object.keys(taken).length > 0) options[option.id] = taken;
   }
   return Object.keys(options).length > 0 ? { ...dealer, options } : dealer;
+}
+
+/** What is known of an option of which nothing is kept yet: of a copy what it was copied with, of a new one how all are paid. */
+function startOf(
+  option: DealOption,
+  dealer: Dealer,
+  before: DealDocument | undefined,
+  after: DealDocument,
+  { terms = {} }: KnownCosts,
+): DealerOfOption {
+  if (!before) return terms;
+  return optionOf(before, option.id) ? {} : (copiedFrom(option, dealer, after) ?? terms);
 }
 
 /** The cost of the vehicle: of another one, what is known of that. */
@@ -104,7 +114,24 @@ function copiedFrom(
     .filter(({ id }) => id !== copy.id && options[id])
     .map(option => ({ known: options[option.id], lines: idsOf(option).filter(id => ids.has(id)).length }));
   const { known } = shared.sort((one, other) => other.lines - one.lines)[0] ?? {};
-  if (!known) return undefined;
-  const { lenderAnswers: _answers, spreadReason: _reason, chargedBack: _back, ...copied } = known;
+  return known && ofACopy(known);
+}
+
+/** What a copy is known by: what lenders said, why its rate is as it is and what came back are of the one that it was made of. */
+function ofACopy({
+  lenderAnswers: _answers,
+  spreadReason: _reason,
+  chargedBack: _back,
+  ...copied
+}: DealerOfOption): DealerOfOption {
   return copied;
+}
+
+/** The dealer's part of a deal that is a copy of another one. */
+export function dealerOfCopy({ options, ...others }: Dealer): Dealer {
+  if (!options) return others;
+  return {
+    ...others,
+    options: Object.fromEntries(Object.entries(options).map(([id, known]) => [id, ofACopy(known)])),
+  };
 }

@@ -1,6 +1,7 @@
 import type { Quote } from "@/core";
+import type { Segment } from "../kinds/kind/segment";
 import { dateIn, type Notation } from "../notation";
-import type { Block, Paper } from "../paper-parts/paper";
+import type { Block, Paper, Span } from "../paper-parts/paper";
 import type { Place } from "../place/places";
 import type { HousePapers } from "../settings";
 import { paperSizeOf } from "./paper-size";
@@ -51,3 +52,11 @@ export function paperOf(title: string, about: About, blocks: readonly Block[]): 
     foot: "An estimate, not a contract. Subject to credit approval.",
   };
 }
+
+/** A sentence as it stands on paper: what can be pressed on a screen stands out. */
+export const spansOf = (segments: readonly Segment<string>[]): Span[] =>
+  segments.map(segment =>
+    typeof segment === "string"
+      ? segment
+      : { strong: "strong" in segment ? segment.strong : `${segment.text}${segment.after ?? ""}` },
+  );

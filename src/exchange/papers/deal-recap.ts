@@ -14,7 +14,7 @@ import { sentenceWriter } from "../kinds/kind/sentence-writer";
 import { amountIn, inNotation, type Locale, notationOf } from "../notation";
 import type { Block, Paper, PaperRow } from "../paper-parts/paper";
 import { capital } from "../text";
-import { type PaperHouse, paperOf } from "./about";
+import { type PaperHouse, paperOf, spansOf } from "./about";
 import { papersOf } from "./kinds";
 import type { Made } from "./made";
 
@@ -101,13 +101,7 @@ export function dealRecap({
     { kind: "paragraph", size: "large", spans: [{ strong: "For the house alone." }] },
     {
       kind: "paragraph",
-      spans: kind
-        .sentence(quote.value, write)
-        .map(segment =>
-          typeof segment === "string"
-            ? segment
-            : { strong: "strong" in segment ? segment.strong : `${segment.text}${segment.after ?? ""}` },
-        ),
+      spans: spansOf(kind.sentence(quote.value, write)),
     },
     tallyOf(kind.tally(quote.value), minor => money(minor)),
     {

@@ -4,7 +4,7 @@ import { sentenceWriter } from "../kinds/kind/sentence-writer";
 import { amountIn, dateIn, inNotation } from "../notation";
 import type { Block, Paper, PaperChart } from "../paper-parts/paper";
 import { capital } from "../text";
-import { type About, type AnsweredOption, paperOf } from "./about";
+import { type About, type AnsweredOption, paperOf, spansOf } from "./about";
 import { papersOf } from "./kinds";
 
 /** How many days a proposal is good, where the house has settled nothing else. */
@@ -47,13 +47,7 @@ export function proposal(
     {
       kind: "paragraph",
       size: "large",
-      spans: kind
-        .sentence(quote, write)
-        .map(segment =>
-          typeof segment === "string"
-            ? segment
-            : { strong: "strong" in segment ? segment.strong : `${segment.text}${segment.after ?? ""}` },
-        ),
+      spans: spansOf(kind.sentence(quote, write)),
     },
     ...(options.length > 1 ? inRows(options).map(row => sideBySide(row, about)) : []),
     { kind: "chart", chart: chartOf(options[0], about) },

@@ -32,8 +32,8 @@ export function boughtLease(quote: LeaseQuote): Bought {
     interest: rentCharge,
     worth: buyRate => {
       const { terms, payment } = at(buyRate);
-      const rate =
-        "rate" in terms.by ? terms.by.rate : payment && implicitRate(terms, cost, payment, residual);
+      if (payment === undefined) return noRate(buyRate);
+      const rate = "rate" in terms.by ? terms.by.rate : implicitRate(terms, cost, payment, residual);
       return rate ? success(worthOfPayments(terms, paid, residual, rate)) : noRate(buyRate);
     },
     atBuyRate: buyRate => {

@@ -173,7 +173,7 @@ function IncomeRow({ name, remark, field, amount, isSum }: RowProps) {
         {remark && <span className="text-faint text-sm">{remark}</span>}
       </div>
       <div>{field}</div>
-      <output className="min-w-24 text-right tabular-nums">{amount}</output>
+      <span className="min-w-24 text-right tabular-nums">{amount}</span>
     </div>
   );
 }

@@ -1,5 +1,6 @@
 import { createContext, useContext } from "react";
-import { currencyDecimals, parseAmount, parseIsoDate } from "@/core";
+import { currencyDecimals, parseIsoDate } from "@/core";
+import { signedMinor } from "@/exchange/dealer";
 import { amountIn, dateIn, decimalIn, type Notation, plainDate } from "@/exchange/notation";
 import { firstCharacters } from "@/exchange/text";
 import { readYearlyRate } from "@/features/typing/read-term";
@@ -53,9 +54,8 @@ export function KnownField({ label, of, value, put, className, placeholder, most
 }
 
 function amountShown(typed: string, currency: string, notation: Notation): string {
-  const isCost = typed.startsWith("-");
-  const minor = parseAmount(typed.replace(/^-/, ""), currencyDecimals(currency) ?? 2);
-  return minor === undefined ? typed : amountIn(isCost ? -minor : minor, currency, notation);
+  const minor = signedMinor(typed, currencyDecimals(currency) ?? 2);
+  return minor === undefined ? typed : amountIn(minor, currency, notation);
 }
 
 const SHOWN: Record<Of, (typed: string, currency: string, notation: Notation) => string> = {

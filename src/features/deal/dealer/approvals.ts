@@ -1,13 +1,5 @@
-import {
-  contractRate,
-  groupedAmount,
-  isoDate,
-  isSameRate,
-  parseAmount,
-  parseIsoDate,
-  type Quote,
-} from "@/core";
-import type { LenderAnswer } from "@/exchange/dealer";
+import { contractRate, groupedAmount, isoDate, isSameRate, parseIsoDate, type Quote } from "@/core";
+import { type LenderAnswer, signedMinor } from "@/exchange/dealer";
 import type { FieldName } from "../fields";
 import type { Earning } from "./use-income";
 
@@ -21,7 +13,7 @@ export function beyondApproval(answer: LenderAnswer, { quote, side, earned }: Ea
   if (!OPEN.has(answer.state)) return [];
   const money = (minor: number) => groupedAmount(minor, quote.decimals);
   const read = (typed: string | number | undefined) =>
-    typed === undefined ? undefined : signed(String(typed), quote.decimals);
+    typed === undefined ? undefined : signedMinor(typed, quote.decimals);
   const [amount, received] = [read(answer.amount), read(answer.reserveReceived)];
   const lent = amountOf(quote);
   const said: Beyond[] = [];
@@ -57,11 +49,6 @@ const rateField = ({ filled: { plan } }: Quote): FieldName => {
 
 /** The loan amount, or the adjusted capitalized cost, in minor units. */
 const amountOf = (quote: Quote): number => ("loanAmount" in quote ? quote.loanAmount : quote.cost);
-
-function signed(typed: string, decimals: number): number | undefined {
-  const minor = parseAmount(typed.replace(/^-/, ""), decimals);
-  return minor !== undefined && typed.startsWith("-") ? -minor : minor;
-}
 
 /** The customer is told so long after the application: 12 CFR 1002.9(a)(1). */
 const DAYS_TO_NOTICE = 30;

@@ -17,14 +17,15 @@ export function useMarkedFields(earning: Earning | null, answers: readonly Lende
     const marked = beyond.flatMap(({ field, sentence }) => {
       const element = field && document.getElementById(fieldId(field));
       if (!element) return [];
+      const { title } = element;
       element.dataset.beyond = "";
       element.title = sentence;
-      return [element];
+      return [{ element, title }];
     });
     return () => {
-      for (const element of marked) {
+      for (const { element, title } of marked) {
         delete element.dataset.beyond;
-        element.removeAttribute("title");
+        element.title = title;
       }
     };
   }, [earning, answers]);
