@@ -1,5 +1,5 @@
 import { currencyDecimals, formatAmount } from "@/core";
-import { type Notation, spreadsheetAmount } from "../notation";
+import { decimalIn, harmlessText, type Notation, spreadsheetAmount } from "../notation";
 import { csvText } from "../notation/csv";
 import type { EarnedFigures } from "./earned-figures";
 
@@ -38,11 +38,16 @@ export function earnedCsv(lines: readonly Line[], notation?: Notation): string {
       if (minor === null) return "";
       return notation ? spreadsheetAmount(minor, decimals, notation) : formatAmount(minor, decimals);
     };
+    const points = (spread: number | null) => {
+      if (spread === null) return "";
+      return notation ? decimalIn(String(spread), notation) : String(spread);
+    };
     const { signedOn, customer, vehicle, currency, front, back, reserve, officerShare, spread, reason } =
       line;
     return [
-      ...[signedOn ?? "", customer, vehicle, currency, money(front), money(back), money(reserve)],
-      ...[money(officerShare), spread === null ? "" : String(spread), reason ?? ""],
+      ...[signedOn ?? "", harmlessText(customer), harmlessText(vehicle), currency],
+      ...[money(front), money(back), money(reserve)],
+      ...[money(officerShare), points(spread), harmlessText(reason ?? "")],
     ];
   });
   return csvText({ fields: FIELDS, data }, notation);
