@@ -18,7 +18,10 @@ type Props = {
 
 /** What the house pays for its usual extras: not on the page before it is asked for, and gone when it is closed. */
 export function UsualCosts({ extras, currency, notation, place }: Props) {
-  const [opened, setOpened] = useState<SettingsDealerReply | null>(null);
+  const isSideOpen = useSide();
+  const [known, setOpened] = useState<SettingsDealerReply | null>(null);
+  // What arrives after the side was closed is not shown.
+  const opened = isSideOpen ? known : null;
   const [problem, setProblem] = useState<string | null>(null);
   const saving = useRef<Promise<SettingsDealerReply | null>>(Promise.resolve(null));
   const taken = (answer: Awaited<ReturnType<typeof dealerApi.settings>>) => {
@@ -31,7 +34,6 @@ export function UsualCosts({ extras, currency, notation, place }: Props) {
     );
     return answer.kind === "done" ? answer.value : null;
   };
-  const isSideOpen = useSide();
   // biome-ignore lint/correctness/useExhaustiveDependencies: it is asked for when the side opens, and gone when it closes.
   useEffect(() => {
     if (!isSideOpen) return setOpened(null);

@@ -52,7 +52,10 @@ export function StockScreen({ opened, house }: Props) {
   const [search, setSearch] = useState("");
   const [problems, setProblems] = useState<string[]>([]);
   // Of the dealer's side: not sent before it is asked for.
-  const [costs, setCosts] = useState<Record<string, VehicleCosts> | null>(null);
+  const isSideOpen = useSide();
+  const [known, setCosts] = useState<Record<string, VehicleCosts> | null>(null);
+  // What arrives after the side was closed is not shown.
+  const costs = isSideOpen ? known : null;
   const notation = notationOf(house.locale);
   const unit = IN_MILES.has(house.locale) ? "mi" : "km";
   const loadCosts = async () => {
@@ -60,7 +63,6 @@ export function StockScreen({ opened, house }: Props) {
     if (answer.kind === "done") setCosts(answer.value.costs);
     else notify.error(`The costs were not opened. ${reasonOf(answer)}`);
   };
-  const isSideOpen = useSide();
   // biome-ignore lint/correctness/useExhaustiveDependencies: they are asked for when the side opens, and gone when it closes.
   useEffect(() => {
     if (isSideOpen) void loadCosts();

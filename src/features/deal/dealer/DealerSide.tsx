@@ -17,6 +17,7 @@ import { DealerHistory } from "./DealerHistory";
 import { DealerPapers } from "./DealerPapers";
 import { EarlyBack } from "./EarlyBack";
 import { EarnsIt } from "./EarnsIt";
+import { ExtraChargebacks } from "./ExtraChargebacks";
 import { IncomeLines } from "./IncomeLines";
 import { KnownAt, KnownField } from "./KnownField";
 import { LenderAnswers } from "./LenderAnswers";
@@ -90,6 +91,9 @@ export function DealerSide({ dealId }: { dealId: string }) {
           </div>
           <Part name="How the lender pays, and the officer’s share">
             <LenderTerms terms={known} put={put} isFlatOnly={earning.place === "GB"} />
+            <div className="mt-2 flex flex-col gap-1">
+              <ExtraChargebacks id={state.open} known={known} put={put} />
+            </div>
           </Part>
           <Part name={`Lenders’ answers: ${known.lenderAnswers?.length ?? 0}`}>
             <LenderAnswers {...{ earning, known, put }} lender={option.inputs.lender} />

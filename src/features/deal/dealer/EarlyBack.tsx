@@ -27,6 +27,7 @@ export function EarlyBack({ earning, known }: { earning: Earning; known: DealerO
       }),
     [quote, side, earned],
   );
+  const inAll = Math.max(earned.back.total, 0);
   const most = Math.max(...backs);
   const { reserve } = known;
   const terms = reserve ? reserveInWords(reserve, quote.filled.currency).split("; ")[1] : undefined;
@@ -36,7 +37,7 @@ export function EarlyBack({ earning, known }: { earning: Earning; known: DealerO
   const right = width - MARGIN.right;
   const foot = HEIGHT - MARGIN.bottom;
   const across = scaleLinear([0, quote.payments], [MARGIN.left, right]);
-  const up = scaleLinear([0, most], [foot, MARGIN.top]).nice(3);
+  const up = scaleLinear([0, Math.max(most, inAll)], [foot, MARGIN.top]).nice(3);
   const path = area<number>()
     .x((_, after) => across(after))
     .y0(foot)
@@ -44,8 +45,8 @@ export function EarlyBack({ earning, known }: { earning: Earning; known: DealerO
     .curve(curveStepAfter)(backs);
   const said =
     pointed === null
-      ? "comes back, if paid off with payment"
-      : `payment ${pointed}: ${money(backs[pointed] ?? 0)} comes back`;
+      ? `${money(inAll)} earned; comes back, if paid off with payment`
+      : `payment ${pointed}: ${money(backs[pointed] ?? 0)} comes back, ${money(inAll - (backs[pointed] ?? 0))} stays`;
   const place = (x: number) => Math.min(Math.max(Math.round(across.invert(x)), 0), quote.payments);
   return (
     <figure ref={frame} className="m-0">
@@ -75,6 +76,14 @@ export function EarlyBack({ earning, known }: { earning: Earning; known: DealerO
           lines={up.ticks(3).map(tick => ({ y: up(tick), text: money(tick).replace(/[.,]\d+$/, "") }))}
           left={MARGIN.left}
           right={right}
+        />
+        <line
+          x1={MARGIN.left}
+          x2={right}
+          y1={up(inAll)}
+          y2={up(inAll)}
+          stroke="var(--color-success)"
+          strokeDasharray="5 4"
         />
         <path
           d={path ?? ""}

@@ -9,6 +9,7 @@ import { askedOf } from "../kinds/asked";
 import { payingInputs } from "../map/paying-inputs";
 import { useIsFrozen, useNotation, useOption } from "../option/option-context";
 import { withInputsOf } from "../options/option-changes";
+import { useOptionActions } from "../options/use-options";
 import type { Earning } from "./use-income";
 
 /** Each key is answered once typing rests so long: a search makes some hundred repayment tables. */
@@ -21,6 +22,7 @@ export function EarnsIt({ earning }: { earning: Earning }) {
   const { option } = useOption();
   const { notation } = useNotation();
   const { state, edit } = useDesk();
+  const { addAfter } = useOptionActions();
   const isFrozen = useIsFrozen();
   const [of, setOf] = useState<WantedIncome["of"]>("reserve");
   const [find, setFind] = useState<WantedIncome["find"]>("rate");
@@ -43,11 +45,13 @@ export function EarnsIt({ earning }: { earning: Earning }) {
   }, [earning, quote, side, place, of, find, amount]);
   const rateFigure = askedOf(quote.filled).rateFigure(quote.filled.plan);
   const found = answer?.of === earning && answer.found.ok ? answer.found.value : null;
-  const take = () => {
+  const take = (asOption: boolean) => {
     if (!found || isFrozen) return;
     const figure = find === "price" ? "price" : rateFigure;
     const value = find === "price" ? Number(found.figure) : found.figure;
-    edit(withInputsOf(state.open, inputsMoved(payingInputs(option), { figure }, value)));
+    const inputs = inputsMoved(payingInputs(option), { figure }, value);
+    if (asOption) addAfter(state.open, [inputs]);
+    else edit(withInputsOf(state.open, inputs));
     setText("");
   };
   const sentence = problem ?? (answer && !answer.found.ok ? answer.found.failure.sentence : null);
@@ -75,8 +79,8 @@ export function EarnsIt({ earning }: { earning: Earning }) {
           value={text}
           aria-invalid={problem !== null}
           onChange={({ target }) => setText(target.value)}
-          onKeyDown={({ key }) => {
-            if (key === "Enter") take();
+          onKeyDown={({ key, shiftKey }) => {
+            if (key === "Enter") take(shiftKey);
             if (key === "Escape") setText("");
           }}
         />
@@ -104,7 +108,7 @@ export function EarnsIt({ earning }: { earning: Earning }) {
 type EarnsProps = Pick<WantedIncome, "of" | "find"> & {
   found: Extract<Found, { ok: true }>["value"];
   isFactor: boolean;
-  onTake: () => void;
+  onTake: (asOption: boolean) => void;
 };
 
 /** The figure that earns it, and the payment that follows. */
@@ -122,7 +126,12 @@ function Earns({ found, of, find, isFactor, onTake }: EarnsProps) {
       </b>
       payment {money(quote.payment)}, earns {money(earned ?? 0)}
       {!isFrozen && (
-        <button type="button" className="btn btn-sm" onClick={onTake}>
+        <button
+          type="button"
+          title="Shift: as a new option"
+          className="btn btn-sm"
+          onClick={({ shiftKey }) => onTake(shiftKey)}
+        >
           Take it
         </button>
       )}

@@ -65,7 +65,7 @@ export const ViewBar = memo(function ViewBar({ onNear, isOpen }: Props) {
               className={tabStyle(more.some(each => each === view))}
               onClick={() => setMore(true)}
             >
-              {more.some(each => each === view) ? VIEWS[view as View] : "More views"}
+              {more.some(each => each === view) ? VIEWS[view] : "More views"}
             </button>
           )}
           {isMore && (
