@@ -32,8 +32,10 @@ export function boughtLease(quote: LeaseQuote): Bought {
     interest: rentCharge,
     worth: buyRate => {
       const { terms, payment } = at(buyRate);
-      if (payment === undefined) return noRate(buyRate);
-      const rate = "rate" in terms.by ? terms.by.rate : implicitRate(terms, cost, payment, residual);
+      // By level yield the buy rate is the rate; by factor it is that of the lease with its own payment.
+      const implicit = () =>
+        payment === undefined ? undefined : implicitRate(terms, cost, payment, residual);
+      const rate = "rate" in terms.by ? terms.by.rate : implicit();
       return rate ? success(worthOfPayments(terms, paid, residual, rate)) : noRate(buyRate);
     },
     atBuyRate: buyRate => {

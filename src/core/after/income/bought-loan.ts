@@ -67,17 +67,19 @@ function periodsOf(schedule: readonly PaymentRow[], loan: Loan): Period[] {
   const { calendar, flat } = loan.draft;
   const trueRate = flat?.trueRate(loan.amount);
   const periods: Period[] = [];
+  let place = schedule.length - 1;
   for (let number = schedule.at(-1)?.number ?? 0; number >= 1; number--) {
     const from = number === 1 ? calendar.start : calendar.dateOf(number - 1);
     const to = calendar.dateOf(number);
     const of = from === null || to === null ? 1 : Math.max(to - from, 1);
-    const rows = schedule.filter(row => row.number === number);
-    const money = rows.map(({ kind, date, payment }) => ({
-      amount: payment,
-      days: kind === "extra" && date !== null && from !== null ? Math.min(date - from, of) : of,
-    }));
-    const isWhole = rows.some(({ kind }) => kind !== "extra");
-    const days = isWhole ? of : Math.max(...money.map(each => each.days));
+    const money: Period["money"] = [];
+    let days = 0;
+    for (let row = schedule[place]; row?.number === number; row = schedule[--place]) {
+      const isWithin = row.kind === "extra" && row.date !== null && from !== null;
+      const at = isWithin ? Math.min((row.date ?? 0) - from, of) : of;
+      money.push({ amount: row.payment, days: at });
+      days = Math.max(days, at);
+    }
     periods.push({ rate: trueRate ?? rateOfPeriod(loan.draft, number), money, days, of });
   }
   return periods;

@@ -32,8 +32,7 @@ export type EarnsIt = {
 const STEP = "0.001";
 const FACTOR_STEP = "0.00001";
 
-/** Roundings can put a few neighbours out of order. */
-const REACH = 64;
+/** Roundings can put neighbours out of order; no further back is one looked for that earns it, too. */
 const MOST_REACH = 1000;
 
 /**
@@ -67,7 +66,10 @@ export function incomeThatEarns(
     return failure("reserve", "A flat reserve does not follow the rate; no rate changes it.");
   const tried = wanted.find === "rate" ? rateTries(quote, wanted.rateStep) : success(priceTries(quote));
   if (!tried.ok) return tried;
-  const { high, guess, dealAt, textOf, reach } = tried.value;
+  const { high, guess, dealAt, textOf } = tried.value;
+  const { payments, roundingStep = 1 } = quote.filled.plan;
+  // A payment is rounded by no more than its step: what earns less by more than all of them is no neighbour.
+  const outOfOrder = 2 * (payments ?? 0) * roundingStep;
   const at = (whole: number): EarnsIt | undefined => {
     const deal = dealAt(whole);
     const answer = evaluate(deal);
@@ -79,15 +81,29 @@ export function incomeThatEarns(
     const earned = found && earnedOf(found.income, wanted.of);
     return earned ?? (whole < guess ? Number.NEGATIVE_INFINITY : Number.POSITIVE_INFINITY);
   };
-  const last = lastWhole(whole => earnedAt(whole) - wanted.amount + 0.5, 0, high, guess);
-  let least = last + 1;
-  for (let whole = last; whole >= Math.max(least - reach, 0); whole--)
-    if (earnedAt(whole) >= wanted.amount) least = whole;
+  const least = leastThatEarns(earnedAt, wanted.amount, tried.value, outOfOrder);
   const found = least <= high ? at(least) : undefined;
   const earned = found && earnedOf(found.income, wanted.of);
   if (!found || earned === null || earned === undefined || earned < wanted.amount)
     return failure("income", `No ${wanted.find} of this deal earns ${money(wanted.amount)}.`);
   return success(found);
+}
+
+/** The least whole number with which so much is earned; beyond the range where none does. */
+function leastThatEarns(
+  earnedAt: (whole: number) => number,
+  amount: number,
+  { high, guess }: Pick<Tries, "high" | "guess">,
+  outOfOrder: number,
+): number {
+  const last = lastWhole(whole => earnedAt(whole) - amount + 0.5, 0, high, guess);
+  let least = last + 1;
+  for (let whole = last; whole >= Math.max(least - MOST_REACH, 0); whole--) {
+    const short = amount - earnedAt(whole);
+    if (short <= 0) least = whole;
+    else if (short > outOfOrder) break;
+  }
+  return least;
 }
 
 /** What is earned, in minor units; null where it is not known. */
@@ -98,7 +114,6 @@ export const earnedOf = ({ reserve, total }: Income, of: WantedIncome["of"]): nu
 type Tries = {
   high: number;
   guess: number;
-  reach: number;
   dealAt: (whole: number) => Deal;
   textOf: (whole: number) => string;
 };
@@ -115,11 +130,9 @@ function rateTries({ filled }: Quote, asked: string | undefined): Result<Tries> 
   const textOf = (whole: number) => placesText(whole * step.digits, places);
   const typed = plan.kind === "lease" && byFactor ? plan.moneyFactor : plan.yearlyRate;
   const deal = askingPayment(filled);
-  const coarse = plan.roundingStep ?? 1;
   return success({
     high: Math.floor(HIGHEST_YEARLY_RATE / (byFactor ? PERCENT_OF_FACTOR : 1) / size),
     guess: Math.round(Number(typed ?? 0) / size),
-    reach: Math.min(REACH * coarse, MOST_REACH),
     dealAt: whole => ({ ...deal, plan: { ...deal.plan, [name]: textOf(whole) } }) as Deal,
     textOf,
   });
@@ -130,7 +143,6 @@ function priceTries({ filled, price }: Quote): Tries {
   return {
     high: LARGEST_AMOUNT * 10 ** (currencyDecimals(filled.currency) ?? 2),
     guess: price,
-    reach: REACH,
     dealAt: whole => ({ ...deal, structure: { ...deal.structure, price: whole } }) as Deal,
     textOf: String,
   };

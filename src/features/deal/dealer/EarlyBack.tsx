@@ -1,6 +1,6 @@
 import { scaleLinear } from "d3-scale";
 import { area, curveStepAfter } from "d3-shape";
-import { useMemo, useRef, useState } from "react";
+import { useDeferredValue, useMemo, useRef, useState } from "react";
 import { chargebackAfter } from "@/core";
 import { type DealerOfOption, reserveInWords } from "@/exchange/dealer";
 import { amountIn } from "@/exchange/notation";
@@ -13,7 +13,9 @@ const HEIGHT = 170;
 const MARGIN = { top: 18, right: 12, bottom: 20, left: 74 };
 
 /** What would come back from the dealer, payment by payment: what is earned, and what of it if the customer pays off early. */
-export function EarlyBack({ earning, known }: { earning: Earning; known: DealerOfOption }) {
+export function EarlyBack({ earning: latest, known }: { earning: Earning; known: DealerOfOption }) {
+  // A key is answered first, the picture after it.
+  const earning = useDeferredValue(latest);
   const { quote, side, earned } = earning;
   const { notation, say } = useNotation();
   const frame = useRef<HTMLElement>(null);

@@ -12,7 +12,7 @@ import { withInputsOf } from "../options/option-changes";
 import { useOptionActions } from "../options/use-options";
 import type { Earning } from "./use-income";
 
-/** Each key is answered once typing rests so long: a search makes some hundred repayment tables. */
+/** Each key is answered once typing rests so long: a search makes some twenty repayment tables. */
 const RESTS_AFTER_MS = 120;
 
 type Found = ReturnType<typeof incomeThatEarns>;
