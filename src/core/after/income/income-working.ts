@@ -135,9 +135,18 @@ function methodStep({ quote, side, money }: Asked, byMethod: number): WorkingSte
     filled: `${worth.ok ? money(worth.value) : "not known"} − ${money(bought.amount)}`,
     result,
     rounding: "Interest is not rounded on the way; what they repay is rounded half up, once.",
-    remark: `The payments are those of the table at ${bought.contractRate}, discounted at ${buyRate} as the plan counts time.`,
+    remark: `The payments are those of the table at ${bought.contractRate}, discounted ${discountedAt(quote, buyRate)}.`,
     parts: [],
   };
+}
+
+/** A money factor is no rate: what stands for it is the implicit rate of the lease at that factor. */
+function discountedAt({ filled: { plan } }: Quote, buyRate: string): string {
+  if (plan.kind === "lease" && plan.reckoning === "moneyFactor")
+    return `at the implicit rate of the same lease at a factor of ${buyRate}`;
+  return plan.kind === "flatRate"
+    ? `at the true rate of the same plan at ${buyRate} flat`
+    : `at ${buyRate} as the plan counts time`;
 }
 
 function shareStep({ side, earned, money }: Asked): WorkingStep | undefined {

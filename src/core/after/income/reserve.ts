@@ -90,10 +90,12 @@ function rateProblem(buyRate: string): string | undefined {
   return `The buy rate ${buyRate} is not possible; it can be 0 to ${wholeText(HIGHEST_YEARLY_RATE)}.`;
 }
 
-function flatReserve(quote: Quote, flat: { amount: number } | { percent: string } | object): Result<number> {
-  if ("amount" in flat) return success(flat.amount as number);
-  const percent = "percent" in flat ? parseDecimal(String(flat.percent)) : undefined;
-  if (!percent) return failure("reserve", "A flat reserve is an amount, or a percent of the loan amount.");
+type FlatReserve = Extract<ReserveTerms, { method: "flat" }>;
+
+function flatReserve(quote: Quote, flat: FlatReserve): Result<number> {
+  if ("amount" in flat) return success(flat.amount);
+  const percent = parseDecimal(flat.percent);
+  if (!percent) return failure("reserve", `${flat.percent} is not a percent of the loan amount.`);
   return success(percentOf(boughtOf(quote).amount, percent));
 }
 
