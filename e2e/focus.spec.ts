@@ -1,6 +1,8 @@
 import { expect, type Locator, test } from "@playwright/test";
 import { newDeal, openDeal, press, VAN, view } from "./officer";
 
+const MOST_IN_A_PLACE = 24;
+
 test("a press or a Tab into any field selects its text", async ({ page }) => {
   const deal = await newDeal(page);
   await deal.type({ Customer: "Quill Ashdown", ...VAN });
@@ -21,7 +23,10 @@ test("a press or a Tab into any field selects its text", async ({ page }) => {
     await go();
     await page.waitForTimeout(500);
     const inputs = page.locator("main input.field:enabled:visible");
-    for (let index = 0; index < (await inputs.count()); index++) {
+    const count = await inputs.count();
+    // Of a long table some of every part: its rows are all alike.
+    const step = Math.ceil(count / MOST_IN_A_PLACE);
+    for (let index = 0; index < count; index += step) {
       const input = inputs.nth(index);
       if ((await input.inputValue()) === "") continue;
       fields += 1;
