@@ -9,8 +9,8 @@ import { useWidth } from "@/features/figures/use-width";
 import { useNotation } from "../option/option-context";
 import type { Earning } from "./use-income";
 
-const HEIGHT = 170;
-const MARGIN = { top: 18, right: 12, bottom: 20, left: 74 };
+const HEIGHT = 160;
+const MARGIN = { top: 8, right: 12, bottom: 20, left: 74 };
 
 /** What would come back from the dealer, payment by payment: what is earned, and what of it if the customer pays off early. */
 export function EarlyBack({ earning: latest, known }: { earning: Earning; known: DealerOfOption }) {
@@ -53,6 +53,9 @@ export function EarlyBack({ earning: latest, known }: { earning: Earning; known:
   return (
     <figure ref={frame} className="m-0">
       <figcaption className="text-faint text-sm">{terms ? say(terms) : "of extras, by time"}</figcaption>
+      <p aria-live="polite" className="text-faint text-xs">
+        {said}
+      </p>
       <svg
         role="img"
         tabIndex={0}
@@ -71,9 +74,6 @@ export function EarlyBack({ earning: latest, known }: { earning: Earning; known:
           setPointed(Math.min(Math.max((pointed ?? 0) + step, 0), quote.payments));
         }}
       >
-        <text x={MARGIN.left} y={11} className="fill-current text-xs" aria-live="polite">
-          {said}
-        </text>
         <AmountGrid
           lines={up.ticks(3).map(tick => ({ y: up(tick), text: money(tick).replace(/[.,]\d+$/, "") }))}
           left={MARGIN.left}
