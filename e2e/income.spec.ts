@@ -127,7 +127,22 @@ test("lenders answer, figures beyond an approval are marked where they are typed
   await side(page).getByLabel("Lender 1: how it stands").selectOption("declined");
   await expect(side(page)).toContainText("Every lender has declined: the customer is to have a notice");
   await side(page).getByLabel("Lender 1: how it stands").selectOption("approved");
+  await side(page).getByText("How the lender pays, and the officer’s share").click();
+  await side(page).getByLabel("Service contract comes back by time").check();
+  await side(page).getByLabel("Service contract: months over which it comes back").fill("60");
+  await side(page).getByText("What was charged back: 0").click();
+  await expectNoAxeFindings(page);
+  // What earns so much can be an option of its own.
+  await side(page).getByRole("textbox", { name: "To be earned", exact: true }).fill("2,000");
+  await expect(side(page)).toContainText("7.035 %");
+  await page.keyboard.press("Shift+Enter");
+  await expect(page.getByLabel("Yearly rate", { exact: true })).toHaveValue("7.035");
+  await expect(page.getByRole("button", { name: /^Undo: (?!nothing)/ })).toBeVisible();
+  await page.keyboard.press("Control+z");
+  await expect(page.getByLabel("Yearly rate", { exact: true })).toHaveValue("6.49");
   await expect(side(page).getByTestId("save-status")).toContainText(/^Saved \d/);
+  const { document: kept } = await (await page.request.get(`/api/deals/${id}/dealer`)).json();
+  expect(JSON.stringify(kept)).toContain('"extraChargebacks":{"extra-1":{"term":60}}');
   const [recap] = await Promise.all([
     page.waitForEvent("download"),
     side(page).getByRole("button", { name: "Deal recap (PDF)" }).click(),

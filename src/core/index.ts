@@ -26,6 +26,7 @@ export {
   incomeThatEarns,
   incomeWorking,
   inPlaceOf,
+  isFlatOnly,
   isSameRate,
   itemization,
   type KeepOrPay,

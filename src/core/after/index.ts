@@ -33,6 +33,7 @@ export {
   income,
   incomeThatEarns,
   incomeWorking,
+  isFlatOnly,
   isSameRate,
   NO_SIDE,
   type OfficerShare,

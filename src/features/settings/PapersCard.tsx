@@ -2,7 +2,7 @@ import { useState } from "react";
 import { wholeText } from "@/core";
 import { notationOf } from "@/exchange/notation";
 import { FEWEST_MONTHS_KEPT, type HousePapers, STANDING_LINES, type StandingLine } from "@/exchange/settings";
-import { CostField } from "@/features/deal/dealer/CostField";
+import { KnownAt, KnownField } from "@/features/deal/dealer/KnownField";
 import { Check, Choice } from "@/features/deal/parts/choices";
 import { TypedFigure } from "@/features/typing/TypedFigure";
 import type { Read } from "@/features/typing/use-typed";
@@ -158,13 +158,15 @@ function CostPapers({ papers, currency, locale, onChange }: CostProps) {
               No cost paper above this amount
             </span>
             <div className="w-40">
-              <CostField
-                label="No cost paper above this amount"
-                amount={papers.consumerLimit}
-                currency={currency}
-                notation={notation}
-                onChange={consumerLimit => onChange({ consumerLimit })}
-              />
+              <KnownAt value={{ currency, notation }}>
+                <KnownField
+                  label="No cost paper above this amount"
+                  of="amount"
+                  value={papers.consumerLimit}
+                  put={consumerLimit => onChange({ consumerLimit })}
+                  className="w-full"
+                />
+              </KnownAt>
             </div>
             <p className="text-faint text-sm">
               The yearly amount of consumer law; empty, every deal for personal use has one.

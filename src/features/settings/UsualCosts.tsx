@@ -1,9 +1,9 @@
 import { useEffect, useRef, useState } from "react";
+import { isFlatOnly } from "@/core";
 import { withOptional } from "@/exchange/members";
 import type { Notation } from "@/exchange/notation";
 import type { SettingsDealer, UsualExtra } from "@/exchange/settings";
 import { dealerApi } from "@/features/api/dealer";
-import { CostField } from "@/features/deal/dealer/CostField";
 import { KnownAt, KnownField } from "@/features/deal/dealer/KnownField";
 import { Labelled, LenderTerms } from "@/features/deal/dealer/LenderTerms";
 import { useSide } from "@/features/dealer-side/side-state";
@@ -72,22 +72,20 @@ export function UsualCosts({ extras, currency, notation, place }: Props) {
       </p>
       {opened && extras.length === 0 && <p className="text-faint text-sm">There is no usual extra yet.</p>}
       {opened && (
-        <div className="mt-1 grid grid-cols-[1fr_8rem] items-center gap-x-3 gap-y-1">
-          {extras.flatMap(({ id = "", name }) => [
-            <span key={`name ${id}`}>{name}</span>,
-            <CostField
-              key={id}
-              label={`Cost of ${name}`}
-              amount={costs[id]}
-              currency={currency}
-              notation={notation}
-              onChange={cost => save({ ...opened.dealer, extraCosts: withOptional(costs, id, cost) })}
-            />,
-          ])}
-        </div>
-      )}
-      {opened && (
         <KnownAt value={{ currency, notation }}>
+          <div className="mt-1 grid grid-cols-[1fr_8rem] items-center gap-x-3 gap-y-1">
+            {extras.flatMap(({ id = "", name }) => [
+              <span key={`name ${id}`}>{name}</span>,
+              <KnownField
+                key={id}
+                label={`Cost of ${name}`}
+                of="amount"
+                value={costs[id]}
+                put={cost => save({ ...opened.dealer, extraCosts: withOptional({ ...costs }, id, cost) })}
+                className="w-full"
+              />,
+            ])}
+          </div>
           <div className="mt-2 flex flex-col gap-2 border-base-300 border-t pt-2">
             <div className="flex flex-wrap gap-x-5 gap-y-1">
               <Labelled name="Usual spread, points of rate">
@@ -109,7 +107,7 @@ export function UsualCosts({ extras, currency, notation, place }: Props) {
                 />
               </Labelled>
             </div>
-            <LenderTerms terms={opened.dealer} put={save} isFlatOnly={place === "GB"} />
+            <LenderTerms terms={opened.dealer} put={save} isFlatOnly={isFlatOnly(place)} />
           </div>
         </KnownAt>
       )}

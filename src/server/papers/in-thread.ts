@@ -6,8 +6,10 @@ import type { TableFile } from "@/exchange/workbook/table.schema";
 import type { PapersReply } from "../contract";
 import { workInThread } from "../threads/work-in-thread";
 
-/** What is asked of the thread: a paper, marked where it is only looked at; which papers there are of some options; both
- * sides of a deal; a table. */
+/**
+ * What is asked of the thread: a paper, marked where it is only looked at; which papers there are of some options; both
+ * sides of a deal; a table.
+ */
 export type ThreadQuestion =
   | { kind: "paper"; question: PaperQuestion; mark?: string | undefined }
   | { kind: "look"; question: Omit<PaperQuestion, "name"> }

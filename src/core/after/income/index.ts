@@ -10,5 +10,5 @@ export type {
 export { type EarnedLine, type Gross, type Income, income, NO_SIDE } from "./income";
 export { type EarnsIt, earnedOf, incomeThatEarns, type WantedIncome } from "./income-that-earns";
 export { incomeWorking } from "./income-working";
-export { isSameRate, type Reserve, reserveOf } from "./reserve";
+export { isFlatOnly, isSameRate, type Reserve, reserveOf } from "./reserve";
 export { contractRate, spreadOf } from "./spread";

@@ -90,6 +90,14 @@ function rateProblem(buyRate: string): string | undefined {
   return `The buy rate ${buyRate} is not possible; it can be 0 to ${wholeText(HIGHEST_YEARLY_RATE)}.`;
 }
 
+/**
+ * Whether a place lets the dealer have no other reserve than a flat one, and its customers be told of it.
+ *
+ * @param place by ISO 3166-1; none where it was not said
+ * @example isFlatOnly("GB") // true
+ */
+export const isFlatOnly = (place: string | undefined): boolean => place !== undefined && place in FLAT_ONLY;
+
 type FlatReserve = Extract<ReserveTerms, { method: "flat" }>;
 
 function flatReserve(quote: Quote, flat: FlatReserve): Result<number> {

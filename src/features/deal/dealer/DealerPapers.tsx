@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { isFlatOnly } from "@/core";
 import { nameOf } from "@/exchange/deal-document";
 import type { Dealer } from "@/exchange/dealer";
 import { fetchRecap } from "@/features/api/papers";
@@ -25,7 +26,7 @@ export function DealerPapers({ dealId, dealer }: Props) {
         Deal recap (PDF)
       </button>
       <span className="text-faint text-sm">both sides of the deal, for the house alone</span>
-      {document.place === "GB" && (
+      {isFlatOnly(document.place) && (
         <>
           <PaperButton name="proposal" details={{ commission: "1" }} />
           <span className="text-faint text-sm">with the amount of the commission, for the customer</span>

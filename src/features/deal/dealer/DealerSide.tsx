@@ -1,5 +1,5 @@
 import { type ReactNode, useEffect, useState } from "react";
-import type { Income } from "@/core";
+import { type Income, isFlatOnly } from "@/core";
 import type { DealerOfOption } from "@/exchange/dealer";
 import { withOptional } from "@/exchange/members";
 import { amountIn } from "@/exchange/notation";
@@ -90,7 +90,7 @@ export function DealerSide({ dealId }: { dealId: string }) {
             </div>
           </div>
           <Part name="How the lender pays, and the officer’s share">
-            <LenderTerms terms={known} put={put} isFlatOnly={earning.place === "GB"} />
+            <LenderTerms terms={known} put={put} isFlatOnly={isFlatOnly(earning.place)} />
             <div className="mt-2 flex flex-col gap-1">
               <ExtraChargebacks id={state.open} known={known} put={put} />
             </div>

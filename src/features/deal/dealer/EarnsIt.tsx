@@ -72,7 +72,8 @@ export function EarnsIt({ earning }: { earning: Earning }) {
         <input
           id={id}
           aria-label="To be earned"
-          data-own-undo
+          // What was taken is undone like any change of the deal.
+          data-own-undo={text === "" ? undefined : true}
           className="field w-28 text-right"
           inputMode="decimal"
           autoComplete="off"

@@ -24,6 +24,7 @@ export function ExtraChargebacks({ id, known, put }: Props) {
         <label className="flex min-h-6 items-center gap-1.5">
           <input
             type="checkbox"
+            className="size-6"
             checked={terms !== undefined}
             onChange={({ target }) => change(line, target.checked ? {} : undefined)}
           />

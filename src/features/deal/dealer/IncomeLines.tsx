@@ -212,6 +212,7 @@ function OtherRow({ index, known, put }: OtherProps) {
           <label className="flex items-center gap-1 text-sm">
             <input
               type="checkbox"
+              className="size-6"
               checked={other.shared ?? true}
               onChange={({ target }) => change({ shared: target.checked })}
             />

@@ -143,6 +143,7 @@ function Answer({ name, answer, earning, onChange, onRemove }: AnswerProps) {
             <span key={index} className="flex items-center gap-1">
               <input
                 type="checkbox"
+                className="size-6"
                 aria-label={`${name}: ${stipulation.name} is there`}
                 checked={stipulation.on !== undefined}
                 onChange={({ target }) =>

@@ -3,14 +3,17 @@ import { type LenderAnswer, signedMinor } from "@/exchange/dealer";
 import type { FieldName } from "../fields";
 import type { Earning } from "./use-income";
 
-const OPEN: ReadonlySet<LenderAnswer["state"]> = new Set(["approved", "countered", "funded"]);
+const APPROVED: ReadonlySet<LenderAnswer["state"]> = new Set(["approved", "countered", "funded"]);
+
+/** Whether a lender has taken a deal, be it otherwise than it was sent. */
+export const isApproval = ({ state }: LenderAnswer): boolean => APPROVED.has(state);
 
 /** What of an option is beyond what a lender approved, or was paid otherwise than reckoned: a sentence, and where it is typed. */
 type Beyond = { sentence: string; field?: FieldName };
 
 /** What of an option a lender's approval does not cover; and what it paid otherwise than was reckoned. */
 export function beyondApproval(answer: LenderAnswer, { quote, side, earned }: Earning): Beyond[] {
-  if (!OPEN.has(answer.state)) return [];
+  if (!isApproval(answer)) return [];
   const money = (minor: number) => groupedAmount(minor, quote.decimals);
   const read = (typed: string | number | undefined) =>
     typed === undefined ? undefined : signedMinor(typed, quote.decimals);

@@ -1,10 +1,8 @@
 import { useEffect } from "react";
 import type { LenderAnswer } from "@/exchange/dealer";
 import { fieldId } from "../parts/FigureField";
-import { beyondApproval } from "./approvals";
+import { beyondApproval, isApproval } from "./approvals";
 import type { Earning } from "./use-income";
-
-const APPROVED = new Set<LenderAnswer["state"]>(["approved", "countered", "funded"]);
 
 /**
  * Marks the fields whose figures are beyond the last approval, where they are typed. The fields know nothing of the dealer's
@@ -12,7 +10,7 @@ const APPROVED = new Set<LenderAnswer["state"]>(["approved", "countered", "funde
  */
 export function useMarkedFields(earning: Earning | null, answers: readonly LenderAnswer[] = []): void {
   useEffect(() => {
-    const last = answers.findLast(({ state }) => APPROVED.has(state));
+    const last = answers.findLast(isApproval);
     const beyond = earning && last ? beyondApproval(last, earning) : [];
     const marked = beyond.flatMap(({ field, sentence }) => {
       const element = field && document.getElementById(fieldId(field));
