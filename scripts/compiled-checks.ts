@@ -8,6 +8,7 @@ import { LeaseFileSchema, LoanFileSchema } from "@/exchange/deal-file/deal-file.
 import { ApplicantSchema, DealerFileSchema } from "@/exchange/dealer/dealer.schema";
 import { PlaceSchema } from "@/exchange/place/place.schema";
 import { QuestionFileSchema } from "@/exchange/questions/questions.schema";
+import { RatesSchema } from "@/exchange/rates/rates.schema";
 import { SignedQuoteSchema } from "@/exchange/signed-quote/signed-quote.schema";
 import { DealFrameSchema } from "@/exchange/whole-deal/whole-deal.schema";
 import { REQUESTS } from "@/server/requests/requests.schema";
@@ -22,6 +23,9 @@ const CHECKS: Record<string, Record<string, object>> = {
     asides: FiledAsidesSchema,
     place: PlaceSchema,
     questionFile: QuestionFileSchema,
+  },
+  "src/exchange/rates/compiled.js": {
+    ratesFile: RatesSchema,
   },
   "src/exchange/signed-quote/compiled.js": {
     signedQuote: SignedQuoteSchema,

@@ -1,14 +1,19 @@
-import { evaluate, income } from "@/core";
+import { type DayNumber, evaluate, failure, income } from "@/core";
+import type { Program } from "@/core/programs";
 import type { DealFile } from "../deal-file";
-import { type DealerFile, dealerOfFile, readSide } from "../dealer";
+import { type Applicant, type DealerFile, dealerOfFile, readSide } from "../dealer";
 import type { Beside } from "../extra-payments/beside";
 import { answerDealerQuestion, incomeJson, isDealerQuestion } from "../income";
 import { fileKindOf } from "../kinds";
 import { answerAll, answerFreeQuestions } from "../questions";
 import type { QuestionFile } from "../questions/questions.schema";
 import { readQuestionFile } from "../questions/read-question-file";
+import { answerProgramsQuestion } from "../rates/programs-question";
 import { readJson } from "../text";
 import { isWholeDeal, namesOf, readFirstVersion, readWholeDeal } from "../whole-deal";
+
+/** What lenders offer, and the day on which it is asked for, a day number; left out where no file of rates is named. */
+export type RatesOn = { programs: readonly Program[]; today: DayNumber };
 
 /** What a file comes to, or one plain sentence. */
 type PricedFile = { ok: true; answer: object } | { ok: false; sentence: string };
@@ -19,19 +24,20 @@ type PricedFile = { ok: true; answer: object } | { ok: false; sentence: string }
  * @param text JSON
  * @param withSchedule whether to list every payment of a deal
  * @param only of a deal with options the one that is priced, from 1; all where left out
+ * @param rates what lenders offer, where it is asked which programs fit
  */
-export function priceFile(text: string, withSchedule: boolean, only?: number): PricedFile {
+export function priceFile(text: string, withSchedule: boolean, only?: number, rates?: RatesOn): PricedFile {
   const json = readJson(text);
   if (!json.ok) return json;
   if (isQuestionFile(json.value)) {
     const file = readQuestionFile(json.value);
     return file.ok ? answered(file.value) : file;
   }
-  if (isWholeDeal(json.value)) return pricedOptions(json.value, withSchedule, only);
-  const { inputs: file, asides, ofTheDeal, place, dealer } = readFirstVersion(json.value);
+  if (isWholeDeal(json.value)) return pricedOptions(json.value, withSchedule, only, rates);
+  const { inputs: file, asides, ofTheDeal, place, dealer, applicant } = readFirstVersion(json.value);
   if (!file.ok) return file;
   return only === undefined || only === 1
-    ? priced(file.value, { ...ofTheDeal, ...asides, place, dealer }, withSchedule)
+    ? priced(file.value, { ...ofTheDeal, ...asides, place, dealer, applicant, rates }, withSchedule)
     : noSuchOption(only, 1);
 }
 
@@ -41,14 +47,20 @@ function noSuchOption(only: number, options: number): PricedFile {
 }
 
 /** A whole deal: each option with its answer or the reason why it has none; or one of them as a file of its own. */
-function pricedOptions(value: unknown, withSchedule: boolean, only: number | undefined): PricedFile {
+function pricedOptions(
+  value: unknown,
+  withSchedule: boolean,
+  only: number | undefined,
+  rates: RatesOn | undefined,
+): PricedFile {
   const deal = readWholeDeal(value);
   if (!deal.ok) return deal;
   const { options } = deal.value;
-  const { asides: ofTheDeal, heading } = deal.value;
+  const { asides: ofTheDeal, heading, applicant } = deal.value;
+  const { place } = heading;
   const pricedOption = ({ inputs, asides, dealer }: (typeof options)[number]) =>
     inputs.ok
-      ? priced(inputs.value, { ...ofTheDeal, ...asides, place: heading.place, dealer }, withSchedule)
+      ? priced(inputs.value, { ...ofTheDeal, ...asides, place, dealer, applicant, rates }, withSchedule)
       : inputs;
   if (only !== undefined) {
     const option = options[only - 1];
@@ -76,9 +88,17 @@ function answered({ ask, currency }: QuestionFile): PricedFile {
 }
 
 /** What a file is answered beside, and what the dealer alone knows of it. */
-type AllBeside = Beside & { dealer: DealerFile };
+type AllBeside = Beside & {
+  dealer: DealerFile;
+  applicant: Applicant | undefined;
+  rates: RatesOn | undefined;
+};
 
-function priced(file: DealFile, { dealer, ...beside }: AllBeside, withSchedule: boolean): PricedFile {
+function priced(
+  file: DealFile,
+  { dealer, applicant, rates, ...beside }: AllBeside,
+  withSchedule: boolean,
+): PricedFile {
   const { read, brief, json, answer, early } = fileKindOf(file);
   const deal = read(file);
   if (!deal.ok) return { ok: false, sentence: deal.failure.sentence };
@@ -89,14 +109,24 @@ function priced(file: DealFile, { dealer, ...beside }: AllBeside, withSchedule: 
   }
   const quote = evaluate(deal.value);
   if (!quote.ok) return { ok: false, sentence: quote.failure.sentence };
-  const side = readSide(file, dealerOfFile(file.structure, dealer));
+  const ofOption = dealerOfFile(file.structure, dealer);
+  const side = readSide(file, ofOption);
   if (!side.ok) return { ok: false, sentence: side.failure.sentence };
   const known = { side: side.value, place: beside.place };
-  const answers = answerAll<{ ask: string }>(file.ask ?? [], question =>
-    isDealerQuestion(question)
+  const answers = answerAll<{ ask: string }>(file.ask ?? [], question => {
+    if (question.ask === "programs")
+      return rates
+        ? answerProgramsQuestion(question as never, file, {
+            ...rates,
+            applicant,
+            dealer: ofOption,
+            place: beside.place,
+          })
+        : failure("buyRate", "Which programs fit needs a file of rates: name one by --rates FILE.");
+    return isDealerQuestion(question)
       ? answerDealerQuestion(question as never, quote.value, known)
-      : answer(question as never, quote.value, beside),
-  );
+      : answer(question as never, quote.value, beside);
+  });
   if (!answers.ok) return { ok: false, sentence: answers.failure.sentence };
   const { schedule, ...figures } = json(quote.value);
   return {

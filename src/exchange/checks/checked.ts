@@ -4,6 +4,9 @@ import { firstCharacters } from "../text";
 /** What a schema check gives back: the value with its type, or one plain sentence. */
 export type Checked<Value> = { ok: true; value: Value } | { ok: false; sentence: string };
 
+/** The same with where what is wrong stands, as a JSON pointer. */
+export type CheckedAt<Value> = { ok: true; value: Value } | { ok: false; sentence: string; at: string };
+
 /**
  * Checks unknown data by a compiled check. Every part of a schema that a user could get wrong carries a `description`
  * of what is accepted, which becomes part of the sentence.
@@ -13,9 +16,22 @@ export type Checked<Value> = { ok: true; value: Value } | { ok: false; sentence:
  * @param place where the value stands in what was given, such as "/document/inputs"; the sentence names it
  */
 export function checked<Value>(validate: ValidateFunction, value: unknown, place?: string): Checked<Value> {
-  return validate(value, place === undefined ? undefined : at(place))
-    ? { ok: true, value: value as Value }
-    : { ok: false, sentence: sentenceOf(validate.errors ?? []) };
+  const result = checkedAt<Value>(validate, value, place);
+  return result.ok ? result : { ok: false, sentence: result.sentence };
+}
+
+/** The same, where it matters at which part something is wrong. */
+export function checkedAt<Value>(
+  validate: ValidateFunction,
+  value: unknown,
+  place?: string,
+): CheckedAt<Value> {
+  if (validate(value, place === undefined ? undefined : at(place)))
+    return { ok: true, value: value as Value };
+  const error = mostTelling(validate.errors ?? []);
+  return error
+    ? { ok: false, sentence: sentenceOf(error), at: placeOf(error) }
+    : { ok: false, sentence: "The data does not have the right form.", at: "" };
 }
 
 /** Tells a check where its value stands; it has nothing to change there. */
@@ -23,10 +39,14 @@ function at(place: string) {
   return { instancePath: place, parentData: {}, parentDataProperty: "", rootData: {}, dynamicAnchors: {} };
 }
 
-/** One sentence for a failed check: the last error is the outermost, which alone describes a choice whole. */
-function sentenceOf(errors: ErrorObject[]): string {
-  const error = mostTelling(errors);
-  if (!error) return "The data does not have the right form.";
+/** Where it is, as a JSON pointer; of a member that is not known, that member. */
+const placeOf = ({ instancePath, keyword, params }: ErrorObject): string =>
+  keyword === "additionalProperties"
+    ? `${instancePath}/${cut(params.additionalProperty, LONGEST_SHOWN)}`
+    : instancePath;
+
+/** One sentence for what is wrong. */
+function sentenceOf(error: ErrorObject): string {
   const place = cut(error.instancePath, LONGEST_PLACE).slice(1).replaceAll("/", ".");
   const at = (name: string) => (place ? `${place}.${name}` : name);
   if (error.keyword === "required") return `${at(error.params.missingProperty)} is missing.`;
@@ -36,7 +56,7 @@ function sentenceOf(errors: ErrorObject[]): string {
   return `${place || "The data"} is ${shown(error.data)}; it must be ${accepted}.`;
 }
 
-/** In a choice between objects, an error inside one of them says more than the choice's own. */
+/** The last error is the outermost, which alone describes a choice whole; an error inside an object of a choice says more. */
 function mostTelling(errors: ErrorObject[]): ErrorObject | undefined {
   const outermost = errors.at(-1);
   const deeper = errors.filter(

@@ -1,1 +1,1 @@
-export { type Checked, checked } from "./checked";
+export { type Checked, checked, checkedAt } from "./checked";

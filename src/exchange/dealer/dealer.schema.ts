@@ -2,8 +2,9 @@ import Type from "typebox";
 import { MOST_EXTRAS, MOST_FEES, MOST_REBATES, MOST_TRADE_INS } from "@/core";
 import { byOption } from "../deal-document/option-id.schema";
 import { Amount, exact, IsoDate, Whole, YearlyRate } from "../schema";
-import { LineId, list } from "../structure/structure.schema";
+import { LineId, LineName, list } from "../structure/structure.schema";
 import { LenderAnswersSchema, SpreadReasonSchema } from "./lender-answers.schema";
+import { ProgramSchema } from "./program.schema";
 import {
   ExtraChargebackSchema,
   OfficerShareSchema,
@@ -24,6 +25,9 @@ const byLine = <Known extends Type.TSchema>(known: Known, what: string) =>
     description: `${what} by the ids of at most ${MOST_COSTS_KEPT} lines`,
   });
 
+/** The lenders' program that an option was made with, as it was then. */
+const TakenProgram = exact({ lender: LineName, on: Type.Optional(IsoDate), program: ProgramSchema });
+
 /** What is known of an option as a whole, in a file as it is kept. */
 const OF_THE_OPTION = {
   /** What the vehicle cost the dealer. */
@@ -36,6 +40,7 @@ const OF_THE_OPTION = {
   reserve: Type.Optional(ReserveSchema),
   officerShare: Type.Optional(OfficerShareSchema),
   spreadReason: Type.Optional(SpreadReasonSchema),
+  program: Type.Optional(TakenProgram),
   lenderAnswers: Type.Optional(LenderAnswersSchema),
   /** What has come back to the lender, or been given back of an extra. */
   chargedBack: Type.Optional(
@@ -57,6 +62,8 @@ export const ApplicantSchema = exact({
   income: Type.Optional(Amount),
   housing: Type.Optional(Amount),
   debts: Type.Optional(Amount),
+  /** What of these is paid on loans that the deal pays off. */
+  paidOff: Type.Optional(Amount),
 });
 
 /**

@@ -3,7 +3,7 @@ export { dealerApart } from "./apart";
 export type { Applicant, Dealer, DealerFile, DealerOfOption } from "./dealer.schema";
 export { dealerFileOf, dealerOfFile } from "./dealer-in-file";
 export type { LenderAnswer, SpreadReason } from "./lender-answers.schema";
-export { readSide } from "./read-side";
+export { readReserve, readSide } from "./read-side";
 export { signedMinor } from "./signed-minor";
 export { dealerOfCopy, type KnownCosts, takesSomething, withTakenCosts } from "./taken";
 export {

@@ -56,7 +56,7 @@ export function readSide(
   return failure ? { ok: false, failure } : success(side);
 }
 
-function readReserve(
+export function readReserve(
   filed: NonNullable<DealerOfOption["reserve"]>,
   amount: (name: string, typed: string | number | undefined) => number | null,
 ): ReserveTerms {

@@ -3,6 +3,7 @@ import { LeaseFileSchema, LoanFileSchema } from "../deal-file/deal-file.schema";
 import { ApplicantSchema, DealerFileSchema } from "../dealer/dealer.schema";
 import { PlaceMember } from "../place/place.schema";
 import { QuestionFileSchema } from "../questions/questions.schema";
+import { RatesSchema } from "../rates/rates.schema";
 import { SettingsSchema } from "../settings/settings.schema";
 import { WholeDealSchema } from "../whole-deal/whole-deal.schema";
 
@@ -33,6 +34,12 @@ export function publishedSchemas(): Record<string, string> {
       "Kellux settings",
       `What a house has settled once for its deals. ${COMMON}`,
       SettingsSchema,
+    ),
+    "rates.schema.json": published(
+      "Kellux rates",
+      `What lenders offer: programs with their rates, limits and fees. ${COMMON} Terms are in months; what is left out is ` +
+        "no limit.",
+      RatesSchema,
     ),
     "questions.schema.json": published(
       "Kellux questions",

@@ -1,6 +1,7 @@
 import Type from "typebox";
 import { MOST_PAYMENTS } from "@/core";
 import { Amount, Count, exact, OneOf, Percent } from "../schema";
+import { ProgramsQuestion } from "./programs-question.schema";
 
 const word = <Word extends string>(text: Word) => Type.Literal(text, { description: `"${text}"` });
 
@@ -22,6 +23,9 @@ const IncomeQuestion = exact({
 /** How it comes about what the deal earns. */
 const IncomeWorkingQuestion = exact({ ask: word("incomeWorking") });
 
-export const DEALER_QUESTIONS = [ChargebackQuestion, IncomeQuestion, IncomeWorkingQuestion] as const;
+const INCOME_QUESTIONS = [ChargebackQuestion, IncomeQuestion, IncomeWorkingQuestion] as const;
 
-export type DealerQuestion = Type.Static<(typeof DEALER_QUESTIONS)[number]>;
+export const DEALER_QUESTIONS = [...INCOME_QUESTIONS, ProgramsQuestion] as const;
+
+/** A question about what a deal earns. */
+export type DealerQuestion = Type.Static<(typeof INCOME_QUESTIONS)[number]>;

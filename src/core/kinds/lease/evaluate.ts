@@ -42,7 +42,10 @@ function pricedOf(lease: LeaseDeal): Result<{ filled: LeaseDeal; priced: PricedL
 }
 
 /** What a lease comes to, in minor units, without its table and its rates. */
-export type LeaseSummary = Pick<LeaseQuote, "payment" | "rentCharge" | "dueAtSigning" | "totalIfReturned">;
+export type LeaseSummary = Pick<
+  LeaseQuote,
+  "payment" | "rentCharge" | "dueAtSigning" | "totalIfReturned" | "withPayments"
+>;
 
 /**
  * The same as {@link evaluateLease} without the table and the implicit rate, for many leases.
@@ -73,6 +76,7 @@ function summaryOf(filled: LeaseDeal, { terms, found, base, spent: spentOf }: Pr
     dueAtSigning: { items, total: items.reduce((sum, { amount }) => sum + amount, 0) },
     spent,
     totalIfReturned: spent + equity + filled.plan.dispositionFee,
+    withPayments: found.withPayments,
   };
 }
 

@@ -1,0 +1,44 @@
+import { type Decimal, parseDecimal } from "../interest";
+
+const NOTHING: Decimal = { digits: 0, scale: 1 };
+
+/** A decimal that was checked before. */
+export const decimalOf = (text: string): Decimal => parseDecimal(text) ?? NOTHING;
+
+/** Two decimals in one scale. */
+function inOneScale(one: Decimal, other: Decimal): { digits: number; others: number; scale: number } {
+  const scale = Math.max(one.scale, other.scale);
+  return {
+    digits: one.digits * (scale / one.scale),
+    others: other.digits * (scale / other.scale),
+    scale,
+  };
+}
+
+export function sumOf(one: Decimal, other: Decimal): Decimal {
+  const { digits, others, scale } = inOneScale(one, other);
+  return { digits: digits + others, scale };
+}
+
+export const isAbove = (one: Decimal, other: Decimal): boolean => {
+  const { digits, others } = inOneScale(one, other);
+  return digits > others;
+};
+
+export const lesserOf = (one: Decimal, other: Decimal | null): Decimal =>
+  other === null || !isAbove(one, other) ? one : other;
+
+/** The least multiple of a step that is no less; a step of 0 changes nothing. */
+export function roundedUpTo(decimal: Decimal, step: Decimal): Decimal {
+  const { digits, others, scale } = inOneScale(decimal, step);
+  return others === 0 ? decimal : { digits: Math.ceil(digits / others) * others, scale };
+}
+
+/** A decimal as it is typed, without zeros at its end. */
+export function textOf({ digits, scale }: Decimal): string {
+  const places = String(scale).length - 1;
+  const text = String(digits).padStart(places + 1, "0");
+  const whole = text.slice(0, text.length - places);
+  const part = text.slice(text.length - places).replace(/0+$/, "");
+  return part ? `${whole}.${part}` : whole;
+}
