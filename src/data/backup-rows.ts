@@ -21,6 +21,7 @@ export async function backupStart(
     sql`select 'settings' as name, row_to_json(r)::text as row, 1 as place from settings r
       union all select 'vehicles', row_to_json(r)::text, 2 from vehicles r where in_stock
       union all select 'jobs', row_to_json(r)::text, 3 from jobs r
+      union all select 'lenders', row_to_json(r)::text, 3 from lenders r
       union all select 'blob', to_json(file->'papers'->'logo'->>'sha256')::text, 4 from settings
         where file->'papers'->'logo'->>'sha256' is not null`,
   );

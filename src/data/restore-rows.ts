@@ -19,6 +19,7 @@ const TABLES = new Set([
   "signings",
   "register_lines",
   "deal_parts",
+  "lenders",
 ]);
 
 /** From then on customers and vehicles are themselves, not their names. */

@@ -28,6 +28,7 @@ import type { Dealer } from "@/exchange/dealer";
 import type { EarnedFigures } from "@/exchange/income/earned-figures";
 import type { RegisterKind } from "@/exchange/option-words";
 import type { Place } from "@/exchange/place/places";
+import type { Lender } from "@/exchange/rates/rates.schema";
 import type { Settings, SettingsDealer } from "@/exchange/settings";
 import type { Condition, VehicleKind } from "@/exchange/stock/vehicle-words";
 
@@ -352,3 +353,15 @@ export const settings = pgTable(
   },
   table => [check("settings_one_row", sql`${table.id} = 1`)],
 );
+
+/** What lenders offer, a row each. */
+export const lenders = pgTable("lenders", {
+  /** Its name without capitals and spaces: no two have the same. */
+  key: text().primaryKey(),
+  name: text().notNull(),
+  /** In which order they came. */
+  place: integer().notNull(),
+  programs: json().$type<Lender["programs"]>().notNull(),
+  /** Another one after each change. */
+  mark: uuid().notNull().defaultRandom(),
+});

@@ -24,6 +24,19 @@ export async function stockCosts(database: Database): Promise<Record<string, Veh
   return Object.fromEntries(rows.map(({ id: of, ...costs }) => [of, costs]));
 }
 
+/** All that is known of a vehicle, be it in stock or not; undefined where there is none of the id. */
+export async function vehicleKnown(
+  database: Database,
+  id: string,
+): Promise<(KeptVehicle & VehicleCosts) | undefined> {
+  const { costMinor, invoiceMinor } = vehicles;
+  const [row] = await database
+    .select({ ...SHOWN, costMinor, invoiceMinor })
+    .from(vehicles)
+    .where(eq(vehicles.id, id));
+  return row;
+}
+
 /** All vehicles in stock, by their descriptions. */
 export async function stockList(database: Database): Promise<KeptVehicle[]> {
   return database

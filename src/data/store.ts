@@ -12,6 +12,7 @@ import { tableNames, tallyPart } from "./last-stop";
 import { insertDeals } from "./new-deals";
 import { correctName, makeOne, recordOf } from "./one-record";
 import { blobOf, givenPaper, givenPapers, keepBlob, keepGivenPaper, removeOldPapers } from "./papers";
+import { changeRates, keptRates, ratesMark } from "./rates";
 import { dealsToMake, forgetFiguresOfOthers, keepFigures } from "./register-figures";
 import { findLines } from "./register-page";
 import { getSettings, getSettingsDealer, keepSettings, keepSettingsDealer } from "./settings";
@@ -26,6 +27,7 @@ import {
   stockMark,
   stockOf,
   takeOutOfStock,
+  vehicleKnown,
 } from "./stock";
 import { stockNumbersOf } from "./stock-numbers";
 import { customersLike, vehiclesLike } from "./suggestions";
@@ -55,6 +57,8 @@ const READS = {
   incomeToMake,
   isIncomeMissing,
   keptDealers,
+  keptRates,
+  ratesMark,
   recordOf,
   signedWithoutQuotes,
   stateAfter,
@@ -65,12 +69,14 @@ const READS = {
   stockOf,
   tableNames,
   tallyPart,
+  vehicleKnown,
   vehiclesLike,
   versionOf,
 };
 
 /** What changes something, by name: it is done once it is on the disk. */
 const SAVES = {
+  changeRates,
   changeVehicle,
   completeArrival,
   correctName,

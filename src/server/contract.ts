@@ -7,11 +7,17 @@ import type { Signing } from "@/data/signings";
 import type { VehicleCosts } from "@/data/stock";
 import type { KnownCustomer, StockVehicle } from "@/data/suggestions";
 import type { DealDocument, DealStatus } from "@/exchange/deal-document";
+import type { DealFile } from "@/exchange/deal-file";
 import type { Dealer } from "@/exchange/dealer";
+import type { ProgramFile } from "@/exchange/dealer/program.schema";
 import type { EarnedFigures, EarnedSums } from "@/exchange/income";
 import type { Locale } from "@/exchange/notation";
 import type { RegisterKind } from "@/exchange/option-words";
 import type { PaperName } from "@/exchange/papers/paper-kinds";
+import type { ProgramsTold } from "@/exchange/rates/programs-on-deal";
+import type { Lender } from "@/exchange/rates/rates.schema";
+import type { RatesChanges } from "@/exchange/rates/rates-changes";
+import type { TakenNow } from "@/exchange/rates/taken-now";
 import type { Settings, SettingsDealer } from "@/exchange/settings";
 import type { KeptCopies, KeptCopy } from "./backups/copies";
 
@@ -62,7 +68,33 @@ export type EarnedReply = {
   chargedBack: (EarningLine & { on: string; amount: number })[];
 };
 
-/** What tells one state of the stock from another. */
+/** What lenders offer, as every page may see it. */
+export type RatesReply = MarkReply & {
+  lenders: {
+    name: string;
+    programs: (Pick<ProgramFile, "name" | "kind" | "currency"> &
+      Partial<Pick<ProgramFile, "valid" | "condition">>)[];
+  }[];
+};
+
+/** All of it, for whom the dealer's side is open. */
+export type RatesDealerReply = MarkReply & { lenders: Lender[] };
+
+/** What taking in a file of rates would change. */
+export type RatesLookReply = MarkReply & { changes: RatesChanges };
+
+/** Programs on an option: of those that are told which, and how many there are of each. */
+export type ProgramsReply = ProgramsTold & {
+  /** The points of rate that were added; null where the dealer's side is closed. */
+  spread: string | null;
+  /** The program that the option was made with, as it is now. */
+  taken: TakenNow | null;
+};
+
+/** An option made with a program, as it would be typed. */
+export type TakenReply = { inputs: DealFile; name: string };
+
+/** What tells one state of the stock, or of the rates, from another. */
 export type MarkReply = { mark: string };
 
 /** What can be picked for what was typed so far. */

@@ -1,3 +1,4 @@
+import { DEMO_RATES } from "#demo/rates";
 import { DEMO_DEALS } from "#demo/scenario";
 import { DEMO_SETTINGS, DEMO_SETTINGS_DEALER } from "#demo/settings";
 import { DEMO_VEHICLES } from "#demo/stock";
@@ -21,5 +22,6 @@ export async function loadDemo(
   // What deals take of the house's extras comes with what it pays for them.
   await store.keepSettings(0, DEMO_SETTINGS);
   await store.keepSettingsDealer(0, DEMO_SETTINGS_DEALER);
+  await store.changeRates(await store.ratesMark(), { put: DEMO_RATES, gone: [] });
   await store.insertDeals(await Promise.all(DEMO_DEALS.map(deal => ready(deal))));
 }

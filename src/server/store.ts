@@ -23,6 +23,7 @@ const shared = globalThis as typeof globalThis & {
 
 /** What changes something that a backup is made for; what follows from the deals is made again. */
 const CHANGES: ReadonlySet<keyof Store> = new Set([
+  "changeRates",
   "changeVehicle",
   "completeArrival",
   "correctName",

@@ -8,6 +8,7 @@ import { leaseTerms } from "@/core/kinds/lease/pricing/terms";
 import { lend } from "@/core/kinds/loan/deal";
 import { loanOf, readTerms } from "@/core/kinds/loan/plan";
 import { groupedAmount } from "@/core/money";
+import type { DealToFit, LoanProgram } from "@/core/programs";
 import type { Result } from "@/core/result";
 import type { Charge } from "@/core/structure";
 import { dealWith, PLAIN, quoteOf } from "../core/deals";
@@ -74,6 +75,42 @@ const vanLease: LeaseDeal = {
 };
 const moneyFactorTerms = leaseTerms(vanLease.plan);
 
+/** The camper van held against programs; the dealer was invoiced 38,375.00 for it. */
+const dealToFit: DealToFit = {
+  loan: deal,
+  lease: null,
+  turned: null,
+  facts: {
+    day: day("2026-11-29"),
+    condition: "new",
+    modelYear: 2026,
+    distance: 12,
+    unit: "mi",
+    invoice: 3_837_500,
+    bookValue: null,
+    listPrice: 4_311_000,
+    score: 704,
+    income: 520_000,
+    housing: 110_000,
+    debts: 64_000,
+    paidOff: null,
+  },
+};
+
+/** Bought at 5.25 % over 24 to 84 months, with at most two points added. */
+const newVehicles: LoanProgram = {
+  kind: "loan",
+  lender: "Quillon Mutual",
+  name: "New vehicles",
+  currency: "USD",
+  ...{ from: null, to: null, condition: "new", mostYears: null, mostYearsAtEnd: null },
+  ...{ mostDistance: null, unit: null, leastAmount: null, mostAmount: null, mostLoanTo: [] },
+  ...{ leastDown: null, mostExtras: null, mostPaymentToIncome: null, mostDebtToIncome: null },
+  ...{ firstPaymentWithin: null, adjust: [], mostRate: null, rateStep: "0.01", notWith: [] },
+  rates: [{ from: 24, to: 84, leastScore: null, mostScore: null, buyRate: "5.25", mostSpread: "2.00" }],
+  ...{ reserve: null, balloon: null, fee: null },
+};
+
 export const FIGURES: Record<string, unknown> = {
   deal,
   rebated,
@@ -96,6 +133,9 @@ export const FIGURES: Record<string, unknown> = {
       pay: { kind: "level", weight: rationalWeight(1n, 1n), raises: [] },
     },
   ],
+  dealToFit,
+  newVehicles,
+  lowRate: { ...newVehicles, mostLoanTo: [{ percent: "100", of: "invoice", what: "all" }] },
   vanLease,
   vanLeaseQuote: value(evaluateLease(vanLease)),
   moneyFactorTerms,

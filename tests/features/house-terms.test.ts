@@ -1,5 +1,5 @@
 import { DEFAULT_SETTINGS, type Settings } from "@/exchange/settings";
-import { houseTerms } from "@/features/deal/desk/house-terms";
+import { houseTerms } from "@/exchange/settings/house-terms";
 import { overTerm, overTerms } from "@/features/deal/options/usual-options";
 import { LOAN, VAN } from "./lease-and-loan";
 

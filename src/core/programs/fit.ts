@@ -32,7 +32,7 @@ export type Fit = {
 };
 
 /** Holds programs against one deal; what is alike of them is reckoned once. */
-export type Fitter = (program: Program) => Fit;
+type Fitter = (program: Program) => Fit;
 
 /** A deal as one kind of program finds it: its term in months, and what its lines are called. */
 type Base = { deal: AnyDeal; months: number; names: readonly string[] };
@@ -45,7 +45,7 @@ type WithTerms = { deal: AnyDeal; seen: Seen; amounts: Map<string, Result<Amount
  *
  * @param deal as a loan and as a lease, each asked for its payment, without the fee of another program
  * @param spread points of rate that the dealer adds, as typed
- * @example fitterOf(dealToFit, "1.24")(newVehicles).offer.payment // 69071
+ * @example fitterOf(dealToFit, "1.24")(newVehicles).offer.payment // 68397
  */
 export function fitterOf(deal: DealToFit, spread: string): Fitter {
   const withTerms = new Map<string, WithTerms>();

@@ -2,20 +2,18 @@ export type { DealFacts, DealToFit } from "./facts";
 export { type Fit, fitterOf, type Offer, offeredDeal } from "./fit";
 export { plainName } from "./limits";
 export { type Moved, movedDeal } from "./moved";
-export type {
-  Adjustment,
-  BalloonRow,
-  LeaseProgram,
-  Lent,
-  LoanProgram,
-  Program,
-  RateRow,
-  ResidualRow,
-  VehicleCondition,
-  Worth,
+export {
+  type Adjustment,
+  type LeaseProgram,
+  type LoanProgram,
+  type Program,
+  type RateRow,
+  VEHICLE_CONDITIONS,
+  type Worth,
 } from "./program";
 export { percentText, type Quotient } from "./quotient";
 export { earnedWith, RANKS, type Rank, type Ranked, type Ranking, rankPrograms, sideWith } from "./rank";
+export { mostRateOf } from "./rate-of";
 export { type Fact, isUnknown, type LimitName, type Reason } from "./reason";
 export { LEVER_NAMES, type Lever, type WouldFit, whatWouldFit } from "./what-would-fit";
 export { programFeeName } from "./with-program";

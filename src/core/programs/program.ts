@@ -7,7 +7,9 @@ export type Worth = "invoice" | "bookValue" | "listPrice" | "price";
 /** What of a loan is held against it: all of it, or without financed taxes, fees and extras. */
 export type Lent = "all" | "vehicle";
 
-export type VehicleCondition = "new" | "used" | "demonstrator";
+/** How vehicles come to be sold: a demonstrator was driven by the dealer alone. */
+export const VEHICLE_CONDITIONS = ["new", "used", "demonstrator"] as const;
+export type VehicleCondition = (typeof VEHICLE_CONDITIONS)[number];
 
 /** Months of a term, both ends counted. */
 export type Months = { from: number; to: number };
@@ -29,10 +31,10 @@ export type Adjustment = { add: string } & (
 );
 
 /** The most that may be left at the end over some terms: percent, as typed. */
-export type BalloonRow = Months & { most: string; of: "listPrice" | "price" };
+type BalloonRow = Months & { most: string; of: "listPrice" | "price" };
 
 /** What is held to be left of the list price at the end: percent, as typed, up to so much distance a year. */
-export type ResidualRow = Months & { distance: number | null; percent: string };
+type ResidualRow = Months & { distance: number | null; percent: string };
 
 /** What programs of every kind say; amounts in minor units, percents as typed; null, or no entry, is no limit. */
 type OfEveryProgram = {

@@ -48,7 +48,7 @@ function scoreReason(rows: readonly RateRow[], score: number): Reason {
 const MONTHS = 12;
 
 /** Why a term is none of some rows: in payments, the nearest that is. */
-export function termReason(
+function termReason(
   rows: readonly { from: number; to: number }[],
   { months, payments, perYear }: Pick<Timed, "months" | "payments" | "perYear">,
 ): Reason {
@@ -115,6 +115,17 @@ export function rateOf(
   );
   const asked = roundedUpTo(sumOf(buyRate, added), decimalOf(rateStep ?? "0"));
   return { buyRate: textOf(buyRate), rate: textOf(lesserOf(asked, most)), row, adjusted };
+}
+
+/** The most that a customer may be asked for by a program at a rate's buy rate; null where it has no limit. */
+export function mostRateOf(
+  { mostRate, rateStep }: Program,
+  { buyRate, row }: Pick<ProgramRate, "buyRate" | "row">,
+): string | null {
+  const most = mostRate === null ? null : decimalOf(mostRate);
+  if (row.mostSpread === null) return mostRate;
+  const asked = sumOf(decimalOf(buyRate), decimalOf(row.mostSpread));
+  return textOf(lesserOf(roundedUpTo(asked, decimalOf(rateStep ?? "0")), most));
 }
 
 const FACTOR_SCALE = 10 ** 8;

@@ -25,6 +25,7 @@ export type LimitName =
   | "residual"
   | "costToListPrice"
   | "notWith"
+  | "rate"
   | "figures";
 
 /** What of a deal a limit can need that is not known. */

@@ -13,7 +13,7 @@ import { readJson } from "../text";
 import { isWholeDeal, namesOf, readFirstVersion, readWholeDeal } from "../whole-deal";
 
 /** What lenders offer, and the day on which it is asked for, a day number; left out where no file of rates is named. */
-export type RatesOn = { programs: readonly Program[]; today: DayNumber };
+type RatesOn = { programs: readonly Program[]; today: DayNumber };
 
 /** What a file comes to, or one plain sentence. */
 type PricedFile = { ok: true; answer: object } | { ok: false; sentence: string };

@@ -5,7 +5,7 @@ import { firstCharacters } from "../text";
 export type Checked<Value> = { ok: true; value: Value } | { ok: false; sentence: string };
 
 /** The same with where what is wrong stands, as a JSON pointer. */
-export type CheckedAt<Value> = { ok: true; value: Value } | { ok: false; sentence: string; at: string };
+type CheckedAt<Value> = { ok: true; value: Value } | { ok: false; sentence: string; at: string };
 
 /**
  * Checks unknown data by a compiled check. Every part of a schema that a user could get wrong carries a `description`

@@ -73,6 +73,8 @@ export const ApplicantSchema = exact({
 export const DealerSchema = exact({
   options: Type.Optional(byOption(OfAnOption, "the dealer's side of")),
   applicant: Type.Optional(ApplicantSchema),
+  /** When the officer was reminded of the notice that a customer is owed whose score sets the rate (12 CFR 1022.72). */
+  scoreNoticeOn: Type.Optional(IsoDate),
 });
 
 const AmountOrNone = Type.Union([...Amount.anyOf, Type.Null()], {

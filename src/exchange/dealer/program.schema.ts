@@ -1,5 +1,6 @@
 import Type from "typebox";
 import { LONGEST_LINE_NAME } from "@/core";
+import { VEHICLE_CONDITIONS } from "@/core/programs";
 import { Amount, Currency, exact, IsoDate, OneOf, Percent, tagged, Whole } from "../schema";
 import { LineName, list } from "../structure/structure.schema";
 import { ReserveSchema } from "./reserve.schema";
@@ -53,7 +54,7 @@ const OF_EVERY_PROGRAM = {
   name: LineName,
   currency: Currency,
   valid: Type.Optional(exact({ from: Type.Optional(IsoDate), to: Type.Optional(IsoDate) })),
-  condition: Type.Optional(OneOf("new", "used", "demonstrator")),
+  condition: Type.Optional(OneOf(...VEHICLE_CONDITIONS)),
   vehicle: Type.Optional(
     exact({
       mostYears: Type.Optional(Whole(0, MOST_YEARS, "a number of years")),

@@ -1,6 +1,6 @@
 import Type from "typebox";
+import { VEHICLE_CONDITIONS } from "@/core/programs";
 import { Amount, Count, exact, IsoDate, OneOf, Percent } from "../schema";
-import { CONDITIONS } from "../stock/vehicle-words";
 
 const MOST_TOLD = 5000;
 
@@ -18,7 +18,7 @@ export const ProgramsQuestion = exact({
   /** What is known of the vehicle. */
   vehicle: Type.Optional(
     exact({
-      condition: Type.Optional(OneOf(...CONDITIONS)),
+      condition: Type.Optional(OneOf(...VEHICLE_CONDITIONS)),
       modelYear: Type.Optional(Count(1885, 2199, "a year")),
       distance: Type.Optional(Count(0, 9_999_999, "a distance")),
       distanceUnit: Type.Optional(OneOf("km", "mi")),

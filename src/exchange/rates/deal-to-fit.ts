@@ -25,7 +25,7 @@ import type { VehicleFile } from "../stock/stock.schema";
 export const PROGRAM_FEE = "program-fee";
 
 /** What is known of a deal's vehicle. */
-export type VehicleToFit = Pick<
+type VehicleToFit = Pick<
   VehicleFile,
   | "condition"
   | "modelYear"

@@ -1,20 +1,13 @@
 import { parseIsoDate } from "@/core";
-import { METHODS, reserveInWords } from "../dealer";
+import { reserveInWords } from "../dealer";
 import type { ProgramFile } from "../dealer/program.schema";
 import { shortDate, typedAmountText } from "../text";
+import { PROGRAM_KINDS } from "./program-kinds";
 import { boughtAt } from "./read-program";
 import { WORTHS } from "./reason-words";
 
-/** What programs are for, in a list. */
-export const PROGRAM_KINDS: Record<ProgramFile["kind"], string> = {
-  loan: "loan",
-  balloon: "balloon loan",
-  flatRate: "flat-rate loan",
-  lease: "lease",
-};
-
-/** One thing that a program says: what it is, and how much; whether it holds a buy rate, or what else is the dealer's alone. */
-export type ProgramLine = { name: string; text: string };
+/** One thing that a program says: what it is, and how much. */
+type ProgramLine = { name: string; text: string };
 
 type Row = ProgramFile["rates"][number];
 
@@ -47,9 +40,6 @@ export function programLines(program: ProgramFile): ProgramLine[] {
     ...line("reserve", program.reserve && reserveInWords(program.reserve, program.currency)),
   ];
 }
-
-/** By which method lenders pay the dealer, for a column. */
-export const reserveMethod = ({ reserve }: ProgramFile): string => (reserve ? METHODS[reserve.method] : "");
 
 const line = (name: string, text: string | number | undefined): ProgramLine[] =>
   text === undefined || text === "" ? [] : [{ name, text: String(text) }];

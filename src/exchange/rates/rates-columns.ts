@@ -1,16 +1,7 @@
 import type { ProgramFile } from "../dealer/program.schema";
 
 /** How a cell of a table of programs is written. */
-export type CellKind =
-  | "text"
-  | "amount"
-  | "decimal"
-  | "whole"
-  | "date"
-  | "yes"
-  | "limits"
-  | "adjustments"
-  | "names";
+type CellKind = "text" | "amount" | "decimal" | "whole" | "date" | "yes" | "limits" | "adjustments" | "names";
 
 /** A column of a table of programs: what it is called, and which member of a program, or of a row of it, it is. */
 export type RatesColumn = { heading: string; path: readonly string[]; kind: CellKind };

@@ -5,7 +5,7 @@ import { LineName } from "../structure/structure.schema";
 import { MOST_LENDERS, MOST_PROGRAMS } from "./limits";
 
 /** A lender with all that it offers. */
-export const LenderSchema = exact({
+const LenderSchema = exact({
   name: LineName,
   programs: Type.Array(ProgramSchema, {
     maxItems: MOST_PROGRAMS,

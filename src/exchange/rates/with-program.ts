@@ -27,9 +27,10 @@ export function withProgram(
   const file = (isOther ? turned(own, quote) : null) ?? given(own, quote);
   const money = (minor: number) => formatAmount(minor, currencyDecimals(inputs.currency) ?? 2);
   const structure = movedStructure(file.structure, moved, money);
+  const { lender } = program;
   return isLease(file)
-    ? leaseWith({ ...file, structure }, offered as LeaseDeal, money)
-    : loanWith({ ...file, structure }, program, offered as LoanDeal, money);
+    ? leaseWith({ ...file, lender, structure }, offered as LeaseDeal, money)
+    : loanWith({ ...file, lender, structure }, program, offered as LoanDeal, money);
 }
 
 /** The option asked for its payment, with what it was looking for given. */

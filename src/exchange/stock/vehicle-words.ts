@@ -1,3 +1,5 @@
+import { VEHICLE_CONDITIONS } from "@/core/programs/program";
+
 /** What vehicles there are. */
 export const VEHICLE_KINDS = [
   "car",
@@ -13,8 +15,8 @@ export const VEHICLE_KINDS = [
   "other",
 ] as const;
 
-/** How vehicles come to be sold: a demonstrator was driven by the dealer alone. */
-export const CONDITIONS = ["new", "used", "demonstrator"] as const;
+/** How vehicles come to be sold. */
+export const CONDITIONS = VEHICLE_CONDITIONS;
 
 export type VehicleKind = (typeof VEHICLE_KINDS)[number];
 export type Condition = (typeof CONDITIONS)[number];

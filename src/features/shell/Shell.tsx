@@ -1,4 +1,4 @@
-import { BookOpen, Library, Settings2, Truck } from "lucide-react";
+import { BookOpen, Library, Percent, Settings2, Truck } from "lucide-react";
 import type { ReactNode } from "react";
 import { KeysAnywhere } from "./KeysAnywhere";
 
@@ -34,6 +34,13 @@ export function Shell({ warning, children }: { warning?: string | undefined; chi
         >
           <Truck size={20} aria-hidden="true" />
           Stock
+        </a>
+        <a
+          href="/rates"
+          className="flex items-center gap-1.5 rounded-field px-1.5 py-1.5 font-semibold text-primary text-xs md:flex-col md:gap-0.5"
+        >
+          <Percent size={20} aria-hidden="true" />
+          Rates
         </a>
         <a
           href="/figures"

@@ -1,12 +1,16 @@
+export { checkGoneRatesRequest, checkProgramsRequest, checkTakeProgramRequest } from "./programs-requests";
 export * from "./requests";
 export type {
   DealerRequest,
+  GoneRatesRequest,
   ImportRequest,
   NameRequest,
   NewDealRequest,
+  ProgramsRequest,
   SaveRequest,
   SettingsDealerRequest,
   SettingsRequest,
+  TakeProgramRequest,
 } from "./requests.schema";
 export { checkSettingsDealerRequest, checkSettingsRequest } from "./settings-request";
 export { checkVehicle, checkVehicles } from "./stock-requests";

@@ -1,12 +1,18 @@
 import Type from "typebox";
+import { MOST_EXTRAS } from "@/core";
+import { RANKS } from "@/core/programs";
 import { DealChangeSchema, DealDocumentSchema } from "@/exchange/deal-document/document.schema";
 import { RecordId, SomeLine } from "@/exchange/deal-document/named.schema";
+import { OptionId } from "@/exchange/deal-document/option-id.schema";
+import type { DealFile } from "@/exchange/deal-file";
 import type { Dealer } from "@/exchange/dealer";
 import { DealerSchema } from "@/exchange/dealer/dealer.schema";
-import { exact } from "@/exchange/schema";
+import { MOST_LENDERS, MOST_PROGRAMS } from "@/exchange/rates/limits";
+import { exact, OneOf, Payments, Percent, tagged, Whole } from "@/exchange/schema";
 import type { SettingsDealer } from "@/exchange/settings";
 import { SettingsDealerSchema, SettingsSchema } from "@/exchange/settings/settings.schema";
 import { VehicleSchema, VehiclesSchema } from "@/exchange/stock/stock.schema";
+import { LineName } from "@/exchange/structure/structure.schema";
 import { TableSchema } from "@/exchange/workbook/table.schema";
 
 const SavedVersion = Type.Integer({
@@ -57,6 +63,56 @@ const NameRequestSchema = exact({ was: SomeLine, name: SomeLine });
 /** The body of making two customers, or two vehicles, one: the id of the one that is no more. */
 const SameRequestSchema = exact({ other: RecordId });
 
+/** What is asked of lenders' programs on an option, as it is typed just now. */
+const OF_AN_OPTION = {
+  /** The option that it is, of which the dealer may know more. */
+  option: OptionId,
+  inputs: Type.Unsafe<DealFile>({ type: "object", description: "a deal file" }),
+  /** Points of rate that the dealer adds; the house's usual ones where it is left out. */
+  spread: Type.Optional(Percent('points of rate from 0 to 100, such as "1.24"', 100)),
+};
+
+/** Which programs fit an option. */
+const ProgramsRequestSchema = exact({
+  ...OF_AN_OPTION,
+  rank: Type.Optional(OneOf(...RANKS)),
+  /** Whether the dealer's side is open: otherwise nothing is told that is the dealer's. */
+  side: Type.Boolean({ description: "true or false" }),
+  /** How many are left out at the beginning. */
+  from: Type.Optional(Whole(0, MOST_PROGRAMS * MOST_LENDERS, "a number of programs")),
+});
+
+const ExtraPlace = Type.Integer({ minimum: 0, maximum: MOST_EXTRAS, description: "the place of an extra" });
+const Minor = Type.Integer({ minimum: 0, description: "minor units of the currency" });
+
+/** A program that an option is made with, and what is moved to make it fit. */
+const TakeProgramRequestSchema = exact({
+  ...OF_AN_OPTION,
+  /** The id that the option made with it gets, or its own where it is changed itself. */
+  made: OptionId,
+  lender: LineName,
+  program: LineName,
+  moved: Type.Optional(
+    tagged(
+      "by",
+      [
+        exact({ by: Type.Literal("down"), to: Minor }),
+        exact({ by: Type.Literal("price"), to: Minor }),
+        exact({ by: Type.Literal("payments"), payments: Payments }),
+        exact({ by: Type.Literal("extras"), left: Type.Array(ExtraPlace, { maxItems: MOST_EXTRAS }) }),
+      ],
+      'what is moved: "by" is "down", "price", "payments" or "extras"',
+    ),
+  ),
+});
+
+/** The body of taking out a lender, or one of its programs: in view of which state. */
+const GoneRatesRequestSchema = exact({
+  mark: Type.String({ maxLength: 40, description: "the mark of the rates in view" }),
+  lender: LineName,
+  program: Type.Optional(LineName),
+});
+
 /** The body of a restoring from a copy that the server keeps. */
 const RestoreRequestSchema = exact({
   copy: Type.String({ maxLength: 100, description: "the name of a copy" }),
@@ -73,6 +129,9 @@ export const REQUESTS = {
   sameRequest: SameRequestSchema,
   settingsRequest: SettingsRequestSchema,
   settingsDealerRequest: SettingsDealerRequestSchema,
+  programsRequest: ProgramsRequestSchema,
+  takeProgramRequest: TakeProgramRequestSchema,
+  goneRatesRequest: GoneRatesRequestSchema,
   vehicle: VehicleSchema,
   vehicles: VehiclesSchema,
   table: TableSchema,
@@ -88,5 +147,8 @@ export type SaveRequest = Type.Static<typeof SaveRequestSchema> & SentOfDealer;
 export type DealerRequest = Type.Static<typeof DealerRequestSchema>;
 export type NewDealRequest = Type.Static<typeof NewDealRequestSchema> & SentOfDealer;
 export type SettingsDealerRequest = Type.Static<typeof SettingsDealerRequestSchema>;
+export type ProgramsRequest = Type.Static<typeof ProgramsRequestSchema>;
+export type TakeProgramRequest = Type.Static<typeof TakeProgramRequestSchema>;
+export type GoneRatesRequest = Type.Static<typeof GoneRatesRequestSchema>;
 export type ImportRequest = Type.Static<typeof ImportRequestSchema>;
 export type SettingsRequest = Type.Static<typeof SettingsRequestSchema> & { dealer?: SettingsDealer };

@@ -6,6 +6,7 @@ import { holdsSide } from "@/features/dealer-side/keep-side";
 import { type Autosave, createAutosave, type Parts, type SaveStatus } from "@/features/saving/autosave";
 import { browserStorage, openPage, openPages, pageName } from "@/features/saving/browser-pages";
 import type { DealerReply } from "@/server/contract";
+import { DEALER_CHANGED } from "./dealer-changed";
 
 type Merging = typeof import("@/exchange/deal-document/merge-figures");
 type Change = { dealer?: Dealer };
@@ -36,7 +37,19 @@ export function useDealerPart(dealId: string) {
   const [dealer, setDealer] = useState<Dealer>();
   const [status, setStatus] = useState<SaveStatus<Dealer>>({ kind: "saving" });
   const autosave = useRef<Autosave<Dealer>>(undefined);
+  const [round, setRound] = useState(0);
 
+  useEffect(() => {
+    // What the server itself has changed of it is loaded anew, once what was typed is sent.
+    const changed = () => {
+      autosave.current?.flush();
+      setRound(now => now + 1);
+    };
+    window.addEventListener(DEALER_CHANGED, changed);
+    return () => window.removeEventListener(DEALER_CHANGED, changed);
+  }, []);
+
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a round more loads it anew
   useEffect(() => {
     let isGone = false;
     const page = openPage();
@@ -92,7 +105,7 @@ export function useDealerPart(dealId: string) {
       window.removeEventListener("pagehide", flush);
       window.removeEventListener("online", flush);
     };
-  }, [dealId]);
+  }, [dealId, round]);
 
   const isUnsaved = useRef(false);
   isUnsaved.current = status.kind === "saving";

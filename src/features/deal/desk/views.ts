@@ -5,21 +5,22 @@ export const VIEWS = {
   lineUp: "Line-up",
   map: "Map",
   reach: "Reach",
+  rates: "Rates",
   history: "History",
   who: "Customer and vehicle",
 } as const;
 
 export type View = keyof typeof VIEWS;
 
-/** A signed deal has nothing that could be moved on a map. */
-const OF_OPEN_DEALS: ReadonlySet<View> = new Set(["map", "reach"]);
+/** A signed deal has nothing that could be moved on a map, nor a lender to be found. */
+const OF_OPEN_DEALS: ReadonlySet<View> = new Set(["map", "reach", "rates"]);
 
 /** The views that a deal can be shown in. */
 export const viewsOf = (isFrozen: boolean): View[] =>
   (Object.keys(VIEWS) as View[]).filter(view => !isFrozen || !OF_OPEN_DEALS.has(view));
 
 /** So many stand in the bar; the first of them are those that are opened most. */
-const MOST_IN_BAR = 6;
+const MOST_IN_BAR = 7;
 
 /** What is seldom opened waits under "More", also where there is room. */
 const SELDOM: ReadonlySet<View> = new Set(["who"]);

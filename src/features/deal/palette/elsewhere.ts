@@ -9,6 +9,7 @@ import type { Command } from "./commands";
 const PLACES = [
   ["Deals", "/"],
   ["Stock", "/stock"],
+  ["Rates", "/rates"],
   ["Figures", "/figures"],
   ["Settings", "/settings"],
 ] as const;

@@ -4,13 +4,13 @@ import { askingPayment, currencyDecimals, type Deal, FREQUENCY_NAMES, formatAmou
 import { figureName } from "@/core/map";
 import { paymentAt, type Reached, type ReachTerm, reach } from "@/core/reach";
 import { amountIn, inNotation } from "@/exchange/notation";
+import { houseTerms } from "@/exchange/settings/house-terms";
 import { stockApi } from "@/features/api/stock";
 import { readPayments, readYearlyRate } from "@/features/typing/read-term";
 import { TypedFigure } from "@/features/typing/TypedFigure";
 import type { KeptVehicle } from "@/server/contract";
 import { BudgetField, useBudget } from "../desk/BudgetField";
 import { useDesk } from "../desk/desk-context";
-import { houseTerms } from "../desk/house-terms";
 import { budgetEachTime } from "../map/budget";
 import { payingInputs } from "../map/paying-inputs";
 import { shownQuote } from "../option";

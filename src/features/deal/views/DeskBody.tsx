@@ -15,6 +15,7 @@ const LOADS = {
   history: () => import("../history/History"),
   reach: () => import("../reach/Reach"),
   map: () => import("../map/PaymentMap"),
+  rates: () => import("../programs/Programs"),
   lineUp: () => import("../line-up/LineUp"),
   who: () => import("../who/CustomerAndVehicle"),
 };
@@ -36,6 +37,7 @@ const Repayment = lazy(() => LOADS.repayment().then(({ Repayment: repayment }) =
 const History = lazy(() => LOADS.history().then(({ History: history }) => ({ default: history })));
 const LineUp = lazy(() => LOADS.lineUp().then(({ LineUp: lineUp }) => ({ default: lineUp })));
 const Reach = lazy(() => LOADS.reach().then(({ Reach: reach }) => ({ default: reach })));
+const Programs = lazy(() => LOADS.rates().then(({ Programs: programs }) => ({ default: programs })));
 const PaymentMap = lazy(() => LOADS.map().then(({ PaymentMap: map }) => ({ default: map })));
 const DealerSide = lazy(() =>
   import("../dealer/DealerSide").then(({ DealerSide: side }) => ({ default: side })),
@@ -99,6 +101,7 @@ export const DeskBody = memo(function DeskBody({ dealId, fileName }: { dealId: s
           <div className="flex min-h-0 min-w-0 flex-1 flex-col gap-3 max-lg:contents lg:overflow-auto">
             {opened(<Answer {...answer} />)}
             {view === "reach" && opened(<Reach terms={terms} onTerms={setTerms} />)}
+            {view === "rates" && opened(<Programs dealId={dealId} />)}
             {isSideOpen && opened(<DealerSide dealId={dealId} />)}
             {view === "who" && opened(<CustomerAndVehicle dealId={dealId} />)}
             {view === "map" && opened(<PaymentMap choice={mapChoice} onChoice={setMapChoice} />)}

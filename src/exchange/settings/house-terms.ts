@@ -1,7 +1,7 @@
 import { type Frequency, periodsPerYear } from "@/core";
 import type { RatesOfTerms } from "@/core/moves";
 import type { ReachTerm } from "@/core/reach";
-import type { Settings } from "@/exchange/settings";
+import type { Settings } from "./settings.schema";
 
 /**
  * The terms that a house shows its customers, counted as a deal is paid: 48 months are 208 weeks.

@@ -1,0 +1,11 @@
+import type { Metadata } from "next";
+import { RatesScreen } from "@/features/rates/RatesScreen";
+import { houseSettings } from "../house";
+
+export const metadata: Metadata = { title: "Rates" };
+
+/** What lenders offer is asked for by the page: all of it while the dealer's side is open. */
+export default async function RatesPage() {
+  const { settings } = await houseSettings();
+  return <RatesScreen locale={settings.locale} />;
+}
