@@ -57,6 +57,12 @@ export const DEMO_SETTINGS: Settings = {
     { id: "gap-cover", name: "Gap cover", amount: "640.00" },
     { id: "awning", name: "Awning and tow bar", amount: "1275.00", taxable: true },
   ],
+  limits: {
+    mostRate: "24",
+    mostTerm: 96,
+    mostPersonalApr: "36",
+    documentFee: { name: "Documents", most: "350.00" },
+  },
   papers: {
     address: "12 Quay Lane\nMarrow Bay",
     telephone: "555 0100",

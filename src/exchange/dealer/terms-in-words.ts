@@ -114,8 +114,11 @@ const dayText = (typed: string): string => {
 };
 
 /** Such as "score 704, income 5,200.00". */
-export function applicantInWords({ score, income, housing, debts }: Applicant, currency: string): string {
-  const amounts = { income, housing, debts };
+export function applicantInWords(
+  { score, income, housing, debts, paidOff }: Applicant,
+  currency: string,
+): string {
+  const amounts = { income, housing, debts, "of them paid off": paidOff };
   return [
     ...(score === undefined ? [] : [`score ${score}`]),
     ...Object.entries(amounts).flatMap(([name, typed]) =>

@@ -36,7 +36,14 @@ export function dealerInWords(document: DealDocument, before: Dealer, after: Dea
     ({ applicant }) => applicant && applicantInWords(applicant, currency),
   );
   const [from, to] = applicants.map(words => words || undefined);
-  return [...ofOptions, ...(from === to ? [] : [`the customer’s ${changed(from, to)}`])];
+  const { scoreNoticeOn } = after;
+  return [
+    ...ofOptions,
+    ...(from === to ? [] : [`the customer’s ${changed(from, to)}`]),
+    ...(scoreNoticeOn === before.scoreNoticeOn || scoreNoticeOn === undefined
+      ? []
+      : [`the notice of a score seen to on ${scoreNoticeOn}`]),
+  ];
 }
 
 /** All that is known of an option, each as it is called and as it is told. */
@@ -44,13 +51,14 @@ function knownOf(option: DealOption, known: DealerOfOption): Record<string, stri
   const { currency } = option.inputs;
   const money = (typed: string | number | undefined) =>
     typed === undefined ? undefined : typedAmountText(typed, currency);
-  const { reserve, officerShare, others = [], spreadReason, lenderAnswers = [], buyRate } = known;
+  const { reserve, officerShare, others = [], spreadReason, lenderAnswers = [], buyRate, program } = known;
   const lines = costedLines(option);
   return {
     "cost of the vehicle": money(known.cost),
     ...Object.fromEntries(lines.map(({ id, words }) => [words, money(known.costs?.[id])])),
     "lender’s fee": money(known.lenderFee),
     ...Object.fromEntries(others.map(({ name, amount }) => [name, money(amount)])),
+    program: program && `${program.lender}, ${program.program.name}`,
     "buy rate": buyRate === undefined ? undefined : String(buyRate),
     reserve: reserve && reserveInWords(reserve, currency),
     ...Object.fromEntries(

@@ -21,6 +21,12 @@ function scoreText({ score }: Row): string {
   return score?.most === undefined ? "" : `, score to ${score.most}`;
 }
 
+/** A percent with two decimals at least, so that figures stand below one another. */
+export function inHundredths(typed: string | number): string {
+  const [whole = "", part = ""] = String(typed).split(".");
+  return `${whole}.${part.padEnd(2, "0")}`;
+}
+
 /** All that a program says, line by line; figures with points and commas. */
 export function programLines(program: ProgramFile): ProgramLine[] {
   return [
@@ -29,7 +35,7 @@ export function programLines(program: ProgramFile): ProgramLine[] {
     ...line("valid", validText(program)),
     ...program.rates.map(row => ({
       name: `${span(row)}${scoreText(row)}`,
-      text: `${boughtAt(row)}${"moneyFactor" in row ? "" : " %"}${row.mostSpread === undefined ? "" : `, at most ${row.mostSpread} added`}`,
+      text: `${"moneyFactor" in row ? boughtAt(row) : `${inHundredths(boughtAt(row))} %`}${row.mostSpread === undefined ? "" : `, at most ${row.mostSpread} added`}`,
     })),
     ...limitLines(program),
     ...(program.kind === "lease" ? leaseLines(program) : loanLines(program)),

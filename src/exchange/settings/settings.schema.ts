@@ -13,6 +13,7 @@ import {
   OneOf,
   Payments,
   Percent,
+  Whole,
   YearlyRate,
 } from "../schema";
 import { CHARGE, LineId, LineName, list, Tax } from "../structure/structure.schema";
@@ -24,6 +25,7 @@ const MOST_TAX_PROFILES = 20;
 const MOST_TERMS = 8;
 
 const LONGEST_HOUSE_NAME = 120;
+const LONGEST_TERM = 600;
 
 /** What a deal can be from the start. */
 const NEW_DEALS = ["vehicleLoan", "lease", "personalLoan"] as const;
@@ -77,6 +79,16 @@ export const SettingsSchema = exact({
   extras: Type.Optional(list(exact({ ...CHARGE, inEveryDeal: InEveryDeal }), MOST_EXTRAS, "extras")),
   /** The terms that customers are shown, with the rate of each. */
   terms: Type.Optional(list(exact({ payments: Payments, yearlyRate: YearlyRate }), MOST_TERMS, "terms")),
+  /** What the law of the house's place lets customers be asked for: deals mark what is beyond it. */
+  limits: Type.Optional(
+    exact({
+      mostRate: Type.Optional(YearlyRate),
+      mostTerm: Type.Optional(Whole(1, LONGEST_TERM, "a number of months")),
+      mostPersonalApr: Type.Optional(YearlyRate),
+      /** The fee that it is, by its name, and the most that it may be. */
+      documentFee: Type.Optional(exact({ name: LineName, most: Amount })),
+    }),
+  ),
   /** What stands on papers, and how long given ones are kept. */
   papers: Type.Optional(HousePapersSchema),
 });

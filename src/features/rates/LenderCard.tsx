@@ -3,8 +3,9 @@ import { parseIsoDate } from "@/core";
 import type { ProgramFile } from "@/exchange/dealer/program.schema";
 import { inNotation, type Notation } from "@/exchange/notation";
 import { PROGRAM_KINDS } from "@/exchange/rates/program-kinds";
-import { programLines, validText } from "@/exchange/rates/program-words";
+import { inHundredths, programLines, validText } from "@/exchange/rates/program-words";
 import type { Lender } from "@/exchange/rates/rates.schema";
+import { boughtAt } from "@/exchange/rates/read-program";
 import { ratesApi } from "@/features/api/rates";
 import { reasonOf } from "@/features/api/reason-of";
 import { todaysDay } from "@/features/figures/today";
@@ -23,6 +24,14 @@ type Props = {
   locale: string;
   onChanged: () => void;
 };
+
+const HEADS = [
+  ["Program", "w-[28%]"],
+  ["Kind", "w-[13%]"],
+  ["Valid", "w-[27%]"],
+  ["For", "w-[14%]"],
+  ["Buy rates", ""],
+] as const;
 
 /** A lender with its programs; each opens to all that it says. */
 export function LenderCard({ lender, isWhole, notation, mark, locale, onChanged }: Props) {
@@ -55,11 +64,11 @@ export function LenderCard({ lender, isWhole, notation, mark, locale, onChanged 
           </button>
         )}
       </div>
-      <table className="w-full text-left">
+      <table className="w-full min-w-3xl table-fixed text-left">
         <thead>
           <tr className="bg-base-200 text-sm">
-            {["Program", "Kind", "Valid", "For", ...(isWhole ? ["Buy rates"] : [])].map(head => (
-              <th key={head} scope="col" className="px-4 py-1.5 font-semibold">
+            {HEADS.slice(0, isWhole ? undefined : -1).map(([head, width]) => (
+              <th key={head} scope="col" className={`px-4 py-1.5 font-semibold ${width}`}>
                 {head}
               </th>
             ))}
@@ -142,23 +151,24 @@ function Valid({ program, notation }: { program: Pick<ProgramFile, "valid">; not
 
 /** The least and the greatest rate that it is bought at. */
 function ratesText({ rates }: ProgramFile): string {
-  const bought = rates.map(row =>
-    Number(("moneyFactor" in row ? row.moneyFactor : row.buyRate) ?? row.buyRate),
+  const isFactor = rates.some(row => "moneyFactor" in row);
+  const bought = rates.map(boughtAt).sort((one, other) => Number(one) - Number(other));
+  const [least, most] = [bought[0] ?? "", bought.at(-1) ?? ""].map(rate =>
+    isFactor ? rate : inHundredths(rate),
   );
-  const unit = rates.some(row => "moneyFactor" in row) ? "" : " %";
-  const [least, most] = [Math.min(...bought), Math.max(...bought)];
+  const unit = isFactor ? "" : " %";
   return least === most ? `${least}${unit}` : `${least} to ${most}${unit}`;
 }
 
 function Says({ program, notation }: { program: ProgramFile; notation: Notation }) {
   return (
-    <dl className="grid gap-x-6 gap-y-0.5 text-sm sm:grid-cols-[max-content_1fr] xl:grid-cols-[max-content_1fr_max-content_1fr]">
+    <dl className="text-sm lg:columns-2 lg:gap-8">
       {programLines(program).map(({ name, text }, index) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: two lines can be called the same
-        <Fragment key={index}>
+        <div key={index} className="grid break-inside-avoid grid-cols-[15rem_1fr] gap-x-4 py-px">
           <dt className="text-faint">{inNotation(name, notation)}</dt>
           <dd>{inNotation(text, notation)}</dd>
-        </Fragment>
+        </div>
       ))}
     </dl>
   );

@@ -19,6 +19,7 @@ import type { KeptCopies, SettingsReply } from "@/server/contract";
 import { BackupsCard } from "./BackupsCard";
 import { DefaultPlan } from "./DefaultPlan";
 import { HouseCard } from "./HouseCard";
+import { LimitsCard } from "./LimitsCard";
 import { PapersCard } from "./PapersCard";
 import { SettingsStatusLine } from "./SettingsStatusLine";
 import { isUnreadable, openSettingsState, settingsOf, settingsReducer } from "./settings-state";
@@ -69,6 +70,13 @@ export function SettingsScreen({ opened, kept }: { opened: SettingsReply; kept: 
         terms={state.terms}
         locale={state.house.locale}
         onChange={terms => dispatch({ type: "terms", terms })}
+      />
+    ),
+    limits: (
+      <LimitsCard
+        limits={state.limits}
+        house={state.house}
+        onChange={limits => dispatch({ type: "limits", limits })}
       />
     ),
     taxes: <TaxProfiles profiles={state.profiles} dispatch={dispatch} />,

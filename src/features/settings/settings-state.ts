@@ -31,6 +31,7 @@ export type SettingsState = {
   /** The terms that customers are shown, with their rates. */
   terms: readonly UsualTerm[];
   papers: HousePapers;
+  limits: NonNullable<Settings["limits"]>;
   /** What tells the next profile from the others. */
   nextKey: number;
 };
@@ -43,6 +44,7 @@ export type SettingsAction =
   | { type: "profileHeading"; key: number; change: { name?: string; inEveryDeal?: boolean } }
   | { type: "terms"; terms: readonly UsualTerm[] }
   | { type: "papers"; change: PapersChange }
+  | { type: "limits"; limits: SettingsState["limits"] }
   | { type: "addProfile" }
   | { type: "dropProfile"; key: number };
 
@@ -52,7 +54,7 @@ const KINDS = { loan: wholeLoan(PLAIN_LOAN) };
 /** The settings as they open. */
 export function openSettingsState(settings: Settings): SettingsState {
   const { houseName, currency, locale, place, appearance, newDeal, ...lists } = settings;
-  const { fees, extras, taxProfiles = [], terms = [], papers = {} } = lists;
+  const { fees, extras, taxProfiles = [], terms = [], papers = {}, limits = {} } = lists;
   const empty = emptyDeal(settings);
   return {
     house: {
@@ -77,6 +79,7 @@ export function openSettingsState(settings: Settings): SettingsState {
     })),
     terms,
     papers,
+    limits,
     nextKey: taxProfiles.length,
   };
 }
@@ -115,6 +118,8 @@ export function settingsReducer(state: SettingsState, action: SettingsAction): S
       return { ...state, terms: action.terms };
     case "papers":
       return { ...state, papers: { ...state.papers, ...action.change } as HousePapers };
+    case "limits":
+      return { ...state, limits: action.limits };
     case "addProfile":
       return { ...state, profiles: [...state.profiles, newProfile(state)], nextKey: state.nextKey + 1 };
     case "dropProfile":
@@ -156,7 +161,7 @@ function withHouse(state: SettingsState, house: House): SettingsState {
 }
 
 /** All settings, as they are kept and filed. */
-export function settingsOf({ house, usual, profiles, terms, papers }: SettingsState): Settings {
+export function settingsOf({ house, usual, profiles, terms, papers, limits }: SettingsState): Settings {
   const { structure, plan } = usual.inputs;
   const { kind, yearlyRate, payments, frequency, rounding, roundingStep, compounding, dayCount } = plan;
   return {
@@ -178,6 +183,7 @@ export function settingsOf({ house, usual, profiles, terms, papers }: SettingsSt
     ...(structure.extras && { extras: structure.extras }),
     ...(terms.length > 0 && { terms: [...terms] }),
     ...papersMember(papers),
+    ...(Object.keys(limits).length > 0 && { limits }),
   };
 }
 

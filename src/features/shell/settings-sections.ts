@@ -1,6 +1,6 @@
 /** A section of the settings: a card of its own, which the palette finds by what stands in it. */
 export type Section = {
-  id: "house" | "plan" | "terms" | "taxes" | "fees" | "extras" | "costs" | "papers" | "backups";
+  id: "house" | "plan" | "terms" | "limits" | "taxes" | "fees" | "extras" | "costs" | "papers" | "backups";
   name: string;
   /** Where it stands on a wide screen. */
   side: "left" | "right";
@@ -27,6 +27,12 @@ export const SECTIONS: readonly Section[] = [
     name: "Terms and their rates",
     side: "left",
     says: "What a customer is shown of what a budget reaches.",
+  },
+  {
+    id: "limits",
+    name: "Limits of the place",
+    side: "left",
+    says: "Most rate, term, document fee and APR of a personal loan that the law of the place lets be asked for.",
   },
   {
     id: "taxes",

@@ -11,7 +11,9 @@ import { SaveStatusLine } from "@/features/saving/SaveStatusLine";
 import { useDesk } from "../desk/desk-context";
 import { useIsFrozen, useNotation, useOption } from "../option/option-context";
 import { withInputsOf } from "../options/option-changes";
+import { useMarks } from "../parts/use-marks";
 import { ApplicantFields } from "./ApplicantFields";
+import { useBeyondApproval } from "./approvals";
 import { ChargedBackLines } from "./ChargedBackLines";
 import { DealerHistory } from "./DealerHistory";
 import { DealerPapers } from "./DealerPapers";
@@ -23,9 +25,9 @@ import { KnownAt, KnownField } from "./KnownField";
 import { LenderAnswers } from "./LenderAnswers";
 import { Labelled, LenderTerms } from "./LenderTerms";
 import { Spread } from "./Spread";
+import { TakenProgram } from "./TakenProgram";
 import { useDealerPart } from "./use-dealer-part";
 import { useIncome } from "./use-income";
-import { useMarkedFields } from "./use-marked-fields";
 
 const NOTHING: DealerOfOption = {};
 
@@ -41,7 +43,7 @@ export function DealerSide({ dealId }: { dealId: string }) {
   const house = useHouse();
   const known = dealer?.options?.[state.open] ?? NOTHING;
   const earning = useIncome(option, known, state.heading.place);
-  useMarkedFields(earning, known.lenderAnswers);
+  useMarks(useBeyondApproval(earning, known.lenderAnswers));
   const put = (next: DealerOfOption) =>
     change({ ...dealer, options: { ...dealer?.options, [state.open]: next } });
   return (
@@ -71,6 +73,7 @@ export function DealerSide({ dealId }: { dealId: string }) {
         </p>
       )}
       {!dealer && <p className="px-4 py-2 text-faint">Opening …</p>}
+      {dealer && known.program && <TakenProgram {...{ dealId, known, dealer, change }} />}
       {dealer && !earning && (
         <p className="px-4 py-2 text-faint">What it earns is shown once the option has an answer.</p>
       )}

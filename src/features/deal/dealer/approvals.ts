@@ -1,3 +1,4 @@
+import { useMemo } from "react";
 import { contractRate, groupedAmount, isoDate, isSameRate, parseIsoDate, type Quote } from "@/core";
 import { type LenderAnswer, signedMinor } from "@/exchange/dealer";
 import type { FieldName } from "../fields";
@@ -43,6 +44,17 @@ export function beyondApproval(answer: LenderAnswer, { quote, side, earned }: Ea
       sentence: `Received ${money(received)}, reckoned ${money(earned.reserve.amount)}: ${money(received - earned.reserve.amount)}.`,
     });
   return said;
+}
+
+/** The same of the last approval, as marks for where the figures are typed. */
+export function useBeyondApproval(
+  earning: Earning | null,
+  answers: readonly LenderAnswer[] | undefined,
+): readonly Beyond[] {
+  return useMemo(() => {
+    const last = answers?.findLast(isApproval);
+    return earning && last ? beyondApproval(last, earning) : [];
+  }, [earning, answers]);
 }
 
 const rateField = ({ filled: { plan } }: Quote): FieldName => {

@@ -2,11 +2,11 @@ import { useCallback, useEffect, useRef, useState } from "react";
 import { isSame } from "@/exchange/deal-document";
 import type { Dealer } from "@/exchange/dealer";
 import { dealerApi } from "@/features/api/dealer";
+import { DEALER_CHANGED } from "@/features/dealer-side/dealer-changed";
 import { holdsSide } from "@/features/dealer-side/keep-side";
 import { type Autosave, createAutosave, type Parts, type SaveStatus } from "@/features/saving/autosave";
 import { browserStorage, openPage, openPages, pageName } from "@/features/saving/browser-pages";
 import type { DealerReply } from "@/server/contract";
-import { DEALER_CHANGED } from "./dealer-changed";
 
 type Merging = typeof import("@/exchange/deal-document/merge-figures");
 type Change = { dealer?: Dealer };

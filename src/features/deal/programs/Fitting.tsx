@@ -1,4 +1,5 @@
 import { amountIn, decimalIn } from "@/exchange/notation";
+import { inHundredths } from "@/exchange/rates/program-words";
 import type { ProgramTold } from "@/exchange/rates/programs-on-deal";
 import { useNotation } from "../option/option-context";
 import { ProgramName } from "./ProgramName";
@@ -18,7 +19,11 @@ export function Fitting({ rows, currency, isSide, take, room }: RowsOf) {
   const { notation } = useNotation();
   const money = (minor: number | null) => (minor === null ? "–" : amountIn(minor, currency, notation));
   const rate = (typed: string | null, { isFactor }: ProgramTold) =>
-    typed === null ? "–" : `${decimalIn(typed, notation)}${isFactor ? "" : " %"}`;
+    typed === null
+      ? "–"
+      : isFactor
+        ? decimalIn(typed, notation)
+        : `${decimalIn(inHundredths(typed), notation)} %`;
   return (
     <div className="overflow-x-auto">
       <table className="w-full text-right">
@@ -64,7 +69,7 @@ export function Fitting({ rows, currency, isSide, take, room }: RowsOf) {
                 <td className={`${CELL} font-semibold font-serif text-lg`}>{money(row.payment)}</td>
                 <td className={CELL}>{money(row.totalCost)}</td>
                 {isSide && <td className={`${CELL} text-info`}>{money(row.income)}</td>}
-                <td className="whitespace-nowrap py-1 pr-3 pl-2">
+                <td className="w-px whitespace-nowrap py-1 pr-3 pl-2">
                   <button
                     type="button"
                     className={`btn btn-sm ${index === 0 ? "btn-primary" : ""}`}
@@ -74,10 +79,10 @@ export function Fitting({ rows, currency, isSide, take, room }: RowsOf) {
                   >
                     Make it an option
                     <span className="sr-only">: {name}</span>
-                  </button>{" "}
+                  </button>
                   <button
                     type="button"
-                    className="btn btn-ghost btn-sm"
+                    className="btn btn-ghost btn-xs block ml-auto"
                     title="Takes it into the option that is open"
                     onClick={() => void take({ lender, program: name }, false)}
                   >

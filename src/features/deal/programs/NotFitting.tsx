@@ -13,7 +13,7 @@ export function NotFitting({ title, rows, ...shared }: RowsOf & { title: string 
         {rows.map(row => (
           <li
             key={`${row.lender} ${row.name}`}
-            className="grid gap-x-4 border-base-300 border-t px-4 py-1.5 md:grid-cols-[minmax(0,4fr)_minmax(0,5fr)_minmax(0,6fr)]"
+            className={`grid gap-x-4 border-base-300 border-t px-4 py-1.5 ${shared.isSide ? "md:grid-cols-[minmax(0,3fr)_minmax(0,4fr)_minmax(21rem,5fr)]" : "md:grid-cols-2"}`}
           >
             <div>
               <ProgramName row={row} />
@@ -37,7 +37,7 @@ function Reasons({ row, ...shared }: OfRow) {
       {row.reasons.map(({ words, lever }) => (
         <li key={words}>
           {say(words)}
-          {lever && <Lever lever={lever} row={row} isAlone={false} {...shared} />}
+          {lever && <Lever lever={lever} row={row} before="met with" {...shared} />}
         </li>
       ))}
     </ul>
@@ -45,13 +45,12 @@ function Reasons({ row, ...shared }: OfRow) {
 }
 
 function Levers({ row, ...shared }: OfRow) {
-  const isTold = row.levers.length > 0;
-  if (!isTold) return <div />;
+  if (row.levers.length === 0) return null;
   return (
     <ul>
-      {row.levers.map(lever => (
+      {row.levers.map((lever, index) => (
         <li key={lever.words}>
-          <Lever lever={lever} row={row} isAlone {...shared} />
+          <Lever lever={lever} row={row} before={index === 0 ? "fits with" : "or with"} {...shared} />
         </li>
       ))}
     </ul>
@@ -65,15 +64,19 @@ function Lever({
   currency,
   take,
   room,
-  isAlone,
-}: OfRow & { lever: LeverTold /** Whether it makes the program fit by itself. */; isAlone: boolean }) {
+  before,
+}: OfRow & {
+  lever: LeverTold;
+  /** What is said before it. */
+  before: string;
+}) {
   const { notation, say } = useNotation();
   const { words, moved, usual, payment } = lever;
   const toTake = { lender, program: name, moved };
   const press = (text: string, to: typeof toTake) => (
     <button
       type="button"
-      className="cursor-pointer rounded-field px-1 py-0.5 font-semibold text-secondary underline decoration-dotted underline-offset-4 hover:bg-base-200"
+      className="cursor-pointer rounded-field px-1 py-0.5 font-semibold text-warning underline decoration-dotted underline-offset-4 hover:bg-base-200"
       disabled={room === 0}
       title="Makes an option of it"
       onClick={() => void take(to, true)}
@@ -83,7 +86,7 @@ function Lever({
   );
   return (
     <span className="flex flex-wrap items-baseline gap-x-1">
-      <span className="text-faint">{isAlone ? "fits with" : "met with"}</span>
+      <span className="text-faint">{before}</span>
       {press(say(words), toTake)}
       {usual !== null && (
         <>

@@ -42,6 +42,9 @@ const PaymentMap = lazy(() => LOADS.map().then(({ PaymentMap: map }) => ({ defau
 const DealerSide = lazy(() =>
   import("../dealer/DealerSide").then(({ DealerSide: side }) => ({ default: side })),
 );
+const PlaceLimits = lazy(() =>
+  import("../programs/PlaceLimits").then(({ PlaceLimits: limits }) => ({ default: limits })),
+);
 const CustomerAndVehicle = lazy(() => LOADS.who().then(({ CustomerAndVehicle: who }) => ({ default: who })));
 const opened = (part: ReactNode) => (
   <Suspense fallback={<p className="p-4 text-faint">Opening …</p>}>{part}</Suspense>
@@ -72,7 +75,7 @@ export const DeskBars = memo(function DeskBars({
 
 /** The open option in the view that is looked at: what is typed to the left, what is answered to the right. */
 export const DeskBody = memo(function DeskBody({ dealId, fileName }: { dealId: string; fileName: string }) {
-  const { heading, kind, view } = useFrame();
+  const { heading, kind, view, house } = useFrame();
   const [mapChoice, setMapChoice] = useState<MapChoice | null>(null);
   const [terms, setTerms] = useState<readonly ReachTerm[] | null>(null);
   const { Structure, Plan, Answer } = drawnOf(kind);
@@ -100,6 +103,11 @@ export const DeskBody = memo(function DeskBody({ dealId, fileName }: { dealId: s
           </div>
           <div className="flex min-h-0 min-w-0 flex-1 flex-col gap-3 max-lg:contents lg:overflow-auto">
             {opened(<Answer {...answer} />)}
+            {house.limits && (
+              <Suspense fallback={null}>
+                <PlaceLimits />
+              </Suspense>
+            )}
             {view === "reach" && opened(<Reach terms={terms} onTerms={setTerms} />)}
             {view === "rates" && opened(<Programs dealId={dealId} />)}
             {isSideOpen && opened(<DealerSide dealId={dealId} />)}
