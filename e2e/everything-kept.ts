@@ -8,6 +8,7 @@ export async function everythingKept(request: APIRequestContext): Promise<string
     "/api/settings/dealer",
     "/api/stock",
     "/api/stock/costs",
+    "/api/rates/dealer",
   ];
   return Promise.all(paths.map(path => answered(request, path)));
 }

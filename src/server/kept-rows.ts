@@ -3,10 +3,12 @@ import { keptDealers } from "@/data/dealer";
 import { dealCount, dealsAfter, getDeal } from "@/data/deals";
 import { longHistories, stateAfter } from "@/data/history";
 import { changedBlobs } from "@/data/papers";
+import { keptRates } from "@/data/rates";
 import { getSettings, getSettingsDealer } from "@/data/settings";
 import { signedDeals, storedSigning } from "@/data/signings";
 import { arrivingStock, stockCosts, stockList } from "@/data/stock";
 import { type DealDocument, nameOf } from "@/exchange/deal-document";
+import { checkRates, problemsOf } from "@/exchange/rates/read-rates";
 import { readSignedQuote } from "@/exchange/signed-quote";
 import {
   checkDealerRequest,
@@ -27,6 +29,7 @@ export async function lookAtKept(database: Database): Promise<string | undefined
   for (const look of [
     lookAtSettings,
     lookAtStock,
+    lookAtRates,
     lookAtDeals,
     lookAtHistories,
     lookAtSignings,
@@ -61,6 +64,14 @@ async function lookAtStock(database: Database): Promise<string | undefined> {
     if (!checked.ok) return `A vehicle in stock cannot be read: ${checked.sentence}`;
   }
   return undefined;
+}
+
+async function lookAtRates(database: Database): Promise<string | undefined> {
+  const { lenders } = await keptRates(database);
+  if (lenders.length === 0) return undefined;
+  const checked = checkRates({ format: "kellux-rates", version: 1, lenders });
+  const sentence = checked.ok ? problemsOf(lenders)[0]?.sentence : checked.sentence;
+  return sentence && `What lenders offer cannot be read: ${sentence}`;
 }
 
 async function lookAtDeals(database: Database): Promise<string | undefined> {

@@ -143,7 +143,7 @@ test("the compiled checks are the ones that the schemas give", async () => {
   );
   const written: [path: string, text: string][] = Object.entries(JSON.parse(stdout));
   // A module and its types for each layer.
-  expect(written).toHaveLength(6);
+  expect(written).toHaveLength(8);
   for (const [path, text] of written) expect(readFileSync(path, "utf8") === text).toBe(true);
 });
 

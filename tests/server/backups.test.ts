@@ -115,12 +115,12 @@ test("every table there is has its rows in it: a new one would be missed here fi
 });
 
 test("a backup is of the version of its rows: one from before a migration is brought up to date", async () => {
-  // Before version 13 deals had no notes, before 19 no parts, before 22 no jobs and no papers.
+  // Before version 13 deals had no notes, before 19 no parts, before 22 no jobs and no papers, before 25 no rates.
   const older = changed(
     ([head = "", ...lines]) => [
       JSON.stringify({ ...JSON.parse(head), migrations: 12 }),
       ...lines
-        .filter(line => !/^\{"table":"(jobs|blobs|papers|deal_parts)"/.test(line))
+        .filter(line => !/^\{"table":"(jobs|blobs|papers|deal_parts|lenders)"/.test(line))
         .map(line => line.replace(/,"notes":(null|"(\\.|[^"\\])*")/, "")),
     ],
     true,
@@ -164,6 +164,12 @@ const HARMS: [what: string, file: () => string, sentence: RegExp][] = [
     "holds a vehicle of no currency",
     () => withRows("vehicles", row => ({ ...row, currency: "QQQ" })),
     /A vehicle in stock cannot be read: The currency QQQ is not known/,
+  ],
+  [
+    "holds a program without rates",
+    () =>
+      withRows("lenders", row => ({ ...row, programs: [{ name: "New", kind: "loan", currency: "USD" }] })),
+    /What lenders offer cannot be read: .*rates is missing/,
   ],
   [
     "holds a signing without quotes",

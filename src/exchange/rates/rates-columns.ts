@@ -1,7 +1,17 @@
 import type { ProgramFile } from "../dealer/program.schema";
 
 /** How a cell of a table of programs is written. */
-type CellKind = "text" | "amount" | "decimal" | "whole" | "date" | "yes" | "limits" | "adjustments" | "names";
+type CellKind =
+  | "text"
+  | "kind"
+  | "amount"
+  | "decimal"
+  | "whole"
+  | "date"
+  | "yes"
+  | "limits"
+  | "adjustments"
+  | "names";
 
 /** A column of a table of programs: what it is called, and which member of a program, or of a row of it, it is. */
 export type RatesColumn = { heading: string; path: readonly string[]; kind: CellKind };
@@ -14,7 +24,7 @@ const column = (heading: string, path: string, kind: CellKind): RatesColumn => (
 
 /** What each row says of its program; all rows of one agree. */
 export const PROGRAM_COLUMNS: readonly RatesColumn[] = [
-  column("kind", "kind", "text"),
+  column("kind", "kind", "kind"),
   column("currency", "currency", "text"),
   column("valid from", "valid.from", "date"),
   column("valid to", "valid.to", "date"),

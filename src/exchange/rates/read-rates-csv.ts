@@ -1,13 +1,11 @@
 import Papa from "papaparse";
 import { isoDate } from "@/core";
 import { plainName } from "@/core/programs";
-import { checkedAt } from "../checks";
 import { type Notation, plainDate, plainFigure, textOfHarmless } from "../notation";
 import { BYTE_ORDER_MARK } from "../notation/csv";
 import { readDate } from "../text";
-import { ratesFile } from "./compiled";
 import { adjustmentsOfCell, limitsOfCell, namesOfCell } from "./list-cells";
-import type { RatesFile } from "./rates.schema";
+import { PROGRAM_KINDS } from "./program-kinds";
 import {
   PROGRAM_COLUMNS,
   RANGE_NAMES,
@@ -19,7 +17,7 @@ import {
   TERM_COLUMNS,
 } from "./rates-columns";
 import { NO_BALLOON } from "./rates-csv";
-import { pathOf, problemsOf, type ReadRates } from "./read-rates";
+import { checkRates, pathOf, problemsOf, type ReadRates } from "./read-rates";
 
 type ReadAt = { notation: Notation /** A day number. */; today: number };
 
@@ -40,7 +38,8 @@ const MOST_SENTENCES = 20;
  * dates may be plain or as a place writes them; where something is wrong, each sentence begins with its line and column.
  */
 export function readRatesCsv(text: string, at: ReadAt): ReadRates {
-  const { data } = Papa.parse<string[]>(text.replace(BYTE_ORDER_MARK, ""));
+  const table = text.replace(BYTE_ORDER_MARK, "");
+  const { data } = Papa.parse<string[]>(table, { delimiter: delimiterOf(table) });
   const [head = [], ...lines] = data;
   const headings = head.map(heading =>
     heading
@@ -71,6 +70,13 @@ export function readRatesCsv(text: string, at: ReadAt): ReadRates {
   if (sentences.length > 0) return refused(sentences);
   if (drafts.size === 0) return refused(["The file has no program in it."]);
   return checkedDrafts([...drafts.values()], place);
+}
+
+/** What parts the columns, told from the headings: cells can hold any of the signs. */
+function delimiterOf(table: string): string {
+  const [head = ""] = table.split(/[\r\n]/, 1);
+  const count = (sign: string) => head.split(sign).length;
+  return [",", ";", "\t"].reduce((most, sign) => (count(sign) > count(most) ? sign : most));
 }
 
 const refused = (sentences: string[]): ReadRates => ({
@@ -171,6 +177,7 @@ const YES: Readonly<Record<string, boolean>> = { yes: true, true: true, no: fals
 
 const READ: Record<RatesColumn["kind"], (text: string, at: ReadAt) => unknown> = {
   text: text => textOfHarmless(text),
+  kind: text => (text in PROGRAM_KINDS ? text : undefined),
   amount: figure,
   decimal: figure,
   whole: (text, at) => {
@@ -189,6 +196,7 @@ const READ: Record<RatesColumn["kind"], (text: string, at: ReadAt) => unknown> =
 
 const WANTED: Record<RatesColumn["kind"], string> = {
   text: "a text",
+  kind: `one of ${Object.keys(PROGRAM_KINDS).join(", ")}`,
   amount: "an amount of 0 or more",
   decimal: "a figure of 0 or more",
   whole: "a whole number of 0 or more",
@@ -222,7 +230,7 @@ function checkedDrafts(
     const draft = lenders[Number(path[1])]?.[Number(path[3])];
     return draft ? placeOfMember(draft, path.slice(4), place) : "";
   };
-  const checked = checkedAt<RatesFile>(ratesFile, file);
+  const checked = checkRates(file);
   if (!checked.ok) {
     const path = pathOf(checked.at);
     const called = path.join(".");

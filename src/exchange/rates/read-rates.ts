@@ -25,13 +25,16 @@ export function readRatesJson(text: string, what = "This"): ReadRates {
     return refused(first ? `${placeOf(text, first.offset)}${json.sentence}` : json.sentence);
   }
   const at = (path: JSONPath) => placeIn(text, path);
-  const file = checkedAt<RatesFile>(ratesFile, json.value);
+  const file = checkRates(json.value);
   if (!file.ok) return refused(`${at(pathOf(file.at))}${file.sentence}`);
   const problems = problemsOf(file.value.lenders);
   return problems.length === 0
     ? { ok: true, lenders: file.value.lenders }
     : { ok: false, sentences: problems.map(({ path, sentence }) => `${at([...path])}${sentence}`) };
 }
+
+/** Checks unknown data against the schema of rates. */
+export const checkRates = (value: unknown) => checkedAt<RatesFile>(ratesFile, value);
 
 const refused = (sentence: string): ReadRates => ({ ok: false, sentences: [sentence] });
 

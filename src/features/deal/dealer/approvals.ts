@@ -7,7 +7,7 @@ import type { Earning } from "./use-income";
 const APPROVED: ReadonlySet<LenderAnswer["state"]> = new Set(["approved", "countered", "funded"]);
 
 /** Whether a lender has taken a deal, be it otherwise than it was sent. */
-export const isApproval = ({ state }: LenderAnswer): boolean => APPROVED.has(state);
+const isApproval = ({ state }: LenderAnswer): boolean => APPROVED.has(state);
 
 /** What of an option is beyond what a lender approved, or was paid otherwise than reckoned: a sentence, and where it is typed. */
 type Beyond = { sentence: string; field?: FieldName };

@@ -3,7 +3,7 @@ import type { FieldName } from "../fields";
 import { fieldId } from "./FigureField";
 
 /** A sentence about a figure that is beyond something, and where it is typed. */
-export type Mark = { sentence: string; field?: FieldName | undefined };
+type Mark = { sentence: string; field?: FieldName | undefined };
 
 /** What each field is marked with, by all that mark it, and what was said of it before. */
 const marked = new Map<HTMLElement, { title: string; sentences: string[] }>();
