@@ -21,7 +21,7 @@ export const DEMO_RATES: Lender[] = [
         amount: { least: "5000.00", most: "90000.00" },
         mostLoanTo: [{ percent: "120", of: "invoice", what: "all" }],
         mostPaymentToIncome: "15",
-        mostDebtToIncome: "45",
+        mostDebtToIncome: "50",
         firstPaymentWithin: 60,
         rates: [
           { from: 24, to: 60, score: { least: 720 }, buyRate: "4.95", mostSpread: "2.00" },

@@ -116,11 +116,7 @@ test.each<[limit: string, program: Partial<ProgramFile>, reasons: string[], fact
   ["extras", { mostExtras: { percent: "5", of: "price" } }, ["extras 5.2 % of the price, at most 5 %"]],
   // 640.11 of 5,200.00; with 1,100.00 and 640.00 more 2,380.11.
   ["payment to income", { mostPaymentToIncome: "12" }, ["payment 12.3 % of income, at most 12 %"]],
-  [
-    "debt to income",
-    { mostDebtToIncome: "45.77" },
-    ["payment and debts 45.8 % of income, at most 45.77 %"],
-  ],
+  ["debt to income", { mostDebtToIncome: "45.77" }, ["payment and debts 45.8 % of income, at most 45.77 %"]],
   ["debt to income without what is paid off", { mostDebtToIncome: "45.77" }, [], { paidOff: 5_000 }],
   ["least amount", { amount: { least: "40000.00" } }, ["38,090.00 lent, at least 40,000.00"]],
   ["most amount", { amount: { most: "38000.00" } }, ["38,090.00 lent, at most 38,000.00"]],

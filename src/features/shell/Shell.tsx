@@ -12,7 +12,7 @@ export function Shell({ warning, children }: { warning?: string | undefined; chi
     <div className="flex min-h-dvh flex-col md:h-dvh md:flex-row">
       <nav
         aria-label="Places"
-        className="flex shrink-0 items-center gap-3 border-base-300 print:hidden border-b bg-base-100 px-3 py-2 md:w-15 md:flex-col md:border-r md:border-b-0 md:px-0 md:py-3"
+        className="flex shrink-0 items-center gap-3 border-base-300 print:hidden border-b bg-base-100 px-3 py-2 max-md:flex-wrap max-md:gap-x-1 max-md:gap-y-0 md:w-15 md:flex-col md:border-r md:border-b-0 md:px-0 md:py-3"
       >
         <span
           aria-hidden="true"

@@ -39,7 +39,9 @@ export function Programs({ dealId }: { dealId: string }) {
     >
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1 px-4 py-2">
         <h2 className="font-serif text-xl" aria-live="polite">
-          {reply ? `${reply.fits} of ${told} ${told === 1 ? "program fits" : "programs fit"}` : "Programs"}
+          {reply
+            ? `${reply.fits} of ${told} ${told === 1 ? "program" : "programs"} ${reply.fits === 1 ? "fits" : "fit"}`
+            : "Programs"}
         </h2>
         <span className="grow" />
         <label className="flex items-center gap-2 text-sm">
