@@ -61,6 +61,25 @@ const BODIES: Record<string, (changed: (value: unknown) => unknown) => unknown> 
     vehicles: [changed({ description: "Fuzz", priceMinor: 100, currency: "USD" }), { description: "" }],
   }),
   "/api/stock/[id]": changed => changed({ description: "Fuzz", priceMinor: 100, currency: "USD" }),
+  "/api/deals/[id]/programs": changed => ({
+    option: OPTION,
+    inputs: changed(FILE),
+    side: changed(true),
+    rank: changed("payment"),
+  }),
+  // No deal has that id.
+  "/api/deals/[id]/programs/take": changed => ({
+    option: OPTION,
+    made: OPTION,
+    inputs: changed(FILE),
+    lender: changed("Fuzz"),
+    program: "Fuzz",
+    moved: changed({ by: "down", to: 100 }),
+  }),
+  // In view of no state that there is.
+  "/api/rates/remove": changed => ({ mark: "none such", lender: changed("Fuzz") }),
+  "/api/rates": changed => JSON.stringify(changed({ format: "kellux-rates", version: 1, lenders: [] })),
+  "/api/rates/look": changed => JSON.stringify(changed({ format: "kellux-rates", version: 1, lenders: [] })),
   "/api/records/[member]/[id]": changed => changed({ was: "Fuzz", name: "Fuzzed" }),
   "/api/records/[member]/[id]/same": changed => changed({ other: NOBODY }),
   "/api/backups/restore": changed => ({ copy: changed("kellux-2026-01-01.ndjson.gz") }),

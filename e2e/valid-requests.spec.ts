@@ -115,6 +115,11 @@ const RIGHT: ((told: Told, next: Random) => Right)[] = [
     verb: "GET",
     path: `/api/deals/${someDeal(told, next)[0]}${pick(["", "/history", "/history?with=dealer", "/history/1", "/version", "/dealer"], next)}`,
   }),
+  (told, next) => ({
+    verb: "POST",
+    path: `/api/deals/${someDeal(told, next)[0]}/programs`,
+    body: { option: uuid(next), inputs: file(next), side: next() < 0.5 },
+  }),
   (told, next) => ({ verb: "GET", path: `/deals/${someDeal(told, next)[0]}` }),
   (_, next) => ({
     verb: "GET",
@@ -146,6 +151,9 @@ const RIGHT: ((told: Told, next: Random) => Right)[] = [
         "/api/deals/all?with=dealer",
         "/api/settings/dealer",
         "/api/stock/costs",
+        "/api/rates",
+        "/api/rates/dealer",
+        "/api/rates/mark",
       ],
       next,
     ),

@@ -34,6 +34,9 @@ export async function openRates(store: Store): Promise<RatesReply> {
 /** All that lenders offer, for whom the dealer's side is open. */
 export const openRatesDealer = (store: Store): Promise<RatesDealerReply> => store.keptRates();
 
+/** What tells this state of the rates from another: pages that show them ask, to learn of what others change. */
+export const ratesMark = async (store: Store): Promise<MarkReply> => ({ mark: await store.ratesMark() });
+
 /** A file of rates, what it is called, and how its figures are written. */
 type RatesSent = { text: string; name: string; locale: string | null };
 

@@ -22,6 +22,7 @@ const body = ({ text }: RatesFile) => new Blob([text], { type: "text/plain" });
 export const ratesApi = {
   open: () => ask<RatesReply>("GET", "/api/rates"),
   openDealer: () => ask<RatesDealerReply>("GET", "/api/rates/dealer"),
+  mark: () => ask<MarkReply>("GET", "/api/rates/mark"),
   look: (file: RatesFile) =>
     send<RatesLookReply>("POST", addressOf("/api/rates/look", file), body(file), false),
   take: (file: RatesFile, mark: string) =>

@@ -132,7 +132,7 @@ function useRates(isSide: boolean) {
     void load();
   }, [load]);
   useLookAgain(async () => {
-    const now = await ratesApi.open();
+    const now = await ratesApi.mark();
     if (now.kind === "done" && now.value.mark !== rates?.mark) await load();
   });
   return { rates: rates?.isWhole === isSide ? rates : null, trouble, load: () => void load() };

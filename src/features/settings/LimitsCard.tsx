@@ -29,9 +29,9 @@ export function LimitsCard({ limits, house, onChange }: Props) {
       </p>
       <KnownAt value={{ currency: house.currency, notation: notationOf(house.locale) }}>
         <div className="mt-1 grid grid-cols-[1fr_8rem_4rem] items-center gap-x-3 gap-y-1">
-          <span>Most yearly rate</span>
+          <span>Most rate a year</span>
           <KnownField
-            label="Most yearly rate"
+            label="Most rate a year"
             of="percent"
             value={mostRate}
             put={value => put("mostRate", value)}
