@@ -46,8 +46,19 @@ const DEALER = {
     },
   ],
   chargedBack: [{ on: "2026-11-30", amount: TELLTALE }],
+  program: {
+    lender: "Tern Lending",
+    program: {
+      name: "New vehicles",
+      kind: "loan",
+      currency: "USD",
+      amount: { most: TELLTALE },
+      rates: [{ from: 12, to: 84, buyRate: RATE, mostSpread: RATE }],
+      reserve: { method: "flat", amount: TELLTALE },
+    },
+  },
 };
-const APPLICANT = { income: TELLTALE, housing: TELLTALE, debts: TELLTALE };
+const APPLICANT = { income: TELLTALE, housing: TELLTALE, debts: TELLTALE, paidOff: TELLTALE };
 
 /** A deal of which the dealer's side knows everything; its id. */
 async function told(page: Page, customer: string): Promise<string> {

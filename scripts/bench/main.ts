@@ -19,6 +19,7 @@ import { benchMaps } from "./map";
 import { benchMoves } from "./moves";
 import { benchOthersWait } from "./others-wait";
 import { benchPapers } from "./papers";
+import { benchPrograms } from "./programs";
 import { benchRegister } from "./register";
 import { benchRepayment } from "./repayment-view";
 import { say } from "./say";
@@ -41,6 +42,7 @@ export async function measure({ here, against, empty }: Measured): Promise<void>
   // Before all else: where maps are made, nothing else is.
   benchMaps();
   benchMoves();
+  benchPrograms();
   await benchCore(subject);
   await benchHistory();
   const trees = [{ name: "", folder: here.folder }];

@@ -211,3 +211,43 @@ test("a deal with options: all of them, or one alone as a file of its own is ans
   const first = (await quote("--many", many, "--option", "1")).out.trim().split("\n");
   expect(JSON.parse(first[0] ?? "")).toEqual(JSON.parse(first[1] ?? ""));
 }, 60_000);
+
+const RATES = {
+  format: "kellux-rates",
+  version: 1,
+  lenders: [
+    {
+      name: "Quillon Mutual",
+      programs: [
+        { name: "Short", kind: "loan", currency: "USD", rates: [{ from: 1, to: 2, buyRate: "5" }] },
+        { name: "Any", kind: "loan", currency: "USD", rates: [{ from: 1, to: 12, buyRate: "6" }] },
+      ],
+    },
+  ],
+};
+const RATES_CSV =
+  "lender,program,kind,currency,from month,to month,buy rate\nQuillon Mutual,Any,loan,USD,1,12,6\n";
+
+test("which programs fit is answered by a file of rates, JSON or CSV; a bad one is told at its line", async () => {
+  const deal = file("asking.json", JSON.stringify({ ...DEAL, ask: [{ ask: "programs" }] }));
+  const { code, out } = await quote(deal, "--rates", file("rates.json", JSON.stringify(RATES)));
+  expect(code).toBe(0);
+  expect(JSON.parse(out).answers[0]).toMatchObject({
+    ...{ fits: 1, unknown: 0, unfit: 1 },
+    programs: [
+      { program: "Any", fits: true, payment: "336.67" },
+      { program: "Short", fits: false, reasons: [{ reason: "3 payments, at most 2" }] },
+    ],
+  });
+  const table = await quote(deal, "--rates", file("rates.csv", RATES_CSV));
+  expect(JSON.parse(table.out).answers[0]).toMatchObject({ fits: 1, unfit: 0 });
+  const bad = await quote(deal, "--rates", file("bad.csv", RATES_CSV.replace(",6\n", ",six\n")));
+  expect([bad.code, bad.err]).toEqual([
+    2,
+    expect.stringMatching(/bad\.csv: Line 2, column 7 \(“buy rate”\): “six” is not a figure/),
+  ]);
+  expect((await quote(deal, "--rates", join(folder, "none.json"))).err).toContain(
+    "none.json does not exist.",
+  );
+  expect((await quote("--many", deal, "--rates", "x")).err).toContain("Usage:");
+}, 60_000);

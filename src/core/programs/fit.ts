@@ -58,7 +58,8 @@ export function fitterOf(deal: DealToFit, spread: string): Fitter {
     const key = `${base.months} ${termsKey(program, base)}`;
     const terms = kept(withTerms, key, () => termsOf(program, base, facts));
     const { seen } = terms;
-    const reasons = [...limitsOfFacts(program, seen), ...residualReasons(program, base, facts)];
+    const reasons = limitsOfFacts(program, seen);
+    reasons.push(...residualReasons(program, base, facts));
     if (seen.currency !== program.currency) return fitWith(program, reasons, null);
     const amountsAt = amountsOver(terms);
     const row = rateRow(program, seen.times, facts.score);
@@ -66,26 +67,34 @@ export function fitterOf(deal: DealToFit, spread: string): Fitter {
       "limit" in row ? unrated([row], amountsAt) : ratedOf(program, row, facts, spread, amountsAt);
     const pays = ({ rate }: ProgramRate) =>
       kept(asked, `${key} ${rate}`, () => askedOf(dealAt(terms.deal, rate)));
-    return pricedFit(program, seen, [...reasons, ...rated.reasons], rated, pays);
+    reasons.push(...rated.reasons);
+    return pricedFit(program, seen, reasons, rated, pays);
   };
 }
 
-/** How a program goes with a deal once its rate is known, or why there is none. */
+/** How a program goes with a deal once its rate is known, or why there is none. Thousands are made: each member by its name. */
 function pricedFit(
   program: Program,
-  seen: Seen,
-  reasons: readonly Reason[],
+  { facts, times, year, currency, names }: Seen,
+  reasons: Reason[],
   { amounts, rate }: Rated,
   askedAt: (rate: ProgramRate) => Result<Asked>,
 ): Fit {
   if (amounts === null) return fitWith(program, reasons, null);
   const asked = rate && askedAt(rate);
   const pays = asked?.ok ? asked.value : null;
-  const broken = limitsOfAmounts(program, { ...seen, amounts, payment: pays?.mostPayment ?? null });
-  const sentence = asked && !asked.ok ? [sentenceOf(asked.failure)] : [];
-  const offer = rate && pays ? { ...rate, ...pays, perYear: seen.times.perYear } : null;
-  return fitWith(program, [...reasons, ...broken, ...sentence], offer, amounts);
+  const payment = pays?.mostPayment ?? null;
+  const broken = limitsOfAmounts(program, { facts, times, year, currency, names, amounts, payment });
+  for (const reason of broken) reasons.push(reason);
+  if (asked && !asked.ok) reasons.push(sentenceOf(asked.failure));
+  return fitWith(program, reasons, rate && pays && offerOf(rate, pays, times.perYear), amounts);
 }
+
+const offerOf = (
+  { buyRate, rate, row, adjusted }: ProgramRate,
+  { payment, mostPayment, totalCost }: Asked,
+  perYear: number,
+): Offer => ({ buyRate, rate, row, adjusted, payment, mostPayment, totalCost, perYear });
 
 /** What the amounts of a deal come to at a rate, reckoned once for all rates where none counts. */
 function amountsOver({ deal, amounts }: WithTerms): (rate: string | null) => Result<Amounts> {
@@ -146,8 +155,9 @@ function fitWith(
   offer: Offer | null,
   amounts: Amounts | null = null,
 ): Fit {
+  if (reasons.length === 0) return { program, state: "fits", reasons, offer, amounts };
   const broken = reasons.filter(reason => !isUnknown(reason));
-  const state = broken.length > 0 ? "unfit" : reasons.length > 0 ? "unknown" : "fits";
+  const state = broken.length > 0 ? "unfit" : "unknown";
   return { program, state, reasons: [...broken, ...reasons.filter(isUnknown)], offer, amounts };
 }
 

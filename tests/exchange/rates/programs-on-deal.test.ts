@@ -3,7 +3,13 @@ import { DEMO_DEALS } from "#demo/scenario";
 import { DEMO_VEHICLES } from "#demo/stock";
 import { evaluate, parseIsoDate } from "@/core";
 import { readDeal } from "@/exchange/deal-file";
-import { forEveryone, type ProgramsAsked, programsOnDeal } from "@/exchange/rates/programs-on-deal";
+import {
+  forEveryone,
+  type LeverTold,
+  type ProgramsAsked,
+  type ProgramTold,
+  programsOnDeal,
+} from "@/exchange/rates/programs-on-deal";
 import { programsOf } from "@/exchange/rates/read-rates";
 import { takeProgram } from "@/exchange/rates/take-program";
 import { takenNow } from "@/exchange/rates/taken-now";
@@ -37,37 +43,39 @@ const toldOf = (asked: ProgramsAsked) => {
   return told.ok ? told.value : null;
 };
 
+/** Makes an option with a program, and with something moved; what it is and what it comes to. */
+function taken(asked: ProgramsAsked, { lender, name }: ProgramTold, moved: LeverTold["moved"] | undefined) {
+  const named = { lender, program: name };
+  const made = takeProgram(DEMO_RATES, named, { ...asked, moved });
+  if (!made.ok) throw new Error(made.failure.sentence);
+  const { inputs, dealer } = made.value;
+  const deal = readDeal(inputs);
+  const quote = deal.ok ? evaluate(deal.value) : deal;
+  if (!quote.ok) throw new Error(quote.failure.sentence);
+  const again = takeProgram(DEMO_RATES, named, { ...asked, inputs });
+  const { plan } = inputs;
+  return {
+    payment: quote.value.payment,
+    rate: ("moneyFactor" in plan ? plan.moneyFactor : undefined) ?? plan.yearlyRate,
+    program: dealer.program?.program.name,
+    // Taken again, its fee stands there once.
+    fees: inputs.structure.fees?.length,
+    feesAgain: again.ok ? again.value.inputs.structure.fees?.length : again.failure.sentence,
+  };
+}
+
 test("an option made with a program, or with what makes it fit, comes to what was told of it", () => {
-  let taken = 0;
-  const kinds = new Set<string>();
-  for (const asked of ASKED.filter((_, index) => index % 3 === 0)) {
-    for (const row of toldOf(asked)?.rows ?? []) {
-      const named = { lender: row.lender, program: row.name };
+  const kinds: string[] = [];
+  for (const asked of ASKED.filter((_, index) => index % 3 === 0))
+    for (const row of toldOf(asked)?.rows ?? [])
       for (const { moved, payment, rate } of [{ ...row, moved: undefined }, ...row.levers]) {
         if (payment === null) continue;
-        const made = takeProgram(DEMO_RATES, named, { ...asked, moved });
-        if (!made.ok) throw new Error(made.failure.sentence);
-        const deal = readDeal(made.value.inputs);
-        const quote = deal.ok ? evaluate(deal.value) : deal;
-        if (!quote.ok) throw new Error(quote.failure.sentence);
-        expect([named, moved, quote.value.payment]).toEqual([named, moved, payment]);
-        expect(made.value.dealer.program).toMatchObject({ lender: row.lender, program: { name: row.name } });
-        // Taken again, its fee stands there once.
-        const again = takeProgram(DEMO_RATES, named, { ...asked, inputs: made.value.inputs });
-        expect(again.ok && again.value.inputs.structure.fees?.length).toBe(
-          made.value.inputs.structure.fees?.length,
-        );
-        const { plan } = made.value.inputs;
-        expect(
-          "moneyFactor" in plan && plan.moneyFactor !== undefined ? plan.moneyFactor : plan.yearlyRate,
-        ).toBe(rate);
-        taken += 1;
-        kinds.add(row.kind);
+        const made = taken(asked, row, moved);
+        expect(made).toMatchObject({ payment, rate, program: row.name, feesAgain: made.fees });
+        kinds.push(row.kind);
       }
-    }
-  }
-  expect(taken).toBeGreaterThan(100);
-  expect([...kinds].sort()).toEqual(["balloon", "flatRate", "lease", "loan"]);
+  expect(kinds.length).toBeGreaterThan(100);
+  expect([...new Set(kinds)].sort()).toEqual(["balloon", "flatRate", "lease", "loan"]);
 });
 
 test("the best comes first: by what is paid, by what it costs, by what it earns", () => {
