@@ -3,6 +3,7 @@ import {
   type DealToFit,
   earnedWith,
   type Fit,
+  isUnknown,
   type Lever,
   type Moved,
   offeredDeal,
@@ -17,7 +18,7 @@ import type { DealFile } from "../deal-file";
 import { type DealerOfOption, readSide } from "../dealer";
 import { dealToFit, type ToFit, withoutProgramFee } from "./deal-to-fit";
 import { leverInWords } from "./lever-words";
-import { reasonInWords } from "./reason-words";
+import { reasonInWords, unknownInWords } from "./reason-words";
 
 /** What is asked of programs on an option. */
 export type ProgramsAsked = {
@@ -112,15 +113,29 @@ function told(fit: Fit, deal: DealToFit, side: DealerSide, asked: ProgramsAsked)
     payments: paymentsOf(fit, deal),
     buyRate: offer?.buyRate ?? null,
     income: earnedWith(fit, deal, side, place),
-    reasons: reasons.map((reason, index) => ({
-      words: reasonInWords(reason, inputs.currency),
-      lever: leverTold(would.each[index] ?? null, words),
-      isOfDealer: isOfDealer(reason, program),
-    })),
+    reasons: [
+      ...reasons.flatMap((reason, index) =>
+        isUnknown(reason)
+          ? []
+          : {
+              words: reasonInWords(reason, inputs.currency),
+              lever: leverTold(would.each[index] ?? null, words),
+              isOfDealer: isOfDealer(reason, program),
+            },
+      ),
+      ...unknownTold(reasons),
+    ],
     levers: would.levers.flatMap(lever => leverTold(lever, words) ?? []),
     hasScore: program.rates.some(hasScore),
     ...paysOf(fit),
   };
+}
+
+/** All that is not known, once. */
+function unknownTold(reasons: readonly Reason[]): ProgramTold["reasons"] {
+  const facts = reasons.flatMap(reason => (reason.as === "unknown" ? reason.facts : []));
+  if (facts.length === 0) return [];
+  return [{ words: unknownInWords(facts), lever: null, isOfDealer: true }];
 }
 
 const paysOf = ({ offer }: Fit): Pays =>
@@ -151,7 +166,6 @@ const leverTold = (lever: Lever | null, words: Words): LeverTold | null =>
 
 /** What only the dealer may know: a score, an income, debts, an invoice; and a term that hangs on a score. */
 function isOfDealer(reason: Reason, { rates }: Program): boolean {
-  if (reason.as === "unknown") return true;
   if (reason.as === "percent" && reason.of === "invoice") return true;
   if (reason.limit === "term") return rates.some(hasScore);
   return OF_DEALER.has(reason.limit);

@@ -11,7 +11,7 @@ export const WORTHS: Record<Worth, string> = {
 };
 
 /** What is not known, as it is asked for. */
-export const FACTS: Record<Fact, string> = {
+const FACTS: Record<Fact, string> = {
   condition: "whether it is new",
   modelYear: "the model year",
   distance: "how far it has gone",
@@ -54,6 +54,10 @@ const NONE: Partial<Record<LimitName, string>> = {
   residual: "no residual over this term and distance",
 };
 
+/** Such as "not known: the customer’s score, the invoice", each once. */
+export const unknownInWords = (facts: readonly Fact[]): string =>
+  `not known: ${[...new Set(facts)].map(fact => FACTS[fact]).join(", ")}`;
+
 /**
  * Why a program does not fit, in a few words; figures with points and commas.
  *
@@ -62,7 +66,7 @@ const NONE: Partial<Record<LimitName, string>> = {
 export function reasonInWords(reason: Reason, currency: string): string {
   switch (reason.as) {
     case "unknown":
-      return `not known: ${reason.facts.map(fact => FACTS[fact]).join(", ")}`;
+      return unknownInWords(reason.facts);
     case "percent": {
       const of = reason.of ? WORTHS[reason.of] : "";
       const told = PERCENTS[reason.limit]?.(of, reason.what === "vehicle") ?? "{}";

@@ -26,10 +26,10 @@ type Props = {
 };
 
 const HEADS = [
-  ["Program", "w-[28%]"],
+  ["Program", "w-[27%]"],
   ["Kind", "w-[13%]"],
-  ["Valid", "w-[27%]"],
-  ["For", "w-[14%]"],
+  ["Valid", "w-[25%]"],
+  ["For", "w-[13%]"],
   ["Buy rates", ""],
 ] as const;
 

@@ -9,7 +9,7 @@ const AMOUNTS = [
   ["income", "Income a month, gross"],
   ["housing", "Housing a month"],
   ["debts", "Other debts a month"],
-  ["paidOff", "of these, on loans paid off by this deal"],
+  ["paidOff", "of these, paid off here"],
 ] as const;
 
 /** What lenders ask of the customer. */

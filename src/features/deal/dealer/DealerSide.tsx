@@ -1,10 +1,12 @@
 import { type ReactNode, useEffect, useState } from "react";
+import { createPortal } from "react-dom";
 import { type Income, isFlatOnly } from "@/core";
 import type { DealerOfOption } from "@/exchange/dealer";
 import { withOptional } from "@/exchange/members";
 import { amountIn } from "@/exchange/notation";
 import type { SettingsDealer } from "@/exchange/settings";
 import { dealerApi } from "@/features/api/dealer";
+import { useCustomerSlot } from "@/features/dealer-side/customer-slot";
 import { closeSide } from "@/features/dealer-side/keep-side";
 import { useMinutesLeft } from "@/features/dealer-side/SidePlaces";
 import { SaveStatusLine } from "@/features/saving/SaveStatusLine";
@@ -46,6 +48,13 @@ export function DealerSide({ dealId }: { dealId: string }) {
   useMarks(useBeyondApproval(earning, known.lenderAnswers));
   const put = (next: DealerOfOption) =>
     change({ ...dealer, options: { ...dealer?.options, [state.open]: next } });
+  const slot = useCustomerSlot();
+  const applicant = dealer && (
+    <ApplicantFields
+      applicant={dealer.applicant ?? {}}
+      put={next => change(withOptional(dealer, "applicant", next))}
+    />
+  );
   return (
     // What is printed may be handed over.
     <section
@@ -104,12 +113,11 @@ export function DealerSide({ dealId }: { dealId: string }) {
           <Part name={`What was charged back: ${known.chargedBack?.length ?? 0}`}>
             <ChargedBackLines known={known} put={put} />
           </Part>
-          <Part name="The customer’s score, income and debts">
-            <ApplicantFields
-              applicant={dealer.applicant ?? {}}
-              put={applicant => change(withOptional(dealer, "applicant", applicant))}
-            />
-          </Part>
+          {slot ? (
+            createPortal(applicant, slot)
+          ) : (
+            <Part name="The customer’s score, income and debts">{applicant}</Part>
+          )}
           <Part name="What was changed here">
             <DealerHistory dealId={dealId} dealer={dealer} />
           </Part>

@@ -1,6 +1,7 @@
 import { type ReactNode, useState } from "react";
 import type { Rank } from "@/core/programs";
 import { decimalIn } from "@/exchange/notation";
+import { putCustomerSlot } from "@/features/dealer-side/customer-slot";
 import { useSide } from "@/features/dealer-side/side-state";
 import { readYearlyRate } from "@/features/typing/read-term";
 import { TypedFigure } from "@/features/typing/TypedFigure";
@@ -28,7 +29,10 @@ export function Programs({ dealId }: { dealId: string }) {
   const [rank, setRank] = useState<Rank>("payment");
   const [spread, setSpread] = useState<string>();
   const inputs = useRested(option.inputs, option.edit !== null);
-  const { reply, isOld, trouble, more } = usePrograms(dealId, state.open, inputs, { rank, spread });
+  const { reply, isOld, trouble, isUnanswered, more } = usePrograms(dealId, state.open, inputs, {
+    rank,
+    spread,
+  });
   const { take, room } = useTake(dealId, spread);
   const told = reply ? reply.fits + reply.unknown + reply.unfit : 0;
   return (
@@ -44,25 +48,14 @@ export function Programs({ dealId }: { dealId: string }) {
             : "Programs"}
         </h2>
         <span className="grow" />
-        <label className="flex items-center gap-2 text-sm">
-          <span className="text-faint">ranked by</span>
-          <select
-            className="field w-auto"
-            value={isSide ? rank : rank === "income" ? "payment" : rank}
-            onChange={({ target }) => setRank(target.value as Rank)}
-          >
-            {(Object.keys(RANK_NAMES) as Rank[])
-              .filter(each => isSide || each !== "income")
-              .map(each => (
-                <option key={each} value={each}>
-                  {RANK_NAMES[each]}
-                </option>
-              ))}
-          </select>
-        </label>
+        <RankField rank={rank} put={setRank} isSide={isSide} />
         {isSide && reply && <SpreadField spread={spread ?? reply.spread ?? "0"} put={setSpread} />}
       </div>
-      {trouble && (
+      {isSide && <div ref={putCustomerSlot} className="px-4 pb-2 empty:hidden" />}
+      {isUnanswered && (
+        <p className="px-4 py-2 text-faint">Which programs fit is told once the option has an answer.</p>
+      )}
+      {trouble && !isUnanswered && (
         <p role="alert" className="px-4 py-1 text-error">
           {trouble}
         </p>
@@ -80,6 +73,29 @@ export function Programs({ dealId }: { dealId: string }) {
         </div>
       )}
     </section>
+  );
+}
+
+type RankFieldProps = { rank: Rank; put: (rank: Rank) => void; isSide: boolean };
+
+/** What those that fit are ranked by; what they earn while the dealer's side is open. */
+function RankField({ rank, put, isSide }: RankFieldProps) {
+  const ranks = (Object.keys(RANK_NAMES) as Rank[]).filter(each => isSide || each !== "income");
+  return (
+    <label className="flex items-center gap-2 text-sm">
+      <span className="text-faint">ranked by</span>
+      <select
+        className="field w-auto"
+        value={ranks.includes(rank) ? rank : "payment"}
+        onChange={({ target }) => put(target.value as Rank)}
+      >
+        {ranks.map(each => (
+          <option key={each} value={each}>
+            {RANK_NAMES[each]}
+          </option>
+        ))}
+      </select>
+    </label>
   );
 }
 

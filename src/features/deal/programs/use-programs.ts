@@ -7,6 +7,8 @@ import { useSide } from "@/features/dealer-side/side-state";
 import type { ProgramsReply } from "@/server/contract";
 
 const REST_MS = 150;
+/** The option was understood, and has no answer. */
+const NO_ANSWER = 422;
 
 /** How programs are ranked, and the spread that was typed for them; the house's usual one where it is undefined. */
 export type Asking = { rank: Rank; spread: string | undefined };
@@ -16,6 +18,8 @@ export type Programs = {
   reply: ProgramsReply | null;
   isOld: boolean;
   trouble: string | null;
+  /** Whether the option itself has no answer. */
+  isUnanswered: boolean;
   more: () => void;
   again: () => void;
 };
@@ -31,6 +35,7 @@ export function usePrograms(
   const [reply, setReply] = useState<{ of: boolean; value: ProgramsReply } | null>(null);
   const [isOld, setOld] = useState(true);
   const [trouble, setTrouble] = useState<string | null>(null);
+  const [isUnanswered, setUnanswered] = useState(false);
   const [round, setRound] = useState(0);
   const turn = useRef(0);
   // biome-ignore lint/correctness/useExhaustiveDependencies: a round more asks again
@@ -49,6 +54,7 @@ export function usePrograms(
       if (mine !== turn.current) return;
       setOld(answer.kind !== "done");
       setTrouble(answer.kind === "done" ? null : reasonOf(answer));
+      setUnanswered(answer.kind === "refused" && answer.status === NO_ANSWER);
       if (answer.kind === "done") setReply({ of: side, value: answer.value });
     }, REST_MS);
     return () => clearTimeout(timer);
@@ -69,5 +75,5 @@ export function usePrograms(
     setReply({ of: side, value: { ...answer.value, rows } });
   };
   // What was told while the side was open is gone as soon as it is closed.
-  return { reply: reply?.of === side ? reply.value : null, isOld, trouble, more, again };
+  return { reply: reply?.of === side ? reply.value : null, isOld, trouble, isUnanswered, more, again };
 }
