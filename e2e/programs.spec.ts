@@ -232,3 +232,33 @@ test("on a phone each program is a block with its figures by their names", async
   await expect(button).toBeInViewport();
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });
+
+test("what is beyond the limits of the place is said and marked, and nothing is kept from being done", async ({
+  page,
+}) => {
+  const before = await (await page.request.get("/api/settings")).json();
+  await page.goto("/settings#limits");
+  const card = page.getByRole("region", { name: "Limits of the place" });
+  await card.getByLabel("Most rate a year").fill("7");
+  await card.getByLabel("Most term in months").fill("72");
+  await card.getByLabel("Name of the document fee").fill("Title");
+  await card.getByLabel("Most document fee").fill("600");
+  await page.keyboard.press("Tab");
+  await expect
+    .poll(async () => (await (await page.request.get("/api/settings")).json()).settings.limits)
+    .toMatchObject({ mostRate: "7", mostTerm: 72, documentFee: { name: "Title", most: "600.00" } });
+  await dealOf(page, "Beyond The Place");
+  const deal = new DealScreen(page);
+  const said = page.getByText("Beyond the limits of the place");
+  await expect(said).toContainText("rate 7.10 %, at most 7 %; Title 635.00, at most 600.00.");
+  await expect(deal.field("Yearly rate")).toHaveAttribute("title", /rate 7\.10 %/);
+  await expect(deal.field("Fee 1")).toHaveAttribute("title", /Title 635\.00/);
+  await deal.type({ "Yearly rate": "7", "Fee 1": "600" });
+  await expect(said).toHaveCount(0);
+  await expect(deal.field("Yearly rate")).not.toHaveAttribute("data-beyond");
+  await deal.type({ "Number of payments": "73" });
+  await expect(said).toContainText("73 months, at most 72.");
+  await deal.saved();
+  const { version } = await (await page.request.get("/api/settings")).json();
+  await page.request.put("/api/settings", { data: { version, settings: before.settings } });
+});

@@ -1,5 +1,5 @@
 // Programs worked out by hand: what is measured, how a rate comes about, and what is not known.
-import { evaluate, parseIsoDate } from "@/core";
+import { costOfCredit, evaluate, parseIsoDate } from "@/core";
 import {
   type DealFacts,
   type DealToFit,
@@ -356,7 +356,10 @@ test("the limits of the place are held against rate, term, document fee and a pe
   const told = (deal: typeof LOAN) => {
     const quote = evaluate(deal);
     if (!quote.ok) throw new Error(quote.failure.sentence);
-    return limitsOfPlace(quote.value, limits).map(each => beyondInWords(each, "USD"));
+    const cost = costOfCredit(quote.value);
+    return limitsOfPlace(quote.value, limits, cost.ok ? cost.value.apr : null).map(each =>
+      beyondInWords(each, "USD"),
+    );
   };
   expect(told({ ...LOAN, structure: { ...LOAN.structure, fees: [fee(29_901)] } })).toEqual([
     "rate 6.49 %, at most 6.4 %",

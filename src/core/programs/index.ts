@@ -1,8 +1,8 @@
 export type { DealFacts, DealToFit } from "./facts";
 export { type Fit, fitterOf, type Offer, offeredDeal } from "./fit";
-export { plainName } from "./limits";
 export { type BeyondPlace, limitsOfPlace, type PlaceLimits } from "./limits-of-place";
 export { type Moved, movedDeal } from "./moved";
+export { plainName } from "./plain-name";
 export {
   type Adjustment,
   type LeaseProgram,

@@ -1,7 +1,6 @@
 import { periodsPerYear } from "../calendar";
 import type { Quote } from "../kinds";
-import { costOfCredit } from "../kinds/loan";
-import { plainName } from "./limits";
+import { plainName } from "./plain-name";
 
 /** What a place lets customers be asked for, as the house has settled it; percents as typed, amounts in minor units. */
 export type PlaceLimits = {
@@ -26,9 +25,10 @@ const MONTHS = 12;
  * What of a deal is beyond the limits of its place.
  *
  * @param quote an answered deal
- * @example limitsOfPlace(quote, { mostRate: "6" }) // [{ limit: "rate", is: 6.49, most: "6" }]
+ * @param apr percent a year; null where it was not reckoned, and is held against nothing
+ * @example limitsOfPlace(quote, { mostRate: "6" }, null) // [{ limit: "rate", is: 6.49, most: "6" }]
  */
-export function limitsOfPlace(quote: Quote, limits: PlaceLimits): BeyondPlace[] {
+export function limitsOfPlace(quote: Quote, limits: PlaceLimits, apr: number | null): BeyondPlace[] {
   const { mostRate, mostTerm, mostPersonalApr, documentFee } = limits;
   const { structure, plan } = quote.filled;
   const rate = Number(quote.yearlyRate);
@@ -37,11 +37,9 @@ export function limitsOfPlace(quote: Quote, limits: PlaceLimits): BeyondPlace[] 
   if (mostRate !== undefined && rate > Number(mostRate))
     beyond.push({ limit: "rate", is: rate, most: mostRate });
   if (mostTerm !== undefined && months > mostTerm) beyond.push({ limit: "term", months, most: mostTerm });
-  if (mostPersonalApr !== undefined && structure.personal && quote.kind !== "lease") {
-    const cost = costOfCredit(quote);
-    if (cost.ok && cost.value.apr > Number(mostPersonalApr))
-      beyond.push({ limit: "apr", is: cost.value.apr, most: mostPersonalApr });
-  }
+  const isPersonal = structure.personal !== undefined && mostPersonalApr !== undefined;
+  if (isPersonal && apr !== null && apr > Number(mostPersonalApr))
+    beyond.push({ limit: "apr", is: apr, most: mostPersonalApr });
   const amounts = "reckoned" in quote ? quote.reckoned.fees : quote.fees;
   for (const [index, { name }] of (structure.fees ?? []).entries()) {
     const amount = amounts[index] ?? 0;

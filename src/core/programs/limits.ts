@@ -1,6 +1,7 @@
 import { decimalOf } from "./decimals";
 import type { DealFacts } from "./facts";
 import type { Amounts, Timed } from "./measured";
+import { plainName } from "./plain-name";
 import type { Lent, Program, Worth } from "./program";
 import { compared, type Quotient } from "./quotient";
 import type { Fact, LimitName, Reason } from "./reason";
@@ -66,9 +67,6 @@ const OF_FACTS: Limit<Seen>[] = [
     return found.length > 0 ? [{ limit: "notWith", as: "names", names: found }] : NONE;
   },
 ];
-
-/** Without capitals and spaces. */
-export const plainName = (name: string): string => name.toLowerCase().replace(/\s+/g, "");
 
 /** What can be told once the deal's amounts, and with its rate its payment, are reckoned. */
 const OF_AMOUNTS: Limit<Reckoned>[] = [

@@ -9,7 +9,7 @@ import { focusSoon } from "@/features/focus/focus-soon";
 import { notify } from "@/features/notices/notify";
 import type { DealReply } from "@/server/contract";
 import { useNotation } from "./option/option-context";
-import { fieldId } from "./parts/FigureField";
+import { fieldId } from "./parts/field-id";
 
 /** Says that a deal is signed and its figures stay, and takes it up again. */
 export function SignedNotice({ deal }: { deal: DealReply }) {

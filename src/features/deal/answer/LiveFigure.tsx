@@ -1,7 +1,7 @@
 import type { DeskFind, FieldName } from "../fields";
 import { isFoundIn } from "../option";
 import { useOption } from "../option/option-context";
-import { fieldId } from "../parts/FigureField";
+import { fieldId } from "../parts/field-id";
 
 type Props = {
   text: string;

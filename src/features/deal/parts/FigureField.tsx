@@ -13,9 +13,7 @@ import {
 } from "../option";
 import { type OpenOption, useOption } from "../option/option-context";
 import { CalendarButton } from "./CalendarButton";
-
-/** The element id of a field, for labels and for going there from the sentence. */
-export const fieldId = (field: FieldName): string => `field-${field.replaceAll("/", "-")}`;
+import { fieldId } from "./field-id";
 
 // Few deals are looked at once they are signed: the screen starts without the code for it.
 const SignedFigure = lazy(() =>

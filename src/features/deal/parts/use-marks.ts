@@ -1,6 +1,6 @@
 import { useEffect } from "react";
 import type { FieldName } from "../fields";
-import { fieldId } from "./FigureField";
+import { fieldId } from "./field-id";
 
 /** A sentence about a figure that is beyond something, and where it is typed. */
 type Mark = { sentence: string; field?: FieldName | undefined };

@@ -1,5 +1,5 @@
 import { useMemo } from "react";
-import { limitsOfPlace } from "@/core/programs";
+import { limitsOfPlace } from "@/core/programs/limits-of-place";
 import { beyondInWords } from "@/exchange/rates/place-words";
 import { placeLimits } from "@/exchange/settings/limits";
 import { useDesk } from "../desk/desk-context";
@@ -15,17 +15,17 @@ export function PlaceLimits() {
   const { say } = useNotation();
   const quote = shownQuote(option);
   const { currency } = option.inputs;
-  const limits = placeLimits(house, state.heading.place, currency);
-  const key = JSON.stringify(limits);
+  const key = JSON.stringify(placeLimits(house, state.heading.place, currency) ?? null);
+  const rates = quote?.filled.structure.personal ? option.desk.ratesOf?.(quote as never) : undefined;
+  const apr = rates?.ok ? rates.value.apr : null;
   const beyond = useMemo(() => {
-    const settled = key === undefined ? null : JSON.parse(key);
-    return quote && settled
-      ? limitsOfPlace(quote, settled).map(each => ({
-          sentence: beyondInWords(each, currency),
-          field: fieldOf(each, quote.kind === "lease", "moneyFactor" in option.inputs.plan),
-        }))
-      : [];
-  }, [quote, key, currency, option.inputs.plan]);
+    const limits = JSON.parse(key);
+    if (!quote || limits === null) return [];
+    return limitsOfPlace(quote, limits, apr).map(each => ({
+      sentence: beyondInWords(each, currency),
+      field: fieldOf(each, quote.kind === "lease", "moneyFactor" in option.inputs.plan),
+    }));
+  }, [quote, apr, key, currency, option.inputs.plan]);
   useMarks(beyond);
   if (beyond.length === 0) return null;
   return (

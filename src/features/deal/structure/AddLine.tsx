@@ -15,7 +15,7 @@ import { Toolbar } from "@/features/focus/Toolbar";
 import { useDesk } from "../desk/desk-context";
 import { type LineOf, type ListName, linesOf } from "../fields";
 import { useOption } from "../option/option-context";
-import { fieldId } from "../parts/FigureField";
+import { fieldId } from "../parts/field-id";
 import type { UsualList } from "./UsualLines";
 import { type Opening, useStructure } from "./use-structure";
 

@@ -1,6 +1,7 @@
 import { useEffect } from "react";
 import type { LineNames } from "@/core";
-import { FigureField, fieldId } from "../parts/FigureField";
+import { FigureField } from "../parts/FigureField";
+import { fieldId } from "../parts/field-id";
 import { EditorFrame } from "./EditorFrame";
 import { useStructure } from "./use-structure";
 

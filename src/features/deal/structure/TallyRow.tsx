@@ -1,6 +1,7 @@
 import { type ReactNode, useId } from "react";
 import type { FieldName } from "../fields";
-import { FieldError, FigureField, fieldId } from "../parts/FigureField";
+import { FieldError, FigureField } from "../parts/FigureField";
+import { fieldId } from "../parts/field-id";
 import { BesideFigure, goAmongLinks, goToLinks } from "../parts/line-links";
 
 type Props = {

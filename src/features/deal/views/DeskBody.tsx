@@ -3,6 +3,7 @@ import type { ReachTerm } from "@/core/reach";
 import { useSide } from "@/features/dealer-side/side-state";
 import { useUntilPressed } from "@/features/focus/use-until-pressed";
 import { useFrame } from "../desk/desk-context";
+import { useLater } from "../desk/use-later";
 import type { View } from "../desk/views";
 import { drawnOf } from "../kinds/desks";
 import type { MapChoice } from "../map/choice";
@@ -81,6 +82,7 @@ export const DeskBody = memo(function DeskBody({ dealId, fileName }: { dealId: s
   const { Structure, Plan, Answer } = drawnOf(kind);
   const notes = useUntilPressed(heading.notes);
   const isSideOpen = useSide();
+  const isLater = useLater();
   const answer = { fileName, isWhole: view === "desk" && !isSideOpen };
   return (
     <div className="flex min-h-0 min-w-0 flex-col gap-2 [grid-area:body]">
@@ -103,7 +105,7 @@ export const DeskBody = memo(function DeskBody({ dealId, fileName }: { dealId: s
           </div>
           <div className="flex min-h-0 min-w-0 flex-1 flex-col gap-3 max-lg:contents lg:overflow-auto">
             {opened(<Answer {...answer} />)}
-            {house.limits && (
+            {isLater && house.limits && (
               <Suspense fallback={null}>
                 <PlaceLimits />
               </Suspense>

@@ -2,7 +2,7 @@ import { memo, useState } from "react";
 import { MOST_TAXES } from "@/core";
 import { focusSoon } from "@/features/focus/focus-soon";
 import { useOptionOf } from "../../option/option-context";
-import { fieldId } from "../../parts/FigureField";
+import { fieldId } from "../../parts/field-id";
 import { AddButton, AddLine } from "../../structure/AddLine";
 import { AmountRows } from "../../structure/AmountRows";
 import { CashDownRow } from "../../structure/CashDownRow";

@@ -1,7 +1,8 @@
 import { useEffect } from "react";
 import { LEASE_TAX_ON_WORDS, type LeaseTaxFile } from "@/exchange/kinds/lease";
 import { useOptionOf } from "../../option/option-context";
-import { FigureField, fieldId } from "../../parts/FigureField";
+import { FigureField } from "../../parts/FigureField";
+import { fieldId } from "../../parts/field-id";
 import { EditorFrame } from "../../structure/EditorFrame";
 import { TaxTerms } from "../../structure/TaxTerms";
 import { withLeaseTax, withoutLeaseTax } from "./fields/lease-taxes";

@@ -5,7 +5,8 @@ import { amountIn, dateIn, type Notation } from "@/exchange/notation";
 import type { FieldName } from "../../../fields";
 import { shownQuote } from "../../../option";
 import { useNotation, useOptionOf } from "../../../option/option-context";
-import { FigureField, fieldId } from "../../../parts/FigureField";
+import { FigureField } from "../../../parts/FigureField";
+import { fieldId } from "../../../parts/field-id";
 import { type PlanListName, planRows, withPlanRows } from "../fields/plan-rows";
 
 type PlanFile = LoanFile["plan"];
