@@ -287,6 +287,10 @@ export function plainFit(
   spread: string,
 ): Plain {
   const told: Told = { broken: [], unknown: [] };
+  const asksOfVehicle =
+    program.condition ?? program.mostDistance ?? program.mostLoanTo.find(({ of }) => of !== "price");
+  if (deal.structure.personal && asksOfVehicle !== null && asksOfVehicle !== undefined)
+    return { broken: ["vehicle"], unknown: [], offer: null };
   plainFacts(program, deal, facts, told);
   const row = rowOf(program, monthsOf(deal.plan.payments ?? 0), facts.score);
   if (typeof row === "string") {

@@ -205,6 +205,16 @@ test("what is not known is neither: not fit and not unfit", () => {
   ]);
 });
 
+test("a personal loan is no vehicle's: programs that ask what only one has do not fit it, others can", () => {
+  const loan = dealWith({ price: 1_000_000, personal: { purpose: "Piano", payoffs: [] } }, { payments: 36 });
+  const deal = dealToFit({ condition: null, modelYear: null, invoice: null }, loan);
+  expect(said(fitOf({ condition: "new" }, deal).reasons)).toEqual(["for vehicles; this is a personal loan"]);
+  expect(said(fitOf({ vehicle: { mostYears: 6 } }, deal).reasons)).toEqual([
+    "for vehicles; this is a personal loan",
+  ]);
+  expect(fitOf({ mostPaymentToIncome: "15" }, deal).state).toBe("fits");
+});
+
 test("every adjustment that holds adds up, before the most rate and the spread; a rate is rounded up to its step", () => {
   const adjust: ProgramFile["adjust"] = [
     { when: { loanTo: { above: "105", of: "invoice", what: "all" } }, add: "0.50" },

@@ -56,7 +56,9 @@ export function fitterOf(deal: DealToFit, spread: string): Fitter {
   return program => {
     const base = baseFor(program);
     if (base === null) return fitWith(program, [{ limit: "kind", as: "none" }], null);
-    const key = `${base.months} ${termsKey(program, base)}`;
+    if (base.deal.structure.personal && isForVehicles(program))
+      return fitWith(program, [{ limit: "vehicle", as: "none" }], null);
+    const key = `${base.deal.plan.payments} ${termsKey(program, base)}`;
     const terms = kept(withTerms, key, () => termsOf(program, base, facts));
     const { seen } = terms;
     const reasons = limitsOfFacts(program, seen);
@@ -162,6 +164,14 @@ function fitWith(
   return { program, state, reasons: [...broken, ...reasons.filter(isUnknown)], offer, amounts };
 }
 
+/** Whether a program asks what only a vehicle has. */
+const isForVehicles = (program: Program): boolean =>
+  program.condition !== null ||
+  program.mostYears !== null ||
+  program.mostYearsAtEnd !== null ||
+  program.mostDistance !== null ||
+  program.mostLoanTo.some(({ of }) => of !== "price");
+
 /** Why a deal cannot be answered with a program. */
 const sentenceOf = ({ sentence }: Failure): Reason => ({ limit: "figures", as: "sentence", sentence });
 
@@ -252,6 +262,14 @@ function ratedOf(
     at = rate.rate;
   }
 }
+
+/**
+ * Over how many payments a program is held against a deal; null where the deal cannot be of its kind, or lists its payments.
+ *
+ * @example paymentsFor(newVehicles, dealToFit) // 72
+ */
+export const paymentsFor = (program: Program, deal: DealToFit): number | null =>
+  basesOf(deal)(program)?.deal.plan.payments ?? null;
 
 /** The deal that a program offers, with everything that it sets. */
 export function offeredDeal(program: Program, deal: DealToFit, { rate }: ProgramRate): AnyDeal | null {

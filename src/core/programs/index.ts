@@ -1,5 +1,5 @@
 export type { DealFacts, DealToFit } from "./facts";
-export { type Fit, fitterOf, type Offer, offeredDeal } from "./fit";
+export { type Fit, fitterOf, type Offer, offeredDeal, paymentsFor } from "./fit";
 export { type BeyondPlace, limitsOfPlace, type PlaceLimits } from "./limits-of-place";
 export { type Moved, movedDeal } from "./moved";
 export { plainName } from "./plain-name";

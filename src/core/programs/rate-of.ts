@@ -133,6 +133,7 @@ const FACTOR_SCALE = 10 ** 8;
 /** Points of rate in the unit of a program's rates. */
 function inUnitOf(program: Program, points: Decimal): Decimal {
   if (program.kind !== "lease" || program.reckoning !== "moneyFactor") return points;
-  const digits = Math.ceil((points.digits * FACTOR_SCALE) / (points.scale * PERCENT_OF_FACTOR));
-  return { digits, scale: FACTOR_SCALE };
+  const of = BigInt(points.scale * PERCENT_OF_FACTOR);
+  const digits = (BigInt(points.digits) * BigInt(FACTOR_SCALE) + of - 1n) / of;
+  return { digits: Number(digits), scale: FACTOR_SCALE };
 }

@@ -6,6 +6,7 @@ import type { Quotient } from "./quotient";
 /** The limits of a program. */
 export type LimitName =
   | "kind"
+  | "vehicle"
   | "currency"
   | "valid"
   | "condition"

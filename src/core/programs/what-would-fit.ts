@@ -4,7 +4,7 @@ import { lastWhole } from "../solve";
 import { needsPlan } from "../structure";
 import { decimalOf } from "./decimals";
 import type { DealToFit } from "./facts";
-import { type Fit, fitterOf } from "./fit";
+import { type Fit, fitterOf, paymentsFor } from "./fit";
 import { type Moved, movedDeal } from "./moved";
 import type { Program } from "./program";
 import { isUnknown, type LimitName, type Reason, reasonKey } from "./reason";
@@ -211,7 +211,7 @@ function otherTerm(search: Search): Lever | null {
   const { unfit, deal, spread, usualTerms } = search;
   const base = unfit.program.kind === "lease" ? deal.lease : deal.loan;
   if (!canMove("payments", search) || !base || "datedPayments" in base.plan) return null;
-  const now = base.plan.payments ?? 0;
+  const now = paymentsFor(unfit.program, deal) ?? 0;
   const perYear = periodsPerYear(base.plan.frequency);
   const ends = unfit.program.rates.map(({ from, to }) => [from, to].map(each => (each * perYear) / MONTHS));
   const [least, most] = [Math.min(...ends.flat()) - 1, Math.min(Math.max(...ends.flat()), MOST_PAYMENTS)];

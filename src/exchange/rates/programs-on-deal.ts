@@ -6,8 +6,8 @@ import {
   isUnknown,
   type Lever,
   type Moved,
-  offeredDeal,
   type Program,
+  paymentsFor,
   type Rank,
   type RateRow,
   type Reason,
@@ -110,7 +110,7 @@ function told(fit: Fit, deal: DealToFit, side: DealerSide, asked: ProgramsAsked)
     kind: program.kind,
     state,
     isFactor: program.kind === "lease" && program.reckoning === "moneyFactor",
-    payments: paymentsOf(fit, deal),
+    payments: paymentsFor(program, deal),
     buyRate: offer?.buyRate ?? null,
     income: earnedWith(fit, deal, side, place),
     reasons: [
@@ -142,11 +142,6 @@ const paysOf = ({ offer }: Fit): Pays =>
   offer
     ? { rate: offer.rate, payment: offer.payment, totalCost: offer.totalCost }
     : { rate: null, payment: null, totalCost: null };
-
-function paymentsOf({ program, offer }: Fit, deal: DealToFit): number | null {
-  const offered = offer && offeredDeal(program, deal, offer);
-  return offered?.plan.payments ?? null;
-}
 
 type Words = Parameters<typeof leverInWords>[1];
 

@@ -49,6 +49,7 @@ const COUNTS: Partial<Record<LimitName, (count: string, unit: string) => string>
 
 const NONE: Partial<Record<LimitName, string>> = {
   kind: "this deal cannot be a lease",
+  vehicle: "for vehicles; this is a personal loan",
   term: "nothing offered over any term",
   balloon: "no balloon over this term",
   residual: "no residual over this term and distance",

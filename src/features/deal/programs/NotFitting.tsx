@@ -31,7 +31,8 @@ type OfRow = Omit<RowsOf, "rows"> & { row: ProgramTold };
 
 function Reasons({ row, ...shared }: OfRow) {
   const { say } = useNotation();
-  if (row.reasons.length === 0) return <p className="text-faint">does not fit</p>;
+  if (row.reasons.length === 0)
+    return <p className="text-faint">{row.state === "unknown" ? "cannot be told" : "does not fit"}</p>;
   return (
     <ul className="text-faint">
       {row.reasons.map(({ words, lever }) => (
