@@ -337,6 +337,18 @@ test("more cash down makes it fit first, then a term, extras and the price; noth
     });
 });
 
+test("months of a term are those of its payments, one begun as a whole one", () => {
+  const weekly = { ...LOAN, plan: { ...LOAN.plan, frequency: "weekly" as const, payments: 260 } };
+  const deal = dealToFit({}, weekly);
+  const would = (from: number, to: number) => {
+    const fit = fitOf({ rates: [{ from, to, buyRate: "5" }] }, deal);
+    return [said(fit.reasons), whatWouldFit(fit, deal, "0", []).levers.map(({ moved }) => moved)];
+  };
+  // 208 weeks are 48 months; of 308 weeks, 71.08 months, the 72nd has begun.
+  expect(would(24, 48)).toEqual([["260 payments, at most 208"], [{ by: "payments", payments: 208 }]]);
+  expect(would(72, 84)).toEqual([["260 payments, at least 308"], [{ by: "payments", payments: 308 }]]);
+});
+
 test("where no one thing does it, each reason has its own", () => {
   const deal = dealToFit();
   const fit = fitOf({ rates: [{ from: 24, to: 60, buyRate: "5" }], leastDown: "25" }, deal);

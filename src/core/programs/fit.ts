@@ -5,7 +5,7 @@ import type { Failure, Result } from "../result";
 import { needsPlan, type Structure } from "../structure";
 import type { DealFacts, DealToFit } from "./facts";
 import { limitsOfAmounts, limitsOfFacts, type Seen } from "./limits";
-import { type Amounts, leaseTimes, loanTimes, type Timed } from "./measured";
+import { type Amounts, leaseTimes, loanTimes, mostPayments, type Timed } from "./measured";
 import { overTerm } from "./moved";
 import { plainName } from "./plain-name";
 import { type Asked, amountsOf, askedOf, isLeaseDeal } from "./priced";
@@ -144,10 +144,8 @@ function nearestTerm(program: Program, { deal, months }: Base): number {
     }),
   );
   const [nearest = months] = offered.sort((one, other) => Math.abs(one - months) - Math.abs(other - months));
-  return Math.max(1, Math.floor((nearest * periodsPerYear(deal.plan.frequency)) / MONTHS));
+  return Math.max(1, mostPayments(nearest, periodsPerYear(deal.plan.frequency)));
 }
-
-const MONTHS = 12;
 
 const baseOf = (deal: AnyDeal | null, facts: DealFacts): Base | null =>
   deal && { deal, months: timesOf(deal, facts).months, names: namesOf(deal.structure) };

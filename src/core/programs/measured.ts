@@ -37,8 +37,12 @@ export type Amounts = {
 
 const MONTHS = 12;
 
-/** The months of a term of some payments. */
+/** The months of a term of some payments, and the fewest and the most payments of a term of some months. */
 const monthsOf = (payments: number, perYear: number) => Math.ceil((payments * MONTHS) / perYear);
+export const fewestPayments = (months: number, perYear: number): number =>
+  Math.floor(((months - 1) * perYear) / MONTHS) + 1;
+export const mostPayments = (months: number, perYear: number): number =>
+  Math.floor((months * perYear) / MONTHS);
 
 /** When a loan is paid; one without a day of signing is signed on that of the facts. */
 export function loanTimes({ plan }: LoanDeal, { day }: DealFacts): Timed {

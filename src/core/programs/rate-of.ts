@@ -1,7 +1,7 @@
 import { type Decimal, PERCENT_OF_FACTOR } from "../interest";
 import { decimalOf, lesserOf, roundedUpTo, sumOf, textOf } from "./decimals";
 import type { DealFacts } from "./facts";
-import type { Amounts, Timed } from "./measured";
+import { type Amounts, fewestPayments, mostPayments, type Timed } from "./measured";
 import type { Adjustment, Program, RateRow } from "./program";
 import { compared } from "./quotient";
 import type { Fact, Reason } from "./reason";
@@ -45,8 +45,6 @@ function scoreReason(rows: readonly RateRow[], score: number): Reason {
   return { limit: "score", as: "count", count: score, bound: "most", value: Math.max(...below) };
 }
 
-const MONTHS = 12;
-
 /** Why a term is none of some rows: in payments, the nearest that is. */
 function termReason(
   rows: readonly { from: number; to: number }[],
@@ -61,12 +59,10 @@ function termReason(
       as: "count",
       count: payments,
       bound: "most",
-      value: Math.floor((Math.max(...shorter) * perYear) / MONTHS),
+      value: mostPayments(Math.max(...shorter), perYear),
     };
-  const least = Math.min(...longer);
-  // The fewest payments of which the months, a month begun as a whole one, are as many.
-  const fewest = Math.floor(((least - 1) * perYear) / MONTHS) + 1;
-  return { limit: "term", as: "count", count: payments, bound: "least", value: fewest };
+  const value = fewestPayments(Math.min(...longer), perYear);
+  return { limit: "term", as: "count", count: payments, bound: "least", value };
 }
 
 /** Whether an adjustment holds of a deal; what is not known does not. */

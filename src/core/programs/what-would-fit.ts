@@ -5,6 +5,7 @@ import { needsPlan } from "../structure";
 import { decimalOf } from "./decimals";
 import type { DealToFit } from "./facts";
 import { type Fit, fitterOf, paymentsFor } from "./fit";
+import { fewestPayments, mostPayments } from "./measured";
 import { type Moved, movedDeal } from "./moved";
 import type { Program } from "./program";
 import { isUnknown, type LimitName, type Reason, reasonKey } from "./reason";
@@ -205,18 +206,17 @@ function lowerPrice(search: Search): Lever | null {
   return found && { by: "price", change: found.at, moved: found.moved, fit: found.fit };
 }
 
-const MONTHS = 12;
-
 function otherTerm(search: Search): Lever | null {
   const { unfit, deal, spread, usualTerms } = search;
   const base = unfit.program.kind === "lease" ? deal.lease : deal.loan;
   if (!canMove("payments", search) || !base || "datedPayments" in base.plan) return null;
   const now = paymentsFor(unfit.program, deal) ?? 0;
   const perYear = periodsPerYear(base.plan.frequency);
-  const ends = unfit.program.rates.map(({ from, to }) => [from, to].map(each => (each * perYear) / MONTHS));
-  const [least, most] = [Math.min(...ends.flat()) - 1, Math.min(Math.max(...ends.flat()), MOST_PAYMENTS)];
+  const { rates } = unfit.program;
+  const least = fewestPayments(Math.min(...rates.map(({ from }) => from)), perYear);
+  const most = Math.min(mostPayments(Math.max(...rates.map(({ to }) => to)), perYear), MOST_PAYMENTS);
   const fitAt = (payments: number) => {
-    if (payments < Math.max(least, 1) || payments > most) return null;
+    if (payments < least || payments > most) return null;
     const fit = fitOf(unfit.program, movedDeal(deal, { by: "payments", payments }), spread);
     return isDone(fit, search) ? fit : null;
   };
