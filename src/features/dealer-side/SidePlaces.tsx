@@ -19,7 +19,7 @@ export function SidePlaces() {
     <>
       <a
         href="/earned"
-        className="flex items-center gap-1.5 rounded-field px-1.5 py-1.5 font-semibold text-primary text-xs md:flex-col md:gap-0.5"
+        className="flex flex-col items-center gap-0.5 rounded-field px-1 py-1.5 font-semibold text-primary text-xs"
       >
         <HandCoins size={20} aria-hidden="true" />
         Earned
@@ -27,7 +27,7 @@ export function SidePlaces() {
       <button
         type="button"
         title={`The dealer’s side is open and closes in ${minutes} min; press to close it (Ctrl .)`}
-        className="flex cursor-pointer items-center gap-1.5 rounded-field border border-info border-dashed px-1 py-1 font-semibold text-info text-xs md:w-13 md:flex-col md:gap-0.5"
+        className="flex w-13 cursor-pointer flex-col items-center gap-0.5 rounded-field border border-info border-dashed px-1 py-1 font-semibold text-info text-xs"
         onClick={closeSide}
       >
         <LockOpen size={16} aria-hidden="true" />

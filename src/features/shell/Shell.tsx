@@ -12,7 +12,7 @@ export function Shell({ warning, children }: { warning?: string | undefined; chi
     <div className="flex min-h-dvh flex-col md:h-dvh md:flex-row">
       <nav
         aria-label="Places"
-        className="flex shrink-0 items-center gap-3 border-base-300 print:hidden border-b bg-base-100 px-3 py-2 max-md:flex-wrap max-md:gap-x-1 max-md:gap-y-0 md:w-15 md:flex-col md:border-r md:border-b-0 md:px-0 md:py-3"
+        className="flex shrink-0 items-center gap-3 border-base-300 print:hidden border-b bg-base-100 px-3 py-2 max-md:flex-wrap max-md:gap-x-1.5 max-md:gap-y-0 md:w-15 md:flex-col md:border-r md:border-b-0 md:px-0 md:py-3"
       >
         <span
           aria-hidden="true"
@@ -23,28 +23,28 @@ export function Shell({ warning, children }: { warning?: string | undefined; chi
         {/* Places are whole pages: a deal kept in the browser's memory could be older than the saved one. */}
         <a
           href="/"
-          className="flex items-center gap-1.5 rounded-field px-1.5 py-1.5 font-semibold text-primary text-xs md:mt-4 md:flex-col md:gap-0.5"
+          className="flex flex-col items-center gap-0.5 rounded-field px-1 py-1.5 font-semibold text-primary text-xs md:mt-4"
         >
           <BookOpen size={20} aria-hidden="true" />
           Deals
         </a>
         <a
           href="/stock"
-          className="flex items-center gap-1.5 rounded-field px-1.5 py-1.5 font-semibold text-primary text-xs md:flex-col md:gap-0.5"
+          className="flex flex-col items-center gap-0.5 rounded-field px-1 py-1.5 font-semibold text-primary text-xs"
         >
           <Truck size={20} aria-hidden="true" />
           Stock
         </a>
         <a
           href="/rates"
-          className="flex items-center gap-1.5 rounded-field px-1.5 py-1.5 font-semibold text-primary text-xs md:flex-col md:gap-0.5"
+          className="flex flex-col items-center gap-0.5 rounded-field px-1 py-1.5 font-semibold text-primary text-xs"
         >
           <Percent size={20} aria-hidden="true" />
           Rates
         </a>
         <a
           href="/figures"
-          className="flex items-center gap-1.5 rounded-field px-1.5 py-1.5 font-semibold text-primary text-xs md:flex-col md:gap-0.5"
+          className="flex flex-col items-center gap-0.5 rounded-field px-1 py-1.5 font-semibold text-primary text-xs"
         >
           <Library size={20} aria-hidden="true" />
           Figures
@@ -52,7 +52,7 @@ export function Shell({ warning, children }: { warning?: string | undefined; chi
         <KeysAnywhere />
         <a
           href="/settings"
-          className="flex items-center gap-1.5 rounded-field px-1.5 py-1.5 font-semibold text-primary text-xs max-md:ml-auto md:mt-auto md:flex-col md:gap-0.5"
+          className="flex flex-col items-center gap-0.5 rounded-field px-1 py-1.5 font-semibold text-primary text-xs max-md:ml-auto md:mt-auto"
         >
           <Settings2 size={20} aria-hidden="true" />
           Settings
