@@ -205,8 +205,14 @@ test("with the dealer's side closed nothing of a program but its name, rate, pay
   await expect(programs(page).getByRole("heading", { name: "1 of 4 programs fits" })).toBeVisible();
   await expect(programs(page)).toContainText("72 payments, at most 60");
   await expect(programs(page).getByLabel("Spread in points of rate")).toHaveCount(0);
-  await programs(page).getByRole("button", { name: "Make it an option : New vehicles" }).click();
   const deal = new DealScreen(page);
+  // Taken into the open option, and taken back.
+  await programs(page).getByRole("button", { name: "Use here : New vehicles" }).click();
+  await expect(deal.sentence).toContainText("6.49 %");
+  await expect(page.getByRole("button", { name: /^Undo: (?!nothing)/ })).toBeVisible();
+  await page.keyboard.press("Control+z");
+  await expect(deal.sentence).toContainText("7.10 %");
+  await programs(page).getByRole("button", { name: "Make it an option : New vehicles" }).click();
   await expect(deal.sentence).toContainText("6.49 %");
   await expect(deal.sentence).toContainText("$645.74");
   await deal.saved();

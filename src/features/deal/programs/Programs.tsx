@@ -36,11 +36,7 @@ export function Programs({ dealId }: { dealId: string }) {
   const { take, room } = useTake(dealId, spread);
   const told = reply ? reply.fits + reply.unknown + reply.unfit : 0;
   return (
-    <section
-      aria-label="Programs"
-      data-own-undo=""
-      className="card-paper shrink-0 pb-2 max-lg:order-[-2] print:hidden"
-    >
+    <section aria-label="Programs" className="card-paper shrink-0 pb-2 max-lg:order-[-2] print:hidden">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1 px-4 py-2">
         <h2 className="font-serif text-xl" aria-live="polite">
           {reply
