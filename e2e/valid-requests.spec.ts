@@ -196,7 +196,7 @@ function requestOf(right: Right, isChanged: boolean, next: Random): Sent {
 
 /** Takes in what an answer that is no refusal has told. */
 function hear(told: Told, { verb, path }: Right, text: string): void {
-  if (verb === "GET") return;
+  if (verb === "GET" || path.endsWith("/programs")) return;
   const reply = JSON.parse(text);
   if (path.startsWith("/api/stock")) hearOfStock(told, verb, path, reply);
   else if (path === "/api/settings") told.settings = reply;
