@@ -2,8 +2,19 @@ import { type Decimal, parseDecimal } from "../interest";
 
 const NOTHING: Decimal = { digits: 0, scale: 1 };
 
+/** Thousands of programs say the same few hundred figures. */
+const MOST_KEPT = 5000;
+const kept = new Map<string, Decimal>();
+
 /** A decimal that was checked before. */
-export const decimalOf = (text: string): Decimal => parseDecimal(text) ?? NOTHING;
+export function decimalOf(text: string): Decimal {
+  const known = kept.get(text);
+  if (known) return known;
+  const read = parseDecimal(text) ?? NOTHING;
+  if (kept.size >= MOST_KEPT) kept.clear();
+  kept.set(text, read);
+  return read;
+}
 
 /** Two decimals in one scale. */
 function inOneScale(one: Decimal, other: Decimal): { digits: number; others: number; scale: number } {

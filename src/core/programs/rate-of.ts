@@ -79,11 +79,13 @@ function holds(adjustment: Adjustment, amounts: Amounts, facts: DealFacts, unit:
 
 /** What a program's adjustments need and is not known: without it there is no rate. */
 export function unknownOfAdjustments({ adjust }: Program, amounts: Amounts, facts: DealFacts): Fact[] {
-  const missing = adjust.flatMap((each): Fact[] => {
-    if (each.when === "distance") return facts.distance === null ? ["distance"] : [];
-    return each.of === "price" || worthOf(each.of, amounts, facts) !== null ? [] : [each.of];
-  });
-  return [...new Set(missing)];
+  const missing = new Set<Fact>();
+  for (const each of adjust) {
+    if (each.when === "distance") {
+      if (facts.distance === null) missing.add("distance");
+    } else if (each.of !== "price" && worthOf(each.of, amounts, facts) === null) missing.add(each.of);
+  }
+  return [...missing];
 }
 
 /**
