@@ -1,5 +1,5 @@
 import type { Store } from "@/data/store";
-import type { DealerOfOption } from "@/exchange/dealer";
+import { type DealerOfOption, ofACopy } from "@/exchange/dealer";
 import { forEveryone, type ProgramsAsked } from "@/exchange/rates/programs-on-deal";
 import { DEFAULT_SETTINGS } from "@/exchange/settings";
 import { houseTerms } from "@/exchange/settings/house-terms";
@@ -61,9 +61,10 @@ async function keepTaken(
 ): Promise<void> {
   const kept = await store.getDealer(id);
   if (!kept) throw new Refusal(404, "There is no deal at this address.");
-  const { lenderFee: _fee, spreadReason: _reason, ...known } = kept.dealer.options?.[from] ?? {};
-  const { lenderAnswers: _answers, chargedBack: _back, ...copied } = known;
-  const options = { ...kept.dealer.options, [to]: { ...(from === to ? known : copied), ...dealer } };
+  const before = kept.dealer.options?.[from] ?? {};
+  // The fee and the reason are of the rate that it had.
+  const { lenderFee: _fee, spreadReason: _reason, ...known } = from === to ? before : ofACopy(before);
+  const options = { ...kept.dealer.options, [to]: { ...known, ...dealer } };
   const saved = await store.updateDealer(id, kept.version, { ...kept.dealer, options });
   // Where somebody else was quicker, it is put to what they have saved.
   if (!saved) await keepTaken(store, id, { from, to }, dealer);

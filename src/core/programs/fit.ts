@@ -94,10 +94,10 @@ function pricedFit(
 }
 
 const offerOf = (
-  { buyRate, rate, row, adjusted }: ProgramRate,
+  { buyRate, rate, row }: ProgramRate,
   { payment, mostPayment, totalCost }: Asked,
   perYear: number,
-): Offer => ({ buyRate, rate, row, adjusted, payment, mostPayment, totalCost, perYear });
+): Offer => ({ buyRate, rate, row, payment, mostPayment, totalCost, perYear });
 
 /** What the amounts of a deal come to at a rate, reckoned once for all rates where none counts. */
 function amountsOver({ deal, amounts }: WithTerms): (rate: string | null) => Result<Amounts> {

@@ -14,7 +14,7 @@ export {
 } from "./program";
 export { percentText, type Quotient } from "./quotient";
 export { earnedWith, RANKS, type Rank, type Ranked, type Ranking, rankPrograms, sideWith } from "./rank";
-export { mostRateOf } from "./rate-of";
+export { hasScore, mostRateOf } from "./rate-of";
 export { type Fact, isUnknown, type LimitName, type Reason } from "./reason";
 export { LEVER_NAMES, type Lever, type WouldFit, whatWouldFit } from "./what-would-fit";
 export { programFeeName } from "./with-program";

@@ -5,6 +5,7 @@ import { plainName } from "./plain-name";
 import type { Lent, Program, Worth } from "./program";
 import { compared, type Quotient } from "./quotient";
 import type { Fact, LimitName, Reason } from "./reason";
+import { rowAt } from "./with-program";
 import { distanceIn, worthOf } from "./worth";
 
 const MONTHS = 12;
@@ -150,7 +151,7 @@ const mostPercent = (
 function balloonLimit(program: Program, seen: Reckoned): readonly Reason[] {
   const { balloon } = seen.amounts;
   if (program.kind === "lease" || program.balloon === null) return NONE;
-  const row = program.balloon.find(({ from, to }) => from <= seen.times.months && seen.times.months <= to);
+  const row = rowAt(program.balloon, seen.times.months);
   if (!row) return balloon !== null || program.kind === "balloon" ? [{ limit: "balloon", as: "none" }] : NONE;
   // A balloon program without one agreed brings its own, where it knows what that is a percent of.
   if (balloon === null)

@@ -13,9 +13,8 @@ export type ProgramRate = {
   buyRate: string;
   /** What the customer signs at. */
   rate: string;
-  /** The row that it is of, and the places of the adjustments that hold. */
+  /** The row that it is of. */
   row: RateRow;
-  adjusted: readonly number[];
 };
 
 /** The row that a program's rate for a deal is of, or why there is none. */
@@ -33,7 +32,8 @@ export function rateRow(
   return termReason(ofScore, { months, payments, perYear });
 }
 
-const hasScore = ({ leastScore, mostScore }: RateRow) => leastScore !== null || mostScore !== null;
+/** Whether a row is for some scores alone. */
+export const hasScore = ({ leastScore, mostScore }: RateRow) => leastScore !== null || mostScore !== null;
 
 const takes = ({ leastScore, mostScore }: RateRow, score: number | null) =>
   score === null || ((leastScore ?? score) <= score && score <= (mostScore ?? score));
@@ -103,16 +103,16 @@ export function rateOf(
 ): ProgramRate {
   const { adjust, mostRate, rateStep, unit } = program;
   const most = mostRate === null ? null : decimalOf(mostRate);
-  const adjusted = adjust.flatMap((each, index) => (holds(each, amounts, facts, unit) ? [index] : []));
   let buyRate = decimalOf(row.buyRate);
-  for (const index of adjusted) buyRate = sumOf(buyRate, decimalOf(adjust[index]?.add ?? "0"));
+  for (const each of adjust)
+    if (holds(each, amounts, facts, unit)) buyRate = sumOf(buyRate, decimalOf(each.add));
   buyRate = lesserOf(buyRate, most);
   const added = lesserOf(
     inUnitOf(program, decimalOf(spread)),
     row.mostSpread === null ? null : decimalOf(row.mostSpread),
   );
   const asked = roundedUpTo(sumOf(buyRate, added), decimalOf(rateStep ?? "0"));
-  return { buyRate: textOf(buyRate), rate: textOf(lesserOf(asked, most)), row, adjusted };
+  return { buyRate: textOf(buyRate), rate: textOf(lesserOf(asked, most)), row };
 }
 
 /** The most that a customer may be asked for by a program at a rate's buy rate; null where it has no limit. */

@@ -5,7 +5,7 @@ export { dealerFileOf, dealerOfFile } from "./dealer-in-file";
 export type { LenderAnswer, SpreadReason } from "./lender-answers.schema";
 export { readReserve, readSide } from "./read-side";
 export { signedMinor } from "./signed-minor";
-export { dealerOfCopy, type KnownCosts, takesSomething, withTakenCosts } from "./taken";
+export { dealerOfCopy, type KnownCosts, ofACopy, takesSomething, withTakenCosts } from "./taken";
 export {
   applicantInWords,
   lenderAnswerInWords,

@@ -118,7 +118,7 @@ function copiedFrom(
 }
 
 /** What a copy is known by: what lenders said, why its rate is as it is and what came back are of the one that it was made of. */
-function ofACopy({
+export function ofACopy({
   lenderAnswers: _answers,
   spreadReason: _reason,
   chargedBack: _back,

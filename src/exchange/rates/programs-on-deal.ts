@@ -3,13 +3,13 @@ import {
   type DealToFit,
   earnedWith,
   type Fit,
+  hasScore,
   isUnknown,
   type Lever,
   type Moved,
   type Program,
   paymentsFor,
   type Rank,
-  type RateRow,
   type Reason,
   rankPrograms,
   whatWouldFit,
@@ -62,8 +62,6 @@ export type ProgramTold = {
   income: number | null;
   reasons: { words: string; lever: LeverTold | null; isOfDealer: boolean }[];
   levers: LeverTold[];
-  /** Whether the customer's score sets its rate. */
-  hasScore: boolean;
 } & Pays;
 
 /** How many there are of each, and those that are told. */
@@ -126,7 +124,6 @@ function told(fit: Fit, deal: DealToFit, side: DealerSide, asked: ProgramsAsked)
       ...unknownTold(reasons),
     ],
     levers: would.levers.flatMap(lever => leverTold(lever, words) ?? []),
-    hasScore: program.rates.some(hasScore),
     ...paysOf(fit),
   };
 }
@@ -166,8 +163,6 @@ function isOfDealer(reason: Reason, { rates }: Program): boolean {
   return OF_DEALER.has(reason.limit);
 }
 
-const hasScore = ({ leastScore, mostScore }: RateRow) => leastScore !== null || mostScore !== null;
-
 const OF_DEALER: ReadonlySet<Reason["limit"]> = new Set(["score", "paymentToIncome", "debtToIncome"]);
 
 /** A program as every page may see it: no reason and nothing that would make it fit where that could tell what is the dealer's. */
@@ -179,6 +174,5 @@ export function forEveryone(row: ProgramTold): ProgramTold {
     income: null,
     reasons: isHidden ? [] : row.reasons.map(reason => ({ ...reason, lever: null })),
     levers: [],
-    hasScore: false,
   };
 }

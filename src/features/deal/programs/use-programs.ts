@@ -21,7 +21,6 @@ export type Programs = {
   /** Whether the option itself has no answer. */
   isUnanswered: boolean;
   more: () => void;
-  again: () => void;
 };
 
 /** Programs on the option that is open: what of them is the dealer's is asked for only while the side is open. */
@@ -43,14 +42,7 @@ export function usePrograms(
     const mine = ++turn.current;
     setOld(true);
     const timer = setTimeout(async () => {
-      const asked = {
-        option,
-        inputs,
-        spread,
-        rank: side ? rank : rank === "income" ? "payment" : rank,
-        side,
-      };
-      const answer = await programsApi.of(dealId, asked);
+      const answer = await programsApi.of(dealId, { option, inputs, spread, rank, side });
       if (mine !== turn.current) return;
       setOld(answer.kind !== "done");
       setTrouble(answer.kind === "done" ? null : reasonOf(answer));
@@ -75,5 +67,5 @@ export function usePrograms(
     setReply({ of: side, value: { ...answer.value, rows } });
   };
   // What was told while the side was open is gone as soon as it is closed.
-  return { reply: reply?.of === side ? reply.value : null, isOld, trouble, isUnanswered, more, again };
+  return { reply: reply?.of === side ? reply.value : null, isOld, trouble, isUnanswered, more };
 }
