@@ -42,6 +42,23 @@ test("a proposal and a repayment table are fetched, of what is saved", async ({ 
   await expectNoAxeFindings(page);
 });
 
+test("the menu hears Escape from the moment at which it is there", async ({ page }) => {
+  await newDeal(page);
+  // Quicker than any hand: right after it is drawn, and before anything else of the page has a turn.
+  await page.evaluate(() => {
+    new MutationObserver((_, watch) => {
+      const menu = document.querySelector('[aria-label="Papers"]');
+      if (!menu) return;
+      watch.disconnect();
+      menu.dispatchEvent(new KeyboardEvent("keydown", { key: "Escape", bubbles: true }));
+      document.title = "Escape was pressed";
+    }).observe(document.body, { childList: true, subtree: true });
+  });
+  await press(page, "Papers");
+  await expect(page).toHaveTitle("Escape was pressed");
+  await expect(papers(page)).toHaveCount(0);
+});
+
 test("from the palette, and with the keyboard alone: all options on one page", async ({ page }) => {
   const deal = await newDeal(page);
   await deal.type({ Price: "38425", "Yearly rate": "6.49", "Number of payments": "72" });

@@ -1,12 +1,13 @@
 "use client";
 
 import { FileDown, FileUp, Search } from "lucide-react";
-import { useCallback, useEffect, useMemo, useState } from "react";
+import { useCallback, useMemo, useState } from "react";
 import { useDropzone } from "react-dropzone";
 import { STATUS_NAMES } from "@/exchange/deal-document/status-names";
 import { notationOf } from "@/exchange/notation";
 import { REGISTER_KINDS } from "@/exchange/option-words";
 import type { NewDeal } from "@/exchange/settings";
+import { useKeys } from "@/features/focus/use-keys";
 import type { RegisterAsked, RegisterPage, RegisterSort } from "@/server/contract";
 import { type Arriving, ArrivingFile } from "./ArrivingFile";
 import { NewDealButton } from "./NewDealButton";
@@ -37,16 +38,12 @@ export function Register({ page: initial, asked: opened, houseName, usual }: Pro
     () => registerActions(reload, setArriving),
     [reload],
   );
-  useEffect(() => {
-    const press = (event: KeyboardEvent) => {
-      const isUndo = event.key.toLowerCase() === "z" && (event.ctrlKey || event.metaKey);
-      if (!isUndo || event.altKey || event.shiftKey || event.target instanceof HTMLInputElement) return;
-      event.preventDefault();
-      void bringBackLast();
-    };
-    window.addEventListener("keydown", press);
-    return () => window.removeEventListener("keydown", press);
-  }, [bringBackLast]);
+  useKeys(event => {
+    const isUndo = event.key.toLowerCase() === "z" && (event.ctrlKey || event.metaKey);
+    if (!isUndo || event.altKey || event.shiftKey || event.target instanceof HTMLInputElement) return;
+    event.preventDefault();
+    void bringBackLast();
+  });
   const sortBy = useCallback((sort: RegisterSort, descending: boolean) => show({ sort, descending }), [show]);
   const isSearch = asked.search.trim() !== "";
   const drop = useDropzone({ noClick: true, noKeyboard: true, onDrop: files => void bringIn(files) });

@@ -2,6 +2,7 @@
 
 import { useEffect, useState } from "react";
 import { SIDE_UNTIL } from "@/features/dealer-side/side-state";
+import { useKeys } from "@/features/focus/use-keys";
 
 /** What was asked for by a key; nothing by a page that goes on with what another has opened. */
 export type KeyAsked = { key?: string };
@@ -11,22 +12,21 @@ type Asked = KeyAsked & { opened: typeof import("./KeysOpened") };
 /** The keys of every page: `Ctrl .` for the dealer's side, and `Ctrl /` for the sheet of keys. */
 export function KeysAnywhere() {
   const [asked, setAsked] = useState<Asked>();
+  // Asked for now and then: a page starts without the code for it, and does without where the server is away.
+  const ask = (key?: string) =>
+    void import("./KeysOpened").then(
+      opened => setAsked({ opened, ...(key && { key }) }),
+      () => {},
+    );
+  // biome-ignore lint/correctness/useExhaustiveDependencies: once, as the page begins
   useEffect(() => {
-    // Asked for now and then: a page starts without the code for it, and does without where the server is away.
-    const ask = (key?: string) =>
-      void import("./KeysOpened").then(
-        opened => setAsked({ opened, ...(key && { key }) }),
-        () => {},
-      );
     if (sessionStorage.getItem(SIDE_UNTIL)) ask();
-    const press = (event: KeyboardEvent) => {
-      const { key } = event;
-      if ((key !== "." && key !== "/") || !(event.ctrlKey || event.metaKey) || event.altKey) return;
-      event.preventDefault();
-      ask(key);
-    };
-    window.addEventListener("keydown", press);
-    return () => window.removeEventListener("keydown", press);
   }, []);
+  useKeys(event => {
+    const { key } = event;
+    if ((key !== "." && key !== "/") || !(event.ctrlKey || event.metaKey) || event.altKey) return;
+    event.preventDefault();
+    ask(key);
+  });
   return asked && <asked.opened.KeysOpened asked={asked} />;
 }

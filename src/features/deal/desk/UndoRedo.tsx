@@ -2,6 +2,7 @@ import { Redo2, Undo2 } from "lucide-react";
 import { useCallback, useEffect, useMemo, useRef } from "react";
 import { isSame } from "@/exchange/deal-document";
 import { changePhrase, changesInWords } from "@/exchange/option-words";
+import { useKeys } from "@/features/focus/use-keys";
 import { hasErrors } from "../option";
 import { useNotation } from "../option/option-context";
 import { whenThere } from "../option/use-kinds";
@@ -39,20 +40,14 @@ export function UndoRedo({ dealId }: { dealId: string }) {
     [dispatch],
   );
   useKeptSteps(dealId);
-  const latest = useRef({ back, forth });
-  latest.current = { back, forth };
-  useEffect(() => {
-    const press = (event: KeyboardEvent) => {
-      if (event.key.toLowerCase() !== "z" || !(event.ctrlKey || event.metaKey) || event.altKey) return;
-      // What is typed for a moment, and is no part of the deal, has the browser's own undo.
-      if ((event.target as Element).closest("[data-own-undo]")) return;
-      event.preventDefault();
-      if (event.shiftKey) go("redo", latest.current.forth);
-      else go("undo", latest.current.back);
-    };
-    window.addEventListener("keydown", press);
-    return () => window.removeEventListener("keydown", press);
-  }, [go]);
+  useKeys(event => {
+    if (event.key.toLowerCase() !== "z" || !(event.ctrlKey || event.metaKey) || event.altKey) return;
+    // What is typed for a moment, and is no part of the deal, has the browser's own undo.
+    if ((event.target as Element).closest("[data-own-undo]")) return;
+    event.preventDefault();
+    if (event.shiftKey) go("redo", forth);
+    else go("undo", back);
+  });
   const isUnreadable = hasErrors(openedOption(state).errors);
   const undone = isUnreadable ? "what cannot be read" : back && words(back.document, document);
   const redone = forth && words(document, forth.document);

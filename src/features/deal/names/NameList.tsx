@@ -1,4 +1,5 @@
 import { type RefObject, useEffect, useId, useRef, useState } from "react";
+import { useKeys } from "@/features/focus/use-keys";
 
 /** Something that can be picked for a name, and what tells it from others of the same name. */
 export type Suggestion<Of> = { id: string; name: string; remark?: string | undefined; of: Of };
@@ -52,20 +53,15 @@ export function NameList<Of>({ input, text, suggest, onPicked, onClose }: Props<
       field.removeAttribute("aria-activedescendant");
     };
   }, [input, id, isOpen, active]);
-  useEffect(() => {
-    const field = input.current;
-    const onKey = (event: KeyboardEvent) => {
-      const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
-      if (step && isOpen) setActive(now => ((now + 1 + step + places) % places) - 1);
-      else if (event.key === "Enter" && found[active]) onPicked(found[active].of);
-      else if (event.key === "Escape") onClose();
-      else return;
-      event.preventDefault();
-      event.stopPropagation();
-    };
-    field?.addEventListener("keydown", onKey);
-    return () => field?.removeEventListener("keydown", onKey);
-  });
+  useKeys(event => {
+    const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
+    if (step && isOpen) setActive(now => ((now + 1 + step + places) % places) - 1);
+    else if (event.key === "Enter" && found[active]) onPicked(found[active].of);
+    else if (event.key === "Escape") onClose();
+    else return;
+    event.preventDefault();
+    event.stopPropagation();
+  }, input);
   if (!isOpen) return null;
   return (
     <div

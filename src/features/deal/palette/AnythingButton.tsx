@@ -1,4 +1,5 @@
-import { lazy, memo, Suspense, useEffect, useRef, useState } from "react";
+import { lazy, memo, Suspense, useRef, useState } from "react";
+import { useKeys } from "@/features/focus/use-keys";
 
 // Asked for now and then: the screen starts without the code for it.
 const Palette = lazy(() => import("./Palette").then(({ Palette: palette }) => ({ default: palette })));
@@ -15,14 +16,10 @@ export const AnythingButton = memo(function AnythingButton() {
     setOpen(false);
     if (isBack) (before.current as HTMLElement | null)?.focus();
   };
-  useEffect(() => {
-    const press = (event: KeyboardEvent) => {
-      if (event.key.toLowerCase() !== "k" || !(event.ctrlKey || event.metaKey) || event.altKey) return;
-      event.preventDefault();
-      show();
-    };
-    window.addEventListener("keydown", press);
-    return () => window.removeEventListener("keydown", press);
+  useKeys(event => {
+    if (event.key.toLowerCase() !== "k" || !(event.ctrlKey || event.metaKey) || event.altKey) return;
+    event.preventDefault();
+    show();
   });
   return (
     <div className="relative">

@@ -1,9 +1,10 @@
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { nameOf } from "@/exchange/deal-document";
 import { PAPER_FACTS, PAPER_NAMES, type PaperName } from "@/exchange/papers/paper-kinds";
 import { fetchPaper, type OptionsAsked } from "@/features/api/papers";
 import { localToday } from "@/features/figures/today";
 import { focusSoon } from "@/features/focus/focus-soon";
+import { useKeys } from "@/features/focus/use-keys";
 import type { SaveStatus } from "@/features/saving/autosave";
 import { useDesk } from "../desk/desk-context";
 import { deskDocument } from "../desk/desk-state";
@@ -20,15 +21,11 @@ type Props = { dealId: string; status: SaveStatus; onClose: () => void };
 
 /** What leaves the desk on paper, of the open option or of those that are ticked; or why nothing can. */
 export function PapersMenu({ dealId, status, onClose }: Props) {
-  useEffect(() => {
-    const onKey = ({ key }: KeyboardEvent) => {
-      if (key !== "Escape") return;
-      onClose();
-      focusSoon("[data-papers]");
-    };
-    window.addEventListener("keydown", onKey);
-    return () => window.removeEventListener("keydown", onKey);
-  }, [onClose]);
+  useKeys(({ key }) => {
+    if (key !== "Escape") return;
+    onClose();
+    focusSoon("[data-papers]");
+  });
   return (
     <section
       aria-label="Papers"
