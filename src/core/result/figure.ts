@@ -59,4 +59,5 @@ export type Figure =
   | "effectiveRate"
   | "buyRate"
   | "reserve"
-  | "income";
+  | "income"
+  | "keepFor";

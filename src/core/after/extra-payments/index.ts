@@ -6,4 +6,4 @@ export { type KeepOrPay, keepOrPay } from "./keep-or-pay";
 export { keepOrPayWorking } from "./keep-or-pay-working";
 export { type PaidOffBy, type PaidOffTarget, paidOffBy } from "./paid-off-by";
 export { type RepaidEarly, repaidEarly } from "./repaid-early";
-export type { YearlyReturn } from "./yearly-return";
+export { type ReturnAfterTax, returnAfterTax, type YearlyReturn } from "./yearly-return";

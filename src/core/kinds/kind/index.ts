@@ -1,5 +1,6 @@
 export { type AnyDeal, askingPayment, askingPrice } from "./any-deal";
 export { type Axes, type Axis, MAP_AXES, type MapAxis, RATE_UNITS, rateText, structureAxes } from "./axis";
+export type { Distance } from "./distance";
 export {
   type Answered,
   type Best,

@@ -4,7 +4,6 @@ export { evaluateLease, type LeaseSummary, summarizeLease } from "./evaluate";
 export { LEASE_NAMES } from "./find";
 export { LEASE } from "./kind";
 export {
-  type Distance,
   LEASE_FOUND_FIGURES,
   LEASE_KNOWN,
   LEASE_RATE_NOTICE,

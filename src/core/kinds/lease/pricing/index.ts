@@ -4,7 +4,6 @@ export type { Capitalized } from "./capitalized";
 export { dueBesidesCash, leaseDueItems } from "./due";
 export { bearsRent, implicitRate } from "./implicit-rate";
 export {
-  type Distance,
   LEASE_FOUND_FIGURES,
   LEASE_KNOWN,
   LEASE_RATE_NOTICE,

@@ -1,6 +1,7 @@
 import type { DayNumber, Frequency } from "../../../calendar";
 import type { Rounding } from "../../../money";
 import type { Structure, Tax } from "../../../structure";
+import type { Distance } from "../../kind";
 
 /** What has to stand wherever a percent of a lease is shown to a customer: 12 CFR 1013.4(s). */
 export const LEASE_RATE_NOTICE = "This percentage may not measure the overall cost of financing this lease.";
@@ -47,16 +48,6 @@ export type LeaseTax = Omit<Tax, "on"> & { on: readonly LeaseTaxed[] };
 /** Held against what the customer may come to owe, and given back: an amount, or the payment rounded up to a step. */
 export type SecurityDeposit = { amount: number } | { roundedUpTo: number };
 
-/** How far may be driven, in units of distance, and what each beyond it costs: minor units as a fraction. */
-export type Distance = {
-  perYear: number;
-  unit: string;
-  /** Price of a unit beyond, in whole units of the currency, as typed. */
-  beyond: string;
-  /** What the customer expects to drive a year. */
-  expected: number | null;
-};
-
 /** How a vehicle is leased. Amounts in minor units; null is missing, or being found. */
 export type LeasePlan = {
   kind: "lease";
@@ -81,6 +72,8 @@ export type LeasePlan = {
   taxes: readonly LeaseTax[];
   distance?: Distance;
   earlyFee: number;
+  /** Whose it is what the vehicle brings beyond what is owed where the lease ends early; the lessor's where left out. */
+  surplus?: "lessor" | "customer";
   dispositionFee: number;
   purchaseFee: number;
 };
