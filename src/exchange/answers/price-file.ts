@@ -1,16 +1,19 @@
 import { type DayNumber, evaluate, failure, income } from "@/core";
+import type { AfterEnd } from "@/core/horizon";
 import type { Program } from "@/core/programs";
 import type { DealFile } from "../deal-file";
 import { type Applicant, type DealerFile, dealerOfFile, readSide } from "../dealer";
 import type { Beside } from "../extra-payments/beside";
 import { answerDealerQuestion, incomeJson, isDealerQuestion } from "../income";
+import { keptJson } from "../keep-for/keep-for-json";
+import { readKeepFor } from "../keep-for/read-keep-for";
 import { fileKindOf } from "../kinds";
 import { answerAll, answerFreeQuestions } from "../questions";
 import type { QuestionFile } from "../questions/questions.schema";
 import { readQuestionFile } from "../questions/read-question-file";
 import { answerProgramsQuestion } from "../rates/programs-question";
 import { readJson } from "../text";
-import { isWholeDeal, namesOf, readFirstVersion, readWholeDeal } from "../whole-deal";
+import { isWholeDeal, namesOf, readFirstVersion, readWholeDeal, type WholeDeal } from "../whole-deal";
 
 /** What lenders offer, and the day on which it is asked for, a day number; left out where no file of rates is named. */
 type RatesOn = { programs: readonly Program[]; today: DayNumber };
@@ -71,7 +74,29 @@ function pricedOptions(
     const answer = pricedOption(option);
     return { name: names[index], ...(answer.ok ? answer.answer : { error: answer.sentence }) };
   });
-  return { ok: true, answer: { options: answers } };
+  return {
+    ok: true,
+    answer: { options: answers, ...(ofTheDeal.keepFor && { keepFor: keptAnswer(deal.value, names) }) },
+  };
+}
+
+/** What keeping the vehicle comes to, or why that has no answer. */
+function keptAnswer({ options, chosen, asides, heading }: WholeDeal, names: readonly string[]): object {
+  const quotes = options.map(({ inputs }) => {
+    const deal = inputs.ok ? fileKindOf(inputs.value).read(inputs.value) : undefined;
+    const quote = deal?.ok ? evaluate(deal.value) : undefined;
+    return quote?.ok ? quote.value : null;
+  });
+  const { keepFor, return: assumed } = asides;
+  if (!keepFor) return {};
+  const after: (AfterEnd | undefined)[] = [];
+  for (const { option, then } of keepFor.after ?? []) after[option - 1] = then;
+  const currency = quotes[chosen]?.filled.currency ?? "USD";
+  const read = readKeepFor(keepFor, { currency, return: assumed, after });
+  const answer = read.ok
+    ? keptJson({ quotes, chosen, keepFor: read.value, place: heading.place }, names)
+    : read;
+  return answer.ok ? answer.value : { error: answer.failure.sentence };
 }
 
 function isQuestionFile(value: unknown): boolean {

@@ -1,6 +1,7 @@
 import Type from "typebox";
 import { ExtraSchema } from "../extra-payments/extra.schema";
 import { ReturnSchema } from "../extra-payments/return.schema";
+import { AfterEndWord, KeepForSchema } from "../keep-for/keep-for.schema";
 import { exact, seen } from "../schema";
 import { byOption } from "./option-id.schema";
 
@@ -25,7 +26,16 @@ export const FiledAsidesSchema = exact({ ...ASIDES_OF_THE_DEAL, ...ASIDES_OF_AN_
  */
 export const AsidesSchema = exact({
   ...ASIDES_OF_THE_DEAL,
-  options: seen(Type.Optional(byOption(exact(ASIDES_OF_AN_OPTION), "what is tried on"))),
+  /** How long its vehicle is kept; in a file what becomes of each option stands with it. */
+  keepFor: seen(Type.Optional(KeepForSchema)),
+  options: seen(
+    Type.Optional(
+      byOption(
+        exact({ ...ASIDES_OF_AN_OPTION, after: seen(Type.Optional(AfterEndWord)) }),
+        "what is tried on",
+      ),
+    ),
+  ),
 });
 
 export type Asides = Type.Static<typeof AsidesSchema>;

@@ -78,7 +78,11 @@ export const SEEN = {
         dayCount: true,
         twiceMonthlyDays: true,
         roundingStep: true,
-        balloon: { amount: true, percent: true },
+        balloon: {
+          amount: true,
+          returnable: { fee: true, distance: { perYear: true, unit: true, beyond: true } },
+          percent: true,
+        },
         interestOnly: true,
         deferred: { payments: true, interest: true },
         skippedMonths: true,
@@ -111,6 +115,7 @@ export const SEEN = {
           financed: true,
         },
         distance: { perYear: true, unit: true, beyond: true, expected: true },
+        surplus: true,
         dispositionFee: true,
         purchaseFee: true,
       },
@@ -132,6 +137,22 @@ export const SEEN = {
   },
   asides: {
     return: { rate: true, tax: true },
+    keepFor: {
+      months: true,
+      distance: true,
+      unit: true,
+      cashRebate: { amount: true, from: true },
+      cash: { price: true, charges: true, taxes: true, rebates: true },
+      value: {
+        points: { month: true, percent: true },
+        normalDistance: true,
+        beyond: true,
+        realized: true,
+        from: true,
+        listPrice: true,
+      },
+      todaysMoney: true,
+    },
     options: {
       "*": {
         early: {
@@ -139,6 +160,7 @@ export const SEEN = {
           yearly: { amount: true, month: true, from: true },
           once: { date: true, after: true, amount: true, then: true },
         },
+        after: true,
       },
     },
   },

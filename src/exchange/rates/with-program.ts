@@ -95,7 +95,7 @@ function loanWith(file: LoanFile, program: Program, { plan }: LoanDeal, money: M
 }
 
 const balloonFile = (balloon: NonNullable<LoanDeal["plan"]["balloon"]>, money: Money) =>
-  "amount" in balloon ? { amount: money(balloon.amount) } : balloon;
+  "amount" in balloon ? { amount: money(balloon.amount) } : { percent: balloon.percent };
 
 function leaseWith(file: LeaseFile, { plan, listPrice }: LeaseDeal, money: Money): LeaseFile {
   const { moneyFactor: _factor, yearlyRate: _rate, ...typed } = file.plan;

@@ -1,1 +1,2 @@
 export { fileReader, type Reader } from "./reader";
+export { priceText, writtenOut } from "./written-out";

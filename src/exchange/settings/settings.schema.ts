@@ -1,6 +1,7 @@
 import Type from "typebox";
 import { MOST_EXTRAS, MOST_FEES, MOST_TAXES } from "@/core";
 import { OfficerShareSchema, ReserveSchema } from "../dealer/reserve.schema";
+import { HouseCurveSchema } from "../keep-for/keep-for.schema";
 import { PLAN_KINDS } from "../kinds/loan/plan/kinds";
 import { LOCALES } from "../notation";
 import { PlaceMember } from "../place/place.schema";
@@ -20,6 +21,7 @@ import { CHARGE, LineId, LineName, list, Tax } from "../structure/structure.sche
 import { HousePapersSchema } from "./papers.schema";
 
 const MOST_TAX_PROFILES = 20;
+const MOST_CURVES = 20;
 
 /** How many terms a house shows its customers. */
 const MOST_TERMS = 8;
@@ -89,6 +91,8 @@ export const SettingsSchema = exact({
       documentFee: Type.Optional(exact({ name: LineName, most: Amount })),
     }),
   ),
+  /** What vehicles will be worth, by their kind. */
+  curves: Type.Optional(list(HouseCurveSchema, MOST_CURVES, "curves")),
   /** What stands on papers, and how long given ones are kept. */
   papers: Type.Optional(HousePapersSchema),
 });

@@ -4,6 +4,8 @@ import type { FiledAsides } from "../deal-document/asides.schema";
 import { type DealFile, readDeal } from "../deal-file";
 import { type Dealer, type DealerOfOption, dealerOfFile, optionUpToDate } from "../dealer";
 import { readEarly } from "../extra-payments/read-early";
+import type { KeepForFile } from "../keep-for/keep-for.schema";
+import { readKeepFor } from "../keep-for/read-keep-for";
 import { readJson } from "../text";
 import { isWholeDeal, readFirstVersion, readWholeDeal, type WholeDeal } from "./read-whole-deal";
 
@@ -32,6 +34,10 @@ export function parseDealDocument(text: string, newId: () => string): Checked<Fi
     : ofOneOption(readFirstVersion(json.value));
   if (!deal.ok) return deal;
   const { heading, chosen, options: filed, applicant } = deal.value;
+  const { keepFor, ...ofTheDeal } = deal.value.asides;
+  const { after = [], ...kept } = keepFor ?? {};
+  const wrong = keepFor && unreadableKept(keepFor, filed, ofTheDeal.return);
+  if (wrong !== undefined) return { ok: false, sentence: wrong };
   const { customer = "", vehicle, stockNumber, ...rest } = heading;
   const named = namesOf({ customer, vehicle }, newId);
   const options: DealDocument["options"] = [];
@@ -46,7 +52,9 @@ export function parseDealDocument(text: string, newId: () => string): Checked<Fi
     options.push(option);
     const ofOption = dealerOfFile(option.inputs.structure, dealer);
     if (Object.keys(ofOption).length > 0) known[option.id] = ofOption;
-    if (Object.keys(asides).length > 0) tried[option.id] = asides;
+    const then = after.find(each => each.option === index + 1)?.then;
+    const beside = { ...asides, ...(then && { after: then }) };
+    if (Object.keys(beside).length > 0) tried[option.id] = beside;
   }
   return {
     ok: true,
@@ -56,7 +64,11 @@ export function parseDealDocument(text: string, newId: () => string): Checked<Fi
         ...rest,
         chosen: options[chosen]?.id ?? "",
         options,
-        ...asidesMember({ ...deal.value.asides, ...byOptions(tried) }),
+        ...asidesMember({
+          ...ofTheDeal,
+          ...(keepFor && { keepFor: kept as KeepForFile }),
+          ...byOptions(tried),
+        }),
       },
       dealer: dealerOf(known, applicant),
       isUnnamed: heading.customer === undefined,
@@ -88,6 +100,20 @@ function unreadable(inputs: DealFile, early: FiledAsides["early"]): string | und
   if (!deal.ok) return deal.failure.sentence;
   const tried = readEarly(early, inputs.currency);
   return tried.ok ? undefined : tried.failure.sentence;
+}
+
+/** Why how long the vehicle is kept cannot be read; undefined where it can. */
+function unreadableKept(
+  keepFor: KeepForFile,
+  options: WholeDeal["options"],
+  assumed: Asides["return"],
+): string | undefined {
+  const currency = options.find(({ inputs }) => inputs.ok)?.inputs;
+  const read = readKeepFor(keepFor, {
+    currency: currency?.ok ? currency.value.currency : "USD",
+    return: assumed,
+  });
+  return read.ok ? undefined : read.failure.sentence;
 }
 
 /** A file of version 1 as a deal. */

@@ -11,6 +11,7 @@ import type { FiledAsides } from "../deal-document/asides.schema";
 import type { DealFile } from "../deal-file";
 import { checkDealFile } from "../deal-file/parse";
 import { type Applicant, type DealerFile, dealerApart } from "../dealer";
+import type { FiledKeepFor } from "../keep-for/keep-for.schema";
 import { proposedNames } from "../option-words";
 import { type Place, placeOfLocale } from "../place/places";
 import type { DealFrame } from "./whole-deal.schema";
@@ -26,7 +27,7 @@ export type WholeDeal = {
   chosen: number;
   options: FiledOption[];
   /** What is assumed of the deal as a whole. */
-  asides: OfTheDeal;
+  asides: OfTheDeal & { keepFor?: FiledKeepFor };
   /** What a lender asks of its customer, where the file says so. */
   applicant?: Applicant | undefined;
 };
@@ -74,11 +75,18 @@ export function readWholeDeal(value: unknown): Checked<WholeDeal> {
     place,
     use,
     return: assumed,
+    keepFor,
     applicant,
   } = frame.value;
   if (chosen > filed.length) {
     return { ok: false, sentence: `chosen is ${chosen}; it must be the number of one of the options.` };
   }
+  const missing = keepFor?.after?.find(({ option }) => option > filed.length);
+  if (missing)
+    return {
+      ok: false,
+      sentence: `keepFor/after names option ${missing.option}; it must be the number of one of the options.`,
+    };
   const options = filed.map(({ name = "", ...option }) => ({ name, ...inputsOf(option, currency) }));
   return {
     ok: true,
@@ -95,7 +103,7 @@ export function readWholeDeal(value: unknown): Checked<WholeDeal> {
       },
       chosen: chosen - 1,
       options,
-      asides: assumed ? { return: assumed } : {},
+      asides: { ...(assumed && { return: assumed }), ...(keepFor && { keepFor }) },
       applicant,
     },
   };

@@ -37,6 +37,7 @@ export function wholeDealOf(
     ...(place !== undefined && { place }),
     ...(use !== undefined && { use }),
     ...(asides.return && { return: asides.return }),
+    ...(asides.keepFor && { keepFor: filedKeepFor(asides.keepFor, options, asides.options) }),
     ...(dealer.applicant && { applicant: dealer.applicant }),
     chosen:
       Math.max(
@@ -45,10 +46,23 @@ export function wholeDealOf(
       ) + 1,
     options: options.map(({ id, name, inputs }) => {
       const known = dealerFileOf(inputs.structure, dealer.options?.[id]);
-      const tried = asides.options?.[id];
+      const { after: _, ...tried } = asides.options?.[id] ?? {};
       return { ...(name && { name }), ...optionOf(inputs), ...tried, ...(known && { dealer: known }) };
     }),
   };
+}
+
+/** How long the vehicle is kept, with what becomes of each option by its number. */
+function filedKeepFor(
+  keepFor: NonNullable<NonNullable<FiledDocument["asides"]>["keepFor"]>,
+  options: readonly { id: string }[],
+  known: NonNullable<FiledDocument["asides"]>["options"] = {},
+): WholeDealFile["keepFor"] {
+  const after = options.flatMap(({ id }, index) => {
+    const then = known[id]?.after;
+    return then ? [{ option: index + 1, then }] : [];
+  });
+  return { ...keepFor, ...(after.length > 0 && { after }) };
 }
 
 function optionOf({ format: _f, version: _v, currency: _c, ...option }: FiledInputs) {

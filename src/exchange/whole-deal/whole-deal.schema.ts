@@ -4,6 +4,7 @@ import { ASIDES_OF_AN_OPTION, ASIDES_OF_THE_DEAL } from "../deal-document/asides
 import { Line, Notes, UseMember } from "../deal-document/document.schema";
 import { LeaseFileSchema, LoanFileSchema } from "../deal-file/deal-file.schema";
 import { ApplicantSchema, DealerFileSchema } from "../dealer/dealer.schema";
+import { FiledKeepForSchema } from "../keep-for/keep-for.schema";
 import { PlaceMember } from "../place/place.schema";
 import { Amount, Currency, exact, OneOf } from "../schema";
 import { StockNumber } from "../stock/stock.schema";
@@ -24,6 +25,8 @@ const FRAME = {
   ...PlaceMember,
   ...UseMember,
   ...ASIDES_OF_THE_DEAL,
+  /** How long the vehicle is kept, and what is assumed of that. */
+  keepFor: Type.Optional(FiledKeepForSchema),
   /** What a lender asks of the customer, which is the dealer's alone. */
   applicant: Type.Optional(ApplicantSchema),
   /** Which option is chosen, from 1. */

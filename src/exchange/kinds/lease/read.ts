@@ -1,5 +1,5 @@
 import { LEASE_NAMES, type LeaseDeal, type LeasePlan, type Result, readCurrency, success } from "@/core";
-import { fileReader, type Reader } from "../../reading";
+import { fileReader, priceText, type Reader, writtenOut } from "../../reading";
 import { readStructure, readTax, tradeInsOf } from "../../structure";
 import type { LeaseFile } from "./file/file.schema";
 
@@ -97,19 +97,16 @@ function readLeasePlan(plan: PlanFile, read: Reader): LeasePlan {
       distance: {
         perYear: distance.perYear,
         unit: distance.unit,
-        beyond: writtenOut(distance.beyond, 6),
+        beyond: priceText(distance.beyond),
         expected: distance.expected ?? null,
       },
     }),
     earlyFee: fee("fee for ending early", plan.earlyFee),
+    ...(plan.surplus && { surplus: plan.surplus }),
     dispositionFee: fee("disposition fee", plan.dispositionFee),
     purchaseFee: fee("purchase fee", plan.purchaseFee),
   };
 }
-
-/** To as many decimals as there may be: a number can be too small to be written without an exponent. */
-const writtenOut = (typed: string | number, decimals: number) =>
-  typeof typed === "string" ? typed : typed.toFixed(decimals);
 
 function readResidual(residual: NonNullable<PlanFile["residual"]>, read: Reader): LeasePlan["residual"] {
   return "amount" in residual

@@ -157,10 +157,16 @@ function agreedIn({ structure, plan }: LoanDeal): Agreed {
     yearlyRate: plan.yearlyRate,
     payments: plan.payments,
     payment: plan.payment,
-    ...(balloon !== undefined && { balloon }),
+    ...(balloon !== undefined && { balloon: amountOf(balloon) }),
     ...(extra?.each && { extraEach: extra.each.amount }),
     ...(extra?.once && { extraOnce: extra.once.map(({ amount }) => amount) }),
   };
+}
+
+/** A balloon without its return, which stands in what was typed. */
+function amountOf(balloon: NonNullable<LoanDeal["plan"]["balloon"]> | null): Agreed["balloon"] {
+  if (balloon === null) return null;
+  return "percent" in balloon ? { percent: balloon.percent } : { amount: balloon.amount };
 }
 
 /** What was typed with what was agreed put in its place, so that nothing is left to find. */
@@ -177,7 +183,7 @@ function withAgreed({ structure, plan, from: _, ...deal }: LoanDeal, agreed: Agr
       yearlyRate,
       payments,
       payment,
-      ...(balloon !== undefined && { balloon }),
+      ...(balloon !== undefined && { balloon: balloon && { ...plan.balloon, ...balloon } }),
       ...(hasExtra && {
         extra: {
           ...plan.extra,

@@ -7,7 +7,11 @@ import { giveFound } from "./give-found";
 export const LOAN_TURNING: Turning<LoanFile, LoanQuote> = {
   giveFound,
   takenOver({ yearlyRate, payments, frequency, rounding, roundingStep, signed, balloon }) {
-    return { yearlyRate, payments, frequency, rounding, roundingStep, signed, atEnd: balloon };
+    return { yearlyRate, payments, frequency, rounding, roundingStep, signed, atEnd: atEndOf(balloon) };
   },
   firstPlan: ({ atEnd: _, ...taken }) => typedOnly<LoanFile["plan"]>({ kind: "loan", ...taken }),
 };
+
+/** What is left at the end, without what of it only a loan can have. */
+const atEndOf = (balloon: LoanFile["plan"]["balloon"]) =>
+  balloon && ("percent" in balloon ? { percent: balloon.percent } : { amount: balloon.amount });

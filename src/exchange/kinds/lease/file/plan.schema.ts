@@ -12,6 +12,7 @@ import {
   Whole,
   YearlyRate,
 } from "../../../schema";
+import { ADistance, DistanceBeyond } from "../../../schema/distance.schema";
 import { LineName, list } from "../../../structure/structure.schema";
 
 const YesOrNo = Type.Boolean({ description: "true or false" });
@@ -60,26 +61,6 @@ const LeaseTax = exact({
   financed: seen(Type.Optional(YesOrNo)),
 });
 
-const MOST_DISTANCE = 1_000_000;
-const HIGHEST_PRICE_BEYOND = 999_999;
-
-const DistanceAllowed = exact({
-  perYear: seen(Whole(0, MOST_DISTANCE, "a whole number")),
-  unit: seen(
-    Type.String({ pattern: "^[a-zA-Z]{1,12}$", description: 'a unit of distance, such as "mi" or "km"' }),
-  ),
-  beyond: seen(
-    Type.Union(
-      [
-        Type.String({ pattern: "^\\d{1,6}(\\.\\d{1,6})?$" }),
-        Type.Number({ minimum: 0, maximum: HIGHEST_PRICE_BEYOND }),
-      ],
-      { description: `a price from 0 to ${HIGHEST_PRICE_BEYOND}, such as "0.22"` },
-    ),
-  ),
-  expected: seen(Type.Optional(Whole(0, MOST_DISTANCE, "a whole number"))),
-});
-
 /** How a vehicle is leased, as it is filed. */
 export const LeasePlanSchema = exact({
   kind: seen(Type.Literal("lease", { description: '"lease"' })),
@@ -106,8 +87,9 @@ export const LeasePlanSchema = exact({
   ),
   securityDeposit: seen(Type.Optional(SecurityDeposit)),
   taxes: seen(Type.Optional(list(LeaseTax, MOST_TAXES, "taxes"))),
-  distance: seen(Type.Optional(DistanceAllowed)),
+  distance: seen(Type.Optional(exact({ ...DistanceBeyond, expected: seen(Type.Optional(ADistance)) }))),
   earlyFee: seen(Type.Optional(Amount)),
+  surplus: seen(Type.Optional(OneOf("lessor", "customer"))),
   dispositionFee: seen(Type.Optional(Amount)),
   purchaseFee: seen(Type.Optional(Amount)),
 });

@@ -41,6 +41,7 @@ export function leasePlanWords(plan: LeasePlanFile, currency: string): string[] 
     acquisitionFee?.financed === false ? "acquisition fee paid at signing" : "",
     acquisitionFee?.taxable ? "acquisition fee taxed" : "",
     distance ? distanceWords(distance) : "",
+    plan.surplus === "customer" ? "what it brings beyond, ended early, is the customer’s" : "",
     Number(roundingStep) > 0 ? `rounded in steps of ${money(roundingStep ?? 0)}` : "",
   ].filter(Boolean);
 }

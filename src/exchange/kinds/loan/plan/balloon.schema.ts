@@ -1,10 +1,18 @@
 import Type from "typebox";
 import { HIGHEST_BALLOON_PERCENT } from "@/core";
 import { Amount, exact, Percent, seen } from "../../../schema";
+import { DistanceBeyond } from "../../../schema/distance.schema";
+
+/** The vehicle can be given back in place of paying the balloon: for a fee, and for distance beyond. */
+const RETURNABLE = {
+  returnable: seen(
+    Type.Optional(exact({ fee: seen(Amount), distance: seen(Type.Optional(exact(DistanceBeyond))) })),
+  ),
+};
 
 const Balloon = Type.Union(
   [
-    exact({ amount: seen(Amount) }),
+    exact({ amount: seen(Amount), ...RETURNABLE }),
     exact({
       percent: seen(
         Percent(
@@ -12,6 +20,7 @@ const Balloon = Type.Union(
           HIGHEST_BALLOON_PERCENT,
         ),
       ),
+      ...RETURNABLE,
     }),
   ],
   { description: '{ "amount": … } or { "percent": … }' },

@@ -32,10 +32,16 @@ function planAt({ plan, currency }: LoanFile, figure: Figure, value: number | st
     case "yearlyRate":
       return { ...plan, yearlyRate: typeof value === "string" ? value : rateText(value) };
     case "balloon":
-      return withOptional(plan, "balloon", value === 0 ? undefined : { amount: amount() });
+      return withOptional(plan, "balloon", value === 0 ? undefined : withAmount(amount(), plan.balloon));
     case "extraEach":
       return { ...plan, extra: { ...plan.extra, each: withEachAmount(plan.extra?.each, amount()) } };
     default:
       return plan;
   }
 }
+
+/** A balloon of another amount, given back as before. */
+const withAmount = (amount: string, before: Plan["balloon"]) => ({
+  amount,
+  ...(before?.returnable && { returnable: before.returnable }),
+});

@@ -206,18 +206,19 @@ function readTwoDays(text: string, file: LoanFile): Reading<LoanFile> {
 function readBalloon(text: string, file: LoanFile): Reading<LoanFile> {
   const { balloon } = file.plan;
   const isPercent = balloon !== undefined && "percent" in balloon;
+  const kept = balloon?.returnable && { returnable: balloon.returnable };
   if (text === "") {
     if (balloon === undefined) return good(file);
-    return put(file, "balloon", isPercent ? { percent: "0" } : { amount: "0" });
+    return put(file, "balloon", isPercent ? { ...kept, percent: "0" } : { ...kept, amount: "0" });
   }
   if (isPercent || text.endsWith("%")) {
     const percent = readPercent(text);
     return percent === undefined || Number(percent) > HIGHEST_BALLOON_PERCENT
       ? bad(`“${text}” is not a percent of the price; type one such as 35.`)
-      : put(file, "balloon", { percent });
+      : put(file, "balloon", { ...kept, percent });
   }
   const read = readAmount(text, file.currency);
-  return "amount" in read ? put(file, "balloon", { amount: read.amount }) : bad(read.sentence);
+  return "amount" in read ? put(file, "balloon", { ...kept, amount: read.amount }) : bad(read.sentence);
 }
 
 export const PLAN_PART_FIELD_NAMES = Object.keys(PLAN_PART_FIELDS) as PlanPartFieldName[];
