@@ -1,6 +1,6 @@
 // A loan and a lease of one vehicle, to see what it costs to keep it.
 import { type Deal, evaluate, type LeaseDeal, type Quote } from "@/core";
-import { type Kept, type KeepFor, keptFor } from "@/core/horizon";
+import { type KeepFor, type Kept, keptFor } from "@/core/horizon";
 import { date, dealWith } from "../deals";
 
 export function answered(deal: Deal): Quote {
@@ -70,7 +70,11 @@ export const KEEP_FOR: KeepFor = {
 };
 
 /** What it costs to keep it, by the deals' ways; the first is the chosen one. */
-export function kept(keepFor: Partial<KeepFor> = {}, deals: readonly Deal[] = [LOAN, LEASE], chosen = 0): Kept {
+export function kept(
+  keepFor: Partial<KeepFor> = {},
+  deals: readonly Deal[] = [LOAN, LEASE],
+  chosen = 0,
+): Kept {
   const found = keptFor({ quotes: deals.map(answered), chosen, keepFor: { ...KEEP_FOR, ...keepFor } });
   if (!found.ok) throw new Error(found.failure.sentence);
   return found.value;

@@ -1,0 +1,213 @@
+// Random deals of up to eight options: each way's cost, and each tie put back, against sums written apart.
+import fc from "fast-check";
+import { evaluate, isoDate, type LeaseQuote, type LoanQuote, type Quote } from "@/core";
+import { type AfterEnd, type HorizonAsked, type KeepFor, type Kept, keptFor } from "@/core/horizon";
+import { fewerRuns } from "../../runs";
+import { date } from "../deals";
+import { plusMonths } from "../exact-dates";
+import { leaseOf, leases } from "../random-leases";
+import { dealOf, structures } from "../random-structures";
+import { type Assumed, costs, leaseMoney, loanMoney } from "./exact-horizon";
+
+const RUNS = fewerRuns(50, 200);
+const SIGNED = ["2026-12-08", "2027-01-31", "2028-02-29"] as const;
+
+const decimal = (most: number, places: number) =>
+  fc.integer({ min: 0, max: most * 10 ** places }).map(n => (n / 10 ** places).toFixed(places));
+
+const keepFors: fc.Arbitrary<KeepFor> = fc.record({
+  months: fc.oneof(fc.integer({ min: 1, max: 90 }), fc.constantFrom(24, 36, 48, 60)),
+  distance: fc.oneof(fc.integer({ min: 0, max: 40_000 }), fc.constantFrom(12_000, 12_500.25)),
+  unit: fc.constantFrom("mi", "km"),
+  value: fc.record({
+    points: fc
+      .uniqueArray(fc.integer({ min: 0, max: 120 }), { minLength: 1, maxLength: 7 })
+      .chain(months =>
+        fc.tuple(
+          ...months
+            .sort((one, other) => one - other)
+            .map(month => decimal(110, 1).map(percent => ({ month, percent }))),
+        ),
+      ),
+    listPrice: fc.constant(null),
+    normalDistance: fc.constantFrom(0, 10_000, 12_000),
+    beyond: fc.oneof(fc.constant("0"), decimal(1, 3)),
+    realized: fc.constantFrom("100", "95", "88.5"),
+  }),
+  cashRebate: fc.oneof(fc.constant(null), fc.constant({ amount: 150_000, from: "seller" as const })),
+  cash: fc.record({
+    price: fc.constant(null),
+    charges: fc.constant(null),
+    taxes: fc.oneof(fc.constant(null), fc.constant(123_456)),
+    rebates: fc.constant(null),
+  }),
+  after: fc.array(fc.constantFrom<AfterEnd>("buy", "again", "handBack"), { minLength: 8, maxLength: 8 }),
+  yearlyReturn: fc
+    .tuple(fc.integer({ min: -50, max: 200 }), fc.constantFrom("0", "25", "12.5"))
+    .map(([tenths, tax]) => ({ rate: String(tenths / 10), tax })),
+  isTodaysMoney: fc.boolean(),
+});
+
+/** A lease that says distance and whose surplus is, as the drawn ones do not. */
+const extended = fc
+  .tuple(
+    leases,
+    fc.constantFrom(undefined, "lessor" as const, "customer" as const),
+    fc.oneof(
+      fc.constant(undefined),
+      fc.record({
+        perYear: fc.constantFrom(8000, 12_000),
+        unit: fc.constantFrom("mi", "km"),
+        beyond: decimal(1, 2),
+      }),
+    ),
+  )
+  .map(([file, surplus, distance]) => {
+    const deal = leaseOf(file);
+    return {
+      ...deal,
+      plan: {
+        ...deal.plan,
+        // Two days a month are stepped elsewhere.
+        ...(deal.plan.frequency === "twiceAMonth" && { frequency: "monthly" as const }),
+        ...(surplus && { surplus }),
+        ...(distance && { distance: { ...distance, expected: null } }),
+      },
+    };
+  });
+
+const options = fc.oneof(
+  structures.filter(({ structure }) => structure.purpose === undefined).map(dealOf),
+  extended,
+);
+
+const isLease = (quote: Quote): quote is LeaseQuote => quote.kind === "lease";
+
+type Drawn = { asked: HorizonAsked; kept: Kept; quotes: Quote[] };
+
+/** Deals that have answers, each with what it costs to keep them. */
+function drawn(check: (deal: Drawn) => void): void {
+  fc.assert(
+    fc.property(
+      fc.array(options, { minLength: 1, maxLength: 8 }),
+      keepFors,
+      fc.constantFrom(...SIGNED),
+      (deals, asked, signed) => {
+        const quotes = deals.flatMap(deal => {
+          const quote = evaluate({ ...deal, plan: { ...deal.plan, signed: date(signed) } } as typeof deal);
+          return quote.ok ? [quote.value as Quote] : [];
+        });
+        if (quotes.length === 0) return;
+        const after = quotes.map((quote, index) => (isLease(quote) ? asked.after[index] : "buy"));
+        const whole = { quotes, chosen: 0, keepFor: { ...asked, after } };
+        const kept = keptFor(whole);
+        if (!kept.ok) throw new Error(kept.failure.sentence);
+        check({ asked: whole, kept: kept.value, quotes });
+      },
+    ),
+    { numRuns: RUNS },
+  );
+}
+
+/** What a way costs, reckoned apart. */
+function apart(way: Kept["ways"][number], { asked, kept, quotes }: Drawn, assumed: Assumed) {
+  const { keepFor } = assumed;
+  const quote = quotes[way.option ?? 0] as Quote;
+  const signed = isoDate(quote.startDate ?? 0);
+  const on = plusMonths(signed, keepFor.months);
+  if (way.option === null) {
+    const sold = loanMoneyOfCash(kept.cash.total, signed, on, assumed);
+    return costs(sold, signed, keepFor);
+  }
+  const after = asked.keepFor.after[way.option] ?? "buy";
+  const money = isLease(quote)
+    ? leaseMoney(quote, on, way.end === "bought" ? "bought" : "returned", after, assumed)
+    : loanMoney(quote as LoanQuote, on, assumed);
+  if (!money) throw new Error("A way leads where it should not.");
+  return costs(money, signed, keepFor);
+}
+
+function loanMoneyOfCash(total: number, signed: string, on: string, assumed: Assumed) {
+  const quote = {
+    startDate: date(signed),
+    finalDate: date(signed),
+    schedule: [],
+    dueAtSigning: { total },
+    filled: { structure: { tradeIns: [] } },
+  } as unknown as LoanQuote;
+  return loanMoney(quote, on, assumed);
+}
+
+const same = (one: { plain: number; today: number | null }, other: { plain: number; today: number }) =>
+  expect([one.plain, one.today]).toEqual([other.plain, other.today]);
+
+test(`${RUNS} random deals: each way, plain and in today's money`, () => {
+  const seen = new Set<string>();
+  drawn(deal => {
+    const assumed = { keepFor: deal.asked.keepFor, of: deal.kept.valueOfAmount };
+    for (const way of deal.kept.ways) {
+      same(way.cost, apart(way, deal, assumed));
+      seen.add(way.how);
+      if (!way.instead) continue;
+      const end = way.end === "bought" ? "returned" : "bought";
+      same(way.instead.cost, apart({ ...way, end }, deal, assumed));
+      expect(way.net).toBeLessThanOrEqual(way.instead.net);
+    }
+    for (const { flows, cost } of deal.kept.ways)
+      expect(flows.reduce((sum, { amount }) => sum + amount, 0)).toBe(cost.plain);
+  });
+  expect([...seen].sort()).toEqual(["bought", "boughtOut", "endedEarly", "handedBack", "returned", "sold"]);
+});
+
+test(`${RUNS} random deals: each tie put back`, () => {
+  let found = 0;
+  drawn(deal => {
+    const { kept, asked } = deal;
+    const { keepFor } = asked;
+    const of = kept.valueOfAmount;
+    const own = kept.ways[kept.against] as Kept["ways"][number];
+    const shown = (way: Kept["ways"][number], assumed: Assumed) => {
+      const { plain, today } = apart(way, deal, assumed);
+      return keepFor.isTodaysMoney ? today : plain;
+    };
+    for (const [index, way] of kept.ways.entries()) {
+      const ties = kept.ties[index];
+      if (!ties) continue;
+      const apartBy = (assumed: Partial<Assumed>) => {
+        const whole = { keepFor, of, ...assumed };
+        return shown(way, whole) - shown(own, whole);
+      };
+      if (ties.value) {
+        const { at, isExact } = ties.value;
+        found += 1;
+        if (isExact) expect(apartBy({ value: at })).toBe(0);
+        else expect(apartBy({ value: at }) * apartBy({ value: at - 1 })).toBeLessThan(0);
+        for (const less of [1, 2, 100, 10_000])
+          if (at >= less) expect(apartBy({ value: at - less })).not.toBe(0);
+      }
+      if (ties.distance) {
+        const { at, isExact } = ties.distance;
+        found += 1;
+        const driven = (hundredths: number) =>
+          apartBy({ keepFor: { ...keepFor, distance: hundredths / 100 } });
+        if (isExact) expect(driven(at)).toBe(0);
+        for (const less of [1, 100, 10_000]) if (at >= less) expect(driven(at - less)).not.toBe(0);
+      }
+      if (ties.yearlyReturn !== null) {
+        found += 1;
+        const tax = keepFor.yearlyReturn?.tax ?? "0";
+        const at = (rate: number) => {
+          const earns = { ...keepFor, yearlyReturn: { rate: rate.toFixed(12), tax } };
+          return (
+            apart(way, deal, { keepFor: earns, of }).today - apart(own, deal, { keepFor: earns, of }).today
+          );
+        };
+        // The cost of a step of the return decides how near to 0 a float can come.
+        const [before, here, past] = [-1e-3, 0, 1e-3].map(step => at((ties.yearlyReturn ?? 0) + step));
+        const isBetween = Math.min(before ?? 0, past ?? 0) <= 1 && Math.max(before ?? 0, past ?? 0) >= -1;
+        expect([isBetween, Math.abs(here ?? 0) <= Math.max(1, Math.abs(before ?? 0))]).toEqual([true, true]);
+      }
+    }
+  });
+  expect(found).toBeGreaterThan(RUNS);
+});
