@@ -1,6 +1,6 @@
 import { readFile } from "node:fs/promises";
 import { expect, test } from "@playwright/test";
-import { newDeal, openDeal, VAN } from "./officer";
+import { newDeal, openDeal, openView, VAN } from "./officer";
 
 test("the five figures are asked and answered in a sentence, whichever is found", async ({ page }) => {
   await page.goto("/");
@@ -99,6 +99,6 @@ test("an answer is kept as a note on a deal, and the questions as a file that co
   await opened.saved();
   await page.reload();
   await expect(page.getByLabel("Notes")).toHaveValue("Call back on Friday");
-  await page.getByRole("button", { name: "History", exact: true }).click();
+  await openView(page, "History");
   await expect(page.getByText(/notes .*Call back on Friday/)).toBeVisible();
 });

@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import { newDeal, VAN, view } from "./officer";
+import { newDeal, openView, VAN, view } from "./officer";
 
 test("a signed deal stays as it was signed: no save, no deletion, until it is reopened", async ({ page }) => {
   const deal = await newDeal(page);
@@ -58,7 +58,7 @@ test("each change is told in words, opens beside the present state, and is broug
   await expect(deal.field("Price")).toBeEnabled();
   await deal.type({ Price: "31,500", "Cash down": "1,000" });
   await deal.saved();
-  await view(page, "History").click();
+  await openView(page, "History");
   const history = page.getByRole("region", { name: "History" });
   await expect(async () => {
     await page.getByRole("button", { name: "Refresh" }).click();

@@ -86,6 +86,12 @@ export const VAN = { Price: "30,000", "Yearly rate": "6", "Number of payments": 
 export const view = (page: Page, name: string) =>
   page.getByRole("navigation", { name: "Views of the deal" }).getByRole("button", { name, exact: true });
 
+/** Opens a view of the deal, also one that waits under "More views". */
+export async function openView(page: Page, name: string): Promise<void> {
+  if ((await view(page, name).count()) === 0) await page.getByRole("button", { name: "More views" }).click();
+  await view(page, name).click();
+}
+
 /** Presses the first button of a name. */
 export const press = (page: Page, name: string | RegExp) =>
   page.getByRole("button", { name }).first().click();

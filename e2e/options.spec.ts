@@ -1,7 +1,7 @@
 import { readFile } from "node:fs/promises";
 import { expect, type Page, test } from "@playwright/test";
 import { expectNoAxeFindings } from "./axe";
-import { DealScreen, newDeal, VAN, view } from "./officer";
+import { DealScreen, newDeal, openView, VAN, view } from "./officer";
 
 const strip = (page: Page) => page.getByRole("region", { name: "Options" });
 const cards = (page: Page) => strip(page).getByRole("listitem");
@@ -274,7 +274,7 @@ test("an officer without a mouse: three options, compared, one moved on the map,
   await press("Reopen to change it");
   await press("Reopen it");
   await expect(deal.field("Price")).toBeEnabled();
-  await press("History");
+  await openView(page, "History");
   await expect(page.getByRole("button", { name: /reopened, status signed → quoting/ })).toBeVisible();
   await press(/begun/);
   await press("Bring it back");
@@ -291,7 +291,7 @@ test("options, map and reach have nothing to find fault with, light and dark, on
   await expectNoAxeFindings(page);
   await page.getByRole("button", { name: "+ Option" }).click();
   for (const name of ["Map", "Reach", "History", "Line-up"]) {
-    await view(page, name).click();
+    await openView(page, name);
     await page.waitForTimeout(300);
     if (name === "Map") await page.getByLabel("budget a month").fill("600");
     await expectNoAxeFindings(page);

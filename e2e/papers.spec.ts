@@ -1,7 +1,7 @@
 import { readFile } from "node:fs/promises";
 import { expect, type Page, test } from "@playwright/test";
 import { expectNoAxeFindings } from "./axe";
-import { DealScreen, newDeal, press, view } from "./officer";
+import { DealScreen, newDeal, openView, press, view } from "./officer";
 
 /** Fetches a paper by its name in the menu. */
 async function fetched(page: Page, name: string | RegExp): Promise<{ called: string; bytes: Buffer }> {
@@ -152,7 +152,7 @@ test("what is given stays in History, the same bytes; a preview is a picture, an
   expect(letter.called).toBe("Bram Oakley, letter.eml");
   expect(letter.bytes.toString()).toContain("X-Unsent: 1");
   await page.keyboard.press("Escape");
-  await view(page, "History").click();
+  await openView(page, "History");
   const kept = page.getByRole("region", { name: "Papers that were given" });
   await expect(kept.getByRole("listitem")).toHaveText([
     /Letter/,

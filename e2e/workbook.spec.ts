@@ -1,7 +1,7 @@
 import { readFile } from "node:fs/promises";
 import { expect, type Page, test } from "@playwright/test";
 import readSheets from "read-excel-file/node";
-import { newDeal, press, view } from "./officer";
+import { newDeal, openView, press, view } from "./officer";
 
 type Sheets = Record<string, unknown[][]>;
 
@@ -42,7 +42,7 @@ test("a deal leaves as a workbook, which is kept as a given paper; the line-up a
   // 20,000.00 at 0.5 % a month over 60.
   expect([figure("Price"), figure("Payment")]).toEqual([20_000, 386.66]);
   await press(page, "Papers");
-  await view(page, "History").click();
+  await openView(page, "History");
   await expect(page.getByRole("region", { name: "Papers that were given" })).toContainText("Workbook");
   await press(page, "+ Option");
   await page.getByLabel("Numbers of payments").fill("36, 48");

@@ -12,6 +12,7 @@ export {
   type ValueCurve,
 } from "./keep-for";
 export { type Kept, type KeptWay, keptFor, type Ties } from "./kept";
+export { keptWorking } from "./kept-working";
 export {
   type CostLine,
   type CostLines,

@@ -1,6 +1,7 @@
 import { scaleLinear } from "d3-scale";
 import { type MoneyAt, moneyAfter } from "@/core";
 import type { Frame } from "./frame";
+import { monthTicks } from "./month-ticks";
 import { placedLabels } from "./placed-labels";
 
 /** Which money over time is drawn. */
@@ -67,12 +68,4 @@ function steps(points: readonly Spot[]): string {
   let path = `M${tenth(first.x)},${tenth(first.y)}`;
   for (const { x, y } of others) path += `H${tenth(x)}V${tenth(y)}`;
   return path;
-}
-
-const STEPS = [1, 2, 3, 6, 12, 24, 36, 60, 120, 240];
-const MOST_TICKS = 8;
-
-function monthTicks(longest: number): number[] {
-  const step = STEPS.find(each => longest / each <= MOST_TICKS) ?? longest;
-  return Array.from({ length: Math.floor(longest / step) + 1 }, (_, index) => index * step);
 }

@@ -6,6 +6,7 @@ export const VIEWS = {
   map: "Map",
   reach: "Reach",
   rates: "Rates",
+  howLong: "How long",
   history: "History",
   who: "Customer and vehicle",
 } as const;

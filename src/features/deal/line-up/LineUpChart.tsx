@@ -4,6 +4,7 @@ import { type LineUpShown, lineUpChart } from "@/exchange/charts/line-up-chart";
 import { amountIn, type Notation } from "@/exchange/notation";
 import { firstCharacters } from "@/exchange/text";
 import { AmountGrid } from "@/features/figures/AmountGrid";
+import { lineAt, Swatch } from "@/features/figures/line-styles";
 import { useWidth } from "@/features/figures/use-width";
 import { wholeAmount } from "./figure-text";
 import type { Column } from "./line-up";
@@ -24,19 +25,6 @@ const HEIGHT = 260;
 /** Nothing is drawn before it is known how wide. */
 const NOT_YET = 0;
 const MARGIN = { top: 12, right: 190, bottom: 26, left: 72 };
-
-/** A colour and a pattern for each place, so that lines are told apart without colour. */
-const LINES = [
-  { stroke: "var(--color-primary)", dash: undefined },
-  { stroke: "var(--color-info)", dash: "7 4" },
-  { stroke: "var(--color-accent-content)", dash: "2 3" },
-  { stroke: "var(--color-secondary)", dash: "10 3 2 3" },
-  { stroke: "var(--color-success)", dash: "4 2" },
-  { stroke: "var(--color-error)", dash: "1 4" },
-  { stroke: "var(--color-warning)", dash: "12 4" },
-  { stroke: "var(--color-base-content)", dash: "6 2 1 2 1 2" },
-];
-const lineAt = (index: number) => LINES[index % LINES.length] as (typeof LINES)[number];
 
 /** What is paid so far, or still owed, of all options over the months; a cursor reads them all at one of them. */
 export function LineUpChart({ columns, currency, notation, months, longest, onMonths }: Props) {
@@ -99,7 +87,7 @@ export function LineUpChart({ columns, currency, notation, months, longest, onMo
         <li className="text-faint">{at === 0 ? "at signing" : `after ${at} months`}</li>
         {followed.map(({ id, index, called, money }) => (
           <li key={id}>
-            <Swatch index={index} /> {index + 1} · {short(called)}{" "}
+            <Swatch line={lineAt(index)} /> {index + 1} · {short(called)}{" "}
             <strong className="font-semibold">
               {at > (money.at(-1)?.months ?? 0) ? "ended" : amount(moneyAfter(money, at)[shown])}
             </strong>
@@ -202,15 +190,6 @@ function Drawing({ followed, shown, width, longest, at, onPoint, wholeText }: Dr
           </g>
         );
       })}
-    </svg>
-  );
-}
-
-function Swatch({ index }: { index: number }) {
-  const { stroke, dash } = lineAt(index);
-  return (
-    <svg width={22} height={8} aria-hidden="true" className="inline">
-      <line x1={0} x2={22} y1={4} y2={4} stroke={stroke} strokeWidth={2} strokeDasharray={dash} />
     </svg>
   );
 }

@@ -17,12 +17,13 @@ const LOADS = {
   reach: () => import("../reach/Reach"),
   map: () => import("../map/PaymentMap"),
   rates: () => import("../programs/Programs"),
+  howLong: () => import("../horizon/HowLong"),
   lineUp: () => import("../line-up/LineUp"),
   who: () => import("../who/CustomerAndVehicle"),
 };
 
 /** The views that stand in the place of structure, plan and answer. */
-const IN_PLACE: ReadonlySet<View> = new Set(["history", "lineUp", "repayment"]);
+const IN_PLACE: ReadonlySet<View> = new Set(["history", "lineUp", "repayment", "howLong"]);
 
 /** What cannot be loaded now is tried again when it is opened. */
 const loadAhead = (view: View) => {
@@ -39,6 +40,7 @@ const History = lazy(() => LOADS.history().then(({ History: history }) => ({ def
 const LineUp = lazy(() => LOADS.lineUp().then(({ LineUp: lineUp }) => ({ default: lineUp })));
 const Reach = lazy(() => LOADS.reach().then(({ Reach: reach }) => ({ default: reach })));
 const Programs = lazy(() => LOADS.rates().then(({ Programs: programs }) => ({ default: programs })));
+const HowLong = lazy(() => LOADS.howLong().then(({ HowLong: howLong }) => ({ default: howLong })));
 const PaymentMap = lazy(() => LOADS.map().then(({ PaymentMap: map }) => ({ default: map })));
 const DealerSide = lazy(() =>
   import("../dealer/DealerSide").then(({ DealerSide: side }) => ({ default: side })),
@@ -93,6 +95,7 @@ export const DeskBody = memo(function DeskBody({ dealId, fileName }: { dealId: s
       )}
       {view === "history" && opened(<History dealId={dealId} />)}
       {view === "lineUp" && opened(<LineUp dealId={dealId} />)}
+      {view === "howLong" && opened(<HowLong />)}
       {view === "repayment" && opened(<Repayment fileName={fileName} />)}
       {!IN_PLACE.has(view) && (
         <div className="flex min-h-0 flex-1 flex-col gap-3 lg:flex-row">
