@@ -7,8 +7,8 @@ import { daysBetween, type ExactFrequency, PER_YEAR, plusMonths, stepped } from 
 const Exact = Decimal.clone({ precision: 50, rounding: Decimal.ROUND_HALF_UP });
 type Money = { date: string; amount: number }[];
 
-/** Halves up, also below 0. */
-export const halfUp = (value: Decimal): number => value.plus("0.5").floor().toNumber();
+/** Halves up, also below 0; a third that was written out to 50 digits counts as a third. */
+const halfUp = (value: Decimal): number => value.plus("0.5").plus("1e-30").floor().toNumber();
 
 /** What is assumed beside a deal; a value in place of the curve's, where one is put back. */
 export type Assumed = { keepFor: KeepFor; of: number; value?: number };
@@ -65,14 +65,19 @@ function discounting(keepFor: KeepFor): (from: string, to: string) => Decimal {
   };
 }
 
-export function costs(money: Money, signed: string, keepFor: KeepFor): { plain: number; today: number } {
+/** Sums plain and in today's money; the latter also as it is before rounding, and without its signs. */
+export type Costs = { plain: number; today: number; exactly: Decimal; size: Decimal };
+
+export function costs(money: Money, signed: string, keepFor: KeepFor): Costs {
   const discount = discounting(keepFor);
-  let [plain, today] = [0, new Exact(0)];
+  let [plain, exactly, size] = [0, new Exact(0), new Exact(0)];
   for (const { date, amount } of money) {
+    const part = discount(signed, date).mul(amount);
     plain += amount;
-    today = today.plus(discount(signed, date).mul(amount));
+    exactly = exactly.plus(part);
+    size = size.plus(part.abs());
   }
-  return { plain, today: halfUp(today) };
+  return { plain, today: halfUp(exactly), exactly, size };
 }
 
 /** What leaves the pocket at signing beside what is due: deposits paid, and what trade-ins are worth beyond what is owed. */
