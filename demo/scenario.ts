@@ -5,6 +5,7 @@ import { type Dealer, dealerOfFile } from "@/exchange/dealer";
 import type { ExtraFile } from "@/exchange/extra-payments/extra.schema";
 import type { LoanFile } from "@/exchange/kinds/loan";
 import { INCOME } from "./income";
+import { KEPT } from "./kept";
 import { LEASES } from "./leases";
 import { MORE_DEALS } from "./more-deals";
 import { OPTIONS } from "./options";
@@ -237,10 +238,12 @@ function withOptions(document: DealDocument, customer: string, place: number): D
 /** What is tried on a deal and assumed of it. */
 function asidesOf(
   { early, earns }: { early?: ExtraFile | undefined; earns?: DemoDeal["return"] },
+  customer: string,
   id: string,
 ) {
   return asidesMember({
     ...(earns && { return: earns }),
+    ...KEPT[customer],
     ...(early && { options: { [id]: { early } } }),
   });
 }
@@ -268,7 +271,7 @@ export const DEMO_DEALS = [...loans, ...leases].map(
     const dealer = dealerOf(INCOME[`${customer} ${vehicle}`], whole);
     return {
       ...whole,
-      ...asidesOf(tried, optionId(place)),
+      ...asidesOf(tried, customer, optionId(place)),
       ...(dealer && { dealer }),
       changedAt: new Date(changed),
     };

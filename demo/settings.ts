@@ -1,5 +1,6 @@
 // What Tarn & Hollow has settled for its deals.
 import type { Settings, SettingsDealer } from "@/exchange/settings";
+import { DEMO_CURVES } from "./kept";
 
 export const DEMO_SETTINGS: Settings = {
   format: "kellux-settings",
@@ -63,6 +64,7 @@ export const DEMO_SETTINGS: Settings = {
     mostPersonalApr: "36",
     documentFee: { name: "Documents", most: "350.00" },
   },
+  curves: DEMO_CURVES,
   papers: {
     address: "12 Quay Lane\nMarrow Bay",
     telephone: "555 0100",

@@ -1,5 +1,6 @@
 import { type DealDocument, type Named, nameOf, optionOf } from "../deal-document";
 import { extraWords } from "../extra-payments/extra-words";
+import { AFTER_WORDS, keptInWords } from "../keep-for/keep-for-words";
 import { PLACE_NAMES } from "../place/places";
 import { fileWriter, typedAmountText } from "../text";
 import { figuresInWords, type WordedFigure } from "./figures-in-words";
@@ -91,6 +92,7 @@ function headingWords({
     ["place whose law counts", place === undefined ? "" : PLACE_NAMES[place]],
     ["for", use === undefined ? "" : `${use} use`],
     ["return elsewhere", returnWords(asides?.return)],
+    ...(asides?.keepFor ? keptInWords(asides.keepFor, fileWriter(currency)) : []),
   ];
 }
 
@@ -103,9 +105,12 @@ function returnWords(earns: NonNullable<DealDocument["asides"]>["return"]): stri
 
 /** What is tried on an option and never agreed. */
 function triedWords(document: DealDocument, id: string): WordedFigure[] {
-  const early = document.asides?.options?.[id]?.early;
+  const { early, after } = document.asides?.options?.[id] ?? {};
   const { currency = "USD" } = optionOf(document, id)?.inputs ?? {};
-  return [["extra payments tried", early ? extraWords(early, fileWriter(currency)).join("; ") : ""]];
+  return [
+    ["extra payments tried", early ? extraWords(early, fileWriter(currency)).join("; ") : ""],
+    ["after its end", after ? AFTER_WORDS[after] : ""],
+  ];
 }
 
 const LONGEST_SAID = 80;

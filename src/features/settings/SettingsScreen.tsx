@@ -17,6 +17,7 @@ import { THEME_OF } from "@/features/shell/themes";
 import { useAskBeforeLeaving } from "@/features/typing/ask-before-leaving";
 import type { KeptCopies, SettingsReply } from "@/server/contract";
 import { BackupsCard } from "./BackupsCard";
+import { CurvesCard } from "./CurvesCard";
 import { DefaultPlan } from "./DefaultPlan";
 import { HouseCard } from "./HouseCard";
 import { LimitsCard } from "./LimitsCard";
@@ -88,6 +89,13 @@ export function SettingsScreen({ opened, kept }: { opened: SettingsReply; kept: 
         currency={state.house.currency}
         notation={notation}
         place={state.house.place}
+      />
+    ),
+    worth: (
+      <CurvesCard
+        curves={state.curves}
+        house={state.house}
+        onChange={curves => dispatch({ type: "curves", curves })}
       />
     ),
     papers: (

@@ -32,6 +32,7 @@ export type SettingsState = {
   terms: readonly UsualTerm[];
   papers: HousePapers;
   limits: NonNullable<Settings["limits"]>;
+  curves: NonNullable<Settings["curves"]>;
   /** What tells the next profile from the others. */
   nextKey: number;
 };
@@ -45,6 +46,7 @@ export type SettingsAction =
   | { type: "terms"; terms: readonly UsualTerm[] }
   | { type: "papers"; change: PapersChange }
   | { type: "limits"; limits: SettingsState["limits"] }
+  | { type: "curves"; curves: SettingsState["curves"] }
   | { type: "addProfile" }
   | { type: "dropProfile"; key: number };
 
@@ -54,7 +56,7 @@ const KINDS = { loan: wholeLoan(PLAIN_LOAN) };
 /** The settings as they open. */
 export function openSettingsState(settings: Settings): SettingsState {
   const { houseName, currency, locale, place, appearance, newDeal, ...lists } = settings;
-  const { fees, extras, taxProfiles = [], terms = [], papers = {}, limits = {} } = lists;
+  const { fees, extras, taxProfiles = [], terms = [], papers = {}, limits = {}, curves = [] } = lists;
   const empty = emptyDeal(settings);
   return {
     house: {
@@ -80,6 +82,7 @@ export function openSettingsState(settings: Settings): SettingsState {
     terms,
     papers,
     limits,
+    curves,
     nextKey: taxProfiles.length,
   };
 }
@@ -120,6 +123,8 @@ export function settingsReducer(state: SettingsState, action: SettingsAction): S
       return { ...state, papers: { ...state.papers, ...action.change } as HousePapers };
     case "limits":
       return { ...state, limits: action.limits };
+    case "curves":
+      return { ...state, curves: action.curves };
     case "addProfile":
       return { ...state, profiles: [...state.profiles, newProfile(state)], nextKey: state.nextKey + 1 };
     case "dropProfile":
@@ -161,7 +166,15 @@ function withHouse(state: SettingsState, house: House): SettingsState {
 }
 
 /** All settings, as they are kept and filed. */
-export function settingsOf({ house, usual, profiles, terms, papers, limits }: SettingsState): Settings {
+export function settingsOf({
+  house,
+  usual,
+  profiles,
+  terms,
+  papers,
+  limits,
+  curves,
+}: SettingsState): Settings {
   const { structure, plan } = usual.inputs;
   const { kind, yearlyRate, payments, frequency, rounding, roundingStep, compounding, dayCount } = plan;
   return {
@@ -184,6 +197,7 @@ export function settingsOf({ house, usual, profiles, terms, papers, limits }: Se
     ...(terms.length > 0 && { terms: [...terms] }),
     ...papersMember(papers),
     ...(Object.keys(limits).length > 0 && { limits }),
+    ...(curves.length > 0 && { curves }),
   };
 }
 

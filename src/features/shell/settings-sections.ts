@@ -1,6 +1,17 @@
 /** A section of the settings: a card of its own, which the palette finds by what stands in it. */
 export type Section = {
-  id: "house" | "plan" | "terms" | "limits" | "taxes" | "fees" | "extras" | "costs" | "papers" | "backups";
+  id:
+    | "house"
+    | "plan"
+    | "terms"
+    | "limits"
+    | "taxes"
+    | "fees"
+    | "extras"
+    | "costs"
+    | "worth"
+    | "papers"
+    | "backups";
   name: string;
   /** Where it stands on a wide screen. */
   side: "left" | "right";
@@ -57,6 +68,12 @@ export const SECTIONS: readonly Section[] = [
     name: "Dealer’s side",
     side: "right",
     says: "What usual extras cost the house, which customers never see.",
+  },
+  {
+    id: "worth",
+    name: "What vehicles will be worth",
+    side: "right",
+    says: "Curves by kind of vehicle: value by age, what distance takes off, what a lessor gets.",
   },
   {
     id: "papers",

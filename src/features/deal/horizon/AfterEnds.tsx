@@ -1,14 +1,9 @@
 import type { AfterEnd } from "@/core/horizon";
+import { AFTER_WORDS } from "@/exchange/keep-for/keep-for-words";
 import type { CalledOption } from "../options/use-options";
 import { CardSection } from "../repayment/CardSection";
 import { AsideChoice } from "./AsideChoice";
 import type { Horizon } from "./use-horizon";
-
-const CHOICES: Record<AfterEnd, string> = {
-  buy: "bought and kept",
-  again: "leased again, as before",
-  handBack: "handed back, and none after it",
-};
 
 type Props = { horizon: Horizon; options: readonly CalledOption[] };
 
@@ -28,7 +23,7 @@ export function AfterEnds({ horizon, options }: Props) {
             <AsideChoice<AfterEnd>
               label={`After the end of ${called}`}
               value={horizon.after(id)}
-              choices={ends.map(each => [each, CHOICES[each]] as const)}
+              choices={ends.map(each => [each, AFTER_WORDS[each]] as const)}
               onChange={after => horizon.putAfter(id, after)}
             />
           </li>

@@ -4,10 +4,10 @@ import { withOptional } from "@/exchange/members";
 import { inNotation } from "@/exchange/notation";
 import { moneyText } from "@/exchange/notation/money-text";
 import { TypedFigure } from "@/features/typing/TypedFigure";
+import { readDistance, readMonths, readPercentOrNone } from "@/features/worth/read-figures";
 import { useDesk } from "../desk/desk-context";
 import { useNotation } from "../option/option-context";
 import { AsideChoice } from "./AsideChoice";
-import { readDistance, readMonths, readPercentOrNone } from "./read-figures";
 import type { Horizon } from "./use-horizon";
 
 const HIGHEST_RETURN = 1000;

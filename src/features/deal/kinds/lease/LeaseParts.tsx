@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { excessDistance, wholeText } from "@/core";
 import type { LeasePlanFile } from "@/exchange/kinds/lease";
+import { withOptional } from "@/exchange/members";
 import { amountText, typedAmountText } from "@/exchange/text";
 import { focusSoon } from "@/features/focus/focus-soon";
 import { shownQuote } from "../../option";
@@ -74,6 +75,7 @@ function PartOf({ part }: { part: LeasePart }) {
         {plan.securityDeposit && first === "lease/securityDeposit" && (
           <SecurityKind deposit={plan.securityDeposit} />
         )}
+        {first === "lease/earlyFee" && <SurplusOf surplus={plan.surplus ?? "lessor"} />}
         <TakeOut name={part.name} onClick={() => act({ type: "lease", change: part.takeOut })} />
       </div>
       {others.map(field => (
@@ -81,6 +83,32 @@ function PartOf({ part }: { part: LeasePart }) {
       ))}
       {plan.distance && first === "lease/distance" && <UnitOfDistance distance={plan.distance} />}
     </>
+  );
+}
+
+type Surplus = NonNullable<LeasePlanFile["surplus"]>;
+
+/** Whose it is what the vehicle brings beyond what is owed, where the lease ends early. */
+function SurplusOf({ surplus }: { surplus: Surplus }) {
+  const { act } = useOptionOf("lease");
+  return (
+    <p className="text-faint text-sm leading-tight">
+      what it brings beyond what is owed is{" "}
+      <ChoiceInWords
+        label="Whose it is what the vehicle brings beyond what is owed"
+        value={surplus}
+        choices={[
+          ["lessor", "the lessor’s"],
+          ["customer", "the customer’s"],
+        ]}
+        onChange={whose =>
+          act({
+            type: "lease",
+            change: plan => withOptional(plan, "surplus", whose === "lessor" ? undefined : whose),
+          })
+        }
+      />
+    </p>
   );
 }
 

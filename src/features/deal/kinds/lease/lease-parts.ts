@@ -39,7 +39,11 @@ function part<Member extends Key>(
 export const LEASE_PARTS: readonly LeasePart[] = [
   part("fee when handed back", "dispositionFee", "0", (fee, money) => `${money(fee)} when handed back`),
   part("fee when bought", "purchaseFee", "0", (fee, money) => `${money(fee)} when bought`),
-  part("fee for ending early", "earlyFee", "0", (fee, money) => `${money(fee)} for ending early`),
+  {
+    ...part("fee for ending early", "earlyFee", "0", (fee, money) => `${money(fee)} for ending early`),
+    has: ({ earlyFee, surplus }) => earlyFee !== undefined || surplus !== undefined,
+    takeOut: plan => withOptional(withOptional(plan, "earlyFee", undefined), "surplus", undefined),
+  },
   part("security deposit", "securityDeposit", { roundedUpTo: "50" }, (deposit, money) =>
     "amount" in deposit
       ? `deposit ${money(deposit.amount)}`

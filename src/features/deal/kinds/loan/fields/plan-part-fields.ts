@@ -16,6 +16,7 @@ import { readTypedDate } from "../../../fields/date-text";
 import { bad, good, type LoanField, type Reading } from "../../../fields/field";
 import { NO_PLAN_DATE, typedDate } from "../../../fields/shown-date";
 import { EARLY_FEE_FIELD } from "./early-fee-field";
+import { RETURN_FIELDS, type ReturnFieldName } from "./return-fields";
 
 type PlanFile = LoanFile["plan"];
 
@@ -23,6 +24,7 @@ type PlanFile = LoanFile["plan"];
 export type PlanPartFieldName =
   | PlainPartName
   | "balloon"
+  | ReturnFieldName
   | "deferred"
   | "roundingStep"
   | "extra"
@@ -131,6 +133,7 @@ export const PLAN_PART_FIELDS: Record<PlanPartFieldName, LoanField> = {
       return "percent" in balloon ? String(balloon.percent) : typedAmount(inputs, balloon.amount);
     },
   },
+  ...RETURN_FIELDS,
   deferred: countOfPart(
     "No payment at first",
     ({ deferred }) => deferred?.payments,

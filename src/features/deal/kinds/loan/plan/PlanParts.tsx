@@ -58,6 +58,17 @@ function PartOf({ part }: { part: AddablePart }) {
           />
         </>
       );
+    case "giving it back in place of the balloon":
+      return (
+        <>
+          <Part part={part}>
+            <FigureField field="returnFee" />
+          </Part>
+          <ReturnUnit />
+          <FigureField field="returnDistance" />
+          <FigureField field="returnBeyond" />
+        </>
+      );
     case "skipped months":
       return (
         <Part part={part} isWide>
@@ -137,6 +148,36 @@ function EarningChoice() {
         ["sumOfDigits", "by the sum of the digits"],
       ]}
       onChange={earning => act({ type: "plan", change: now => ({ ...now, earning }) })}
+    />
+  );
+}
+
+/** The unit of the distance that may be driven where the vehicle is given back. */
+function ReturnUnit() {
+  const { option, act } = useOptionOf("loan");
+  const returnable = option.inputs.plan.balloon?.returnable;
+  const distance = returnable?.distance;
+  if (!distance) return <p className="text-faint text-sm">any distance, until one is typed</p>;
+  return (
+    <Choice
+      label="Unit of distance"
+      value={distance.unit}
+      choices={[...new Set(["mi", "km", distance.unit])].map(unit => [unit, unit] as const)}
+      onChange={unit =>
+        act({
+          type: "plan",
+          change: plan =>
+            plan.balloon
+              ? {
+                  ...plan,
+                  balloon: {
+                    ...plan.balloon,
+                    returnable: { ...returnable, distance: { ...distance, unit } },
+                  },
+                }
+              : plan,
+        })
+      }
     />
   );
 }

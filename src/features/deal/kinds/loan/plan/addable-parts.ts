@@ -10,6 +10,7 @@ export type AddablePart = {
   name:
     | (typeof PLAIN_PARTS)[PlainPartName]["part"]
     | "balloon"
+    | "giving it back in place of the balloon"
     | "start without payments"
     | "skipped months"
     | "steps"
@@ -61,6 +62,18 @@ export const ADDABLE_PARTS: readonly AddablePart[] = [
     has: ({ balloon }) => balloon !== undefined,
     add: plan => ({ ...plan, balloon: { amount: "0" } }),
     takeOut: without("balloon"),
+  },
+  {
+    name: "giving it back in place of the balloon",
+    has: ({ balloon }) => balloon?.returnable !== undefined,
+    add: plan => ({
+      ...plan,
+      balloon: { ...(plan.balloon ?? { amount: "0" }), returnable: { fee: "0" } },
+    }),
+    takeOut: plan => {
+      const { returnable: _, ...balloon } = plan.balloon ?? { amount: "0" };
+      return { ...plan, balloon: balloon as NonNullable<PlanFile["balloon"]> };
+    },
   },
   plain("interestOnly"),
   {

@@ -2,21 +2,21 @@ import { type KeyboardEvent, type PointerEvent, useRef } from "react";
 import { LONGEST_KEPT } from "@/core/horizon";
 import { type ValueChart, valueChart } from "@/exchange/charts/value-chart";
 import type { KeepForFile } from "@/exchange/keep-for/keep-for.schema";
-import { inNotation } from "@/exchange/notation";
+import { inNotation, type Notation } from "@/exchange/notation";
 import { AmountGrid } from "@/features/figures/AmountGrid";
 import { useWidth } from "@/features/figures/use-width";
 import { focusSoon } from "@/features/focus/focus-soon";
 import { TypedFigure } from "@/features/typing/TypedFigure";
-import { useNotation } from "../option/option-context";
 import { readMonths, readPercentOrNone } from "./read-figures";
 
 type Points = KeepForFile["value"]["points"];
 
 type Props = {
   points: Points;
-  /** How long it is kept, which is marked. */
-  months: number;
+  /** How long it is kept, which is marked; null where that is not asked. */
+  months: number | null;
   longest: number;
+  notation: Notation;
   onPoints: (points: Points) => void;
 };
 
@@ -27,8 +27,7 @@ const HIGHEST_PERCENT = 1000;
 const MOST_POINTS = 60;
 
 /** A curve of values: its points are dragged, moved with the arrows, or typed. */
-export function WorthCurve({ points, months, longest, onPoints }: Props) {
-  const { notation } = useNotation();
+export function WorthCurve({ points, months, longest, notation, onPoints }: Props) {
   const frame = useRef<HTMLDivElement>(null);
   const width = useWidth(frame, NOT_YET);
   const ordered = [...points].sort((one, other) => one.month - other.month);
@@ -65,14 +64,16 @@ export function WorthCurve({ points, months, longest, onPoints }: Props) {
                   {count}
                 </text>
               ))}
-              <line
-                x1={chart.across(months)}
-                x2={chart.across(months)}
-                y1={MARGIN.top}
-                y2={HEIGHT - MARGIN.bottom}
-                stroke="var(--found-line)"
-                strokeDasharray="3 3"
-              />
+              {months !== null && (
+                <line
+                  x1={chart.across(months)}
+                  x2={chart.across(months)}
+                  y1={MARGIN.top}
+                  y2={HEIGHT - MARGIN.bottom}
+                  stroke="var(--found-line)"
+                  strokeDasharray="3 3"
+                />
+              )}
               <path d={chart.path} fill="none" stroke="var(--color-base-content)" strokeWidth={2} />
             </svg>
             {ordered.map(({ month, percent }, index) => (
