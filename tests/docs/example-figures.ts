@@ -1,6 +1,8 @@
 // What the examples of the core's doc comments take for granted, by the names they use.
 import { rationalWeight } from "@/core/annuity";
 import { addMonths, type DayNumber, parseIsoDate } from "@/core/calendar";
+import { keptFor } from "@/core/horizon";
+import { wholly } from "@/core/horizon/exact";
 import { rationalRate } from "@/core/interest";
 import { evaluateLease, type LeaseDeal } from "@/core/kinds/lease";
 import { implicitRate } from "@/core/kinds/lease/pricing/implicit-rate";
@@ -12,6 +14,7 @@ import type { DealToFit, LoanProgram } from "@/core/programs";
 import type { Result } from "@/core/result";
 import type { Charge } from "@/core/structure";
 import { dealWith, PLAIN, quoteOf } from "../core/deals";
+import { answered, KEEP_FOR, LOAN as KEPT_LOAN } from "../core/horizon/worked-deal";
 
 function value<Value>(result: Result<Value>): Value {
   if (!result.ok) throw new Error(result.failure.sentence);
@@ -111,7 +114,22 @@ const newVehicles: LoanProgram = {
   ...{ reserve: null, balloon: null, fee: null },
 };
 
+const keptAsked = {
+  quotes: [answered(KEPT_LOAN)],
+  chosen: 0,
+  keepFor: { ...KEEP_FOR, value: ofListPrice() },
+};
+
+/** The curve of a deal whose vehicle lists at 42,000.00. */
+function ofListPrice() {
+  return { ...KEEP_FOR.value, listPrice: 4_200_000 };
+}
+
 export const FIGURES: Record<string, unknown> = {
+  keptAsked,
+  kept: value(keptFor(keptAsked)),
+  campervans: { curve: KEEP_FOR.value, of: 4_200_000, decimals: 2 },
+  wholly,
   deal,
   rebated,
   origination,

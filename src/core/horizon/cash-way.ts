@@ -30,7 +30,7 @@ export type CashPrice = {
 };
 
 /** The taxes of a purchase: whose they are, and whether they are in the price. */
-export type PurchaseTaxes = { from: TaxesFrom; taxes: readonly Tax[]; isIncluded: boolean };
+type PurchaseTaxes = { from: TaxesFrom; taxes: readonly Tax[]; isIncluded: boolean };
 
 /**
  * Whose taxes a purchase in cash is reckoned with: the chosen option's; where that is a lease, those of the deal's first

@@ -34,7 +34,7 @@ const MORE_DECIMALS = 3;
  *
  * @param asked as of `keptFor`
  * @param way one of its ways
- * @example keptWorking(asked, kept.ways[1]).value.filled // "4,000.00 + 25,351.56 + 15,810.27 − 22,440.00"
+ * @example keptWorking(keptAsked, kept.ways[1]).value.filled // "4,000.00 + 25,351.56 + 15,810.27 − 22,440.00"
  */
 export function keptWorking(asked: HorizonAsked, way: KeptWay): Result<WorkingStep> {
   const laid = horizonOf(asked);

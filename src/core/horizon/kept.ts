@@ -68,7 +68,7 @@ export type Kept = {
  * @param asked answered options with dates of signing, and what is assumed
  * @param against the option that the others are set against, from 0; null for cash; the chosen one where left out
  * @returns the ways, cash first; or a failure where the chosen option has no answer, no date of signing or no vehicle
- * @example keptFor({ quotes: [loan], chosen: 0, keepFor }).value.ways[1].net // 2272183
+ * @example keptFor(keptAsked).value.ways[1].net // 2272183
  */
 export function keptFor(asked: HorizonAsked, against: number | null = asked.chosen): Result<Kept> {
   const laid = horizonOf(asked);
@@ -97,10 +97,10 @@ export function keptFor(asked: HorizonAsked, against: number | null = asked.chos
   });
 }
 
-export type Standings = { standing: Standing; other?: Standing }[];
+type Standings = { standing: Standing; other?: Standing }[];
 
 /** How each way stands after some months: of a lease that is not over, the end that costs less. */
-export function standingsOn(horizon: Horizon, months: number): Standings {
+function standingsOn(horizon: Horizon, months: number): Standings {
   const found: Standings = [];
   for (const summed of horizon.ways) {
     const ending = summed.way.endingOn(lastDay(summed, months));

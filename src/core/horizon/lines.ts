@@ -28,7 +28,7 @@ const SHORTEST = 12;
  *
  * @param asked as of {@link keptFor}
  * @param months up to when; as above where left out
- * @example costLines({ quotes: [loan], chosen: 0, keepFor }).value.lines[1].net[35] // 2272183
+ * @example costLines(keptAsked).value.lines[1].net[35] // 2272183
  */
 export function costLines(asked: HorizonAsked, months?: number): Result<CostLines> {
   const first = horizonOf(asked, months);

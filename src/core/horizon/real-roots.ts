@@ -13,7 +13,7 @@ const MOST_DOUBLINGS = 12;
  * line into stretches on which the sum times `e^(sτ)` only rises or only falls, and each is halved down to its place.
  *
  * @param terms parts by time, each time once, no amount 0
- * @example signChanges([{ time: 0, amount: -100 }, { time: 1, amount: 104 }]) // [Math.log(1.04)]
+ * @example signChanges([{ time: 0, amount: -100 }, { time: 1, amount: 104 }])[0] // 0.0392207131…
  */
 export function signChanges(terms: readonly Term[]): number[] {
   const change = terms.findIndex(

@@ -18,7 +18,7 @@ const HIGHEST_RETURN = 1_000_000;
 export type Standing = { summed: Summed; ending: Ending };
 
 /** What ties are looked for with. */
-export type TieTerms = {
+type TieTerms = {
   /** How long the vehicle is kept. */
   months: number;
   driven: number;

@@ -15,7 +15,7 @@ export type ValueTerms = {
  * A curve's percent at an age, exactly: straight between its points, and level before the first and after the last.
  *
  * @param points by month, each once
- * @example percentAt([{ month: 0, percent: "100" }, { month: 12, percent: "78" }], wholly(6)) // 89
+ * @example percentAt([{ month: 0, percent: "100" }, { month: 12, percent: "78" }], wholly(6)) // { numerator: 1068n, denominator: 12n }
  */
 export function percentAt(points: readonly CurvePoint[], months: Exact): Exact {
   const isReached = ({ month }: CurvePoint) =>

@@ -4,7 +4,7 @@ import type { Frame } from "./frame";
 import { monthTicks } from "./month-ticks";
 
 /** What a vehicle is worth at a month, in percent. */
-export type ValuePoint = { month: number; percent: number };
+type ValuePoint = { month: number; percent: number };
 
 /** A curve of values: everything of the chart but its words and colors. */
 export type ValueChart = {

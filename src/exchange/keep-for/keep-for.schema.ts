@@ -1,6 +1,5 @@
 import Type from "typebox";
 import { LONGEST_KEPT, MOST_DRIVEN } from "@/core/horizon";
-import { MOST_OPTIONS } from "../deal-document/most-options";
 import { Amount, exact, OneOf, Percent, seen, Whole } from "../schema";
 import { PriceOfDistance } from "../schema/distance.schema";
 import { LineName } from "../structure/structure.schema";
@@ -42,7 +41,7 @@ const Unit = OneOf("mi", "km");
 export const HouseCurveSchema = exact({ name: LineName, unit: Unit, ...CURVE });
 
 /** How long a vehicle is kept, and what is assumed of that. */
-const KEEP_FOR = {
+export const KEEP_FOR = {
   months: seen(Months),
   distance: seen(Driven),
   unit: seen(Unit),
@@ -76,24 +75,5 @@ export const KeepForSchema = exact(KEEP_FOR);
 /** What becomes of the vehicle after the end of what was agreed. */
 export const AfterEndWord = OneOf("buy", "again", "handBack");
 
-/** The same as it is filed: what becomes of each option stands with it, by the option's number. */
-export const FiledKeepForSchema = exact({
-  ...KEEP_FOR,
-  after: Type.Optional(
-    Type.Array(
-      exact({
-        option: Type.Integer({
-          minimum: 1,
-          maximum: MOST_OPTIONS,
-          description: `the number of an option, from 1 to ${MOST_OPTIONS}`,
-        }),
-        then: AfterEndWord,
-      }),
-      { maxItems: MOST_OPTIONS, description: `a list of at most ${MOST_OPTIONS} options` },
-    ),
-  ),
-});
-
 export type KeepForFile = Type.Static<typeof KeepForSchema>;
-export type FiledKeepFor = Type.Static<typeof FiledKeepForSchema>;
 export type HouseCurve = Type.Static<typeof HouseCurveSchema>;

@@ -3,12 +3,12 @@ import { staysCheaperFrom } from "@/core/horizon";
 import type { Segment } from "../kinds/kind/segment";
 
 /** How what stands in the sentences is written. */
-export type TieWriter = { money: (minor: number) => string; number: (text: string) => string };
+type TieWriter = { money: (minor: number) => string; number: (text: string) => string };
 
 type Sentence = readonly Segment<never>[];
 
 /** Two ways, and what is said of where they tie. */
-export type TieTold = { way: KeptWay; sentences: Sentence[] };
+type TieTold = { way: KeptWay; sentences: Sentence[] };
 
 const HUNDREDTHS = 100;
 const RETURN_DECIMALS = 4;

@@ -11,9 +11,9 @@ import type { FiledAsides } from "../deal-document/asides.schema";
 import type { DealFile } from "../deal-file";
 import { checkDealFile } from "../deal-file/parse";
 import { type Applicant, type DealerFile, dealerApart } from "../dealer";
-import type { FiledKeepFor } from "../keep-for/keep-for.schema";
 import { proposedNames } from "../option-words";
 import { type Place, placeOfLocale } from "../place/places";
+import type { FiledKeepFor } from "./filed-keep-for.schema";
 import type { DealFrame } from "./whole-deal.schema";
 
 /** What of version 1 of a file stands once for all options of version 2. */

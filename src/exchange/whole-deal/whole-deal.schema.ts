@@ -4,10 +4,10 @@ import { ASIDES_OF_AN_OPTION, ASIDES_OF_THE_DEAL } from "../deal-document/asides
 import { Line, Notes, UseMember } from "../deal-document/document.schema";
 import { LeaseFileSchema, LoanFileSchema } from "../deal-file/deal-file.schema";
 import { ApplicantSchema, DealerFileSchema } from "../dealer/dealer.schema";
-import { FiledKeepForSchema } from "../keep-for/keep-for.schema";
 import { PlaceMember } from "../place/place.schema";
 import { Amount, Currency, exact, OneOf } from "../schema";
 import { StockNumber } from "../stock/stock.schema";
+import { FiledKeepForSchema } from "./filed-keep-for.schema";
 
 const FRAME = {
   format: Type.Literal("kellux-deal", { description: '"kellux-deal"' }),

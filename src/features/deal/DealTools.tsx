@@ -1,7 +1,9 @@
-import { FileDown } from "lucide-react";
+import { FileDown, MonitorUp } from "lucide-react";
 import { lazy, memo, Suspense, useEffect, useState } from "react";
+import { useKeys } from "@/features/focus/use-keys";
 import type { SaveStatus } from "@/features/saving/autosave";
 import { SaveStatusLine } from "@/features/saving/SaveStatusLine";
+import type { CustomerAsk } from "./customer/CustomerDesk";
 import { DealStatusField } from "./DealStatusField";
 import { useFrame } from "./desk/desk-context";
 import { deskDocument } from "./desk/desk-state";
@@ -18,6 +20,12 @@ const PapersMenu = lazy(() =>
   import("./papers/PapersMenu").then(({ PapersMenu: menu }) => ({ default: menu })),
 );
 
+// Another screen is for when the customer sits there.
+const CustomerDesk = lazy(() =>
+  import("./customer/CustomerDesk").then(({ CustomerDesk: desk }) => ({ default: desk })),
+);
+
+const SCREEN = <MonitorUp size={16} aria-hidden="true" />;
 const EXPORT = <FileDown size={16} aria-hidden="true" />;
 
 type Props = {
@@ -38,6 +46,13 @@ export const DealTools = memo(function DealTools(props: Props) {
   const { dealId, fileName, status, isUnreadable, hasSteps, isOpen } = props;
   const { now } = useFrame();
   const [hasPapers, setPapers] = useState(false);
+  const [asked, setAsked] = useState<CustomerAsk>();
+  const ask = (what: CustomerAsk["what"]) => setAsked({ what, count: (asked?.count ?? 0) + 1 });
+  useKeys(event => {
+    if (event.key !== "F9") return;
+    event.preventDefault();
+    ask("here");
+  });
   useEffect(() => {
     savedNow.dealId = dealId;
     savedNow.version = status.kind === "saved" ? status.version : undefined;
@@ -68,6 +83,23 @@ export const DealTools = memo(function DealTools(props: Props) {
         {EXPORT}
         <span className="sr-only">Export deal</span>
       </button>
+      <div className="relative">
+        <button
+          type="button"
+          className="btn btn-ghost btn-sm px-2"
+          data-customer-screen
+          title="Customer screen (F9)"
+          aria-label="Customer screen"
+          onClick={() => ask("panel")}
+        >
+          {SCREEN}
+        </button>
+        {asked && (
+          <Suspense fallback={null}>
+            <CustomerDesk dealId={dealId} asked={asked} />
+          </Suspense>
+        )}
+      </div>
       <div className="relative">
         <button
           type="button"

@@ -12,6 +12,7 @@ const SHORTCUTS: readonly (readonly [keys: string, does: string])[] = [
     "Ctrl .",
     "The dealer’s side, opened or closed everywhere; it closes by itself after five minutes without a key",
   ],
+  ["F9", "On a deal: the customer’s screen over the desk, and back"],
   ["Ctrl Z", "Undo; in all options of the deal"],
   ["Ctrl Shift Z", "Redo"],
   ["F2", "In a line’s figure: to its links and choices, ← → from one to the next, F2 back"],

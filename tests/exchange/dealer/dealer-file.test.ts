@@ -129,13 +129,6 @@ test.each([
   }
 });
 
-test.each(["keepFor"])("%s is refused by name at the deal until it has its place", name => {
-  expect(parsed({ ...FRAME, [name]: "x", options: [OPTION] })).toEqual({
-    ok: false,
-    sentence: `${name} is not known.`,
-  });
-});
-
 test("who lends is of the option and the customer's to see; what a lender asks of the customer is not", () => {
   const applicant = { score: 704, income: "5200.00", housing: "1100.00", debts: "640.00" };
   const file = { ...FRAME, applicant, options: [{ ...OPTION, lender: "Quillon Mutual" }] };

@@ -26,6 +26,17 @@ export type CostAsked = {
 /** A cost paper, or why there is none. */
 type CostPaper = { ok: true; title: string; blocks: readonly Block[] } | { ok: false; sentence: string };
 
+/** The same few facts of every option, for its customer; null where a kind has none. */
+export type CustomerFacts = {
+  payment: string;
+  payments: string;
+  atSigning: string;
+  totalCost: string;
+  apr: string | null;
+  /** What is owned at the end. */
+  atEnd: string;
+};
+
 /** What of a kind of deal stands on papers. */
 export type PaperKind<Quote> = {
   /** The answer in one line, over its table. */
@@ -34,6 +45,8 @@ export type PaperKind<Quote> = {
   sentence(quote: Quote, write: SentenceWriter): readonly Segment<string>[];
   /** What options are set side by side by: each figure's name, the same in every kind that has it, and the figure. */
   compared(quote: Quote, write: SentenceWriter): readonly (readonly [name: string, text: string])[];
+  /** What stands on an option's card on the customer's screen. */
+  facts(quote: Quote, write: SentenceWriter): CustomerFacts;
   /** From the price to what is financed, and what that is called. */
   tally(quote: Quote): { lines: readonly PaperLine[]; name: string; total: number };
   /** What the figures take for granted, in sentences. */

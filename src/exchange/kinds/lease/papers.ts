@@ -3,7 +3,7 @@ import { leaseChart } from "../../charts/chart-lines";
 import type { PaperKind } from "../kind/paper-kind";
 import { costOfLease } from "./cost-paper";
 import { leaseLine } from "./words/line";
-import { leaseSentence } from "./words/sentence";
+import { leaseSentence, leaseTerm } from "./words/sentence";
 
 /** What of a lease stands on papers: no rate of any kind. */
 export const LEASE_PAPERS: PaperKind<LeaseQuote> = {
@@ -17,6 +17,14 @@ export const LEASE_PAPERS: PaperKind<LeaseQuote> = {
     ["Total of payments", money(quote.totalOfPayments)],
     ["At the end", `hand it back, or ${money(quote.residual)}`],
   ],
+  facts: (quote, { money }) => ({
+    payment: money(quote.payment),
+    payments: leaseTerm(quote),
+    atSigning: money(quote.dueAtSigning.total),
+    totalCost: money(quote.totalIfReturned),
+    apr: null,
+    atEnd: `nothing: hand it back, or buy it for ${money(quote.residual)}`,
+  }),
   tally: ({ lines, cost }) => ({
     lines: lines.map(({ name, sign, amount }) => ({ name, sign: sign < 0 ? -1 : 1, amount })),
     name: "Adjusted capitalized cost",

@@ -76,6 +76,26 @@ export const LOAN_PAPERS: PaperKind<LoanQuote> = {
       ["At the end", quote.balloon > 0 ? `${money(quote.balloon)} to pay, then yours` : "yours"],
     ];
   },
+  facts: (quote, { money, say }) => {
+    const apr = aprOf(quote);
+    const { payments, payment, finalPayment, dueAtSigning, totalCost, balloon, filled } = quote;
+    const isReturnable = balloon > 0 && filled.plan.balloon?.returnable !== undefined;
+    return {
+      payment: money(payments === 1 ? finalPayment : payment),
+      payments: term(quote)
+        .map(piece => (typeof piece === "string" ? piece : "strong" in piece ? piece.strong : piece.text))
+        .join("")
+        .replace(/^over /, "")
+        .replace(/ of$/, ""),
+      atSigning: money(dueAtSigning.total),
+      totalCost: money(totalCost),
+      apr: apr === undefined ? null : say(`${apr} %`),
+      atEnd:
+        balloon === 0
+          ? "it is yours"
+          : `${money(balloon)} to pay, then it is yours${isReturnable ? "; or give it back" : ""}`,
+    };
+  },
   tally: ({ lines, loanAmount }) => ({
     lines: lines.map(({ name, sign, amount }) => ({ name, sign: sign < 0 ? -1 : 1, amount })),
     name: "Loan amount",

@@ -56,6 +56,13 @@ function atEnd({ residual, purchaseTax, filled }: LeaseQuote, money: SentenceWri
   ];
 }
 
+/** How many payments there are, as a phrase: "36 monthly payments". */
+export function leaseTerm({ payments, filled }: LeaseQuote): string {
+  const { frequency, inAdvance } = filled.plan;
+  if (inAdvance === payments) return "paid at once";
+  return `${payments} ${FREQUENCY_NAMES[frequency].adjective} ${payments === 1 ? "payment" : "payments"}`;
+}
+
 /** "36 months"; where it is not paid monthly, the time and how many payments. */
 function term(payments: number, frequency: Frequency): string {
   if (frequency === "monthly") return `${payments} ${payments === 1 ? "month" : "months"}`;

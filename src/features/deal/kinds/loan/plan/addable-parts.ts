@@ -72,7 +72,10 @@ export const ADDABLE_PARTS: readonly AddablePart[] = [
     }),
     takeOut: plan => {
       const { returnable: _, ...balloon } = plan.balloon ?? { amount: "0" };
-      return { ...plan, balloon: balloon as NonNullable<PlanFile["balloon"]> };
+      // One that was added for this alone goes with it.
+      return "amount" in balloon && Number(balloon.amount) === 0
+        ? without("balloon")(plan)
+        : { ...plan, balloon: balloon as NonNullable<PlanFile["balloon"]> };
     },
   },
   plain("interestOnly"),

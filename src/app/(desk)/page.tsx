@@ -3,7 +3,7 @@ import type { RegisterAsked } from "@/server/contract";
 import { Refusal } from "@/server/refusal";
 import { readRegisterAsked, registerPage } from "@/server/register";
 import { serverStore } from "@/server/store";
-import { houseSettings } from "./house";
+import { houseSettings } from "../house";
 
 type Props = { searchParams: Promise<Record<string, string | string[] | undefined>> };
 

@@ -1,6 +1,6 @@
 import type { Metadata } from "next";
 import { FiguresScreen } from "@/features/questions/FiguresScreen";
-import { houseSettings } from "../house";
+import { houseSettings } from "../../house";
 
 export const metadata: Metadata = { title: "Figures" };
 

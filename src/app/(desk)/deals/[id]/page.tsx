@@ -5,7 +5,7 @@ import { DealDesk } from "@/features/deal/DealDesk";
 import { findDealJson } from "@/server/deals";
 import { isDealId } from "@/server/door";
 import { serverStore } from "@/server/store";
-import { houseSettings } from "../../house";
+import { houseSettings } from "../../../house";
 
 type Props = { params: Promise<{ id: string }> };
 

@@ -2,7 +2,7 @@ import type { Metadata } from "next";
 import { SettingsScreen } from "@/features/settings/SettingsScreen";
 import { keptCopies } from "@/server/backups";
 import { dataFolder } from "@/server/data-folder";
-import { houseSettings } from "../house";
+import { houseSettings } from "../../house";
 
 export const metadata: Metadata = { title: "Settings" };
 

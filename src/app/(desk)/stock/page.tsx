@@ -2,7 +2,7 @@ import type { Metadata } from "next";
 import { StockScreen } from "@/features/stock/StockScreen";
 import { openStock } from "@/server/stock";
 import { serverStore } from "@/server/store";
-import { houseSettings } from "../house";
+import { houseSettings } from "../../house";
 
 export const metadata: Metadata = { title: "Stock" };
 

@@ -1,7 +1,7 @@
 import type { Tax } from "@/core";
 import { fileReader } from "../reading";
-import type { Settings } from "../settings";
 import { readStructure } from "../structure";
+import type { Settings } from "./settings.schema";
 
 /** The taxes that the house has in every deal, for a purchase whose own are not known. */
 export function usualTaxes(

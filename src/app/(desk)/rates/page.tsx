@@ -1,6 +1,6 @@
 import type { Metadata } from "next";
 import { RatesScreen } from "@/features/rates/RatesScreen";
-import { houseSettings } from "../house";
+import { houseSettings } from "../../house";
 
 export const metadata: Metadata = { title: "Rates" };
 

@@ -1,6 +1,6 @@
 import type { Metadata } from "next";
 import { EarnedScreen } from "@/features/earned/EarnedScreen";
-import { houseSettings } from "../house";
+import { houseSettings } from "../../house";
 
 export const metadata: Metadata = { title: "Earned" };
 

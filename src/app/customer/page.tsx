@@ -1,0 +1,11 @@
+import type { Metadata } from "next";
+import { CustomerWindow } from "@/features/customer-screen/CustomerWindow";
+import { houseSettings } from "../house";
+
+export const metadata: Metadata = { title: { absolute: "Customer screen" } };
+
+/** The customer's window: the server gives it nothing of any deal. */
+export default async function CustomerPage() {
+  const { settings } = await houseSettings();
+  return <CustomerWindow house={settings.houseName} />;
+}
