@@ -46,8 +46,8 @@ type CustomerAsked = {
   house: string;
   today: number;
   notation: Notation;
-  /** What keeping the vehicle comes to, with the names of all options. */
-  kept?: { kept: Kept; names: readonly string[] } | undefined;
+  /** What keeping the vehicle comes to, with the names of all options and the numbers of those that are left out. */
+  kept?: { kept: Kept; names: readonly string[]; hidden: ReadonlySet<number> } | undefined;
   /** What is tried on the option that is looked at. */
   early?: { tried: ExtraFile; repaid: RepaidEarly } | undefined;
 };
@@ -93,11 +93,13 @@ export function customerContent(asked: CustomerAsked): CustomerContent {
 type Write = ReturnType<typeof sentenceWriter>;
 
 function keptOf(
-  { kept, names }: NonNullable<CustomerAsked["kept"]>,
+  { kept, names, hidden }: NonNullable<CustomerAsked["kept"]>,
   { asides }: DealForCustomers,
   { money, say }: Write,
 ): NonNullable<CustomerContent["kept"]> {
-  const { months = 0, distance = 0, unit = "mi" } = asides?.keepFor ?? {};
+  const { months = 0, distance = 0, unit = "mi", todaysMoney = false } = asides?.keepFor ?? {};
+  const ways = kept.ways.filter(({ option }) => option === null || !hidden.has(option));
+  const least = Math.min(...ways.map(({ net }) => net));
   return {
     says: [
       "Kept for ",
@@ -106,13 +108,13 @@ function keptOf(
       { strong: say(`${distance.toLocaleString("en-US")} ${unitName(unit)}`) },
       " a year, it will be worth ",
       { strong: money(kept.value) },
-      ". What it costs you to finance and use it, without insurance, fuel and repairs:",
+      `. What it costs you to finance and use it${todaysMoney ? ", in today’s money" : ""}, without insurance, fuel and repairs:`,
     ],
-    ways: kept.ways.map((way, index) => ({
+    ways: ways.map(way => ({
       name: wayName(way, names),
       net: money(way.net),
       aMonth: money(way.aMonth),
-      isLeast: index === kept.least,
+      isLeast: way.net === least,
     })),
   };
 }

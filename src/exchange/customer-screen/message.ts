@@ -7,11 +7,11 @@ export const CUSTOMER_CHANNEL = "kellux-customer";
 type Sent = { deal: string; number: number; at: number };
 
 /**
- * A message to the customer's window: what it shows, `asOf` when where that is frozen, and whether the officer has just put
- * this deal on it; that nothing changed; that the deal is left.
+ * A message to the customer's window: what it shows, `asOf` when where that is frozen, and when the officer has put this deal
+ * on it; that nothing changed; that the deal is left.
  */
 export type CustomerMessage =
-  | (Sent & { kind: "shown"; content: CustomerContent; asOf: string | null; isTaken: boolean })
+  | (Sent & { kind: "shown"; content: CustomerContent; asOf: string | null; takenAt: number })
   | (Sent & { kind: "beat" })
   | (Sent & { kind: "left" });
 

@@ -111,7 +111,7 @@ function Cards({ cards }: { cards: NonNullable<CustomerContent["cards"]> }) {
   );
 }
 
-const HEIGHT = 300;
+const HEIGHT = 230;
 /** The bars below what is owed are left out. */
 const MARGIN = { top: 14, right: 16, bottom: -40, left: 84 };
 const NOT_YET = 0;

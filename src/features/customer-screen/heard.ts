@@ -7,12 +7,13 @@ export type Heard = {
   number: number;
   at: number;
   heardMs: number;
+  takenAt: number;
   content: CustomerContent;
   asOf: string | null;
 } | null;
 
 /**
- * What the window knows after a message. Another deal takes its place only where the officer has just put it there; what
+ * What the window knows after a message. Another deal takes its place only where the officer has put it there later; what
  * comes late is left out.
  *
  * @param now what it knew
@@ -21,11 +22,11 @@ export type Heard = {
 export function afterMessage(now: Heard, message: CustomerMessage, nowMs: number): Heard {
   const { deal, number, at } = message;
   if (message.kind === "shown") {
-    const { content, asOf, isTaken } = message;
+    const { content, asOf, takenAt } = message;
     const isLate =
       now !== null && now.deal === deal && (at < now.at || (at === now.at && number <= now.number));
-    const isOther = now !== null && now.deal !== deal && !isTaken;
-    return isLate || isOther ? now : { deal, number, at, heardMs: nowMs, content, asOf };
+    const isOther = now !== null && now.deal !== deal && takenAt <= now.takenAt;
+    return isLate || isOther ? now : { deal, number, at, heardMs: nowMs, takenAt, content, asOf };
   }
   if (now === null || now.deal !== deal) return now;
   return message.kind === "left" ? null : { ...now, number, at, heardMs: nowMs };

@@ -28,7 +28,7 @@ export function CustomerDesk({ dealId, asked }: Props) {
   const [frozen, setFrozen] = useState<{ asOf: string } | null>(null);
   const [hasPanel, setPanel] = useState(false);
   const [isHere, setHere] = useState(false);
-  const [taken, setTaken] = useState(0);
+  const [takenAt, setTakenAt] = useState<number | null>(null);
   const [kept, setKept] = useState<Kept | null>(null);
   useEffect(() => {
     if (asked.what === "panel") setPanel(now => !now);
@@ -47,9 +47,9 @@ export function CustomerDesk({ dealId, asked }: Props) {
   const held = useRef(live);
   if (!frozen) held.current = live;
   const asOf = frozen?.asOf ?? null;
-  useSender(dealId, held.current, asOf, taken);
+  useSender(dealId, held.current, asOf, takenAt);
   const openWindow = () => {
-    setTaken(taken + 1);
+    setTakenAt(Date.now());
     const opened = window.open("/customer", "kellux-customer", "popup,width=1280,height=800");
     if (!opened) notify.error("The browser keeps the window from opening; allow it for this address.");
   };
@@ -107,7 +107,10 @@ function KeptFor({ onKept }: { onKept: (kept: Kept | null) => void }) {
 function Here({ onClose, children }: { onClose: () => void; children: React.ReactNode }) {
   const dialog = useRef<HTMLDialogElement>(null);
   useEffect(() => {
-    dialog.current?.showModal();
+    const { current } = dialog;
+    current?.showModal();
+    // Closed, it gives the focus back to where it was.
+    return () => current?.close();
   }, []);
   useKeys(event => {
     if (event.key !== "Escape") return;

@@ -23,8 +23,8 @@ export function CustomerPanel(props: Props) {
   const answered = options.filter(({ state }) => state.answer.ok);
   return (
     <Panel label="Customer screen" onClose={onClose}>
-      <div className="grid w-80 max-w-full gap-3 px-4 py-3 text-base">
-        <div className="flex flex-wrap gap-2">
+      <div className="grid gap-x-6 gap-y-3 px-4 py-3 text-base md:grid-cols-2">
+        <div className="flex flex-wrap gap-2 md:col-span-2">
           {/* biome-ignore lint/a11y/noAutofocus: the panel was just asked for, and this is what comes next */}
           <button type="button" className="btn btn-primary btn-sm" autoFocus onClick={onWindow}>
             Open its window
@@ -62,7 +62,7 @@ export function CustomerPanel(props: Props) {
           checked={asOf !== null}
           onChange={() => onFreeze(asOf === null)}
         />
-        <p className="text-faint text-sm">
+        <p className="text-faint text-sm md:col-span-2">
           It follows this desk, and shows nothing that the customer may not see. It goes blank when the deal
           is left.
         </p>

@@ -64,7 +64,13 @@ function contentOf({ state, names, parts, hidden, house, notation, kept }: Asked
     house,
     today: parseIsoDate(localToday()) ?? 0,
     notation,
-    kept: kept ? { kept, names: state.options.map(({ id }) => names.get(id) ?? "") } : undefined,
+    kept: kept
+      ? {
+          kept,
+          names: state.options.map(({ id }) => names.get(id) ?? ""),
+          hidden: new Set(state.options.flatMap(({ id }, index) => (hidden.has(id) ? [index] : []))),
+        }
+      : undefined,
     early: tried && parts.has("early") ? earlyOf(own.quote as LoanQuote, tried) : undefined,
   });
 }
