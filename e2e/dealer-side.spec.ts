@@ -118,6 +118,34 @@ const textOf = async (page: Page) =>
     await page.evaluate(() => JSON.stringify([{ ...localStorage }, { ...sessionStorage }])),
   ].join("\n");
 
+/** Opens the customer's window with everything on it, and listens to all that goes over to it. */
+async function expectSafeScreen(page: Page, deal: DealScreen, customer: string): Promise<void> {
+  await page.evaluate(() => {
+    const said: string[] = [];
+    new BroadcastChannel("kellux-customer").onmessage = ({ data }) => said.push(JSON.stringify(data));
+    Object.assign(window, { said });
+  });
+  await page.getByRole("button", { name: "Customer screen" }).click();
+  const panel = page.getByRole("region", { name: "Customer screen" });
+  for (const part of await panel.getByRole("group", { name: "On it" }).getByRole("checkbox").all())
+    await part.check();
+  const [screen] = await Promise.all([
+    page.waitForEvent("popup"),
+    panel.getByRole("button", { name: "Open its window" }).click(),
+  ]);
+  await page.keyboard.press("Escape");
+  await deal.type({ Customer: `${customer} and others` });
+  await expect(screen.getByTestId("customer-screen")).toContainText(`${customer} and others`);
+  await deal.type({ Customer: customer });
+  await expect(screen.getByTestId("customer-screen")).not.toContainText("and others");
+  const said: string[] = await page.evaluate(() => (window as unknown as { said: string[] }).said);
+  expect(said.some(text => text.includes('"shown"'))).toBe(true);
+  expect(said.filter(text => TOLD.test(text))).toEqual([]);
+  expect(TOLD.test(await textOf(screen))).toBe(false);
+  await screen.close();
+  await expect(deal.status.last()).toContainText(/^Saved \d/);
+}
+
 test("nothing of the dealer's side is on a page, on the wire, in the browser or in a file before it is asked for", async ({
   page,
 }) => {
@@ -188,6 +216,7 @@ test("nothing of the dealer's side is on a page, on the wire, in the browser or 
   }
   await deal.type({ Customer: "Telltale Quince-Vale" });
   await deal.saved();
+  await expectSafeScreen(page, deal, "Telltale Quince-Vale");
   const exported = async (press: () => Promise<void>) => {
     const [download] = await Promise.all([page.waitForEvent("download"), press()]);
     return readFile(await download.path(), "utf8");
@@ -239,6 +268,7 @@ test("nothing of the dealer's side is on a page, on the wire, in the browser or 
   await expect(page.getByLabel("Cost of Gap cover")).toHaveValue("7,395.18");
   await expect(page.getByLabel("Worth of Ostrel U1")).toHaveValue("7,395.18");
   expect(await exported(() => page.getByRole("button", { name: "Export with costs" }).click())).toMatch(TOLD);
+  await expectSafeScreen(page, deal, "Telltale Quince-Vail");
   // What is printed may be handed over.
   await page.emulateMedia({ media: "print" });
   await expect(page.getByLabel("Cost of Gap cover")).toBeHidden();

@@ -16,9 +16,8 @@ type Spans = NonNullable<CustomerContent["sentence"]>;
 export function CustomerScreen({ content, asOf }: Props) {
   const { house, customer, vehicle, date, sentence, cards, owed, kept, extras, early } = content;
   return (
-    <main
+    <div
       className="min-h-dvh bg-base-100 px-[4vw] py-[3.5vh] text-[clamp(1.125rem,1.5vw,1.75rem)] leading-snug"
-      aria-label="Customer screen"
       data-testid="customer-screen"
     >
       <header className="flex flex-wrap items-baseline gap-x-6">
@@ -28,7 +27,9 @@ export function CustomerScreen({ content, asOf }: Props) {
           {asOf && <b className="ml-4 font-semibold text-warning">as of {asOf}</b>}
         </p>
       </header>
-      {vehicle && <h1 className="mt-[2vh] font-semibold text-[1.5em]">{vehicle}</h1>}
+      <h1 className={vehicle ? "mt-[2vh] font-semibold text-[1.5em]" : "sr-only"}>
+        {vehicle || "What is proposed"}
+      </h1>
       {sentence && (
         <p className="mt-[1.5vh] font-serif text-[1.35em] leading-relaxed" data-testid="customer-sentence">
           <Spans spans={sentence} />
@@ -47,7 +48,7 @@ export function CustomerScreen({ content, asOf }: Props) {
         </Part>
       )}
       <p className="mt-[3vh] text-faint text-lg">Figures hold for the dates shown.</p>
-    </main>
+    </div>
   );
 }
 

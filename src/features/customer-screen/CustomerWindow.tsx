@@ -16,18 +16,29 @@ export function CustomerWindow({ house }: { house: string }) {
   const [heard, setHeard] = useState<Heard>(null);
   useEffect(() => {
     const channel = new BroadcastChannel(CUSTOMER_CHANNEL);
-    channel.onmessage = ({ data }: MessageEvent<CustomerMessage | CustomerHello>) => {
-      if (data.kind !== "hello") setHeard(now => afterMessage(now, data, performance.now()));
+    const ask = () => channel.postMessage({ kind: "hello" } satisfies CustomerHello);
+    let now: Heard = null;
+    const put = (next: Heard) => {
+      if (next !== now) setHeard(next);
+      now = next;
     };
-    const timer = setInterval(() => setHeard(now => afterSilence(now, performance.now())), LOOK_MS);
-    channel.postMessage({ kind: "hello" } satisfies CustomerHello);
+    channel.onmessage = ({ data }: MessageEvent<CustomerMessage | CustomerHello>) => {
+      if (data.kind === "hello") return;
+      // Who was silent for too long speaks again.
+      if (data.kind === "beat" && now === null) ask();
+      put(afterMessage(now, data, performance.now()));
+    };
+    const timer = setInterval(() => put(afterSilence(now, performance.now())), LOOK_MS);
+    ask();
     return () => {
       clearInterval(timer);
       channel.close();
     };
   }, []);
   return heard ? (
-    <CustomerScreen content={heard.content} asOf={heard.asOf} />
+    <main>
+      <CustomerScreen content={heard.content} asOf={heard.asOf} />
+    </main>
   ) : (
     <main className="grid min-h-dvh place-items-center bg-base-100 p-8" data-testid="customer-blank">
       <p className="font-semibold font-serif text-4xl text-primary">{house}</p>

@@ -30,10 +30,11 @@ const MOST_POINTS = 60;
 export function WorthCurve({ points, months, longest, notation, onPoints }: Props) {
   const frame = useRef<HTMLDivElement>(null);
   const width = useWidth(frame, NOT_YET);
+  // The list stays in the order in which it was typed, so that a month that is being typed keeps its place.
   const ordered = [...points].sort((one, other) => one.month - other.month);
   const far = Math.max(longest, ordered.at(-1)?.month ?? 0, 12);
   const put = (index: number, next: Partial<Points[number]>) =>
-    onPoints(ordered.map((point, at) => (at === index ? { ...point, ...next } : point)));
+    onPoints(points.map((point, at) => (at === index ? { ...point, ...next } : point)));
   const chart =
     width === NOT_YET
       ? null
@@ -83,15 +84,21 @@ export function WorthCurve({ points, months, longest, notation, onPoints }: Prop
                 index={index}
                 month={month}
                 percent={Number(percent)}
-                onPercent={next => put(index, { percent: String(next) })}
+                onPercent={next =>
+                  put(
+                    points.findIndex(each => each.month === month),
+                    { percent: String(next) },
+                  )
+                }
               />
             ))}
           </>
         )}
       </div>
       <ul className="mt-1 flex flex-wrap gap-x-3 gap-y-1 text-sm" aria-label="Points of the curve">
-        {ordered.map(({ month, percent }, index) => (
-          <li key={month} className="flex items-center gap-1">
+        {points.map(({ month, percent }, index) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a point is known by its place while its month is typed
+          <li key={index} className="flex items-center gap-1">
             <TypedFigure
               label={`Point ${index + 1}: month`}
               className="w-14"
@@ -101,7 +108,7 @@ export function WorthCurve({ points, months, longest, notation, onPoints }: Prop
               read={text => {
                 const read = readMonths(text, notation, 0);
                 const isTaken =
-                  "value" in read && ordered.some((other, at) => at !== index && other.month === read.value);
+                  "value" in read && points.some((other, at) => at !== index && other.month === read.value);
                 return isTaken ? { sentence: "There is a point at that month already." } : read;
               }}
               put={value => put(index, { month: value })}
@@ -118,13 +125,13 @@ export function WorthCurve({ points, months, longest, notation, onPoints }: Prop
               }}
               put={value => put(index, { percent: value })}
             />
-            {ordered.length > 1 && (
+            {points.length > 1 && (
               <button
                 type="button"
                 className="min-h-6 min-w-6 cursor-pointer text-primary"
                 aria-label={`Remove the point at month ${month}`}
                 onClick={() => {
-                  onPoints(ordered.filter((_, at) => at !== index));
+                  onPoints(points.filter((_, at) => at !== index));
                   focusSoon("[data-add-point]");
                 }}
               >
@@ -133,13 +140,13 @@ export function WorthCurve({ points, months, longest, notation, onPoints }: Prop
             )}
           </li>
         ))}
-        {ordered.length < MOST_POINTS && (
+        {points.length < MOST_POINTS && (
           <li>
             <button
               type="button"
               data-add-point
               className="min-h-6 cursor-pointer font-semibold text-primary"
-              onClick={() => onPoints([...ordered, nextAfter(ordered)])}
+              onClick={() => onPoints([...points, nextAfter(ordered)])}
             >
               + point
             </button>

@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef, useState } from "react";
+import { useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
 import type { Kept } from "@/core/horizon";
 import { FIRST_SHOWN, type PartShown } from "@/exchange/customer-screen/parts";
 import { CustomerScreen } from "@/features/customer-screen/CustomerScreen";
@@ -106,10 +106,10 @@ function KeptFor({ onKept }: { onKept: (kept: Kept | null) => void }) {
 /** The customer's screen over the desk, for one monitor: nothing else of the page can be reached while it stands. */
 function Here({ onClose, children }: { onClose: () => void; children: React.ReactNode }) {
   const dialog = useRef<HTMLDialogElement>(null);
-  useEffect(() => {
+  // Before it is gone, or the focus would not be given back.
+  useLayoutEffect(() => {
     const { current } = dialog;
     current?.showModal();
-    // Closed, it gives the focus back to where it was.
     return () => current?.close();
   }, []);
   useKeys(event => {

@@ -25,6 +25,7 @@ export function WayCards({ horizon, told, names, against, onAgainst }: Props) {
   const shown = ways.find(way => keyOf(way) === open);
   return (
     <div className={horizon.isOld ? "stale" : ""}>
+      <h2 className="sr-only">Ways to pay</h2>
       <ul className="grid grid-cols-[repeat(auto-fit,minmax(12.5rem,1fr))] gap-3 px-4 py-1">
         {ways.map((way, index) => (
           <li key={keyOf(way)}>
