@@ -15,6 +15,7 @@ import {
 import { benchFiles } from "./files";
 import { benchHeaviest } from "./heaviest";
 import { benchHistory } from "./history";
+import { benchHorizon } from "./horizon";
 import { benchMaps } from "./map";
 import { benchMoves } from "./moves";
 import { benchOthersWait } from "./others-wait";
@@ -43,6 +44,7 @@ export async function measure({ here, against, empty }: Measured): Promise<void>
   benchMaps();
   benchMoves();
   benchPrograms();
+  benchHorizon();
   await benchCore(subject);
   await benchHistory();
   const trees = [{ name: "", folder: here.folder }];
