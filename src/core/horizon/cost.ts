@@ -3,15 +3,14 @@ import type { DayNumber } from "../calendar";
 import { roundWhenSure } from "../money";
 import { exponential, type Fixed, logarithm, power, times } from "../precise";
 import { chargeBeyond } from "./driven";
-import { monthsSince, type Since } from "./time";
+import { monthsSince } from "./time";
 import { normalValueAt, realizedOf, type ValueTerms, valueAt } from "./value";
 import type { Ending, Flow, Way, Worth } from "./way";
 
 /** What money of the future is worth on the day of signing. */
 export type Discount = {
-  /** Of a time. */
-  at(since: Since): number;
-  precisely(since: Since): Fixed;
+  at(signed: DayNumber, date: DayNumber): number;
+  precisely(signed: DayNumber, date: DayNumber): Fixed;
 };
 
 /**
@@ -21,6 +20,7 @@ export type Discount = {
  */
 export function discountBy({ value, precise }: ReturnAfterTax): Discount {
   const each = Math.log(value);
+  const known = new Map<DayNumber, Map<DayNumber, number>>();
   let roots: { month: Fixed; day: Fixed } | undefined;
   const rootsOf = () => {
     if (roots) return roots;
@@ -29,8 +29,17 @@ export function discountBy({ value, precise }: ReturnAfterTax): Discount {
     return roots;
   };
   return {
-    at: ({ months, days }) => Math.exp(-each * (months / 12 + days / 365)),
-    precisely: ({ months, days }) => {
+    at: (signed, date) => {
+      const from = known.get(signed) ?? new Map<DayNumber, number>();
+      const found = from.get(date);
+      if (found !== undefined) return found;
+      const { months, days } = monthsSince(signed, date);
+      const factor = Math.exp(-each * (months / 12 + days / 365));
+      known.set(signed, from.set(date, factor));
+      return factor;
+    },
+    precisely: (signed, date) => {
+      const { months, days } = monthsSince(signed, date);
       const { month, day } = rootsOf();
       return times(power(month, months), power(day, days));
     },
@@ -64,7 +73,7 @@ export function summed(way: Way, discount: Discount | null): Summed {
     sum += amount;
     plain.push(sum);
     if (!discount) continue;
-    const part = amount * discount.at(monthsSince(way.signed, date));
+    const part = amount * discount.at(way.signed, date);
     worth += part;
     size += Math.abs(part);
     discounted.push(worth);
@@ -119,7 +128,7 @@ function todays(
 ): number {
   let [sum, size] = [discounted[taken] as number, sizes[taken] as number];
   for (const { amount, date } of last) {
-    const part = amount * discount.at(monthsSince(way.signed, date));
+    const part = amount * discount.at(way.signed, date);
     sum += part;
     size += Math.abs(part);
   }
@@ -127,7 +136,7 @@ function todays(
   return roundWhenSure(sum, error, "nearest", () => {
     let exactly: Fixed = 0n;
     for (const { amount, date } of [...way.flows.slice(0, taken), ...last])
-      exactly += BigInt(amount) * discount.precisely(monthsSince(way.signed, date));
+      exactly += BigInt(amount) * discount.precisely(way.signed, date);
     return exactly;
   });
 }

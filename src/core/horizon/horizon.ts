@@ -1,4 +1,4 @@
-import { returnAfterTax } from "../after";
+import { type ReturnAfterTax, returnAfterTax, type YearlyReturn } from "../after";
 import { addMonths, type DayNumber } from "../calendar";
 import { kindNameOf, type Quote } from "../kinds";
 import type { LeaseQuote } from "../kinds/lease";
@@ -65,7 +65,7 @@ export function horizonOf(asked: HorizonAsked, months?: number): Result<Horizon>
   const signed = own.startDate as DayNumber;
   const growth = keepFor.yearlyReturn && returnAfterTax(keepFor.yearlyReturn);
   if (growth && !growth.ok) return growth;
-  const discount = growth ? discountBy(growth.value) : null;
+  const discount = growth && keepFor.yearlyReturn ? discountOf(keepFor.yearlyReturn, growth.value) : null;
   const cash = cashPrice(own, purchaseTaxes(quotes, chosen, usualTaxes), keepFor);
   const ways: Way[] = [cashWay(cash, signed)];
   const leftOut: LeftOut[] = [];
@@ -95,6 +95,18 @@ export function horizonOf(asked: HorizonAsked, months?: number): Result<Horizon>
     keeps: growth ? growth.value.keeps : 1,
     longest: Math.max(0, ...ways.map(monthsOfTerm)),
   });
+}
+
+/** The same return is asked of with every key, and its roots take long. */
+const discounts = new Map<string, Discount>();
+const MOST_DISCOUNTS = 16;
+
+function discountOf({ rate, tax }: YearlyReturn, growth: ReturnAfterTax): Discount {
+  const key = `${rate} ${tax}`;
+  const discount = discounts.get(key) ?? discountBy(growth);
+  if (discounts.size >= MOST_DISCOUNTS) discounts.clear();
+  discounts.set(key, discount);
+  return discount;
 }
 
 const isLease = (quote: Quote): quote is LeaseQuote => kindNameOf(quote.filled) === "lease";

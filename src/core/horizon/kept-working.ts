@@ -45,7 +45,7 @@ export function keptWorking(asked: HorizonAsked, way: KeptWay): Result<WorkingSt
   const isToday = keepFor.isTodaysMoney && discount !== null;
   const signed = signingOf(way);
   const sums = sumsByName(way.flows, ({ date, amount }) =>
-    isToday ? amount * discount.at(monthsSince(signed, date)) : amount,
+    isToday ? amount * discount.at(signed, date) : amount,
   );
   const text = (amount: number) =>
     isToday

@@ -1,4 +1,4 @@
-import { addMonths, civilDate, type DayNumber } from "../calendar";
+import { type DayNumber, periodStepper } from "../calendar";
 import { type Exact, wholly } from "./exact";
 
 /** How long after signing something falls: whole months, and the days beyond. */
@@ -8,14 +8,24 @@ export type Since = { months: number; days: number };
  * The whole months from one date to another, counted on from the earlier, and the days that are left.
  *
  * @param from earlier day number
- * @param to later day number
+ * @param to later day number, not before `from`
  * @example monthsSince(parseIsoDate("2027-01-31"), parseIsoDate("2027-03-01")) // { months: 1, days: 1 }
  */
 export function monthsSince(from: DayNumber, to: DayNumber): Since {
-  const [start, end] = [civilDate(from), civilDate(to)];
-  let months = (end.year - start.year) * 12 + end.month - start.month;
-  while (addMonths(from, months) > to) months -= 1;
-  return { months, days: to - addMonths(from, months) };
+  const stepped = stepperFrom(from);
+  let months = Math.floor((to - from) / LONGEST_MONTH);
+  while (stepped(months + 1) <= to) months += 1;
+  return { months, days: to - stepped(months) };
+}
+
+const LONGEST_MONTH = 31;
+
+/** The flows of a way all count from one day. */
+let last: { from: DayNumber; stepped: (months: number) => DayNumber } | undefined;
+
+function stepperFrom(from: DayNumber): (months: number) => DayNumber {
+  if (last?.from !== from) last = { from, stepped: periodStepper("monthly", from) };
+  return last.stepped;
 }
 
 /** A time in years, exactly: months ÷ 12 and odd days ÷ 365. */

@@ -40,6 +40,25 @@ export function percentAt(points: readonly CurvePoint[], months: Exact): Exact {
  * @example valueAt(campervans, { months: 36, days: 0 }, 1_500_000) // 2244000
  */
 export function valueAt(terms: ValueTerms, age: Since, driven: number): number {
+  const known = valuesOf(terms);
+  const key = `${age.months} ${age.days} ${driven}`;
+  const value = known.get(key) ?? reckoned(terms, age, driven);
+  if (known.size >= MOST_KNOWN) known.clear();
+  known.set(key, value);
+  return value;
+}
+
+/** Every line asks the same curve at the same ages. */
+const values = new WeakMap<ValueTerms, Map<string, number>>();
+const MOST_KNOWN = 5000;
+
+function valuesOf(terms: ValueTerms): Map<string, number> {
+  const known = values.get(terms) ?? new Map<string, number>();
+  values.set(terms, known);
+  return known;
+}
+
+function reckoned(terms: ValueTerms, age: Since, driven: number): number {
   const { curve, decimals } = terms;
   const beyond = {
     perYear: curve.normalDistance,
