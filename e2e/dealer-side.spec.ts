@@ -149,6 +149,8 @@ async function expectSafeScreen(page: Page, deal: DealScreen, customer: string):
 test("nothing of the dealer's side is on a page, on the wire, in the browser or in a file before it is asked for", async ({
   page,
 }) => {
+  // It goes through every page, paper and file, and the customer's window twice.
+  test.slow();
   const heard: string[] = [];
   page.on("response", async response => {
     const text = await response.text().catch(() => "");
