@@ -40,7 +40,7 @@ export type Horizon = {
   cash: CashPrice;
   value: ValueTerms;
   /** Whether the percents of the curve are of a list price, or of the price because there is none. */
-  valueOf: "listPrice" | "price";
+  percentsOf: "listPrice" | "price";
   driven: number;
   /** Null where no return is known. */
   discount: Discount | null;
@@ -81,7 +81,7 @@ export function horizonOf(asked: HorizonAsked, months?: number): Result<Horizon>
     const terms = { option, after, until, place, scaleOf: (unit: string) => unitIn(keepFor.unit, unit) };
     ways.push(...(isLease(quote) ? leaseWays(quote, terms) : loanWays(quote as LoanQuote, terms)));
   }
-  const { of, valueOf } = worthOf(quotes, chosen, keepFor);
+  const { of, percentsOf } = worthOf(quotes, chosen, keepFor);
   return success({
     keepFor,
     signed,
@@ -89,7 +89,7 @@ export function horizonOf(asked: HorizonAsked, months?: number): Result<Horizon>
     leftOut,
     cash,
     value: { curve: keepFor.value, of, decimals: own.decimals },
-    valueOf,
+    percentsOf,
     driven: hundredthsOf(keepFor.distance),
     discount,
     keeps: growth ? growth.value.keeps : 1,
@@ -167,12 +167,12 @@ function worthOf(
   quotes: readonly (Quote | null)[],
   chosen: number,
   { value }: KeepFor,
-): { of: number; valueOf: Horizon["valueOf"] } {
+): { of: number; percentsOf: Horizon["percentsOf"] } {
   const listPriceOf = (quote: Quote | null | undefined) =>
     quote && "listPrice" in quote.filled ? quote.filled.listPrice : null;
   const listed =
     value.listPrice ?? [quotes[chosen], ...quotes].map(listPriceOf).find(price => price !== null);
   return listed == null
-    ? { of: quotes[chosen]?.price ?? 0, valueOf: "price" }
-    : { of: listed, valueOf: "listPrice" };
+    ? { of: quotes[chosen]?.price ?? 0, percentsOf: "price" }
+    : { of: listed, percentsOf: "listPrice" };
 }

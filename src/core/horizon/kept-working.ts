@@ -87,7 +87,7 @@ function rateText({ keepFor }: Horizon): string {
 
 /** What the vehicle is worth on the day. */
 function worthStep(horizon: Horizon, way: KeptWay, signed: number): WorkingStep {
-  const { keepFor, value, driven, valueOf } = horizon;
+  const { keepFor, value, driven, percentsOf } = horizon;
   const { points, normalDistance, beyond } = keepFor.value;
   const age = ageOf(way, signed, keepFor.months);
   const worth = valueAt(value, age, driven);
@@ -95,14 +95,14 @@ function worthStep(horizon: Horizon, way: KeptWay, signed: number): WorkingStep 
   const units = (driven / HUNDREDTHS - normalDistance).toLocaleString("en-US");
   const percent = Number(floatOf(percentAt(points, monthsOf(age))).toFixed(4));
   const years = Number(floatOf(yearsOf(age)).toFixed(4));
-  const name = valueOf === "price" ? "price" : "list price";
+  const name = percentsOf === "price" ? "price" : "list price";
   return {
     name: "Worth",
     formula: `${name} × percent at its age${isBeyond ? ` − ${keepFor.unit} a year beyond a normal year × price of each × years` : ""}`,
     filled: `${groupedAmount(value.of, value.decimals)} × ${percent} %${isBeyond ? ` − ${units} × ${beyond} × ${years}` : ""}`,
     result: groupedAmount(worth, value.decimals),
     rounding: "rounded half up, once; never below 0",
-    ...(valueOf === "price" && {
+    ...(percentsOf === "price" && {
       remark: "There is no list price in this deal, so the percents are of the price.",
     }),
     parts: [],

@@ -46,8 +46,8 @@ export type Kept = {
   date: DayNumber;
   /** What the vehicle is worth on the day, and of what amount that is a part. */
   value: number;
-  valueOf: Horizon["valueOf"];
-  valueOfAmount: number;
+  percentsOf: Horizon["percentsOf"];
+  percentsOfAmount: number;
   cash: CashPrice;
   ways: readonly KeptWay[];
   /** The number among the ways of the cheapest, and of the one that others are set against. */
@@ -74,7 +74,7 @@ export function keptFor(asked: HorizonAsked, against: number | null = asked.chos
   const laid = horizonOf(asked);
   if (!laid.ok) return laid;
   const horizon = laid.value;
-  const { signed, keepFor, value, driven, cash, valueOf, leftOut } = horizon;
+  const { signed, keepFor, value, driven, cash, percentsOf, leftOut } = horizon;
   const standings = standingsOn(horizon, keepFor.months);
   const ways = standings.map(({ standing, other }) => wayOf(horizon, standing, other));
   const least = ways.reduce((best, { net }, index) => (net < (ways[best] as KeptWay).net ? index : best), 0);
@@ -84,8 +84,8 @@ export function keptFor(asked: HorizonAsked, against: number | null = asked.chos
   return success({
     date,
     value: valueAt(value, { months: keepFor.months, days: 0 }, driven),
-    valueOf,
-    valueOfAmount: value.of,
+    percentsOf,
+    percentsOfAmount: value.of,
     cash,
     ways,
     least,

@@ -28,7 +28,7 @@ export function keptJson(asked: HorizonAsked, names: readonly string[]): Result<
   if (!lines.ok) return lines;
   const { decimals } = asked.quotes[asked.chosen] as Quote;
   const money = (minor: number) => formatAmount(minor, decimals);
-  const { ways, value, valueOf, valueOfAmount, cash, date, least, against, ties } = kept.value;
+  const { ways, value, percentsOf, percentsOfAmount, cash, date, least, against, ties } = kept.value;
   const lineOf = ({ option, end }: Kept["ways"][number]) =>
     lines.value.lines.find(line => line.option === option && line.end === end);
   const own = ways[against];
@@ -38,8 +38,8 @@ export function keptJson(asked: HorizonAsked, names: readonly string[]): Result<
     months: asked.keepFor.months,
     date: isoDate(date),
     value: money(value),
-    valueOf,
-    valueOfAmount: money(valueOfAmount),
+    percentsOf,
+    percentsOfAmount: money(percentsOfAmount),
     cash: {
       ...Object.fromEntries(Object.entries(cashLines).map(([name, minor]) => [name, money(minor)])),
       taxesFrom,

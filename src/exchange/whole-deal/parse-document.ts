@@ -33,29 +33,16 @@ export function parseDealDocument(text: string, newId: () => string): Checked<Fi
     ? readWholeDeal(json.value)
     : ofOneOption(readFirstVersion(json.value));
   if (!deal.ok) return deal;
-  const { heading, chosen, options: filed, applicant } = deal.value;
+  const { heading, chosen, applicant } = deal.value;
   const { keepFor, ...ofTheDeal } = deal.value.asides;
-  const { after = [], ...kept } = keepFor ?? {};
-  const wrong = keepFor && unreadableKept(keepFor, filed, ofTheDeal.return);
+  const { after: _, ...kept } = keepFor ?? {};
+  const wrong = keepFor && unreadableKept(keepFor, deal.value.options, ofTheDeal.return);
   if (wrong !== undefined) return { ok: false, sentence: wrong };
   const { customer = "", vehicle, stockNumber, ...rest } = heading;
   const named = namesOf({ customer, vehicle }, newId);
-  const options: DealDocument["options"] = [];
-  const known: Record<string, DealerOfOption> = {};
-  const tried: NonNullable<Asides["options"]> = {};
-  for (const [index, { name, inputs, dealer, asides }] of filed.entries()) {
-    const sentence = inputs.ok ? unreadable(inputs.value, asides.early) : inputs.sentence;
-    if (sentence !== undefined || !inputs.ok) {
-      return { ok: false, sentence: filed.length > 1 ? `Option ${index + 1}: ${sentence}` : `${sentence}` };
-    }
-    const option = optionUpToDate({ id: newId(), name, inputs: inputs.value });
-    options.push(option);
-    const ofOption = dealerOfFile(option.inputs.structure, dealer);
-    if (Object.keys(ofOption).length > 0) known[option.id] = ofOption;
-    const then = after.find(each => each.option === index + 1)?.then;
-    const beside = { ...asides, ...(then && { after: then }) };
-    if (Object.keys(beside).length > 0) tried[option.id] = beside;
-  }
+  const read = optionsOf(deal.value, newId);
+  if (!read.ok) return read;
+  const { options, known, tried } = read.value;
   return {
     ok: true,
     value: {
@@ -75,6 +62,34 @@ export function parseDealDocument(text: string, newId: () => string): Checked<Fi
       ...(named.vehicle && stockNumber !== undefined && { stockNumber }),
     },
   };
+}
+
+/** Options with their ids, and by these what the dealer alone sees of each, and what is tried on it. */
+type FiledOptions = {
+  options: DealDocument["options"];
+  known: Record<string, DealerOfOption>;
+  tried: NonNullable<Asides["options"]>;
+};
+
+function optionsOf(
+  { options: filed, asides: ofDeal }: WholeDeal,
+  newId: () => string,
+): Checked<FiledOptions> {
+  const found: FiledOptions = { options: [], known: {}, tried: {} };
+  for (const [index, { name, inputs, dealer, asides }] of filed.entries()) {
+    const sentence = inputs.ok ? unreadable(inputs.value, asides.early) : inputs.sentence;
+    if (sentence !== undefined || !inputs.ok) {
+      return { ok: false, sentence: filed.length > 1 ? `Option ${index + 1}: ${sentence}` : `${sentence}` };
+    }
+    const option = optionUpToDate({ id: newId(), name, inputs: inputs.value });
+    found.options.push(option);
+    const ofOption = dealerOfFile(option.inputs.structure, dealer);
+    if (Object.keys(ofOption).length > 0) found.known[option.id] = ofOption;
+    const then = ofDeal.keepFor?.after?.find(each => each.option === index + 1)?.then;
+    const beside = { ...asides, ...(then && { after: then }) };
+    if (Object.keys(beside).length > 0) found.tried[option.id] = beside;
+  }
+  return { ok: true, value: found };
 }
 
 /** What is known of options, by their ids; nothing where nothing is. */

@@ -121,6 +121,68 @@ function beyond({ filled }: LeaseQuote, years: Decimal, { distance: driven, unit
 
 type End = "returned" | "bought";
 
+/** One lease of those that follow each other, as of the last day that is asked of. */
+type Cycle = { quote: LeaseQuote; first: number; start: string; over: string; on: string; isFirst: boolean };
+
+/** How many periods after signing a lease is over. */
+function periodsOf({ filled: { plan }, payments }: LeaseQuote): number {
+  const later = plan.inAdvance === payments ? 0 : payments - plan.inAdvance;
+  return Math.max(
+    payments,
+    { lastPayment: later, onePeriodAfter: later + 1, end: payments }[plan.residualDue],
+  );
+}
+
+/** What is due at signing and with payments, and what is still owed in its table by the day. */
+function paidIn({ quote, first, start, on }: Cycle): { money: Money; balance: number } {
+  const money: Money = [{ date: start, amount: quote.dueAtSigning.total }];
+  const rows = quote.schedule.filter(({ kind }) => kind !== "closing");
+  const { first: once, last, each } = quote.withPayments;
+  let balance = quote.cost;
+  for (const [index, row] of rows.entries()) {
+    const date = dateOf(quote, first + row.period);
+    if (date > on) break;
+    balance = row.balance;
+    const beside = each + (index === 0 ? once : 0) + (index === rows.length - 1 ? last : 0);
+    if (row.kind === "payment") money.push({ date, amount: row.payment + beside });
+  }
+  return { money, balance };
+}
+
+const dateOf = (quote: LeaseQuote, period: number) =>
+  stepped(day(quote.startDate), quote.filled.plan.frequency as ExactFrequency, period);
+
+function toBuy(quote: LeaseQuote, price: number): number {
+  const whole = price + quote.filled.plan.purchaseFee;
+  return whole + purchaseTaxes(quote, whole);
+}
+
+/** What the vehicle of a lease brings on the day: of the first one as is assumed, where that is. */
+const valueOn = ({ start, on, isFirst }: Cycle, assumed: Assumed): number =>
+  (isFirst ? assumed.value : undefined) ?? worth(start, on, assumed).value;
+
+/** A lease that is not over: bought out and sold, or settled with its lessor. */
+function endedBefore(cycle: Cycle, balance: number, end: End, assumed: Assumed): Money {
+  const { quote, start, on } = cycle;
+  const { plan } = quote.filled;
+  const own = valueOn(cycle, assumed);
+  const back = { date: on, amount: -quote.securityDeposit };
+  if (end === "bought") return [back, { date: on, amount: toBuy(quote, balance) - own }];
+  const { value, normal } = worth(start, on, assumed);
+  const charged = beyond(quote, yearsSince(start, on), assumed.keepFor);
+  const brings = halfUp(
+    new Exact(plan.distance ? own + normal - value : own).mul(assumed.keepFor.value.realized).div(100),
+  );
+  const left = balance + plan.earlyFee - brings;
+  return [back, { date: on, amount: charged + (plan.surplus === "customer" ? left : Math.max(left, 0)) }];
+}
+
+/** A lease whose vehicle is bought at its end, and sold on the day. */
+const boughtAtEnd = (cycle: Cycle, assumed: Assumed): Money => [
+  { date: cycle.over, amount: toBuy(cycle.quote, cycle.quote.residual) - cycle.quote.securityDeposit },
+  { date: cycle.on, amount: -valueOn(cycle, assumed) },
+];
+
 /** A lease's money up to a day; undefined where that end does not lead there. */
 export function leaseMoney(
   quote: LeaseQuote,
@@ -130,61 +192,23 @@ export function leaseMoney(
   assumed: Assumed,
 ): Money | undefined {
   const { plan } = quote.filled;
-  const { keepFor } = assumed;
-  const frequency = plan.frequency as ExactFrequency;
-  const signed = day(quote.startDate);
-  const later = plan.inAdvance === quote.payments ? 0 : quote.payments - plan.inAdvance;
-  const due = { lastPayment: later, onePeriodAfter: later + 1, end: quote.payments }[plan.residualDue];
-  const periods = Math.max(quote.payments, due);
-  const dateOf = (period: number) => stepped(signed, frequency, period);
-  const toBuy = (price: number) => {
-    const whole = price + plan.purchaseFee;
-    return whole + purchaseTaxes(quote, whole);
-  };
-  const money: Money = [{ date: signed, amount: givenBefore(quote) }];
-  for (let lease = 0; ; lease++) {
-    const [start, over] = [dateOf(lease * periods), dateOf((lease + 1) * periods)];
-    money.push({ date: start, amount: quote.dueAtSigning.total });
-    const rows = quote.schedule.filter(({ kind }) => kind !== "closing");
-    let balance = quote.cost;
-    for (const [index, row] of rows.entries()) {
-      const date = dateOf(lease * periods + row.period);
-      if (date > on) break;
-      balance = row.balance;
-      const { first, last, each } = quote.withPayments;
-      const beside = each + (index === 0 ? first : 0) + (index === rows.length - 1 ? last : 0);
-      if (row.kind === "payment") money.push({ date, amount: row.payment + beside });
-    }
-    if (on < over) {
-      money.push({ date: on, amount: -quote.securityDeposit });
-      const { value, normal } = worth(start, on, assumed);
-      const own = lease === 0 ? (assumed.value ?? value) : value;
-      if (end === "bought") return [...money, { date: on, amount: toBuy(balance) - own }];
-      const charged = beyond(quote, yearsSince(start, on), keepFor);
-      const brings = halfUp(
-        new Exact(plan.distance ? own + normal - value : own).mul(keepFor.value.realized).div(100),
-      );
-      const left = balance + plan.earlyFee - brings;
-      const settled = plan.surplus === "customer" ? left : Math.max(left, 0);
-      return [...money, { date: on, amount: charged + settled }];
-    }
+  const periods = periodsOf(quote);
+  const money: Money = [{ date: day(quote.startDate), amount: givenBefore(quote) }];
+  for (let first = 0; ; first += periods) {
+    const [start, over] = [dateOf(quote, first), dateOf(quote, first + periods)];
+    const cycle = { quote, first, start, over, on, isFirst: first === 0 };
+    const paid = paidIn(cycle);
+    money.push(...paid.money);
+    if (on < over) return [...money, ...endedBefore(cycle, paid.balance, end, assumed)];
     const isLast = on === over || after !== "again";
-    if (isLast && end === "bought") {
-      if (on > over && after !== "buy") return undefined;
-      const { value } = worth(start, on, assumed);
-      const own = lease === 0 ? (assumed.value ?? value) : value;
-      return [
-        ...money,
-        { date: over, amount: toBuy(quote.residual) - quote.securityDeposit },
-        { date: on, amount: -own },
-      ];
-    }
-    const years = new Exact(quote.payments).div(PER_YEAR[frequency]);
+    if (isLast && on > over && (after === "buy") !== (end === "bought")) return undefined;
+    if (isLast && end === "bought") return [...money, ...boughtAtEnd(cycle, assumed)];
+    const years = new Exact(quote.payments).div(PER_YEAR[plan.frequency as ExactFrequency]);
     money.push({
       date: over,
-      amount: plan.dispositionFee - quote.securityDeposit + beyond(quote, years, keepFor),
+      amount: plan.dispositionFee - quote.securityDeposit + beyond(quote, years, assumed.keepFor),
     });
-    if (isLast) return on > over && after === "buy" ? undefined : money;
+    if (isLast) return money;
   }
 }
 

@@ -1,7 +1,14 @@
 // Random deals of up to eight options: each way's cost, and each tie put back, against sums written apart.
 import fc from "fast-check";
 import { evaluate, isoDate, type LeaseQuote, type LoanQuote, type Quote } from "@/core";
-import { type AfterEnd, type HorizonAsked, type KeepFor, type Kept, keptFor } from "@/core/horizon";
+import {
+  type AfterEnd,
+  type FirstTie,
+  type HorizonAsked,
+  type KeepFor,
+  type Kept,
+  keptFor,
+} from "@/core/horizon";
 import { fewerRuns } from "../../runs";
 import { date } from "../deals";
 import { plusMonths } from "../exact-dates";
@@ -144,7 +151,7 @@ const same = (one: { plain: number; today: number | null }, other: Costs) =>
 test(`${RUNS} random deals: each way, plain and in today's money`, () => {
   const seen = new Set<string>();
   drawn(deal => {
-    const assumed = { keepFor: deal.asked.keepFor, of: deal.kept.valueOfAmount };
+    const assumed = { keepFor: deal.asked.keepFor, of: deal.kept.percentsOfAmount };
     for (const way of deal.kept.ways) {
       same(way.cost, apart(way, deal, assumed));
       seen.add(way.how);
@@ -159,52 +166,47 @@ test(`${RUNS} random deals: each way, plain and in today's money`, () => {
   expect([...seen].sort()).toEqual(["bought", "boughtOut", "endedEarly", "handedBack", "returned", "sold"]);
 });
 
+/** A tie of whole numbers put back: the two cost the same there, and less than it they do not. */
+function expectTie({ at, isExact }: FirstTie, apartBy: (at: number) => number): void {
+  if (isExact) expect(apartBy(at)).toBe(0);
+  else expect(apartBy(at) * apartBy(at - 1)).toBeLessThan(0);
+  for (const less of [1, 2, 100, 10_000]) if (at >= less) expect(apartBy(at - less)).not.toBe(0);
+}
+
+/** How many ties of two ways were put back. */
+function tiesPutBack(deal: Drawn, index: number): number {
+  const { kept, asked } = deal;
+  const { keepFor } = asked;
+  const of = kept.percentsOfAmount;
+  const [way, own] = [kept.ways[index], kept.ways[kept.against]];
+  const ties = kept.ties[index];
+  if (!ties || !way || !own) return 0;
+  const apartBy = (assumed: Partial<Assumed>) => {
+    const [one, other] = [way, own].map(each => {
+      const { plain, today } = apart(each, deal, { keepFor, of, ...assumed });
+      return keepFor.isTodaysMoney ? today : plain;
+    });
+    return (one ?? 0) - (other ?? 0);
+  };
+  if (ties.value) expectTie(ties.value, value => apartBy({ value }));
+  if (ties.distance)
+    expectTie(ties.distance, driven => apartBy({ keepFor: { ...keepFor, distance: driven / 100 } }));
+  // A float near −100 % says little of what is left.
+  if (ties.yearlyReturn !== null && ties.yearlyReturn >= -99) {
+    const { tax = "0" } = keepFor.yearlyReturn ?? {};
+    const earns = { ...keepFor, yearlyReturn: { rate: ties.yearlyReturn.toFixed(15), tax } };
+    const one = apart(way, deal, { keepFor: earns, of });
+    const other = apart(own, deal, { keepFor: earns, of });
+    const left = one.exactly.minus(other.exactly).abs();
+    expect(left.toNumber()).toBeLessThan(one.size.plus(other.size).mul(1e-11).toNumber());
+  }
+  return [ties.value, ties.distance, ties.yearlyReturn].filter(tie => tie != null).length;
+}
+
 test(`${RUNS} random deals: each tie put back`, () => {
   let found = 0;
   drawn(deal => {
-    const { kept, asked } = deal;
-    const { keepFor } = asked;
-    const of = kept.valueOfAmount;
-    const own = kept.ways[kept.against] as Kept["ways"][number];
-    const shown = (way: Kept["ways"][number], assumed: Assumed) => {
-      const { plain, today } = apart(way, deal, assumed);
-      return keepFor.isTodaysMoney ? today : plain;
-    };
-    for (const [index, way] of kept.ways.entries()) {
-      const ties = kept.ties[index];
-      if (!ties) continue;
-      const apartBy = (assumed: Partial<Assumed>) => {
-        const whole = { keepFor, of, ...assumed };
-        return shown(way, whole) - shown(own, whole);
-      };
-      if (ties.value) {
-        const { at, isExact } = ties.value;
-        found += 1;
-        if (isExact) expect(apartBy({ value: at })).toBe(0);
-        else expect(apartBy({ value: at }) * apartBy({ value: at - 1 })).toBeLessThan(0);
-        for (const less of [1, 2, 100, 10_000])
-          if (at >= less) expect(apartBy({ value: at - less })).not.toBe(0);
-      }
-      if (ties.distance) {
-        const { at, isExact } = ties.distance;
-        found += 1;
-        const driven = (hundredths: number) =>
-          apartBy({ keepFor: { ...keepFor, distance: hundredths / 100 } });
-        if (isExact) expect(driven(at)).toBe(0);
-        for (const less of [1, 100, 10_000]) if (at >= less) expect(driven(at - less)).not.toBe(0);
-      }
-      if (ties.yearlyReturn !== null) {
-        found += 1;
-        // A float near −100 % says little of what is left.
-        if (ties.yearlyReturn < -99) continue;
-        const { tax = "0" } = keepFor.yearlyReturn ?? {};
-        const earns = { ...keepFor, yearlyReturn: { rate: ties.yearlyReturn.toFixed(15), tax } };
-        const [one, other] = [way, own].map(each => apart(each, deal, { keepFor: earns, of }));
-        if (!one || !other) throw new Error("There are two.");
-        const left = one.exactly.minus(other.exactly).abs();
-        expect(left.toNumber()).toBeLessThan(one.size.plus(other.size).mul(1e-11).toNumber());
-      }
-    }
+    for (const index of deal.kept.ways.keys()) found += tiesPutBack(deal, index);
   });
   expect(found).toBeGreaterThan(RUNS);
 });

@@ -174,7 +174,6 @@ function ChartTable({ told, names, money, title }: TableProps) {
   const shown = Array.from({ length: Math.floor(months / step) }, (_, index) => (index + 1) * step);
   if (shown.at(-1) !== months) shown.push(months);
   return (
-    // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls is scrolled by the keyboard, too
     <section aria-label={title} tabIndex={0} className="overflow-x-auto">
       <table className="mt-1 text-right">
         <caption className="sr-only">{title}</caption>

@@ -65,12 +65,12 @@ export function WorthCard({ horizon }: { horizon: Horizon }) {
           amount={value.listPrice}
           currency={currency}
           notation={notation}
-          placeholder={told && told.kept.valueOf === "listPrice" ? "the deal’s" : "–"}
+          placeholder={told && told.kept.percentsOf === "listPrice" ? "the deal’s" : "–"}
           put={listPrice =>
             change(now => ({ ...now, value: withOptional(now.value, "listPrice", listPrice) }), "list price")
           }
         />
-        {told?.kept.valueOf === "price" && "none is known, so they are of the price"}
+        {told?.kept.percentsOf === "price" && "none is known, so they are of the price"}
       </div>
     </CardSection>
   );
