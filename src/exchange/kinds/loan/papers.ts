@@ -39,6 +39,9 @@ function sentence(quote: LoanQuote, write: SentenceWriter): readonly Segment<str
   ];
 }
 
+/** Whether the vehicle can be given back in place of the balloon. */
+const isReturnable = ({ filled }: LoanQuote) => filled.plan.balloon?.returnable !== undefined;
+
 const ROUNDED = { nearest: "to the nearest", up: "up to the next", down: "down to the last" } as const;
 
 function assumptions(quote: LoanQuote): string[] {
@@ -73,13 +76,17 @@ export const LOAN_PAPERS: PaperKind<LoanQuote> = {
       ["APR", apr === undefined ? "–" : say(`${apr} %`)],
       ["Finance charge", money(quote.financeCharge)],
       ["Total cost", money(quote.totalCost)],
-      ["At the end", quote.balloon > 0 ? `${money(quote.balloon)} to pay, then yours` : "yours"],
+      [
+        "At the end",
+        quote.balloon > 0
+          ? `${money(quote.balloon)} to pay, then yours${isReturnable(quote) ? ", or given back" : ""}`
+          : "yours",
+      ],
     ];
   },
   facts: (quote, { money, say }) => {
     const apr = aprOf(quote);
-    const { payments, payment, finalPayment, dueAtSigning, totalCost, balloon, filled } = quote;
-    const isReturnable = balloon > 0 && filled.plan.balloon?.returnable !== undefined;
+    const { payments, payment, finalPayment, dueAtSigning, totalCost, balloon } = quote;
     return {
       payment: money(payments === 1 ? finalPayment : payment),
       payments: term(quote)
@@ -93,7 +100,7 @@ export const LOAN_PAPERS: PaperKind<LoanQuote> = {
       atEnd:
         balloon === 0
           ? "it is yours"
-          : `${money(balloon)} to pay, then it is yours${isReturnable ? "; or give it back" : ""}`,
+          : `${money(balloon)} to pay, then it is yours${isReturnable(quote) ? "; or give it back" : ""}`,
     };
   },
   tally: ({ lines, loanAmount }) => ({

@@ -1,6 +1,7 @@
 import { PARTS_SHOWN, type PartShown } from "@/exchange/customer-screen/parts";
 import { Panel } from "@/features/shell/Panel";
 import type { CalledOption } from "../options/use-options";
+import { Check } from "../parts/choices";
 
 type Props = {
   options: readonly CalledOption[];
@@ -36,7 +37,7 @@ export function CustomerPanel(props: Props) {
         <fieldset className="grid gap-1">
           <legend className="mb-1 font-semibold">On it</legend>
           {(Object.keys(PARTS_SHOWN) as PartShown[]).map(part => (
-            <Tick
+            <Check
               key={part}
               label={PARTS_SHOWN[part]}
               checked={parts.has(part)}
@@ -48,7 +49,7 @@ export function CustomerPanel(props: Props) {
           <fieldset className="grid gap-1">
             <legend className="mb-1 font-semibold">Options</legend>
             {answered.map(({ id, called }) => (
-              <Tick
+              <Check
                 key={id}
                 label={called}
                 checked={!hidden.has(id)}
@@ -57,7 +58,7 @@ export function CustomerPanel(props: Props) {
             ))}
           </fieldset>
         )}
-        <Tick
+        <Check
           label={asOf === null ? "Freeze it as it is" : `Frozen as of ${asOf}`}
           checked={asOf !== null}
           onChange={() => onFreeze(asOf === null)}
@@ -68,20 +69,6 @@ export function CustomerPanel(props: Props) {
         </p>
       </div>
     </Panel>
-  );
-}
-
-function Tick({ label, checked, onChange }: { label: string; checked: boolean; onChange: () => void }) {
-  return (
-    <label className="flex min-h-6 cursor-pointer items-center gap-2">
-      <input
-        type="checkbox"
-        className="checkbox checkbox-sm bg-base-100"
-        checked={checked}
-        onChange={onChange}
-      />
-      {label}
-    </label>
   );
 }
 

@@ -1,8 +1,8 @@
 import type { AfterEnd } from "@/core/horizon";
 import { AFTER_WORDS } from "@/exchange/keep-for/keep-for-words";
 import type { CalledOption } from "../options/use-options";
+import { WordSelect } from "../parts/WordSelect";
 import { CardSection } from "../repayment/CardSection";
-import { AsideChoice } from "./AsideChoice";
 import type { Horizon } from "./use-horizon";
 
 type Props = { horizon: Horizon; options: readonly CalledOption[] };
@@ -20,7 +20,7 @@ export function AfterEnds({ horizon, options }: Props) {
         {asked.map(({ option: { id, called }, ends }) => (
           <li key={id}>
             {called}:{" "}
-            <AsideChoice<AfterEnd>
+            <WordSelect<AfterEnd>
               label={`After the end of ${called}`}
               value={horizon.after(id)}
               choices={ends.map(each => [each, AFTER_WORDS[each]] as const)}

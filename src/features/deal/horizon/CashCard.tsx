@@ -4,9 +4,9 @@ import { withOptional } from "@/exchange/members";
 import { amountIn } from "@/exchange/notation";
 import { useDesk } from "../desk/desk-context";
 import { useNotation } from "../option/option-context";
+import { WordSelect } from "../parts/WordSelect";
 import { AmountField } from "../repayment/AmountField";
 import { CardSection } from "../repayment/CardSection";
-import { AsideChoice } from "./AsideChoice";
 import type { Horizon } from "./use-horizon";
 
 type Line = keyof NonNullable<KeepForFile["cash"]>;
@@ -59,7 +59,7 @@ export function CashCard({ horizon, told }: Props) {
           label="Less a rebate for cash alone"
           beside={
             cashRebate && (
-              <AsideChoice
+              <WordSelect
                 label="Whose rebate for cash"
                 value={cashRebate.from}
                 choices={[

@@ -2,9 +2,10 @@ import { type PointerEvent, useRef, useState } from "react";
 import { type HorizonChart, horizonChart } from "@/exchange/charts/horizon-chart";
 import { lineName } from "@/exchange/keep-for/way-names";
 import { amountIn } from "@/exchange/notation";
-import { firstCharacters } from "@/exchange/text";
 import { AmountGrid } from "@/features/figures/AmountGrid";
+import { LineLabel, shortName } from "@/features/figures/LineLabel";
 import { Swatch } from "@/features/figures/line-styles";
+import { MonthTable } from "@/features/figures/MonthTable";
 import { useWidth } from "@/features/figures/use-width";
 import { useNotation } from "../option/option-context";
 import type { Horizon } from "./use-horizon";
@@ -137,18 +138,9 @@ function Drawing({ told, names, width, at, title, wholeText, onPoint, onChoose }
             <path d={path} fill="none" stroke={stroke} strokeWidth={2} strokeDasharray={dash} />
             {here !== null && <circle cx={chart.across(at)} cy={chart.up(here)} r={3.5} fill={stroke} />}
             {!isNarrow && path !== "" && (
-              <text
-                x={label.x + 8}
-                y={label.y}
-                dominantBaseline="middle"
-                fill={stroke}
-                stroke="var(--color-base-100)"
-                strokeWidth={4}
-                paintOrder="stroke"
-                className="font-semibold text-xs"
-              >
-                {short(name)}
-              </text>
+              <LineLabel x={label.x + 8} y={label.y} stroke={stroke}>
+                {shortName(name)}
+              </LineLabel>
             )}
           </g>
         );
@@ -156,10 +148,6 @@ function Drawing({ told, names, width, at, title, wholeText, onPoint, onChoose }
     </svg>
   );
 }
-
-const LONGEST_LABEL = 26;
-const short = (name: string) =>
-  name.length > LONGEST_LABEL ? `${firstCharacters(name, LONGEST_LABEL - 1)}…` : name;
 
 type TableProps = {
   told: NonNullable<Horizon["told"]>;
@@ -173,40 +161,13 @@ function ChartTable({ told, names, money, title }: TableProps) {
   const step = months > 24 ? 6 : 1;
   const shown = Array.from({ length: Math.floor(months / step) }, (_, index) => (index + 1) * step);
   if (shown.at(-1) !== months) shown.push(months);
-  return (
-    <section aria-label={title} tabIndex={0} className="overflow-x-auto">
-      <table className="mt-1 text-right">
-        <caption className="sr-only">{title}</caption>
-        <thead>
-          <tr>
-            <th scope="col" className="pr-6 text-left font-normal text-faint">
-              kept for months
-            </th>
-            {lines.map(each => (
-              <th key={lineName(each, names)} scope="col" className="pl-6 font-semibold">
-                {lineName(each, names)}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {shown.map(month => (
-            <tr key={month}>
-              <th scope="row" className="text-left font-normal">
-                {month}
-              </th>
-              {lines.map(each => {
-                const net = each.net[month - 1] ?? null;
-                return (
-                  <td key={lineName(each, names)} className="pl-6">
-                    {net === null ? "–" : money(net)}
-                  </td>
-                );
-              })}
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </section>
-  );
+  const columns = lines.map(each => ({
+    key: lineName(each, names),
+    name: lineName(each, names),
+    at: (month: number) => {
+      const net = each.net[month - 1] ?? null;
+      return net === null ? "–" : money(net);
+    },
+  }));
+  return <MonthTable title={title} head="kept for months" months={shown} columns={columns} />;
 }

@@ -7,7 +7,7 @@ import { TypedFigure } from "@/features/typing/TypedFigure";
 import { readDistance, readMonths, readPercentOrNone } from "@/features/worth/read-figures";
 import { useDesk } from "../desk/desk-context";
 import { useNotation } from "../option/option-context";
-import { AsideChoice } from "./AsideChoice";
+import { WordSelect } from "../parts/WordSelect";
 import type { Horizon } from "./use-horizon";
 
 const HIGHEST_RETURN = 1000;
@@ -60,7 +60,7 @@ export function KeptSentence({ horizon }: { horizon: Horizon }) {
         read={text => readDistance(text, notation)}
         put={value => change(now => ({ ...now, distance: value }), "distance")}
       />{" "}
-      <AsideChoice<KeepForFile["unit"]>
+      <WordSelect<KeepForFile["unit"]>
         label="Unit of distance"
         value={unit}
         choices={UNITS}

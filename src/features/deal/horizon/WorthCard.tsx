@@ -3,9 +3,9 @@ import { withOptional } from "@/exchange/members";
 import { CurveFields } from "@/features/worth/CurveFields";
 import { useDesk } from "../desk/desk-context";
 import { useNotation } from "../option/option-context";
+import { WordSelect } from "../parts/WordSelect";
 import { AmountField } from "../repayment/AmountField";
 import { CardSection } from "../repayment/CardSection";
-import { AsideChoice } from "./AsideChoice";
 import type { Horizon } from "./use-horizon";
 
 /** What the vehicle will be worth: the curve, whose it is, and what distance takes off. */
@@ -21,7 +21,7 @@ export function WorthCard({ horizon }: { horizon: Horizon }) {
       beside={
         curves.length > 0 && (
           <span className="text-sm">
-            <AsideChoice
+            <WordSelect
               label="Curve of the house"
               value={value.from ?? ""}
               choices={[

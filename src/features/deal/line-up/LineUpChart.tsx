@@ -2,9 +2,10 @@ import { useRef, useState } from "react";
 import { moneyAfter } from "@/core";
 import { type LineUpShown, lineUpChart } from "@/exchange/charts/line-up-chart";
 import { amountIn, type Notation } from "@/exchange/notation";
-import { firstCharacters } from "@/exchange/text";
 import { AmountGrid } from "@/features/figures/AmountGrid";
+import { LineLabel, shortName } from "@/features/figures/LineLabel";
 import { lineAt, Swatch } from "@/features/figures/line-styles";
+import { MonthTable } from "@/features/figures/MonthTable";
 import { useWidth } from "@/features/figures/use-width";
 import { wholeAmount } from "./figure-text";
 import type { Column } from "./line-up";
@@ -87,7 +88,7 @@ export function LineUpChart({ columns, currency, notation, months, longest, onMo
         <li className="text-faint">{at === 0 ? "at signing" : `after ${at} months`}</li>
         {followed.map(({ id, index, called, money }) => (
           <li key={id}>
-            <Swatch line={lineAt(index)} /> {index + 1} · {short(called)}{" "}
+            <Swatch line={lineAt(index)} /> {index + 1} · {shortName(called)}{" "}
             <strong className="font-semibold">
               {at > (money.at(-1)?.months ?? 0) ? "ended" : amount(moneyAfter(money, at)[shown])}
             </strong>
@@ -174,18 +175,9 @@ function Drawing({ followed, shown, width, longest, at, onPoint, wholeText }: Dr
             <circle cx={end.x} cy={end.y} r={3.5} fill={stroke} />
             {reading && <circle cx={reading.x} cy={reading.y} r={3.5} fill={stroke} />}
             {!isNarrow && (
-              <text
-                x={label.x + 9}
-                y={label.y}
-                dominantBaseline="middle"
-                fill={stroke}
-                stroke="var(--color-base-100)"
-                strokeWidth={4}
-                paintOrder="stroke"
-                className="font-semibold text-xs"
-              >
-                {index + 1} · {short(called)}
-              </text>
+              <LineLabel x={label.x + 9} y={label.y} stroke={stroke}>
+                {`${index + 1} · ${shortName(called)}`}
+              </LineLabel>
             )}
           </g>
         );
@@ -207,42 +199,16 @@ function ChartTable({ columns, shown, longest, amount }: TableProps) {
   const months = Array.from({ length: count }, (_, index) => index * step);
   if (months.at(-1) !== longest) months.push(longest);
   return (
-    <div className="overflow-x-auto">
-      <table className="mt-1 text-right">
-        <caption className="sr-only">{TITLES[shown]}, month by month</caption>
-        <thead>
-          <tr>
-            <th scope="col" className="pr-6 text-left font-normal text-faint">
-              after months
-            </th>
-            {columns.map(({ id, called }) => (
-              <th key={id} scope="col" className="pl-6 font-semibold">
-                {called}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {months.map(month => (
-            <tr key={month}>
-              <th scope="row" className="text-left font-normal">
-                {month}
-              </th>
-              {columns.map(({ id, money }) => (
-                <td key={id} className="pl-6">
-                  {month > Math.ceil(money.at(-1)?.months ?? 0)
-                    ? "–"
-                    : amount(moneyAfter(money, month)[shown])}
-                </td>
-              ))}
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
+    <MonthTable
+      title={`${TITLES[shown]}, month by month`}
+      head="after months"
+      months={months}
+      columns={columns.map(({ id, called, money }) => ({
+        key: id,
+        name: called,
+        at: month =>
+          month > Math.ceil(money.at(-1)?.months ?? 0) ? "–" : amount(moneyAfter(money, month)[shown]),
+      }))}
+    />
   );
 }
-
-const LONGEST_LABEL = 24;
-const short = (called: string) =>
-  called.length > LONGEST_LABEL ? `${firstCharacters(called, LONGEST_LABEL - 1)}…` : called;

@@ -1,5 +1,6 @@
 import { useIsFrozen } from "../option/option-context";
 import { useLinkOrder } from "./line-links";
+import { WordSelect } from "./WordSelect";
 
 type Props<Value extends string> = {
   label: string;
@@ -12,19 +13,5 @@ type Props<Value extends string> = {
 export function ChoiceInWords<Value extends string>({ label, value, choices, onChange }: Props<Value>) {
   const order = useLinkOrder();
   if (useIsFrozen()) return choices.find(([each]) => each === value)?.[1] ?? "";
-  return (
-    <select
-      {...order}
-      aria-label={label}
-      className="choice-in-words"
-      value={value}
-      onChange={event => onChange(event.target.value as Value)}
-    >
-      {choices.map(([each, words]) => (
-        <option key={each} value={each}>
-          {words}
-        </option>
-      ))}
-    </select>
-  );
+  return <WordSelect {...order} label={label} value={value} choices={choices} onChange={onChange} />;
 }
