@@ -14,7 +14,9 @@ const VERBS = ["GET", "HEAD", "POST", "PUT", "DELETE", "OPTIONS", "PATCH", "TRAC
 /** Every address that the app answers, as its folders say. */
 function routes(folder = "src/app", path = ""): string[] {
   return readdirSync(folder, { withFileTypes: true }).flatMap(entry => {
-    if (entry.isDirectory()) return routes(join(folder, entry.name), `${path}/${entry.name}`);
+    // A folder in parentheses groups pages, and is no part of their address.
+    const step = entry.name.startsWith("(") ? "" : `/${entry.name}`;
+    if (entry.isDirectory()) return routes(join(folder, entry.name), path + step);
     return /^(route|page)\.tsx?$/.test(entry.name) ? [path || "/"] : [];
   });
 }

@@ -350,6 +350,13 @@ test("no header that the framework speaks to itself by has a request answered wi
     expect(await (await request.get("/api/deals", { headers })).json()).toHaveProperty("rows");
     expect(await (await request.get("/settings", { headers })).text()).toContain("<main");
   }
+  // Where a page says that it stands: nonsense fails no address, whether there is one or not.
+  const headers = { rsc: "1", "next-router-state-tree": "%5B%22nonsense" };
+  for (const [address, status] of [
+    ["/nowhere", 404],
+    ["/customer?_rsc=x", 200],
+  ] as const)
+    expect([address, (await request.get(address, { headers })).status()]).toEqual([address, status]);
 });
 
 test("a file of more than 10 MB is taken to its end", async ({ request }) => {

@@ -89,10 +89,10 @@ export const DealTools = memo(function DealTools(props: Props) {
           className="btn btn-ghost btn-sm px-2"
           data-customer-screen
           title="Customer screen (F9)"
-          aria-label="Customer screen"
           onClick={() => ask("panel")}
         >
           {SCREEN}
+          <span className="sr-only">Customer screen</span>
         </button>
         {asked && (
           <Suspense fallback={null}>

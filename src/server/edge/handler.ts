@@ -36,8 +36,11 @@ export function edge(behind: Handler, isClosing: () => boolean): Handler {
   };
 }
 
-/** What the framework tells itself by: from outside it would have a request answered without its work. */
-const INNER = /^x-(middleware|nextjs)-/i;
+/**
+ * What the framework tells itself by: from outside it would have a request answered without its work. Pages here are whole
+ * ones: where a page says that it stands among them is asked of no page, and fails the server where it is nonsense.
+ */
+const INNER = /^(x-(middleware|nextjs)-|next-router-state-tree$)/i;
 
 function dropInnerHeaders({ headers, rawHeaders }: IncomingMessage): void {
   for (const name of Object.keys(headers)) if (INNER.test(name)) delete headers[name];
