@@ -82,7 +82,10 @@ test("parts and options are chosen, and the window is blank once nobody speaks",
   await panel(page).getByLabel("Options side by side").uncheck();
   await expect(screen.getByRole("listitem")).toHaveCount(0);
   await panel(page).getByLabel("How long it is kept").check();
-  await expect(screen.getByRole("region", { name: "How long you keep it" })).toContainText("Cash");
+  const keptPart = screen.getByRole("region", { name: "How long you keep it" });
+  await expect(keptPart).toContainText("Cash");
+  // Also before anything of it was typed.
+  await expect(keptPart).toContainText(/Kept for 36 months and driven \d{1,2},\d{3} miles a year/);
   await expectNoAxeFindings(screen, false);
   await screen.setViewportSize({ width: 390, height: 844 });
   expect(await screen.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);

@@ -5,6 +5,7 @@ import type { ChartLine } from "../charts/repayment-chart";
 import type { ExtraFile } from "../extra-payments/extra.schema";
 import { extraWords } from "../extra-payments/extra-words";
 import type { DealForCustomers } from "../for-customers";
+import type { KeepForFile } from "../keep-for/keep-for.schema";
 import { unitName } from "../keep-for/tie-words";
 import { wayName } from "../keep-for/way-names";
 import type { CustomerFacts } from "../kinds/kind/paper-kind";
@@ -46,8 +47,8 @@ type CustomerAsked = {
   house: string;
   today: number;
   notation: Notation;
-  /** What keeping the vehicle comes to, with the names of all options and the numbers of those that are left out. */
-  kept?: { kept: Kept; names: readonly string[]; hidden: ReadonlySet<number> } | undefined;
+  /** What keeping the vehicle comes to and what is assumed of that, with the names of all options and the numbers of those that are left out. */
+  kept?: { kept: Kept; file: KeepForFile; names: readonly string[]; hidden: ReadonlySet<number> } | undefined;
   /** What is tried on the option that is looked at. */
   early?: { tried: ExtraFile; repaid: RepaidEarly } | undefined;
 };
@@ -76,7 +77,7 @@ export function customerContent(asked: CustomerAsked): CustomerContent {
       isOpen: id === own?.id,
       ...papersOf(quote).facts(quote, write),
     }));
-  if (parts.has("kept") && asked.kept) content.kept = keptOf(asked.kept, seen, write);
+  if (parts.has("kept") && asked.kept) content.kept = keptOf(asked.kept, write);
   if (!own) return content;
   const { quote } = own;
   if (parts.has("sentence")) content.sentence = spansOf(papersOf(quote).sentence(quote, write));
@@ -93,11 +94,10 @@ export function customerContent(asked: CustomerAsked): CustomerContent {
 type Write = ReturnType<typeof sentenceWriter>;
 
 function keptOf(
-  { kept, names, hidden }: NonNullable<CustomerAsked["kept"]>,
-  { asides }: DealForCustomers,
+  { kept, file, names, hidden }: NonNullable<CustomerAsked["kept"]>,
   { money, say }: Write,
 ): NonNullable<CustomerContent["kept"]> {
-  const { months = 0, distance = 0, unit = "mi", todaysMoney = false } = asides?.keepFor ?? {};
+  const { months, distance, unit, todaysMoney } = file;
   const ways = kept.ways.filter(({ option }) => option === null || !hidden.has(option));
   const least = Math.min(...ways.map(({ net }) => net));
   return {

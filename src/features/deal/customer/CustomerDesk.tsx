@@ -1,5 +1,4 @@
 import { useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
-import type { Kept } from "@/core/horizon";
 import { FIRST_SHOWN, type PartShown } from "@/exchange/customer-screen/parts";
 import { CustomerScreen } from "@/features/customer-screen/CustomerScreen";
 import { focusSoon } from "@/features/focus/focus-soon";
@@ -10,7 +9,7 @@ import { useHorizon } from "../horizon/use-horizon";
 import { useNotation } from "../option/option-context";
 import { useOptions } from "../options/use-options";
 import { CustomerPanel } from "./CustomerPanel";
-import { useContent } from "./use-content";
+import { type KeptTold, useContent } from "./use-content";
 import { useSender } from "./use-sender";
 
 /** What was asked of the customer's screen: its panel, or that it stands over the desk. */
@@ -29,7 +28,7 @@ export function CustomerDesk({ dealId, asked }: Props) {
   const [hasPanel, setPanel] = useState(false);
   const [isHere, setHere] = useState(false);
   const [takenAt, setTakenAt] = useState<number | null>(null);
-  const [kept, setKept] = useState<Kept | null>(null);
+  const [kept, setKept] = useState<KeptTold | null>(null);
   useEffect(() => {
     if (asked.what === "panel") setPanel(now => !now);
     else setHere(now => !now);
@@ -97,9 +96,13 @@ export function CustomerDesk({ dealId, asked }: Props) {
 }
 
 /** What keeping the vehicle comes to, while that is on the screen. */
-function KeptFor({ onKept }: { onKept: (kept: Kept | null) => void }) {
-  const { told } = useHorizon(null);
-  useEffect(() => onKept(told?.kept ?? null), [told, onKept]);
+function KeptFor({ onKept }: { onKept: (kept: KeptTold | null) => void }) {
+  const { told, file, isOld } = useHorizon(null);
+  const kept = told?.kept;
+  // An answer goes with what it was asked of.
+  useEffect(() => {
+    if (!isOld) onKept(kept ? { kept, file } : null);
+  }, [kept, file, isOld, onKept]);
   return null;
 }
 

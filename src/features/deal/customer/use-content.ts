@@ -5,6 +5,7 @@ import { type CustomerContent, customerContent } from "@/exchange/customer-scree
 import type { PartShown } from "@/exchange/customer-screen/parts";
 import { readEarly } from "@/exchange/extra-payments/read-early";
 import { forCustomers } from "@/exchange/for-customers";
+import type { KeepForFile } from "@/exchange/keep-for/keep-for.schema";
 import type { Notation } from "@/exchange/notation";
 import { localToday } from "@/features/figures/today";
 import { type DeskState, deskDocument } from "../desk/desk-state";
@@ -19,8 +20,11 @@ type Asked = {
   hidden: ReadonlySet<string>;
   house: string;
   notation: Notation;
-  kept: Kept | null;
+  kept: KeptTold | null;
 };
+
+/** What keeping the vehicle comes to, and what is assumed of that, also before anything of it was typed. */
+export type KeptTold = { kept: Kept; file: KeepForFile };
 
 /**
  * What stands on the customer's screen, made after the desk is painted and at most once a frame, so that typing never waits
@@ -66,7 +70,7 @@ function contentOf({ state, names, parts, hidden, house, notation, kept }: Asked
     notation,
     kept: kept
       ? {
-          kept,
+          ...kept,
           names: state.options.map(({ id }) => names.get(id) ?? ""),
           hidden: new Set(state.options.flatMap(({ id }, index) => (hidden.has(id) ? [index] : []))),
         }
