@@ -1,3 +1,4 @@
+import { MILLIMETRES } from "../distance";
 import { atLeastZero, difference, type Exact, exactOf, halfUp, product, wholly } from "./exact";
 
 /** Distance is held in hundredths of a unit. */
@@ -11,18 +12,15 @@ const asUnits = (hundredths: number): Exact => ({
   denominator: BigInt(HUNDREDTHS),
 });
 
-/** 12 international miles are 19.312128 km, exactly. */
-const KM_OF_A_MILE: Exact = { numerator: 1_609_344n, denominator: 1_000_000n };
-
 /** How many of one unit another one is; undefined where the two cannot be set against each other. */
 export function unitIn(unit: string, other: string): Exact | undefined {
   const [from, to] = [unit.toLowerCase(), other.toLowerCase()];
   if (from === to) return wholly(1);
-  if (from === "mi" && to === "km") return KM_OF_A_MILE;
-  if (from === "km" && to === "mi")
-    return { numerator: KM_OF_A_MILE.denominator, denominator: KM_OF_A_MILE.numerator };
-  return undefined;
+  if (!isKnown(from) || !isKnown(to)) return undefined;
+  return { numerator: BigInt(MILLIMETRES[from]), denominator: BigInt(MILLIMETRES[to]) };
 }
+
+const isKnown = (unit: string): unit is keyof typeof MILLIMETRES => Object.hasOwn(MILLIMETRES, unit);
 
 /** A price for each unit beyond so many a year, over some time. */
 export type Beyond = {

@@ -3,9 +3,8 @@ import type { LeaseQuote } from "../kinds/lease";
 import { leaseTerms, purchaseTax } from "../kinds/lease/pricing";
 import { chargeColumn } from "../structure";
 import type { Exact } from "./exact";
-import type { WayTerms } from "./loan-ways";
 import { monthsSince, yearsOf } from "./time";
-import { type DrivenBeyond, type Ending, type Flow, flow, takenBy, type Way } from "./way";
+import { type DrivenBeyond, type Ending, type Flow, flow, takenBy, type Way, type WayTerms } from "./way";
 
 /** One lease of those that follow each other, by its dates. */
 type Cycle = {

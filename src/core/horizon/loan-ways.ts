@@ -2,21 +2,8 @@ import { payoffOn } from "../after";
 import type { DayNumber } from "../calendar";
 import type { LoanQuote } from "../kinds/loan";
 import { chargeColumn } from "../structure";
-import type { AfterEnd } from "./keep-for";
 import { monthsSince, yearsOf } from "./time";
-import { type Ending, type Flow, flow, takenBy, type Way } from "./way";
-
-/** What a kind's ways are made with. */
-export type WayTerms = {
-  option: number;
-  after: AfterEnd;
-  /** The last day that is asked of. */
-  until: DayNumber;
-  /** The place whose law counts, by ISO 3166-1. */
-  place: string | undefined;
-  /** How many of a unit one unit of what is driven is; undefined where the two cannot be compared. */
-  scaleOf: (unit: string) => ReturnType<typeof yearsOf> | undefined;
-};
+import { type Ending, type Flow, flow, takenBy, type Way, type WayTerms } from "./way";
 
 /**
  * The ways of a loan with dates: paid as agreed, or off on the day, and the vehicle sold; and given back where its balloon

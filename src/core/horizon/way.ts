@@ -1,5 +1,7 @@
 import type { DayNumber } from "../calendar";
 import type { Beyond } from "./driven";
+import type { Exact } from "./exact";
+import type { AfterEnd } from "./keep-for";
 import type { Since } from "./time";
 
 /** What some money is for. */
@@ -74,6 +76,18 @@ export type Way = {
    * @returns null where this way does not lead there
    */
   endingOn(date: DayNumber): Ending | null;
+};
+
+/** What a kind's ways are made with. */
+export type WayTerms = {
+  option: number;
+  after: AfterEnd;
+  /** The last day that is asked of. */
+  until: DayNumber;
+  /** The place whose law counts, by ISO 3166-1. */
+  place: string | undefined;
+  /** How many of a unit one unit of what is driven is; undefined where the two cannot be compared. */
+  scaleOf: (unit: string) => Exact | undefined;
 };
 
 /** How many of some flows fall on or before a day. */

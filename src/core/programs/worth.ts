@@ -1,3 +1,4 @@
+import { MILLIMETRES } from "../distance";
 import type { DealFacts } from "./facts";
 import type { Amounts } from "./measured";
 import type { Program, Worth } from "./program";
@@ -5,9 +6,6 @@ import type { Program, Worth } from "./program";
 /** What a percent is of, in minor units; null where it is not known. */
 export const worthOf = (of: Worth, { price }: Pick<Amounts, "price">, facts: DealFacts): number | null =>
   of === "price" ? price : facts[of];
-
-/** Millimetres, exactly: a mile is 1,609.344 m. */
-const MILLIMETRES = { km: 1_000_000, mi: 1_609_344 } as const;
 
 /**
  * How far a vehicle has gone in a program's unit, a part counted as a whole one: above a limit exactly where the distance

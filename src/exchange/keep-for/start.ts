@@ -1,3 +1,4 @@
+import { MILLIMETRES } from "@/core/distance";
 import type { Place } from "../place/places";
 import type { HouseCurve, KeepForFile } from "./keep-for.schema";
 
@@ -20,7 +21,7 @@ const FIRST_MONTHS = 36;
 const FIRST_DISTANCE = { mi: 12_000, km: 20_000 };
 /** Where people drive miles. */
 const BY_MILES: ReadonlySet<string> = new Set(["US", "GB"]);
-const KM_OF_A_MILE = 1.609_344;
+const KM_OF_A_MILE = MILLIMETRES.mi / MILLIMETRES.km;
 
 /**
  * What is assumed of how long a vehicle is kept, until something of it is typed.

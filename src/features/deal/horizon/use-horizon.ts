@@ -1,15 +1,14 @@
 import { useMemo } from "react";
 import type { Deal, Failure } from "@/core";
 import type { AfterEnd, CostLines, Kept } from "@/core/horizon";
-import type { Asides } from "@/exchange/deal-document";
 import type { KeepForFile } from "@/exchange/keep-for/keep-for.schema";
 import { readKeepFor } from "@/exchange/keep-for/read-keep-for";
 import { keepForAtFirst } from "@/exchange/keep-for/start";
-import { withOptional } from "@/exchange/members";
 import { usualTaxes } from "@/exchange/settings/usual-taxes";
 import { startHorizon } from "@/workers/horizon-client";
 import type { HorizonQuestion } from "@/workers/horizon-worker";
 import { useDesk } from "../desk/desk-context";
+import { withAside } from "../desk/with-aside";
 import { shownQuote } from "../option";
 import { useThread } from "../parts/use-thread";
 
@@ -22,7 +21,6 @@ export type Horizon = {
   after: (id: string) => AfterEnd;
   putAfter: (id: string, after: AfterEnd) => void;
   currency: string;
-  decimals: number;
   /** What was asked last and its answer; null until there is one. */
   told: { kept: Kept; lines: CostLines; asked: HorizonQuestion } | null;
   /** Why there is no answer. */
@@ -80,18 +78,13 @@ export function useHorizon(against: number | null): Horizon {
       }),
     after: id => asides?.options?.[id]?.after ?? "buy",
     putAfter: (id, after) =>
-      dispatch({ type: "asides", change: now => withAfter(now, id, after === "buy" ? undefined : after) }),
+      dispatch({
+        type: "asides",
+        change: now => withAside(now, id, "after", after === "buy" ? undefined : after),
+      }),
     currency,
-    decimals: quotes[own]?.decimals ?? 2,
     told: answer?.ok && found ? { ...answer.value, asked: found.question } : null,
     failure: read.failure ?? (answer && !answer.ok ? answer.failure : null),
     isOld: found !== null && found.question !== read.question,
   };
-}
-
-function withAfter(asides: Asides, id: string, after: AfterEnd | undefined): Asides {
-  const ofOption = withOptional(asides.options?.[id] ?? {}, "after", after);
-  const isEmpty = Object.keys(ofOption).length === 0;
-  const options = withOptional(asides.options ?? {}, id, isEmpty ? undefined : ofOption);
-  return withOptional(asides, "options", Object.keys(options).length > 0 ? options : undefined);
 }

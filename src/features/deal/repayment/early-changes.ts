@@ -3,17 +3,14 @@ import type { Asides } from "@/exchange/deal-document";
 import { withEachAmount } from "@/exchange/extra-payments/each-extra";
 import type { ExtraFile } from "@/exchange/extra-payments/extra.schema";
 import { withOptional } from "@/exchange/members";
+import { withAside } from "../desk/with-aside";
 
 /** Money that comes once, as it is typed. */
 export type OnceFile = NonNullable<ExtraFile["once"]>[number];
 
 /** Asides with other extra payments tried on an option; an empty one is none. */
 export function withEarly(asides: Asides, id: string, early: ExtraFile): Asides {
-  const tried = Object.keys(early).length > 0 ? early : undefined;
-  const ofOption = withOptional(asides.options?.[id] ?? {}, "early", tried);
-  const isEmpty = Object.keys(ofOption).length === 0;
-  const options = withOptional(asides.options ?? {}, id, isEmpty ? undefined : ofOption);
-  return withOptional(asides, "options", Object.keys(options).length > 0 ? options : undefined);
+  return withAside(asides, id, "early", Object.keys(early).length > 0 ? early : undefined);
 }
 
 /** Another amount with each payment, or none; from and to which payment stays. */
