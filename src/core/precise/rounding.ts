@@ -19,6 +19,18 @@ export function roundFixed(value: Fixed, rule: RoundingRule): bigint {
   return rule === "up" && rest > TIE ? floor + 1n : floor;
 }
 
+/**
+ * Rounds a number to a whole one, a tie to the even one of the two.
+ *
+ * @example roundHalfEven(ONE / 2n) // 0n
+ */
+export function roundHalfEven(value: Fixed): bigint {
+  const floor = floorOf(value + TIE);
+  const beyondHalf = value - floor * ONE - ONE / 2n;
+  const isTie = beyondHalf <= TIE && beyondHalf >= -TIE;
+  return (isTie ? floor % 2n !== 0n : beyondHalf > 0n) ? floor + 1n : floor;
+}
+
 function floorOf(value: Fixed): bigint {
   const quotient = value / ONE;
   return value < 0n && quotient * ONE !== value ? quotient - 1n : quotient;

@@ -60,4 +60,5 @@ export type Figure =
   | "buyRate"
   | "reserve"
   | "income"
-  | "keepFor";
+  | "keepFor"
+  | "match";

@@ -44,15 +44,16 @@ function byMoneyFactor(
 const RELATIVE_ERROR = 4e-12;
 
 function byLevelYield(
-  { atSigning, later, isAtOnce, residualAt, rounding }: LeaseTerms,
+  terms: LeaseTerms,
   rate: PeriodRate,
   cost: number,
   residual: number,
 ): number | undefined {
+  const { atSigning, later, isAtOnce, residualAt, rounding } = terms;
   const { rule, step } = rounding;
   const atEnd = FLOAT.discount(rate, residualAt);
   const worth = isAtOnce ? 1 : atSigning + FLOAT.annuity(rate, later);
-  const unrounded = (cost - residual * atEnd) / worth;
+  const unrounded = unroundedBase(terms, cost, residual);
   if (unrounded < 0) return undefined;
   const error = (RELATIVE_ERROR * (cost + residual * atEnd)) / worth / step;
   const steps = roundWhenSure(unrounded / step, error, rule, () => {
@@ -61,6 +62,23 @@ function byLevelYield(
     return over(left, precise) / BigInt(step);
   });
   return steps * step;
+}
+
+/**
+ * The payment of a lease before tax and before it is rounded, as a float; below zero where a residual is above what the cost
+ * grows to.
+ *
+ * @example unroundedBase(moneyFactorTerms, 4000000, 1824000) // 73548.444…
+ */
+export function unroundedBase(terms: LeaseTerms, cost: number, residual: number): number {
+  const { by, payments, isAtOnce, perYear, atSigning, later, residualAt } = terms;
+  if ("rate" in by) {
+    const worth = isAtOnce ? 1 : atSigning + FLOAT.annuity(by.rate, later);
+    return (cost - residual * FLOAT.discount(by.rate, residualAt)) / worth;
+  }
+  const { digits, scale } = by.factor;
+  const each = (cost - residual) / payments + ((cost + residual) * digits * MONTHS) / (scale * perYear);
+  return isAtOnce ? each * payments : each;
 }
 
 /**

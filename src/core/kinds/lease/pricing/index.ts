@@ -1,4 +1,4 @@
-export { basePayment, paymentParts } from "./base-payment";
+export { basePayment, paymentParts, unroundedBase } from "./base-payment";
 export { dueFallsWithCash } from "./capitalize";
 export type { Capitalized } from "./capitalized";
 export { dueBesidesCash, leaseDueItems } from "./due";

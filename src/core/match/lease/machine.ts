@@ -1,0 +1,158 @@
+import { PERCENT_OF_FACTOR, parseDecimal } from "../../interest";
+import type { LeaseDeal, LeaseQuote } from "../../kinds/lease";
+import { chargesOf } from "../../structure";
+import {
+  amountChoices,
+  type Choice,
+  type CountedLine,
+  type Departure,
+  type Machine,
+  onceForEach,
+  otherRoundings,
+  type RateMeaning,
+  type RowRounding,
+  type Stated,
+  slipChoice,
+} from "../way";
+import type { LeaseWay } from "./lease-way";
+import { measureLease } from "./measure";
+import { leaseSlips } from "./slips";
+
+type LeaseChoice = Choice<LeaseWay>;
+
+/**
+ * How ways of a lease are made and what they come to.
+ *
+ * @param quote an answered lease
+ * @param stated what another says, which an adjusted capitalized cost can come from
+ */
+export function leaseMachine(quote: LeaseQuote, stated: Stated): Machine<LeaseWay> {
+  const { down, filled, decimals, lines, cost } = quote;
+  const { from: _from, ...rest } = filled;
+  const deal: LeaseDeal = {
+    ...rest,
+    find: "payment",
+    structure: down < 0 ? rest.structure : { ...rest.structure, down: { amount: down } },
+    plan: { ...rest.plan, payment: null },
+  };
+  const isKept = (figure: string) => figure === "price" || figure === "down" || figure === "equity";
+  const amounts = [...quote.fees, ...quote.extras];
+  const counted: CountedLine[] = [
+    ...lines
+      .filter(({ figure }) => !isKept(figure))
+      .map(({ name, sign, amount }) => ({ name, amount: sign * amount, isFinanced: true })),
+    ...chargesOf(deal.structure).flatMap(({ name, paid }, index): CountedLine[] =>
+      paid === "financed" ? [] : [{ name, amount: amounts[index] ?? 0, isFinanced: false }],
+    ),
+  ];
+  return {
+    decimals,
+    base: { deal, isTaxOnUnrounded: false, rows: "halfUp" },
+    choices: [
+      amountChoices<LeaseDeal, LeaseWay>(counted, { figure: stated.amountFinanced, own: cost, decimals }),
+      timingChoices(deal),
+      roundingChoices(deal),
+      factorChoices(deal),
+      taxChoices(deal),
+      rowChoices(),
+      rateChoices(deal),
+      leaseSlips(deal, down).map(slip => slipChoice<LeaseDeal, LeaseWay>(slip)),
+    ],
+    measure: measureLease,
+  };
+}
+
+/** A choice that is one of the plan's own members. */
+function ofPlan(
+  departure: Departure,
+  of: (plan: LeaseDeal["plan"]) => Partial<LeaseDeal["plan"]> | null,
+): LeaseChoice {
+  const change = onceForEach((deal: LeaseDeal) => {
+    const changed = of(deal.plan);
+    return changed && { ...deal, plan: { ...deal.plan, ...changed } };
+  });
+  return {
+    departure,
+    count: 1,
+    change: way => {
+      const deal = change(way.deal);
+      return deal && { ...way, deal };
+    },
+  };
+}
+
+/** The first payment at signing, or all of them at the end of their periods. */
+function timingChoices({ plan }: LeaseDeal): LeaseChoice[] {
+  const [timing, inAdvance] = plan.inAdvance === 0 ? (["advance", 1] as const) : (["arrears", 0] as const);
+  return [ofPlan({ kind: "timing", timing }, () => ({ inAdvance }))];
+}
+
+function roundingChoices({ plan }: LeaseDeal): LeaseChoice[] {
+  return otherRoundings({ rule: plan.rounding, step: plan.roundingStep ?? 1 }).map(({ rule, step }) =>
+    ofPlan({ kind: "rounding", rule, step }, () => ({ rounding: rule, roundingStep: step })),
+  );
+}
+
+const PLACES = [4, 5, 6, 7, 8];
+
+/** A money factor that is rounded to some decimals before anything follows from it. */
+function factorChoices(_: LeaseDeal): LeaseChoice[] {
+  return PLACES.map(decimals =>
+    ofPlan({ kind: "rounded", what: "moneyFactor", decimals }, ({ reckoning, moneyFactor }) => {
+      if (reckoning !== "moneyFactor" || moneyFactor === null) return null;
+      const rounded = roundedDecimal(moneyFactor, decimals);
+      return rounded === moneyFactor ? null : { moneyFactor: rounded };
+    }),
+  );
+}
+
+function roundedDecimal(typed: string, places: number): string {
+  const { digits = 0, scale = 1 } = parseDecimal(typed) ?? {};
+  const to = 10 ** places;
+  if (scale <= to) return typed;
+  const by = scale / to;
+  return (Math.floor((digits + by / 2) / by) / to).toFixed(places);
+}
+
+function taxChoices({ plan }: LeaseDeal): LeaseChoice[] {
+  if (!plan.taxes.some(({ on }) => on.includes("payment"))) return [];
+  return [
+    {
+      departure: { kind: "taxOn", what: "unrounded" },
+      count: 1,
+      change: way => ({ ...way, isTaxOnUnrounded: true }),
+    },
+  ];
+}
+
+const ROWS: readonly RowRounding[] = ["down", "none", "halfEven"];
+
+function rowChoices(): LeaseChoice[] {
+  return ROWS.map(rule => ({
+    departure: { kind: "rowInterest", rule },
+    count: 1,
+    change: way => ({ ...way, rows: rule }),
+  }));
+}
+
+const FACTOR_PLACES = 8;
+
+/** A money factor taken for the rate that goes with it, or the other way round; a yearly rate for an effective one. */
+function rateChoices({ plan }: LeaseDeal): LeaseChoice[] {
+  const of = (as: RateMeaning, change: Parameters<typeof ofPlan>[1]) => ofPlan({ kind: "rate", as }, change);
+  if (plan.reckoning === "moneyFactor")
+    return [
+      of("levelYield", ({ moneyFactor }) => ({
+        reckoning: "levelYield",
+        yearlyRate: plainDecimal(Number(moneyFactor ?? 0) * PERCENT_OF_FACTOR),
+      })),
+    ];
+  return [
+    of("moneyFactor", ({ yearlyRate }) => ({
+      reckoning: "moneyFactor",
+      moneyFactor: plainDecimal(Number(yearlyRate ?? 0) / PERCENT_OF_FACTOR),
+    })),
+  ];
+}
+
+const plainDecimal = (value: number): string => value.toFixed(FACTOR_PLACES).replace(/\.?0+$/, "");

@@ -1,0 +1,69 @@
+import { areLevel, type Pay } from "../../annuity";
+import type { LoanDeal } from "../../kinds/loan";
+import { type Lent, lend } from "../../kinds/loan/deal";
+import { balloonOf, readTerms, type Terms } from "../../kinds/loan/plan";
+import { type ChargesWithPayments, chargesWithPayments } from "../../structure";
+
+/** What is lent by a deal, and what its plan says of each payment date, before any convention. */
+export type Basis = {
+  deal: LoanDeal;
+  terms: Terms;
+  lent: Lent;
+  /** What is paid on each payment date, the first at 0. */
+  pays: readonly Pay[];
+  isLevel: boolean;
+  balloon: number;
+  /** What falls with payments and counts in the finance charge. */
+  charges: ChargesWithPayments;
+};
+
+const known = new WeakMap<LoanDeal, { basis: Basis | null }>();
+
+/** What is lent by a deal that asks for its payment; null where nothing can be. Made once for each deal. */
+export function basisOf(deal: LoanDeal): Basis | null {
+  const before = known.get(deal);
+  if (before) return before.basis;
+  const basis = makeBasis(deal);
+  known.set(deal, { basis });
+  return basis;
+}
+
+/** What a plan says is worked out once, however often the structure differs. */
+const termsOf = new WeakMap<LoanDeal["plan"], { terms: Terms; pays: Pay[] } | null>();
+
+function planned(deal: LoanDeal): { terms: Terms; pays: Pay[] } | null {
+  const before = termsOf.get(deal.plan);
+  if (before !== undefined) return before;
+  const terms = readTerms(deal);
+  const made = terms.ok
+    ? {
+        terms: terms.value,
+        pays: terms.value.draft.runs.flatMap(({ count, pay }) => Array.from({ length: count }, () => pay)),
+      }
+    : null;
+  termsOf.set(deal.plan, made);
+  return made;
+}
+
+function makeBasis(deal: LoanDeal): Basis | null {
+  const plan = planned(deal);
+  if (!plan) return null;
+  const { terms, pays } = plan;
+  const lent = lend(deal, terms);
+  if (!lent.ok) return null;
+  const balloon = balloonOf(deal.plan, lent.value.reckoned.price);
+  if (!balloon.ok) return null;
+  return {
+    deal,
+    terms,
+    lent: lent.value,
+    pays,
+    isLevel: areLevel(terms.draft.runs) && balloon.value === 0,
+    balloon: balloon.value,
+    charges: chargesWithPayments(
+      lent.value.structure,
+      lent.value.reckoned,
+      ({ isFinanceCharge }) => isFinanceCharge,
+    ),
+  };
+}

@@ -1,0 +1,156 @@
+import { byPay, type Pay, steppedPayment } from "../../annuity";
+import { NO_RATE, type PeriodRate } from "../../interest";
+import type { Rounding } from "../../money";
+import { type RowRounding, rowInterest, type WayRow } from "../way";
+import type { Timeline } from "./timeline";
+
+/** A loan to be repaid by another's conventions; money in minor units. */
+export type ToRepay = {
+  amount: number;
+  /** What was solved for. */
+  solved: number;
+  rounding: { rule: Rounding; step: number };
+  pays: readonly Pay[];
+  timeline: Timeline;
+  /** What is left for a last day, and what the payments leave owing for it. */
+  balloon: number;
+  rows: RowRounding;
+  isLastAdjusted: boolean;
+  /** The first payment is as much more or less as its odd days bear. */
+  isFirstOwn: boolean;
+};
+
+/** What all rows come to, in minor units. */
+export type WayRepaid = {
+  lastPayment: number;
+  totalOfPayments: number;
+  /** On how many dates something is paid. */
+  paid: number;
+  rows: readonly WayRow[];
+};
+
+/**
+ * Repays a loan with the interest of each row rounded by a rule: the one row maker that can be told which. Deals are
+ * never repaid by it.
+ *
+ * What is not rounded is carried on with its parts of a cent; what is paid is whole. A last payment that is not adjusted is
+ * like the others, and leaves what it leaves.
+ */
+export function repaidBy(loan: ToRepay): WayRepaid {
+  const { amount, pays, timeline, rows: rule, isLastAdjusted } = loan;
+  const { rates, dateOf } = timeline;
+  const floor = owedForBalloon(loan);
+  const rows: WayRow[] = [];
+  let balance = amount;
+  let [total, paid, lastPayment] = [0, 0, 0];
+  for (let index = 0; index < pays.length; index++) {
+    const interest = rowInterest(balance, rates[index] ?? NO_RATE, rule);
+    const owed = balance + interest;
+    const asked = askedOn(loan, index, interest, balance);
+    const isLast = index === pays.length - 1;
+    const payment =
+      isLast && isLastAdjusted ? Math.round(owed - floor) : Math.min(asked, leastOf(owed, floor));
+    const isCleared = (isLast && isLastAdjusted) || payment === Math.round(owed);
+    const after = isCleared ? floor : owed - payment;
+    rows.push({
+      number: index + 1,
+      date: dateOf(index + 1),
+      payment,
+      interest,
+      principal: payment - interest,
+      balance: after,
+    });
+    balance = after;
+    total += payment;
+    lastPayment = payment;
+    if (payment > 0) paid += 1;
+    if (balance === 0 && floor === 0) break;
+  }
+  if (floor > 0) {
+    rows.push(balloonRow(loan, balance));
+    total += loan.balloon;
+  }
+  return { lastPayment, totalOfPayments: total, paid, rows };
+}
+
+/** No payment takes more than is owed, nor what a balloon is to take. */
+const leastOf = (owed: number, floor: number) => Math.max(Math.round(owed - floor), 0);
+
+/** What is to be paid on a date, in minor units. */
+function askedOn(loan: ToRepay, index: number, interest: number, balance: number): number {
+  const { pays, solved, rounding, timeline, rows, isFirstOwn } = loan;
+  const pay = pays[index] as Pay;
+  const oddDays = (): number => {
+    if (!isFirstOwn || index > 0) return 0;
+    return Math.round(interest - rowInterest(balance, timeline.solvedRates[0] ?? NO_RATE, rows));
+  };
+  return byPay(pay, {
+    level: ({ raises }) =>
+      (raises.length > 0 ? steppedPayment(solved, raises, rounding) : solved) + oddDays(),
+    principal: () => Math.round(solved + interest),
+    amount: ({ amount }) => amount,
+    interest: () => Math.round(interest),
+    none: () => 0,
+  });
+}
+
+/** What the payments leave owing: the balloon, or what grows to it over a last period. */
+function owedForBalloon({ balloon, timeline: { balloonRate } }: ToRepay): number {
+  return balloonRate && balloon > 0 ? Math.round(balloon / (1 + balloonRate.value)) : balloon;
+}
+
+function balloonRow({ balloon, pays, timeline }: ToRepay, owed: number): WayRow {
+  const number = timeline.balloonRate ? pays.length + 1 : pays.length;
+  return {
+    number,
+    date: timeline.dateOf(number),
+    payment: balloon,
+    interest: balloon - owed,
+    principal: owed,
+    balance: 0,
+  };
+}
+
+/** A loan whose finance charge is on the original amount for the whole term. */
+export type FlatToRepay = {
+  amount: number;
+  charge: number;
+  payment: number;
+  count: number;
+  trueRate: PeriodRate | null;
+  /** What of the charge is earned after some payments, where it is by the sum of the digits. */
+  earnedByDigits: (after: number) => number;
+  dateOf: Timeline["dateOf"];
+  rows: RowRounding;
+  isLastAdjusted: boolean;
+};
+
+/** Repays a flat-rate loan: its payments come to the amount and its charge, the last one takes up the cents. */
+export function flatRepaidBy(loan: FlatToRepay): WayRepaid {
+  const { amount, charge, payment: level, count, trueRate, rows: rule, isLastAdjusted, dateOf } = loan;
+  const rows: WayRow[] = [];
+  let left = amount + charge;
+  let [balance, earned, total, lastPayment] = [amount, 0, 0, 0];
+  for (let number = 1; number <= count && left > 0; number++) {
+    const isLast = number === count || left <= level;
+    const payment = isLast && isLastAdjusted ? left : level;
+    const byRule = trueRate ? rowInterest(balance, trueRate, rule) : loan.earnedByDigits(number) - earned;
+    const interest = isLast
+      ? charge - earned
+      : Math.min(Math.max(byRule, payment - balance), charge - earned);
+    earned += interest;
+    left -= payment;
+    balance += interest - payment;
+    total += payment;
+    lastPayment = payment;
+    rows.push({
+      number,
+      date: dateOf(number),
+      payment,
+      interest,
+      principal: payment - interest,
+      balance: isLast && isLastAdjusted ? 0 : balance,
+    });
+  }
+  return { lastPayment, totalOfPayments: total, paid: rows.length, rows };
+}
