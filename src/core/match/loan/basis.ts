@@ -1,4 +1,4 @@
-import { areLevel, type Pay } from "../../annuity";
+import { areLevel, LEVEL_PAY, type Pay } from "../../annuity";
 import type { LoanDeal } from "../../kinds/loan";
 import { type Lent, lend } from "../../kinds/loan/deal";
 import { balloonOf, readTerms, type Terms } from "../../kinds/loan/plan";
@@ -11,6 +11,8 @@ export type Basis = {
   lent: Lent;
   /** What is paid on each payment date, the first at 0. */
   pays: readonly Pay[];
+  /** Every payment is the one that is solved for; and nothing is left for the end. */
+  isAllLevel: boolean;
   isLevel: boolean;
   balloon: number;
   /** What falls with payments and counts in the finance charge. */
@@ -53,12 +55,14 @@ function makeBasis(deal: LoanDeal): Basis | null {
   if (!lent.ok) return null;
   const balloon = balloonOf(deal.plan, lent.value.reckoned.price);
   if (!balloon.ok) return null;
+  const isAllLevel = areLevel(terms.draft.runs) && terms.draft.runs.every(({ pay }) => pay === LEVEL_PAY);
   return {
     deal,
     terms,
     lent: lent.value,
     pays,
-    isLevel: areLevel(terms.draft.runs) && balloon.value === 0,
+    isAllLevel,
+    isLevel: isAllLevel && balloon.value === 0,
     balloon: balloon.value,
     charges: chargesWithPayments(
       lent.value.structure,

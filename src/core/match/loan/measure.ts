@@ -28,26 +28,27 @@ function measureRated(
   const solved = solvedBy(basis, way, timeline);
   if (!solved) return null;
   const rounding = way.rounding ?? { rule: "nearest" as const, step: 1 };
-  const repaid = once(() =>
-    repaidBy({
-      amount: basis.lent.loanAmount,
-      solved: solved.rounded,
-      rounding,
-      pays: basis.pays,
-      timeline,
-      balloon: basis.balloon,
-      rows: way.rows,
-      isLastAdjusted: way.isLastAdjusted,
-      isFirstOwn: way.firstDays === "onFirstPayment",
-    }),
-  );
+  const toRepay = {
+    amount: basis.lent.loanAmount,
+    solved: solved.rounded,
+    rounding,
+    pays: basis.pays,
+    isAllLevel: basis.isAllLevel,
+    timeline,
+    balloon: basis.balloon,
+    rows: way.rows,
+    isLastAdjusted: way.isLastAdjusted,
+    isFirstOwn: way.firstDays === "onFirstPayment",
+  };
+  const rows = once(() => rowsBy(into => repaidBy(toRepay, into)));
   const isOfPrincipal = basis.pays[0]?.kind === "principal";
   return figuresOf(basis, way, {
     // Where a part of the principal is solved for, the payment is the first one.
-    payment: isOfPrincipal ? (repaid().rows[0]?.payment ?? 0) : solved.rounded,
+    payment: isOfPrincipal ? (rows()[0]?.payment ?? 0) : solved.rounded,
     unrounded: solved.unrounded,
-    repaid,
-    payoff: on => payoffBy(basis, way, timeline, repaid().rows, on, earlyFee),
+    repaid: once(() => repaidBy(toRepay)),
+    rows,
+    payoff: on => payoffBy(basis, way, timeline, rows(), on, earlyFee),
   });
 }
 
@@ -61,26 +62,32 @@ function measureFlat(
   if (!isLevel || terms.isListed) return null;
   const { flat } = terms.draft;
   const solved = flatSolved(basis, way);
-  const repaid = once(() =>
-    flatRepaidBy({
-      amount: lent.loanAmount,
-      charge: solved.charge,
-      payment: solved.rounded,
-      count: terms.payments,
-      trueRate:
-        flat?.earning === "sumOfDigits" ? null : flatTrueRate(lent.loanAmount, solved.charge, terms.payments),
-      earnedByDigits: after => flat?.earnedByDigits(solved.charge, after) ?? 0,
-      dateOf: timeline.dateOf,
-      rows: way.rows,
-      isLastAdjusted: way.isLastAdjusted,
-    }),
-  );
+  const toRepay = once(() => ({
+    amount: lent.loanAmount,
+    charge: solved.charge,
+    payment: solved.rounded,
+    count: terms.payments,
+    trueRate:
+      flat?.earning === "sumOfDigits" ? null : flatTrueRate(lent.loanAmount, solved.charge, terms.payments),
+    earnedByDigits: (after: number) => flat?.earnedByDigits(solved.charge, after) ?? 0,
+    dateOf: timeline.dateOf,
+    rows: way.rows,
+    isLastAdjusted: way.isLastAdjusted,
+  }));
+  const rows = once(() => rowsBy(into => flatRepaidBy(toRepay(), into)));
   return figuresOf(basis, way, {
     payment: solved.rounded,
     unrounded: solved.unrounded,
-    repaid,
-    payoff: on => flatPayoff(repaid().rows, lent.loanAmount, timeline, on, earlyFee),
+    repaid: once(() => flatRepaidBy(toRepay())),
+    rows,
+    payoff: on => flatPayoff(rows(), lent.loanAmount, timeline, on, earlyFee),
   });
+}
+
+function rowsBy(repay: (into: WayRow[]) => unknown): WayRow[] {
+  const rows: WayRow[] = [];
+  repay(rows);
+  return rows;
 }
 
 /** Works out once, when it is first asked for. */
@@ -96,10 +103,15 @@ type Repaid = {
   payment: number;
   unrounded: Solved["unrounded"];
   repaid: () => WayRepaid;
+  rows: Measured["rows"];
   payoff: Measured["payoff"];
 };
 
-function figuresOf(basis: Basis, way: LoanWay, { payment, unrounded, repaid, payoff }: Repaid): Measured {
+function figuresOf(
+  basis: Basis,
+  way: LoanWay,
+  { payment, unrounded, repaid, rows, payoff }: Repaid,
+): Measured {
   const { lent, charges } = basis;
   const withCharges = () => repaid().totalOfPayments + totalWithPayments(charges, repaid().paid);
   return {
@@ -109,8 +121,8 @@ function figuresOf(basis: Basis, way: LoanWay, { payment, unrounded, repaid, pay
     totalOfPayments: withCharges,
     financeCharge: () => withCharges() - lent.loanAmount + lent.prepaid,
     amountFinanced: lent.amountFinanced,
-    rows: () => repaid().rows,
-    apr: once(() => aprOf(basis, way, repaid().rows)),
+    rows,
+    apr: once(() => aprOf(basis, way, rows())),
     payoff,
   };
 }

@@ -11,6 +11,8 @@ export type ToRepay = {
   solved: number;
   rounding: { rule: Rounding; step: number };
   pays: readonly Pay[];
+  /** Every payment is the one that is solved for. */
+  isAllLevel: boolean;
   timeline: Timeline;
   /** What is left for a last day, and what the payments leave owing for it. */
   balloon: number;
@@ -26,7 +28,6 @@ export type WayRepaid = {
   totalOfPayments: number;
   /** On how many dates something is paid. */
   paid: number;
-  rows: readonly WayRow[];
 };
 
 /**
@@ -35,46 +36,51 @@ export type WayRepaid = {
  *
  * What is not rounded is carried on with its parts of a cent; what is paid is whole. A last payment that is not adjusted is
  * like the others, and leaves what it leaves.
+ *
+ * @param loan ready to be repaid
+ * @param rows where to put the lines of the table; without it only the totals are made
  */
-export function repaidBy(loan: ToRepay): WayRepaid {
+export function repaidBy(loan: ToRepay, rows?: WayRow[]): WayRepaid {
   const { amount, pays, timeline, rows: rule, isLastAdjusted } = loan;
   const { rates, dateOf } = timeline;
   const floor = owedForBalloon(loan);
-  const rows: WayRow[] = [];
+  const last = pays.length - 1;
+  const isLevelFrom = levelFrom(loan);
   let balance = amount;
   let [total, paid, lastPayment] = [0, 0, 0];
-  for (let index = 0; index < pays.length; index++) {
+  for (let index = 0; index <= last; index++) {
     const interest = rowInterest(balance, rates[index] ?? NO_RATE, rule);
     const owed = balance + interest;
-    const asked = askedOn(loan, index, interest, balance);
-    const isLast = index === pays.length - 1;
-    const payment =
-      isLast && isLastAdjusted ? Math.round(owed - floor) : Math.min(asked, leastOf(owed, floor));
-    const isCleared = (isLast && isLastAdjusted) || payment === Math.round(owed);
-    const after = isCleared ? floor : owed - payment;
-    rows.push({
+    const isClosing = index === last && isLastAdjusted;
+    const asked = isLevelFrom <= index ? loan.solved : askedOn(loan, index, interest, balance);
+    // What is left may have parts of a cent; what is paid has none. No payment takes more, nor what a balloon is to take.
+    const left = rule === "none" ? Math.round(owed - floor) : owed - floor;
+    const payment = isClosing ? left : Math.min(asked, Math.max(left, 0));
+    balance = isClosing || payment === left ? floor : owed - payment;
+    rows?.push({
       number: index + 1,
       date: dateOf(index + 1),
       payment,
       interest,
       principal: payment - interest,
-      balance: after,
+      balance,
     });
-    balance = after;
     total += payment;
     lastPayment = payment;
     if (payment > 0) paid += 1;
     if (balance === 0 && floor === 0) break;
   }
   if (floor > 0) {
-    rows.push(balloonRow(loan, balance));
+    rows?.push(balloonRow(loan, balance));
     total += loan.balloon;
   }
-  return { lastPayment, totalOfPayments: total, paid, rows };
+  return { lastPayment, totalOfPayments: total, paid };
 }
 
-/** No payment takes more than is owed, nor what a balloon is to take. */
-const leastOf = (owed: number, floor: number) => Math.max(Math.round(owed - floor), 0);
+/** From which place on every payment is the one that was solved for: beyond the last where some are not. */
+function levelFrom({ isAllLevel, isFirstOwn, pays }: ToRepay): number {
+  return isAllLevel ? (isFirstOwn ? 1 : 0) : pays.length;
+}
 
 /** What is to be paid on a date, in minor units. */
 function askedOn(loan: ToRepay, index: number, interest: number, balance: number): number {
@@ -126,11 +132,10 @@ export type FlatToRepay = {
 };
 
 /** Repays a flat-rate loan: its payments come to the amount and its charge, the last one takes up the cents. */
-export function flatRepaidBy(loan: FlatToRepay): WayRepaid {
+export function flatRepaidBy(loan: FlatToRepay, rows?: WayRow[]): WayRepaid {
   const { amount, charge, payment: level, count, trueRate, rows: rule, isLastAdjusted, dateOf } = loan;
-  const rows: WayRow[] = [];
   let left = amount + charge;
-  let [balance, earned, total, lastPayment] = [amount, 0, 0, 0];
+  let [balance, earned, total, lastPayment, paid] = [amount, 0, 0, 0, 0];
   for (let number = 1; number <= count && left > 0; number++) {
     const isLast = number === count || left <= level;
     const payment = isLast && isLastAdjusted ? left : level;
@@ -143,7 +148,8 @@ export function flatRepaidBy(loan: FlatToRepay): WayRepaid {
     balance += interest - payment;
     total += payment;
     lastPayment = payment;
-    rows.push({
+    paid = number;
+    rows?.push({
       number,
       date: dateOf(number),
       payment,
@@ -152,5 +158,5 @@ export function flatRepaidBy(loan: FlatToRepay): WayRepaid {
       balance: isLast && isLastAdjusted ? 0 : balance,
     });
   }
-  return { lastPayment, totalOfPayments: total, paid: rows.length, rows };
+  return { lastPayment, totalOfPayments: total, paid };
 }
