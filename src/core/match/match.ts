@@ -2,6 +2,7 @@ import { isoDate } from "../calendar";
 import type { Quote } from "../kinds";
 import { failure, type Result, success } from "../result";
 import { amountOf, balanceAfter, type Compared, type DepartingCell } from "./compare";
+import { type Implied, impliedBy, unexplainedAmounts } from "./implied";
 import { leaseMachine } from "./lease/machine";
 import { loanMachine } from "./loan/machine";
 import { type Matters, matters } from "./matters";
@@ -55,6 +56,8 @@ export type Matched = {
   stated: number;
   /** Ways of so many departures were all tried; null where nothing was cut off. */
   cutOffAfter: number | null;
+  /** How much more their payment repays by the deal's own conventions; null where none is stated, or no amount has it. */
+  implied: Implied | null;
   /** In the United States whether it matters. */
   matters: Matters | null;
 };
@@ -125,11 +128,11 @@ function problemOf({ quote, stated }: MatchAsked): ReturnType<typeof failure> | 
 }
 
 function* walkWith<Way>(
-  machine: Machine<Way>,
+  known: Machine<Way>,
   asked: MatchAsked,
   limits: SearchLimits,
 ): Generator<Result<Matched> | undefined, Result<Matched>, void> {
-  const measured = machine.measure(machine.base);
+  const measured = known.measure(known.base);
   if (!measured)
     return failure(
       "match",
@@ -137,11 +140,16 @@ function* walkWith<Way>(
     );
   const law =
     asked.place === "US" && asked.quote.kind !== "lease" ? matters(asked.quote, asked.stated) : null;
+  const implied = impliedBy(known, asked.stated);
+  const isOpen = countStated(asked.stated) > 1 && !asked.stated.amountFinanced;
+  const machine = isOpen
+    ? { ...known, choices: [...known.choices, unexplainedAmounts(known, implied)] }
+    : known;
   const walk = search(machine, asked.stated, limits);
   for (;;) {
     const { done, value } = walk.next();
-    if (done) return success(toldOf(asked, measured, value, law));
-    yield value && success(toldOf(asked, measured, value, law));
+    if (done) return success(toldOf(asked, measured, value, { implied, matters: law }));
+    yield value && success(toldOf(asked, measured, value, { implied, matters: law }));
   }
 }
 
@@ -149,7 +157,7 @@ function toldOf<Way>(
   { stated }: MatchAsked,
   measured: Measured,
   found: Found<Way>,
-  law: Matters | null,
+  besides: Pick<Matched, "implied" | "matters">,
 ): Matched {
   const count = countStated(stated);
   const tell = (tried: Pick<Tried<Way>, "measured" | "departures" | "count" | "compared">) =>
@@ -164,7 +172,7 @@ function toldOf<Way>(
     several: found.fits.length > 1 || (count < 2 && found.fits.length > 0),
     stated: count,
     cutOffAfter: found.isCutOff ? found.wholeTo : null,
-    matters: law,
+    ...besides,
   };
 }
 

@@ -1,4 +1,4 @@
-export { type CostOfCredit, costOfCredit, costOfLevel } from "./credit";
+export { aprOfRows, type CostOfCredit, costOfCredit, costOfLevel } from "./credit";
 export {
   FOUND_FIGURES,
   type FoundFigure,

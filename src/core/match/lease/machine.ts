@@ -6,6 +6,7 @@ import {
   type Choice,
   type CountedLine,
   type Departure,
+  financingMore,
   type Machine,
   onceForEach,
   otherRoundings,
@@ -32,7 +33,6 @@ export function leaseMachine(quote: LeaseQuote, stated: Stated): Machine<LeaseWa
   const deal: LeaseDeal = {
     ...rest,
     find: "payment",
-    structure: down < 0 ? rest.structure : { ...rest.structure, down: { amount: down } },
     plan: { ...rest.plan, payment: null },
   };
   const isKept = (figure: string) => figure === "price" || figure === "down" || figure === "equity";
@@ -49,7 +49,12 @@ export function leaseMachine(quote: LeaseQuote, stated: Stated): Machine<LeaseWa
     decimals,
     base: { deal, isTaxOnUnrounded: false, rows: "halfUp" },
     choices: [
-      amountChoices<LeaseDeal, LeaseWay>(counted, { figure: stated.amountFinanced, own: cost, decimals }),
+      amountChoices<LeaseDeal, LeaseWay>(counted, {
+        figure: stated.amountFinanced,
+        own: cost,
+        cash: down,
+        decimals,
+      }),
       timingChoices(deal),
       roundingChoices(deal),
       factorChoices(deal),
@@ -58,6 +63,7 @@ export function leaseMachine(quote: LeaseQuote, stated: Stated): Machine<LeaseWa
       rateChoices(deal),
       leaseSlips(deal, down).map(slip => slipChoice<LeaseDeal, LeaseWay>(slip)),
     ],
+    withMore: (way, more) => ({ ...way, deal: financingMore(way.deal, more, down) }),
     measure: measureLease,
   };
 }

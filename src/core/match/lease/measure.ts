@@ -108,6 +108,7 @@ function rowsOf(
         : row.rent;
     balance -= row.base - rent;
     return {
+      kind: row.kind,
       number: row.number,
       date: row.date,
       payment: row.kind === "closing" ? 0 : payment,

@@ -1,4 +1,5 @@
 import { areLevel, LEVEL_PAY, type Pay } from "../../annuity";
+import { NO_RATE } from "../../interest";
 import type { LoanDeal } from "../../kinds/loan";
 import { type Lent, lend } from "../../kinds/loan/deal";
 import { balloonOf, readTerms, type Terms } from "../../kinds/loan/plan";
@@ -11,6 +12,8 @@ export type Basis = {
   lent: Lent;
   /** What is paid on each payment date, the first at 0. */
   pays: readonly Pay[];
+  /** On which payment dates the interest before them is waived. */
+  waived: readonly boolean[];
   /** Every payment is the one that is solved for; and nothing is left for the end. */
   isAllLevel: boolean;
   isLevel: boolean;
@@ -31,26 +34,37 @@ export function basisOf(deal: LoanDeal): Basis | null {
 }
 
 /** What a plan says is worked out once, however often the structure differs. */
-const termsOf = new WeakMap<LoanDeal["plan"], { terms: Terms; pays: Pay[] } | null>();
+const termsOf = new WeakMap<LoanDeal["plan"], Planned | null>();
 
-function planned(deal: LoanDeal): { terms: Terms; pays: Pay[] } | null {
+type Planned = { terms: Terms; pays: Pay[]; waived: boolean[] };
+
+function planned(deal: LoanDeal): Planned | null {
   const before = termsOf.get(deal.plan);
   if (before !== undefined) return before;
   const terms = readTerms(deal);
-  const made = terms.ok
-    ? {
-        terms: terms.value,
-        pays: terms.value.draft.runs.flatMap(({ count, pay }) => Array.from({ length: count }, () => pay)),
-      }
-    : null;
+  const made = terms.ok ? eachDate(terms.value) : null;
   termsOf.set(deal.plan, made);
   return made;
+}
+
+/** What is paid on each date, and whether interest is waived before it; the first in advance as the one after it. */
+function eachDate(terms: Terms): Planned {
+  const dates = terms.draft.runs.flatMap(({ count, pay, rate }) =>
+    Array.from({ length: count }, () => ({ pay, isWaived: rate === NO_RATE })),
+  );
+  const { timing, yearlyRate } = terms.draft.calendar;
+  const isWaived = (index: number) => yearlyRate.digits > 0 && (dates[index]?.isWaived ?? false);
+  return {
+    terms,
+    pays: dates.map(({ pay }) => pay),
+    waived: dates.map((_, index) => isWaived(index === 0 && timing === "advance" ? 1 : index)),
+  };
 }
 
 function makeBasis(deal: LoanDeal): Basis | null {
   const plan = planned(deal);
   if (!plan) return null;
-  const { terms, pays } = plan;
+  const { terms, pays, waived } = plan;
   const lent = lend(deal, terms);
   if (!lent.ok) return null;
   const balloon = balloonOf(deal.plan, lent.value.reckoned.price);
@@ -61,6 +75,7 @@ function makeBasis(deal: LoanDeal): Basis | null {
     terms,
     lent: lent.value,
     pays,
+    waived,
     isAllLevel,
     isLevel: isAllLevel && balloon.value === 0,
     balloon: balloon.value,

@@ -2,7 +2,7 @@ import { payoffOn } from "../../after";
 import type { DayNumber } from "../../calendar";
 import { costOfCredit, type LoanDeal, type LoanQuote } from "../../kinds/loan";
 import { chargesOf, tally } from "../../structure";
-import { amountChoices, type CountedLine, type Machine, type Stated } from "../way";
+import { amountChoices, type CountedLine, financingMore, type Machine, type Stated } from "../way";
 import { type Basis, basisOf } from "./basis";
 import {
   compoundingChoices,
@@ -53,6 +53,7 @@ export function loanMachine(quote: LoanQuote, stated: Stated): Machine<LoanWay> 
       amountChoices<LoanDeal, LoanWay>(linesOf(basis), {
         figure: stated.amountFinanced,
         own: basis.lent.amountFinanced,
+        cash: quote.down,
         decimals: quote.decimals,
       }),
       firstDaysChoices(basis),
@@ -66,19 +67,19 @@ export function loanMachine(quote: LoanQuote, stated: Stated): Machine<LoanWay> 
       rateChoices(basis, apr.ok ? apr.value.apr : undefined),
       slipChoices(basis),
     ],
+    withMore: (way, more) => ({ ...way, deal: financingMore(way.deal, more, quote.down) }),
     measure: way => measureLoan(way, earlyFee),
   };
 }
 
-/** The deal with all its figures given and the cash down as an amount, asked for its payment unless that was given. */
-function withGivenFigures({ filled, down, payment, deal }: LoanQuote): LoanDeal {
+/** The deal with all its figures given, asked for its payment unless that was given. */
+function withGivenFigures({ filled, payment, deal }: LoanQuote): LoanDeal {
   const { from: _from, ...rest } = filled;
   const { extra: _extra, ...plan } = filled.plan;
   const isGiven = deal.find !== "payment" && filled.plan.payment !== null;
   return {
     ...rest,
     find: "payment",
-    structure: { ...rest.structure, down: { amount: down } },
     plan: { ...plan, payment: isGiven ? payment : null },
   };
 }

@@ -1,11 +1,13 @@
-import { type DayNumber, dayNumber, periodStepper } from "../../calendar";
+import type { DayNumber } from "../../calendar";
+import { NO_RATE } from "../../interest";
 import { flatTrueRate } from "../../kinds/loan/plan";
 import { totalWithPayments } from "../../structure";
-import { annualPercentageRate } from "../../yield";
 import { type Measured, rowInterest, type WayRow } from "../way";
+import { aprOfWay } from "./apr";
 import { type Basis, basisOf } from "./basis";
+import { leastOwedBy } from "./least";
 import type { LoanWay } from "./loan-way";
-import { flatRepaidBy, repaidBy, type WayRepaid } from "./rows";
+import { flatRepaidBy, owedForBalloon, repaidBy, type ToRepay, type WayRepaid } from "./rows";
 import { flatSolved, type Solved, solvedBy } from "./solved";
 import { type Timeline, timelineOf } from "./timeline";
 
@@ -28,7 +30,7 @@ function measureRated(
   const solved = solvedBy(basis, way, timeline);
   if (!solved) return null;
   const rounding = way.rounding ?? { rule: "nearest" as const, step: 1 };
-  const toRepay = {
+  const toRepay: ToRepay = {
     amount: basis.lent.loanAmount,
     solved: solved.rounded,
     rounding,
@@ -39,12 +41,16 @@ function measureRated(
     rows: way.rows,
     isLastAdjusted: way.isLastAdjusted,
     isFirstOwn: way.firstDays === "onFirstPayment",
+    least: once(() => leastOwedBy(toRepay, owedForBalloon(toRepay))),
   };
   const rows = once(() => rowsBy(into => repaidBy(toRepay, into)));
-  const isOfPrincipal = basis.pays[0]?.kind === "principal";
-  return figuresOf(basis, way, {
+  const firstOfPrincipal = basis.pays.findIndex(({ kind }) => kind === "principal");
+  return figuresOf(basis, way, timeline, {
     // Where a part of the principal is solved for, the payment is the first one.
-    payment: isOfPrincipal ? (rows()[0]?.payment ?? 0) : solved.rounded,
+    payment:
+      firstOfPrincipal < 0
+        ? solved.rounded
+        : Math.round(solved.rounded + (rows()[firstOfPrincipal]?.interest ?? 0)),
     unrounded: solved.unrounded,
     repaid: once(() => repaidBy(toRepay)),
     rows,
@@ -75,7 +81,7 @@ function measureFlat(
     isLastAdjusted: way.isLastAdjusted,
   }));
   const rows = once(() => rowsBy(into => flatRepaidBy(toRepay(), into)));
-  return figuresOf(basis, way, {
+  return figuresOf(basis, way, timeline, {
     payment: solved.rounded,
     unrounded: solved.unrounded,
     repaid: once(() => flatRepaidBy(toRepay())),
@@ -110,6 +116,7 @@ type Repaid = {
 function figuresOf(
   basis: Basis,
   way: LoanWay,
+  timeline: Timeline,
   { payment, unrounded, repaid, rows, payoff }: Repaid,
 ): Measured {
   const { lent, charges } = basis;
@@ -122,29 +129,9 @@ function figuresOf(
     financeCharge: () => withCharges() - lent.loanAmount + lent.prepaid,
     amountFinanced: lent.amountFinanced,
     rows,
-    apr: once(() => aprOf(basis, way, rows())),
+    apr: once(() => aprOfWay(basis, way, timeline, rows())),
     payoff,
   };
-}
-
-/** Where periods are counted from without dates: a day that every month has, 365 days after the year before. */
-const SOME_START: DayNumber = dayNumber(2003, 1, 1);
-
-/** Percent a year; undefined where no rate makes the payments worth what is financed. */
-function aprOf(basis: Basis, way: LoanWay, rows: readonly WayRow[]): number | undefined {
-  const { deal, lent, charges } = basis;
-  const start = way.interestFrom ?? basis.terms.draft.calendar.start;
-  const dateOf = periodStepper(deal.plan.frequency, SOME_START);
-  const { each, first, last } = charges;
-  const payments = rows.map(({ date, number, payment }, index) => ({
-    date: start === null || date === null ? dateOf(way.timing === "advance" ? number - 1 : number) : date,
-    amount: payment + each + (index === 0 ? first : 0) + (index === rows.length - 1 ? last : 0),
-  }));
-  const apr = annualPercentageRate({
-    advances: [{ date: start ?? SOME_START, amount: lent.amountFinanced }],
-    payments: payments.filter(({ amount }) => amount > 0),
-  });
-  return apr.ok ? apr.value.percent : undefined;
 }
 
 /** The payment before a day, and how long the period is in which it lies; undefined without dates, or outside. */
@@ -175,7 +162,8 @@ function payoffBy(
   const period = periodOn(rows, lent.loanAmount, timeline, on);
   const of = period && (timeline.rates[period.after] ?? timeline.balloonRate);
   if (!period || !of || terms.isListed) return undefined;
-  const rate = timeline.between(period.from, on, { of, days: period.days });
+  // What is waived for the period is waived for its days.
+  const rate = of === NO_RATE ? of : timeline.between(period.from, on, { of, days: period.days });
   return period.owed + rowInterest(period.owed, rate, way.rows) + earlyFee(on);
 }
 

@@ -18,6 +18,8 @@ export type ToRepay = {
   balloon: number;
   rows: RowRounding;
   isLastAdjusted: boolean;
+  /** The least that can be owed after each payment, where a balloon is left. */
+  least: () => readonly number[];
   /** The first payment is as much more or less as its odd days bear. */
   isFirstOwn: boolean;
 };
@@ -53,11 +55,13 @@ export function repaidBy(loan: ToRepay, rows?: WayRow[]): WayRepaid {
     const owed = balance + interest;
     const isClosing = index === last && isLastAdjusted;
     const asked = isLevelFrom <= index ? loan.solved : askedOn(loan, index, interest, balance);
-    // What is left may have parts of a cent; what is paid has none. No payment takes more, nor what a balloon is to take.
-    const left = rule === "none" ? Math.round(owed - floor) : owed - floor;
-    const payment = isClosing ? left : Math.min(asked, Math.max(left, 0));
-    balance = isClosing || payment === left ? floor : owed - payment;
+    const most = mostOn(loan, index, owed, floor);
+    const payment = isClosing ? mostOf(owed - floor, rule) : Math.min(asked, most);
+    // Only what is not rounded leaves a part of a cent, which goes with the last one.
+    const isCleared = floor === 0 && payment === most && most === mostOf(owed, rule);
+    balance = isClosing || isCleared ? floor : owed - payment;
     rows?.push({
+      kind: "payment",
       number: index + 1,
       date: dateOf(index + 1),
       payment,
@@ -75,6 +79,18 @@ export function repaidBy(loan: ToRepay, rows?: WayRow[]): WayRepaid {
     total += loan.balloon;
   }
   return { lastPayment, totalOfPayments: total, paid };
+}
+
+/** What is paid has no parts of a cent. */
+const mostOf = (owed: number, rule: RowRounding): number => (rule === "none" ? Math.round(owed) : owed);
+
+/** The most that a payment takes: what is owed, or where it is not agreed so much that a balloon is still reached. */
+function mostOn(loan: ToRepay, index: number, owed: number, floor: number): number {
+  const { pays, rows, least } = loan;
+  const kind = pays[index]?.kind;
+  const isAgreed = kind === "amount" || kind === "none";
+  if (floor === 0 || isAgreed) return mostOf(owed, rows);
+  return mostOf(owed - (least()[index + 1] ?? floor), rows);
 }
 
 /** From which place on every payment is the one that was solved for: beyond the last where some are not. */
@@ -101,13 +117,17 @@ function askedOn(loan: ToRepay, index: number, interest: number, balance: number
 }
 
 /** What the payments leave owing: the balloon, or what grows to it over a last period. */
-function owedForBalloon({ balloon, timeline: { balloonRate } }: ToRepay): number {
+export function owedForBalloon({
+  balloon,
+  timeline: { balloonRate },
+}: Pick<ToRepay, "balloon" | "timeline">): number {
   return balloonRate && balloon > 0 ? Math.round(balloon / (1 + balloonRate.value)) : balloon;
 }
 
 function balloonRow({ balloon, pays, timeline }: ToRepay, owed: number): WayRow {
   const number = timeline.balloonRate ? pays.length + 1 : pays.length;
   return {
+    kind: "balloon",
     number,
     date: timeline.dateOf(number),
     payment: balloon,
@@ -150,6 +170,7 @@ export function flatRepaidBy(loan: FlatToRepay, rows?: WayRow[]): WayRepaid {
     lastPayment = payment;
     paid = number;
     rows?.push({
+      kind: "payment",
       number,
       date: dateOf(number),
       payment,

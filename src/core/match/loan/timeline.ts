@@ -33,19 +33,52 @@ export type Timeline = {
   between: (from: DayNumber, to: DayNumber, period: { of: PeriodRate; days: number }) => PeriodRate;
 };
 
-const kept = new WeakMap<readonly Pay[], Map<string, Timeline | null>>();
+type Kept = {
+  byKey: Map<string, Timeline | null>;
+  last: { of: Conventions; timeline: Timeline | null } | null;
+};
+
+const kept = new WeakMap<readonly Pay[], Kept>();
+
+/** What of a way a timeline hangs on. */
+type Conventions = Pick<LoanWay, "timing" | "compounding" | "count" | "firstDays" | "interestFrom"> & {
+  rounded: LoanWay["rounded"];
+  hasBalloon: boolean;
+};
+
+const NAMES = [
+  "timing",
+  "compounding",
+  "count",
+  "firstDays",
+  "interestFrom",
+  "rounded",
+  "hasBalloon",
+] as const satisfies (keyof Conventions)[];
 
 /** The timeline of a way, made once for each plan and each set of conventions; null where it cannot be. */
 export function timelineOf(basis: Basis, way: LoanWay): Timeline | null {
-  const timelines = kept.get(basis.pays) ?? new Map<string, Timeline | null>();
+  const timelines = kept.get(basis.pays) ?? { byKey: new Map(), last: null };
   kept.set(basis.pays, timelines);
   const { timing, compounding, count, firstDays, interestFrom, rounded } = way;
-  const ofRate = rounded?.what === "rate" || rounded?.what === "rateThroughout" ? rounded : null;
-  const key = `${timing} ${compounding} ${count} ${firstDays} ${interestFrom} ${ofRate?.what} ${ofRate?.decimals} ${basis.balloon > 0}`;
-  const before = timelines.get(key);
-  if (before !== undefined) return before;
-  const timeline = makeTimeline(basis, way);
-  timelines.set(key, timeline);
+  const isOfRate = rounded?.what === "rate" || rounded?.what === "rateThroughout";
+  const of: Conventions = {
+    timing,
+    compounding,
+    count,
+    firstDays,
+    interestFrom,
+    rounded: isOfRate ? rounded : null,
+    hasBalloon: basis.balloon > 0,
+  };
+  const { last } = timelines;
+  // Ways that differ in what comes after follow each other.
+  if (last && NAMES.every(name => last.of[name] === of[name])) return last.timeline;
+  const key = NAMES.map(name => (name === "rounded" ? JSON.stringify(of.rounded) : of[name])).join(" ");
+  const before = timelines.byKey.get(key);
+  const timeline = before === undefined ? makeTimeline(basis, way) : before;
+  timelines.byKey.set(key, timeline);
+  timelines.last = { of, timeline };
   return timeline;
 }
 
@@ -64,7 +97,7 @@ function makeTimeline(basis: Basis, way: LoanWay): Timeline | null {
   const start = way.interestFrom ?? calendar.start;
   const needsDates = way.count !== "equal" || way.interestFrom !== null;
   if (needsDates && (start === null || dateOf(1) === null)) return null;
-  const made = ratesOf(basis, way, start, dateOf);
+  const made = withoutWaived(ratesOf(basis, way, start, dateOf), basis);
   if (!made) return null;
   const { rates, regular } = made;
   const ofSolved = solvedRates(basis, way, made, start, dateOf);
@@ -99,6 +132,11 @@ function runsOf(pays: readonly Pay[], rates: readonly PeriodRate[]): Run[] {
     else runs.push({ count: 1, rate, pay });
   }
   return runs;
+}
+
+function withoutWaived(made: Rates | null, { waived }: Basis): Rates | null {
+  if (!made?.rates.length || !waived.includes(true)) return made;
+  return { ...made, rates: made.rates.map((rate, index) => (waived[index] ? NO_RATE : rate)) };
 }
 
 const ONE_PERIOD: Ratio = { numerator: 1, denominator: 1 };

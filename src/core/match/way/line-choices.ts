@@ -51,26 +51,27 @@ type HasStructure = { structure: Structure };
  * The choices of another amount financed: lines of the deal, and the amount that is stated.
  *
  * @param lines the deal's lines
- * @param stated the amount financed that is stated, and what the deal's is, in minor units
+ * @param stated the amount financed that is stated, and what the deal's and its cash down is, in minor units
  */
 export function amountChoices<Deal extends HasStructure, Way extends { deal: Deal }>(
   lines: readonly CountedLine[],
-  stated: { figure: StatedFigure | undefined; own: number; decimals: number },
+  stated: { figure: StatedFigure | undefined; own: number; cash: number; decimals: number },
 ): Choice<Way>[] {
   const differing = linesThatDiffer(lines);
-  const choices: Choice<Way>[] = differing.map(departure => choiceOf(departure, departure.more));
+  const choices: Choice<Way>[] = differing.map(departure => choiceOf(departure, departure.more, stated.cash));
   const more = stated.figure ? -offBy(stated.own, stated.figure, stated.decimals) : 0;
   const isWhole = Number.isInteger(more);
   if (isWhole && more !== 0 && !differing.some(each => each.more === more))
-    choices.push(choiceOf({ kind: "amount", more, amount: stated.own + more }, more));
+    choices.push(choiceOf({ kind: "amount", more, amount: stated.own + more }, more, stated.cash));
   return choices;
 }
 
 function choiceOf<Deal extends HasStructure, Way extends { deal: Deal }>(
   departure: Departure,
   more: number,
+  cash: number,
 ): Choice<Way> {
-  const change = onceForEach((deal: Deal) => financingMore(deal, more));
+  const change = onceForEach((deal: Deal) => financingMore(deal, more, cash));
   return {
     departure,
     count: 1,

@@ -11,6 +11,7 @@ export type Choice<Way> = {
 
 /** A row of a way's table: minor units, with parts of them where nothing is rounded. */
 export type WayRow = {
+  kind: "payment" | "balloon" | "atSigning" | "closing";
   number: number;
   date: DayNumber | null;
   payment: number;
@@ -41,6 +42,8 @@ export type Machine<Way> = {
   base: Way;
   /** What can depart, in the order of likelihood; of each list one. */
   choices: readonly (readonly Choice<Way>[])[];
+  /** The way with so much more financed, in minor units. */
+  withMore: (way: Way, more: number) => Way;
   /** Null where there is no such loan or lease. */
   measure: (way: Way) => Measured | null;
 };

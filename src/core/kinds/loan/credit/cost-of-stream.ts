@@ -4,7 +4,7 @@ import type { Stretch } from "../../../yield";
 import { type PaymentRow, repay } from "../plan";
 import { type LoanSummary, machineOf } from "../quote";
 import { hasLevelStream, levelStretches } from "./cost-of-level";
-import { aprOfStretches, type CostOfCredit, costOfStretches } from "./cost-of-stretches";
+import { aprOfStretches, type CostOfCredit, costOfStretches, type StreamOf } from "./cost-of-stretches";
 
 /**
  * The yearly rates of an answered deal whose payments come period by period; undefined where only the general equations
@@ -31,6 +31,22 @@ export function aprOfStream(quote: LoanSummary): number | undefined {
 }
 
 /**
+ * The APR of rows of payments, with what falls with them; undefined where only the general equations can tell.
+ *
+ * @param of how the payments count
+ * @param rows a table, or another's
+ * @returns percent a year
+ * @example aprOfRows(plainQuote, plainQuote.schedule).toFixed(2) // "6.00"
+ */
+export function aprOfRows(of: StreamOf, rows: readonly StreamRow[]): number | undefined {
+  return rows.length >= FEWEST_IN_STREAM && stepsByOnePeriod(rows)
+    ? aprOfStretches(of, stretchesOfRows(rows))
+    : undefined;
+}
+
+type StreamRow = Pick<PaymentRow, "number" | "payment"> & { kind: string };
+
+/**
  * A deal's payments in stretches, where they are one period of the plan apart and this is the unit period;
  * undefined where extras or listed dates come between, or where another period could be the common one.
  */
@@ -46,7 +62,7 @@ function hasDatedExtras({ filled: { plan } }: LoanSummary): boolean {
   return yearly !== undefined || once.length > 0;
 }
 
-function stretchesOfRows(rows: readonly PaymentRow[]): Stretch[] {
+function stretchesOfRows(rows: readonly StreamRow[]): Stretch[] {
   const stretches: Stretch[] = [];
   let number = 0;
   for (const row of rows) {
@@ -75,7 +91,7 @@ export function scheduleOf(quote: LoanSummary): PaymentRow[] {
 }
 
 /** Whether the plan's own period is the commonest between two payments, and occurs more than once. */
-function stepsByOnePeriod(schedule: readonly PaymentRow[]): boolean {
+function stepsByOnePeriod(schedule: readonly StreamRow[]): boolean {
   const numbers = schedule.filter(({ payment, kind }) => payment > 0 && kind !== "balloon");
   let [single, wider] = [0, 0];
   for (let index = 1; index < numbers.length; index++) {

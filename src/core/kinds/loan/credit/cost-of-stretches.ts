@@ -10,6 +10,12 @@ export type CostOfCredit = {
   effectiveRate: number;
 };
 
+/** What of a deal says how its payments count: how often they fall, when the first does, and what they repay. */
+export type StreamOf = Pick<
+  LoanSummary,
+  "amountFinanced" | "yearlyRate" | "startDate" | "firstDate" | "oddFirstPeriod"
+> & { filled: { plan: Pick<LoanSummary["filled"]["plan"], "frequency" | "timing"> } };
+
 /**
  * The yearly rates of an answered deal by its payments in stretches; undefined where only the general equations can tell,
  * amount by amount.
@@ -32,13 +38,13 @@ export function costOfStretches(quote: LoanSummary, payments: Stretch[]): CostOf
 }
 
 /** The APR alone; undefined where {@link costOfStretches} is. */
-export function aprOfStretches(quote: LoanSummary, payments: Stretch[]): number | undefined {
+export function aprOfStretches(quote: StreamOf, payments: Stretch[]): number | undefined {
   const solved = solvedStream(quote, payments);
   return solved && solved.apr * solved.perYear * 100;
 }
 
 /** A deal's stream with the rate of a unit period that it is worth its advance at. */
-function solvedStream(quote: LoanSummary, payments: Stretch[]) {
+function solvedStream(quote: StreamOf, payments: Stretch[]) {
   const { frequency } = quote.filled.plan;
   const perYear = periodsPerYear(frequency);
   const advance = quote.amountFinanced;
@@ -50,7 +56,7 @@ function solvedStream(quote: LoanSummary, payments: Stretch[]) {
 }
 
 /** The first period in unit periods, as Appendix J counts it. */
-function firstUnitPeriods(quote: LoanSummary): Pick<Stream, "firstPeriods" | "firstPart"> {
+function firstUnitPeriods(quote: StreamOf): Pick<Stream, "firstPeriods" | "firstPart"> {
   const { startDate, firstDate } = quote;
   const { frequency, timing } = quote.filled.plan;
   if (startDate === null || firstDate === null || isRegularFirst(quote)) return regularFirst(timing);
@@ -74,7 +80,7 @@ function firstYears({
 }
 
 /** Half months are of different lengths; every other regular period is one period however it is counted. */
-function isRegularFirst({ oddFirstPeriod, filled }: LoanSummary): boolean {
+function isRegularFirst({ oddFirstPeriod, filled }: StreamOf): boolean {
   return oddFirstPeriod === null && filled.plan.frequency !== "twiceAMonth";
 }
 
