@@ -8,6 +8,7 @@ import { answerDealerQuestion, incomeJson, isDealerQuestion } from "../income";
 import { keptJson } from "../keep-for/keep-for-json";
 import { readKeepFor } from "../keep-for/read-keep-for";
 import { fileKindOf } from "../kinds";
+import { answerMatchQuestion } from "../match/match-json";
 import { answerAll, answerFreeQuestions } from "../questions";
 import type { QuestionFile } from "../questions/questions.schema";
 import { readQuestionFile } from "../questions/read-question-file";
@@ -148,6 +149,7 @@ function priced(
             place: beside.place,
           })
         : failure("buyRate", "Which programs fit needs a file of rates: name one by --rates FILE.");
+    if (question.ask === "match") return answerMatchQuestion(question as never, quote.value, beside.place);
     return isDealerQuestion(question)
       ? answerDealerQuestion(question as never, quote.value, known)
       : answer(question as never, quote.value, beside);

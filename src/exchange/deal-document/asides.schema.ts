@@ -2,6 +2,7 @@ import Type from "typebox";
 import { ExtraSchema } from "../extra-payments/extra.schema";
 import { ReturnSchema } from "../extra-payments/return.schema";
 import { AfterEndWord, KeepForSchema } from "../keep-for/keep-for.schema";
+import { StatedSchema } from "../match/match.schema";
 import { exact, seen } from "../schema";
 import { byOption } from "./option-id.schema";
 
@@ -15,6 +16,8 @@ export const ASIDES_OF_THE_DEAL = {
 export const ASIDES_OF_AN_OPTION = {
   /** Extra payments beside the plan. */
   early: seen(Type.Optional(ExtraSchema)),
+  /** What another says of the same loan or lease, which its figures are held against. */
+  theirs: seen(Type.Optional(StatedSchema)),
 };
 
 /** As a file has them: checked by themselves, for none of them is a figure of the quote. */

@@ -1,6 +1,7 @@
 import { type DealDocument, type Named, nameOf, optionOf } from "../deal-document";
 import { extraWords } from "../extra-payments/extra-words";
 import { AFTER_WORDS, keptInWords } from "../keep-for/keep-for-words";
+import { statedWords } from "../match/stated-words";
 import { PLACE_NAMES } from "../place/places";
 import { fileWriter, typedAmountText } from "../text";
 import { figuresInWords, type WordedFigure } from "./figures-in-words";
@@ -105,10 +106,11 @@ function returnWords(earns: NonNullable<DealDocument["asides"]>["return"]): stri
 
 /** What is tried on an option and never agreed. */
 function triedWords(document: DealDocument, id: string): WordedFigure[] {
-  const { early, after } = document.asides?.options?.[id] ?? {};
+  const { early, after, theirs } = document.asides?.options?.[id] ?? {};
   const { currency = "USD" } = optionOf(document, id)?.inputs ?? {};
   return [
     ["extra payments tried", early ? extraWords(early, fileWriter(currency)).join("; ") : ""],
+    ["their figures", theirs ? statedWords(theirs, fileWriter(currency)) : ""],
     ["after its end", after ? AFTER_WORDS[after] : ""],
   ];
 }

@@ -16,6 +16,7 @@ import {
   YearlyRate,
 } from "../schema";
 import { DEALER_QUESTIONS } from "./dealer-questions.schema";
+import { MatchQuestion } from "./match-question.schema";
 
 /** How much one file can ask. */
 export const MOST_QUESTIONS = 100;
@@ -158,8 +159,8 @@ const OF_A_DEAL = [
 /** What may be asked along with a deal. */
 const QuestionSchema = tagged(
   "ask",
-  [...OF_A_DEAL, ...DEALER_QUESTIONS, ...FREE],
-  'a question: "ask" is "payoff", "paidOffBy", "keepOrPay", "totals", "totalsByYear", "affordability", "perThousand", "working", "chargeback", "income", "incomeWorking", "timeValue", "rate" or "apr"',
+  [...OF_A_DEAL, MatchQuestion, ...DEALER_QUESTIONS, ...FREE],
+  'a question: "ask" is "payoff", "paidOffBy", "keepOrPay", "totals", "totalsByYear", "affordability", "perThousand", "working", "match", "chargeback", "income", "incomeWorking", "timeValue", "rate" or "apr"',
 );
 
 /** What a file asks about its loan. */

@@ -6,6 +6,7 @@ import { type Dealer, type DealerOfOption, dealerOfFile, optionUpToDate } from "
 import { readEarly } from "../extra-payments/read-early";
 import type { KeepForFile } from "../keep-for/keep-for.schema";
 import { readKeepFor } from "../keep-for/read-keep-for";
+import { readStated } from "../match/read-stated";
 import { readJson } from "../text";
 import { isWholeDeal, readFirstVersion, readWholeDeal, type WholeDeal } from "./read-whole-deal";
 
@@ -77,7 +78,7 @@ function optionsOf(
 ): Checked<FiledOptions> {
   const found: FiledOptions = { options: [], known: {}, tried: {} };
   for (const [index, { name, inputs, dealer, asides }] of filed.entries()) {
-    const sentence = inputs.ok ? unreadable(inputs.value, asides.early) : inputs.sentence;
+    const sentence = inputs.ok ? unreadable(inputs.value, asides) : inputs.sentence;
     if (sentence !== undefined || !inputs.ok) {
       return { ok: false, sentence: filed.length > 1 ? `Option ${index + 1}: ${sentence}` : `${sentence}` };
     }
@@ -110,11 +111,13 @@ function namesOf(
   return { ...(customer && { customer }), ...(vehicle && { vehicle }) };
 }
 
-function unreadable(inputs: DealFile, early: FiledAsides["early"]): string | undefined {
+function unreadable(inputs: DealFile, { early, theirs }: FiledAsides): string | undefined {
   const deal = readDeal(inputs);
   if (!deal.ok) return deal.failure.sentence;
   const tried = readEarly(early, inputs.currency);
-  return tried.ok ? undefined : tried.failure.sentence;
+  if (!tried.ok) return tried.failure.sentence;
+  const stated = readStated(theirs ?? {}, inputs.currency);
+  return stated.ok ? undefined : stated.failure.sentence;
 }
 
 /** Why how long the vehicle is kept cannot be read; undefined where it can. */

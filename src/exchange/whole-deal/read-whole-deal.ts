@@ -42,7 +42,7 @@ type FiledOption = {
   name: string;
   inputs: Checked<DealFile>;
   dealer: DealerFile;
-  asides: Pick<FiledAsides, "early">;
+  asides: Pick<FiledAsides, "early" | "theirs">;
 };
 
 const NEWEST_VERSION = 2;
@@ -137,7 +137,7 @@ function readOption(filed: unknown): Omit<FiledOption, "name"> {
   const { option: withTried, dealer = {} } = dealerApart(filed);
   const known = checked<DealerFile>(dealerFile, dealer, "/dealer");
   if (!known.ok) return refused(known.sentence);
-  const { rest: option, taken } = membersApart(withTried, ["early"]);
+  const { rest: option, taken } = membersApart(withTried, ["early", "theirs"]);
   const asides = checked<FiledAsides>(asidesCheck, taken, "");
   if (!asides.ok) return refused(asides.sentence);
   return { inputs: checkDealFile(option), dealer: known.value, asides: asides.value };

@@ -13,6 +13,7 @@ import { readDeal } from "@/exchange/deal-file";
 import { checkDealFile } from "@/exchange/deal-file/parse";
 import { type Dealer, type DealerFile, dealerApart, dealerOfFile, optionUpToDate } from "@/exchange/dealer";
 import { readEarly } from "@/exchange/extra-payments/read-early";
+import { readStated } from "@/exchange/match/read-stated";
 import {
   dealerRequest,
   importRequest,
@@ -87,9 +88,11 @@ function unreadableAsides(
   place: string,
 ): string | undefined {
   const currency = sent[0]?.inputs.currency ?? FINEST;
-  for (const [id, { early }] of Object.entries(asides?.options ?? {})) {
+  for (const [id, { early, theirs = {} }] of Object.entries(asides?.options ?? {})) {
     const read = readEarly(early, currency);
     if (!read.ok) return `${place}.asides.options.${id}.early: ${read.failure.sentence}`;
+    const stated = readStated(theirs, currency);
+    if (!stated.ok) return `${place}.asides.options.${id}.theirs: ${stated.failure.sentence}`;
   }
   return undefined;
 }

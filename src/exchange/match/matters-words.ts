@@ -1,0 +1,45 @@
+import type { Held, Matters } from "@/core/match";
+import { amountText } from "../text";
+
+const points = (percent: number): string => percent.toFixed(3);
+
+/**
+ * Whether it matters by the law of the United States, a sentence for each figure that it is asked of, in plain notation.
+ *
+ * @param matters what was held against each other; null elsewhere
+ */
+export function mattersWords(matters: Matters | null, currency: string): string[] {
+  if (!matters) return [];
+  const { apr, financeCharge, isIrregular, isOwnAmount, amountFinanced } = matters;
+  const money = (minor: number) => amountText(minor, currency);
+  const of = isOwnAmount
+    ? `the deal’s amount financed of ${money(amountFinanced)}`
+    : "their own amount financed";
+  return [
+    ...(apr ? ["why" in apr ? APR_NOT_TOLD[apr.why] : aprWords(apr, of, isIrregular)] : []),
+    ...(financeCharge
+      ? ["why" in financeCharge ? CHARGE_NOT_TOLD : chargeWords(financeCharge, of, money)]
+      : []),
+  ];
+}
+
+const APR_NOT_TOLD = {
+  paymentsNotKnown:
+    "Whether their APR is right cannot be told: their payments are not all known; give the last one or the total, too.",
+  noRate:
+    "Whether their APR is right cannot be told: no rate makes their payments worth their amount financed.",
+};
+
+const CHARGE_NOT_TOLD =
+  "Whether their finance charge is right cannot be told: their payments are not all known; give their total, too.";
+
+const side = ({ isWithin }: Held) => (isWithin ? "within" : "beyond");
+
+function aprWords(apr: Held, of: string, isIrregular: boolean): string {
+  const most = isIrregular ? "a quarter of a point, as payments are irregular" : "an eighth of a point";
+  return `Their APR of ${points(apr.stated)} % is ${points(Math.abs(apr.off))} from the ${points(apr.worked)} % of ${of}, payments and dates: ${side(apr)} ${most} (12 CFR 1026.22(a)).`;
+}
+
+function chargeWords(charge: Held, of: string, money: (minor: number) => string): string {
+  return `Their finance charge of ${money(charge.stated)} is ${money(Math.abs(charge.off))} from the ${money(charge.worked)} of their payments less ${of}: ${side(charge)} ${money(charge.tolerance)} (12 CFR 1026.18(d)(2)).`;
+}
