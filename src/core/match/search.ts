@@ -34,7 +34,7 @@ export type SearchLimits = {
 
 /** No contract departs in more things than this. */
 const MOST_DEPARTURES = 4;
-const MOST_WAYS = 300_000;
+const MOST_WAYS = 200_000;
 const MOST_FITS = 200;
 const MOST_NEAREST = 3;
 /** One figure alone is given by many: so many departures are looked through, to see whether there are several. */

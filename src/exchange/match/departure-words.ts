@@ -93,7 +93,9 @@ const COMPOUNDED: Record<Extract<Departure, { kind: "compounding" }>["compoundin
 function roundingText(rule: "nearest" | "up" | "down", step: number, { currency }: WordsOf): string {
   const way = rule === "nearest" ? "to the nearest" : rule;
   if (step === 1 && rule !== "nearest") return way;
-  return `${rule === "nearest" ? way : `${way} to a whole`} ${amountText(step, currency)}`;
+  return rule === "nearest"
+    ? `${way} ${amountText(step, currency)}`
+    : `${way} in steps of ${amountText(step, currency)}`;
 }
 
 function roundedText({ what, decimals }: Extract<Departure, { kind: "rounded" }>): string {

@@ -30,7 +30,10 @@ const SaidRow = exact({
   balance: seen(Type.Optional(Said)),
 });
 
-/** What another says of a loan or a lease: any of its figures, each at the decimals that it was typed with. */
+/**
+ * What another says of a loan or a lease: any of its figures, each at the decimals that it was typed with. A payment or a day
+ * whose amount is still to be typed counts for nothing.
+ */
 export const StatedSchema = exact({
   payment: seen(Type.Optional(Said)),
   lastPayment: seen(Type.Optional(Said)),
@@ -38,8 +41,8 @@ export const StatedSchema = exact({
   financeCharge: seen(Type.Optional(Said)),
   apr: seen(Type.Optional(SaidPercent)),
   amountFinanced: seen(Type.Optional(Said)),
-  balance: seen(Type.Optional(exact({ after: seen(PaymentNumber), amount: seen(Said) }))),
-  payoff: seen(Type.Optional(exact({ on: seen(IsoDate), amount: seen(Said) }))),
+  balance: seen(Type.Optional(exact({ after: seen(PaymentNumber), amount: seen(Type.Optional(Said)) }))),
+  payoff: seen(Type.Optional(exact({ on: seen(IsoDate), amount: seen(Type.Optional(Said)) }))),
   table: seen(
     Type.Optional(
       Type.Array(SaidRow, {

@@ -33,11 +33,12 @@ export function readStated(file: StatedFile, currency: string): Result<Stated> {
   }
   const { apr, balance, payoff, table } = file;
   if (apr !== undefined) stated.apr = figureOf(apr, 0);
-  if (balance) stated.balance = { after: balance.after, amount: figureOf(balance.amount, decimals) };
+  if (balance?.amount !== undefined)
+    stated.balance = { after: balance.after, amount: figureOf(balance.amount, decimals) };
   if (payoff) {
     const on = parseIsoDate(payoff.on);
     if (on === undefined) return failure("match", `The payoff’s day ${payoff.on} is not a date.`);
-    stated.payoff = { on, amount: figureOf(payoff.amount, decimals) };
+    if (payoff.amount !== undefined) stated.payoff = { on, amount: figureOf(payoff.amount, decimals) };
   }
   if (table) {
     const place = table.findIndex(

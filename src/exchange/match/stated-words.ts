@@ -36,8 +36,8 @@ export function statedWords(stated: StatedFile, { date }: Pick<Writer, "date">):
       stated[name] === undefined ? [] : [`${STATED_NAMES[name].toLowerCase()} ${stated[name]}`],
     ),
     ...(apr === undefined ? [] : [`APR ${apr} %`]),
-    ...(balance ? [`${balance.amount} owed after payment ${balance.after}`] : []),
-    ...(payoff ? [`payoff ${payoff.amount} on ${date(payoff.on)}`] : []),
+    ...(balance?.amount !== undefined ? [`${balance.amount} owed after payment ${balance.after}`] : []),
+    ...(payoff?.amount !== undefined ? [`payoff ${payoff.amount} on ${date(payoff.on)}`] : []),
     ...(table ? [table.length === 1 ? "a table of 1 row" : `a table of ${table.length} rows`] : []),
   ].join(", ");
 }

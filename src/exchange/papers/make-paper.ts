@@ -14,6 +14,7 @@ import { makeWorkbook } from "../workbook/make-workbook";
 import type { Workbook } from "../workbook-parts/workbook";
 import type { About, AnsweredOption, PaperHouse } from "./about";
 import { commissionLine } from "./commission";
+import { comparison } from "./comparison";
 import { costEstimate } from "./cost-estimate";
 import { extrasPaper } from "./extras-paper";
 import { type Letter, letterOf } from "./letter";
@@ -108,6 +109,8 @@ const PAPERS: Record<
     const tried = triedOf(option, asked);
     return tried.ok ? { ok: true, paper: repaymentTable(option, about, tried) } : tried;
   },
+  comparison: ([option], about, { deal, options: [id = ""] }) =>
+    comparison(option, about, deal.asides?.options?.[id]?.theirs),
   payoff: ([option], about, { details }) => payoffEstimate(option, about, details),
   paymentCalendar: ([option], about, { dealId, version, options: [optionId = ""] }) =>
     paymentCalendar(option, about, { dealId, optionId, version }),

@@ -37,6 +37,11 @@ export const PAPER_KINDS = {
     name: "Payoff estimate",
     says: "What pays the loan off on a day, and until when that is good.",
   },
+  comparison: {
+    ...PDF,
+    name: "Comparison",
+    says: "A lender’s figures beside the deal’s, and where the difference comes from.",
+  },
   paymentCalendar: {
     name: "Payment calendar",
     ending: "ics",

@@ -9,6 +9,7 @@ export const VIEWS = {
   howLong: "How long",
   history: "History",
   who: "Customer and vehicle",
+  match: "Match a lender’s figures",
 } as const;
 
 export type View = keyof typeof VIEWS;
@@ -24,7 +25,7 @@ export const viewsOf = (isFrozen: boolean): View[] =>
 const MOST_IN_BAR = 7;
 
 /** What is seldom opened waits under "More", also where there is room. */
-const SELDOM: ReadonlySet<View> = new Set(["who"]);
+const SELDOM: ReadonlySet<View> = new Set(["who", "match"]);
 
 /** The views that stand in the bar, and those that wait under "More". */
 export function barOf(isFrozen: boolean): { shown: View[]; more: View[] } {

@@ -20,10 +20,11 @@ const LOADS = {
   howLong: () => import("../horizon/HowLong"),
   lineUp: () => import("../line-up/LineUp"),
   who: () => import("../who/CustomerAndVehicle"),
+  match: () => import("../match/MatchTheirs"),
 };
 
 /** The views that stand in the place of structure, plan and answer. */
-const IN_PLACE: ReadonlySet<View> = new Set(["history", "lineUp", "repayment", "howLong"]);
+const IN_PLACE: ReadonlySet<View> = new Set(["history", "lineUp", "repayment", "howLong", "match"]);
 
 /** What cannot be loaded now is tried again when it is opened. */
 const loadAhead = (view: View) => {
@@ -41,6 +42,7 @@ const LineUp = lazy(() => LOADS.lineUp().then(({ LineUp: lineUp }) => ({ default
 const Reach = lazy(() => LOADS.reach().then(({ Reach: reach }) => ({ default: reach })));
 const Programs = lazy(() => LOADS.rates().then(({ Programs: programs }) => ({ default: programs })));
 const HowLong = lazy(() => LOADS.howLong().then(({ HowLong: howLong }) => ({ default: howLong })));
+const MatchTheirs = lazy(() => LOADS.match().then(({ MatchTheirs: match }) => ({ default: match })));
 const PaymentMap = lazy(() => LOADS.map().then(({ PaymentMap: map }) => ({ default: map })));
 const DealerSide = lazy(() =>
   import("../dealer/DealerSide").then(({ DealerSide: side }) => ({ default: side })),
@@ -96,6 +98,7 @@ export const DeskBody = memo(function DeskBody({ dealId, fileName }: { dealId: s
       {view === "history" && opened(<History dealId={dealId} />)}
       {view === "lineUp" && opened(<LineUp dealId={dealId} />)}
       {view === "howLong" && opened(<HowLong />)}
+      {view === "match" && opened(<MatchTheirs />)}
       {view === "repayment" && opened(<Repayment fileName={fileName} />)}
       {!IN_PLACE.has(view) && (
         <div className="flex min-h-0 flex-1 flex-col gap-3 lg:flex-row">

@@ -1,0 +1,36 @@
+import type { MatchWay } from "@/core/match";
+import { departureWords, type WordsOf } from "@/exchange/match/departure-words";
+import { inNotation } from "@/exchange/notation";
+import { useDesk } from "../desk/desk-context";
+import { useIsFrozen, useNotation } from "../option/option-context";
+import { takingOf } from "./taking";
+
+type Props = {
+  way: MatchWay;
+  of: WordsOf /** Whether it gives every figure. */;
+  isFit: boolean;
+  decimals: number;
+};
+
+/** A button for each convention of a way that the plan can have. */
+export function TakeIn({ way, of, isFit, decimals }: Props) {
+  const { dispatch } = useDesk();
+  const { notation } = useNotation();
+  const isFrozen = useIsFrozen();
+  if (!isFit || isFrozen) return null;
+  return way.departures.map(departure => {
+    const action = takingOf(departure, of.isLease, decimals);
+    if (!action) return null;
+    const words = departureWords(departure, of);
+    return (
+      <button
+        key={words}
+        type="button"
+        className="btn btn-primary btn-sm"
+        onClick={() => dispatch({ type: "option", action })}
+      >
+        Take into the deal: {inNotation(words, notation)}
+      </button>
+    );
+  });
+}
