@@ -1,6 +1,6 @@
 "use client";
 
-import { FileDown, FileUp } from "lucide-react";
+import { Equal, FileDown, FileUp } from "lucide-react";
 import { useMemo, useState } from "react";
 import { useDropzone } from "react-dropzone";
 import { inNotation, notationOf } from "@/exchange/notation";
@@ -144,7 +144,11 @@ export function FiguresScreen({ house }: { house: Settings }) {
         <div className="mb-3 flex flex-wrap items-center gap-3">
           <h1 className="font-semibold text-2xl">Figures</h1>
           <span className="text-faint">questions without a deal, in {house.currency}</span>
-          <button type="button" className="btn btn-sm ml-auto h-8.5" onClick={drop.open}>
+          <a href="/figures/match" className="btn btn-sm ml-auto h-8.5">
+            <Equal size={16} aria-hidden="true" />
+            Match a lender’s figures
+          </a>
+          <button type="button" className="btn btn-sm h-8.5" onClick={drop.open}>
             <FileUp size={16} aria-hidden="true" />
             Import questions
           </button>

@@ -1,9 +1,10 @@
-import type { MatchWay } from "@/core/match";
+import type { Departure, MatchWay } from "@/core/match";
 import { departureWords, type WordsOf } from "@/exchange/match/departure-words";
 import { inNotation } from "@/exchange/notation";
+import { takenByLease, takenByLoan } from "@/features/match/taking";
 import { useDesk } from "../desk/desk-context";
+import type { OptionAction } from "../option";
 import { useIsFrozen, useNotation } from "../option/option-context";
-import { takingOf } from "./taking";
 
 type Props = {
   way: MatchWay;
@@ -19,7 +20,7 @@ export function TakeIn({ way, of, isFit, decimals }: Props) {
   const isFrozen = useIsFrozen();
   if (!isFit || isFrozen) return null;
   return way.departures.map(departure => {
-    const action = takingOf(departure, of.isLease, decimals);
+    const action = takingOf(departure, of, decimals);
     if (!action) return null;
     const words = departureWords(departure, of);
     return (
@@ -33,4 +34,13 @@ export function TakeIn({ way, of, isFit, decimals }: Props) {
       </button>
     );
   });
+}
+
+function takingOf(departure: Departure, { isLease }: WordsOf, decimals: number): OptionAction | undefined {
+  if (isLease) {
+    const change = takenByLease(departure, decimals);
+    return change && { type: "lease", change };
+  }
+  const change = takenByLoan(departure, decimals);
+  return change && { type: "plan", change };
 }

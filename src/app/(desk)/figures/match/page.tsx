@@ -1,0 +1,10 @@
+import type { Metadata } from "next";
+import { MatchScreen } from "@/features/match/MatchScreen";
+import { houseSettings } from "../../../house";
+
+export const metadata: Metadata = { title: "Match a lender’s figures" };
+
+export default async function MatchPage() {
+  const { settings } = await houseSettings();
+  return <MatchScreen house={settings} />;
+}
