@@ -20,12 +20,15 @@ export type Compared = {
   /** How many rows of the table depart, and the first cell that does. */
   rowsOff: number;
   firstOff: DepartingCell | null;
-  /** All that is off, a hundredth of a percent as much as a minor unit; 0 where every stated figure is given. */
+  /** How far off it is in all; 0 where every stated figure is given. */
   distance: number;
 };
 
 /** A hundredth of a percent weighs as much as a minor unit. */
 const PER_PERCENT = 100;
+
+/** Each figure counts by how often what it is off by doubles: one that is far off does not hide that the others are given. */
+const weightOf = (off: number): number => Math.log2(1 + Math.abs(off));
 /** What cannot be known is this far off. */
 const UNKNOWN = 1e12;
 
@@ -42,7 +45,7 @@ export function compare(measured: Measured, stated: Stated, decimals: number, mo
   const compared: Compared = { off: {}, rowsOff: 0, firstOff: null, distance: 0 };
   for (const [name, off] of offsOf(measured, stated, decimals)) {
     compared.off[name] = off;
-    compared.distance += Math.abs(off) * (name === "apr" ? PER_PERCENT : 1);
+    compared.distance += weightOf(name === "apr" ? off * PER_PERCENT : off);
     if (compared.distance > most) return null;
   }
   return stated.table && compareTable(measured, stated.table, { decimals, compared, most }) ? null : compared;
@@ -100,7 +103,7 @@ function compareRow(row: WayRow | undefined, stated: StatedRow, { decimals, comp
     const off = figure ? (row ? offBy(row[cell], figure, decimals) : UNKNOWN) : 0;
     if (!figure || off === 0) continue;
     isOff = true;
-    compared.distance += Math.abs(off);
+    compared.distance += weightOf(off);
     compared.firstOff ??= {
       number: stated.number,
       cell,

@@ -53,7 +53,7 @@ const A_SLICE = 32;
 export function* search<Way>(
   machine: Machine<Way>,
   stated: Stated,
-  { most = MOST_WAYS, mostDepartures = MOST_DEPARTURES }: SearchLimits = {},
+  { most = machine.mostWays ?? MOST_WAYS, mostDepartures = MOST_DEPARTURES }: SearchLimits = {},
 ): Generator<Found<Way> | undefined, Found<Way>, void> {
   const state: State<Way> = { fits: [], nearest: [], tried: 0 };
   const isOne = countStated(stated) < 2;
@@ -86,8 +86,9 @@ function tryWay<Way>(
 ): void {
   const measured = machine.measure(way);
   if (!measured) return;
-  const furthest = state.nearest[MOST_NEAREST - 1]?.compared.distance ?? Number.POSITIVE_INFINITY;
-  const compared = compare(measured, stated, machine.decimals, furthest);
+  const furthest = state.nearest[MOST_NEAREST - 1];
+  const most = furthest ? farness(furthest) - count : Number.POSITIVE_INFINITY;
+  const compared = compare(measured, stated, machine.decimals, most);
   if (!compared) return;
   const departures = taken.map(({ departure }) => departure);
   const tried: Tried<Way> = { way, departures, count, measured, compared };
@@ -95,14 +96,15 @@ function tryWay<Way>(
   else if (state.fits.length < MOST_FITS) state.fits.push(tried);
 }
 
+/** How far a way is from what is stated: each departure makes it as much further as figures that are off by twice as much. */
+const farness = <Way>({ compared, count }: Tried<Way>): number => compared.distance + count;
+
 /** Keeps the nearest few; of those with the same figures the first, which has the fewest departures. */
 function takeNearest<Way>(nearest: Tried<Way>[], tried: Tried<Way>): void {
   const figures = JSON.stringify(tried.compared.off);
-  const isKnown = nearest.some(
-    ({ compared }) =>
-      compared.distance === tried.compared.distance && JSON.stringify(compared.off) === figures,
-  );
-  const place = nearest.findIndex(({ compared }) => compared.distance > tried.compared.distance);
+  const known = nearest.findIndex(({ compared }) => JSON.stringify(compared.off) === figures);
+  const isKnown = known >= 0;
+  const place = nearest.findIndex(each => farness(each) > farness(tried));
   if (isKnown || (place < 0 && nearest.length >= MOST_NEAREST)) return;
   nearest.splice(place < 0 ? nearest.length : place, 0, tried);
   nearest.length = Math.min(nearest.length, MOST_NEAREST);

@@ -95,7 +95,7 @@ const moreOf =
   (way, { usual }, { quote, notation }) => {
     const more = Math.round(way.figures[name] - usual.figures[name]);
     if (more === 0) return "";
-    return `${amountIn(Math.abs(more), quote.filled.currency, notation)} ${more < 0 ? "less" : "more"} than in the deal`;
+    return `${amountIn(Math.abs(more), quote.filled.currency, notation)} ${more < 0 ? "less" : "more"} than here`;
   };
 
 /** Where a figure of a way comes from. */

@@ -14,7 +14,7 @@ export function departureWords(departure: Departure, of: WordsOf): string {
     case "lines":
       return `${moreText(departure.more, of)} financed: ${departure.lines.map(lineText).join(" and ")}`;
     case "amount":
-      return `${moreText(departure.more, of)} ${of.isLease ? "capitalized" : "financed"}, which is no line of the deal`;
+      return `${moreText(departure.more, of)} ${of.isLease ? "capitalized" : "financed"}, which no line explains`;
     case "firstDays":
       return departure.how === "notCharged"
         ? "the odd days before the first period not charged"
@@ -129,7 +129,7 @@ const RATES: Record<RateMeaning, string> = {
   levelYield: "the payment from the yearly rate that goes with the money factor",
   effective: "the rate taken for an effective one",
   itsApr: "the rate taken for the APR, with the charges in it",
-  isTheApr: "the deal’s APR, with its charges, taken for the rate",
+  isTheApr: "the APR, with its charges, taken for the rate",
   twoDecimals: "the rate rounded to two decimals",
 };
 

@@ -141,6 +141,6 @@ function mattersJson(
     isIrregular,
     ...(apr && { apr: heldJson(apr, rateText) }),
     ...(financeCharge && { financeCharge: heldJson(financeCharge, money) }),
-    says: mattersWords(matched.matters, of.currency),
+    says: mattersWords(matched.matters, of.currency).map(({ says, law }) => `${says} (${law})`),
   };
 }

@@ -16,7 +16,7 @@ const spansOf = ({ departures }: MatchWay, of: WordsOf): MatchSpan[] =>
 
 /** A way in a phrase; how it is in the deal where it departs in nothing. */
 export function wayWords(way: MatchWay, of: WordsOf): string {
-  if (way.departures.length === 0) return "as in the deal";
+  if (way.departures.length === 0) return "as here";
   return textOf(spansOf(way, of));
 }
 
@@ -41,13 +41,13 @@ export function matchSentence(matched: Matched, of: WordsOf): MatchSpan[] {
         : `Nothing that was tried gives all of their ${matched.stated} figures; what comes nearest stands below.`,
     ];
   if (matched.stated === 1) return severalWords(matched, first, of);
-  if (first.departures.length === 0) return [`Their ${figures} are the deal’s own, to the last digit.`];
+  if (first.departures.length === 0) return [`Their ${figures} are those here, to the last digit.`];
   return [`Their ${figures} come out to the last digit with `, ...spansOf(first, of), "."];
 }
 
 /** One figure alone shows nothing: several ways have it. */
 function severalWords({ ways, fitting }: Matched, first: MatchWay, of: WordsOf): MatchSpan[] {
-  const own = first.departures.length === 0 ? "The deal’s own terms give their figure" : "Several fit";
+  const own = first.departures.length === 0 ? "The terms here give their figure" : "Several fit";
   if (first.departures.length === 0)
     return [`${own}, and so would others; one more figure of theirs would tell.`];
   const others = ways.slice(1, 2).flatMap(way => ["; so does one with ", ...spansOf(way, of)]);
@@ -109,5 +109,5 @@ export function impliedWords(
     implied.from === implied.to
       ? amountText(least ?? 0, currency)
       : `${amountText(least ?? 0, currency)} to ${amountText(most ?? 0, currency)}`;
-  return `By the deal’s own terms their payment goes with ${range} ${isLease ? "capitalized" : "financed"}: ${apart} ${implied.from > 0 ? "more" : "less"}.`;
+  return `By the terms here their payment goes with ${range} ${isLease ? "capitalized" : "financed"}: ${apart} ${implied.from > 0 ? "more" : "less"}.`;
 }

@@ -3,24 +3,31 @@ import { amountText } from "../text";
 
 const points = (percent: number): string => percent.toFixed(3);
 
+/** What is said in plain notation, and the rule that it is said by, whose numbers are no figures. */
+export type SaidByLaw = { says: string; law: string };
+
 /**
- * Whether it matters by the law of the United States, a sentence for each figure that it is asked of, in plain notation.
+ * Whether it matters by the law of the United States, a sentence for each figure that it is asked of.
  *
  * @param matters what was held against each other; null elsewhere
  */
-export function mattersWords(matters: Matters | null, currency: string): string[] {
+export function mattersWords(matters: Matters | null, currency: string): SaidByLaw[] {
   if (!matters) return [];
   const { apr, financeCharge, isIrregular, isOwnAmount, amountFinanced } = matters;
   const money = (minor: number) => amountText(minor, currency);
-  const of = isOwnAmount
-    ? `the deal’s amount financed of ${money(amountFinanced)}`
-    : "their own amount financed";
-  return [
-    ...(apr ? ["why" in apr ? APR_NOT_TOLD[apr.why] : aprWords(apr, of, isIrregular)] : []),
-    ...(financeCharge
-      ? ["why" in financeCharge ? CHARGE_NOT_TOLD : chargeWords(financeCharge, of, money)]
-      : []),
-  ];
+  const of = isOwnAmount ? `the ${money(amountFinanced)} financed here` : "their own amount financed";
+  const said: SaidByLaw[] = [];
+  if (apr)
+    said.push({
+      says: "why" in apr ? APR_NOT_TOLD[apr.why] : aprWords(apr, of, isIrregular),
+      law: "12 CFR 1026.22(a)",
+    });
+  if (financeCharge)
+    said.push({
+      says: "why" in financeCharge ? CHARGE_NOT_TOLD : chargeWords(financeCharge, of, money),
+      law: "12 CFR 1026.18(d)(2)",
+    });
+  return said;
 }
 
 const APR_NOT_TOLD = {
@@ -37,9 +44,9 @@ const side = ({ isWithin }: Held) => (isWithin ? "within" : "beyond");
 
 function aprWords(apr: Held, of: string, isIrregular: boolean): string {
   const most = isIrregular ? "a quarter of a point, as payments are irregular" : "an eighth of a point";
-  return `Their APR of ${points(apr.stated)} % is ${points(Math.abs(apr.off))} from the ${points(apr.worked)} % of ${of}, payments and dates: ${side(apr)} ${most} (12 CFR 1026.22(a)).`;
+  return `Their APR of ${points(apr.stated)} % is ${points(Math.abs(apr.off))} from the ${points(apr.worked)} % of ${of}, payments and dates: ${side(apr)} ${most}.`;
 }
 
 function chargeWords(charge: Held, of: string, money: (minor: number) => string): string {
-  return `Their finance charge of ${money(charge.stated)} is ${money(Math.abs(charge.off))} from the ${money(charge.worked)} of their payments less ${of}: ${side(charge)} ${money(charge.tolerance)} (12 CFR 1026.18(d)(2)).`;
+  return `Their finance charge of ${money(charge.stated)} is ${money(Math.abs(charge.off))} from the ${money(charge.worked)} of their payments less ${of}: ${side(charge)} ${money(charge.tolerance)}.`;
 }

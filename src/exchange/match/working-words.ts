@@ -20,5 +20,5 @@ export function workingWords({ usual }: Matched, way: MatchWay, quote: Quote): s
     rowsWithOther === 0
       ? `no row has another ${word}`
       : `${rowsWithOther === 1 ? "1 row has" : `${rowsWithOther} rows have`} another ${word}, ${money(moreInterest)} ${moreInterest < 0 ? "less" : "more"} in all`;
-  return `The payment is ${exact} before it is rounded to ${money(figures.payment)} (${money(usual.figures.payment)} in the deal); ${rows}.`;
+  return `The payment is ${exact} before it is rounded to ${money(figures.payment)} (${money(usual.figures.payment)} here); ${rows}.`;
 }

@@ -47,8 +47,10 @@ function blocksOf(matched: Matched, stated: Stated, quote: Quote, { notation }: 
   const say = (text: string) => inNotation(text, notation);
   const way = matched.ways[0] ?? matched.nearest[0] ?? matched.usual;
   const isFit = matched.ways.length > 0;
+  const law = mattersWords(matched.matters, of.currency).map(
+    ({ says, law: rule }) => `${say(says)} (${rule})`,
+  );
   const small = [
-    ...mattersWords(matched.matters, of.currency),
     isFit ? "" : impliedWords(matched, matched.usual.figures.amountFinanced, of),
     stated.table ? rowsWords(way, stated.table.length, of.currency, quote.decimals) : "",
     ...othersWords(matched, of).map(other => `${capital(other)} gives them as well.`),
@@ -59,7 +61,7 @@ function blocksOf(matched: Matched, stated: Stated, quote: Quote, { notation }: 
     {
       kind: "table",
       name: "Figure by figure",
-      headings: ["", "They say", isFit ? "This way" : "The nearest way", "The deal"],
+      headings: ["", "They say", isFit ? "This way" : "The nearest way", "Here"],
       words: 1,
       rows: comparedRows(matched, way, stated, { quote, notation }).map(
         ({ name, stated: said, way: own, usual }): PaperRow => ({
@@ -70,7 +72,9 @@ function blocksOf(matched: Matched, stated: Stated, quote: Quote, { notation }: 
     },
     { kind: "paragraph", spans: [say(workingWords(matched, way, quote))] },
     ...(isFit ? [] : [nearBlock(matched, of, say)]),
-    ...small.map((text): Block => ({ kind: "paragraph", size: "small", spans: [say(text)] })),
+    ...[...law, ...small.map(say)].map(
+      (text): Block => ({ kind: "paragraph", size: "small", spans: [text] }),
+    ),
   ];
 }
 

@@ -5,23 +5,23 @@ import type { ComparedRow } from "@/exchange/match/compared-rows";
 export function ComparedTable({ rows, title }: { rows: readonly ComparedRow[]; title: string }) {
   return (
     <div className="overflow-x-auto">
-      <table className="w-full min-w-[34rem]">
-        <caption className="sr-only">Their figures beside those of this way and of the deal</caption>
+      <table className="w-full">
+        <caption className="sr-only">Their figures beside those of this way and those here</caption>
         <thead className="bg-base-200 text-sm">
           <tr>
-            <th scope="col" className="px-3 py-1.5 text-left">
+            <th scope="col" className="px-3 py-1.5 max-sm:px-1.5 text-left">
               <span className="sr-only">Figure</span>
             </th>
-            <th scope="col" className="px-3 py-1.5 text-right">
+            <th scope="col" className="px-3 py-1.5 max-sm:px-1.5 text-right">
               they say
             </th>
-            <th scope="col" className="px-3 py-1.5 text-right">
+            <th scope="col" className="px-3 py-1.5 max-sm:px-1.5 text-right">
               {title}
             </th>
-            <th scope="col" className="px-3 py-1.5 text-right">
-              the deal
+            <th scope="col" className="px-3 py-1.5 max-sm:px-1.5 text-right">
+              here
             </th>
-            <th scope="col" className="px-3 py-1.5 text-left">
+            <th scope="col" className="px-3 py-1.5 max-sm:px-1.5 text-left max-sm:hidden">
               where it comes from
             </th>
           </tr>
@@ -29,12 +29,12 @@ export function ComparedTable({ rows, title }: { rows: readonly ComparedRow[]; t
         <tbody>
           {rows.map(({ name, stated, way, isGiven, usual, from }) => (
             <tr key={name} className="border-base-300 border-t">
-              <th scope="row" className="px-3 py-1.5 text-left font-semibold">
+              <th scope="row" className="px-3 py-1.5 max-sm:px-1.5 text-left font-semibold">
                 {name}
               </th>
-              <td className="px-3 py-1.5 text-right">{stated}</td>
+              <td className="px-3 py-1.5 max-sm:px-1.5 text-right">{stated}</td>
               <td
-                className={`px-3 py-1.5 text-right ${isGiven ? "font-semibold text-success" : "text-error"}`}
+                className={`px-3 py-1.5 max-sm:px-1.5 text-right ${isGiven ? "font-semibold text-success" : "text-error"}`}
               >
                 {way}
                 {isGiven ? (
@@ -43,8 +43,8 @@ export function ComparedTable({ rows, title }: { rows: readonly ComparedRow[]; t
                   <span className="sr-only"> not as they say</span>
                 )}
               </td>
-              <td className="px-3 py-1.5 text-right">{usual}</td>
-              <td className="px-3 py-1.5 text-faint text-sm">{from}</td>
+              <td className="px-3 py-1.5 max-sm:px-1.5 text-right">{usual}</td>
+              <td className="px-3 py-1.5 max-sm:px-1.5 text-faint text-sm max-sm:hidden">{from}</td>
             </tr>
           ))}
         </tbody>

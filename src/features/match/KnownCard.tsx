@@ -41,7 +41,7 @@ export function KnownCard({ known, notation, put }: Props) {
           onChange={kind => put({ ...known, kind })}
         />
       </h2>
-      <div className="mt-1 grid grid-cols-2 gap-x-3 gap-y-2">
+      <div className="mt-1 grid grid-cols-2 gap-x-3 gap-y-1.5">
         <Known
           label={isLease ? "Adjusted capitalized cost" : "Loan amount"}
           {...text("amount")}
@@ -54,17 +54,19 @@ export function KnownCard({ known, notation, put }: Props) {
           read={typed => readSaidPercent(typed, notation)}
           notation={notation}
         />
-        <Known
-          label="Payments"
-          shown={known.payments === undefined ? "" : String(known.payments)}
-          read={typed => (typed.trim() === "" ? { value: undefined } : asText(readPayments(typed)))}
-          put={value => put(withOptional(known, "payments", value === undefined ? undefined : Number(value)))}
-          notation={notation}
-        />
-        <div className="min-w-0">
-          <span className="block text-faint text-sm">How often</span>
+        <div className="flex min-w-0 items-end gap-2">
+          <Known
+            label="Payments"
+            shown={known.payments === undefined ? "" : String(known.payments)}
+            read={typed => (typed.trim() === "" ? { value: undefined } : asText(readPayments(typed)))}
+            put={value =>
+              put(withOptional(known, "payments", value === undefined ? undefined : Number(value)))
+            }
+            notation={notation}
+          />
           <WordSelect
             label="How often payments are made"
+            style={{ marginBottom: "0.375rem" }}
             value={known.frequency}
             choices={FREQUENCIES}
             onChange={frequency => put({ ...known, frequency })}

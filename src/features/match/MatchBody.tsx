@@ -59,7 +59,9 @@ export function MatchBody(props: Props) {
         {children}
         <TheirFigures stated={stated} notation={notation} isLease={isLease} change={change} />
       </div>
-      <div className={`grid min-w-0 gap-3 lg:max-h-full lg:overflow-auto ${isOld ? "opacity-70" : ""}`}>
+      <div
+        className={`grid min-w-0 gap-3 max-lg:order-[-1] lg:max-h-full lg:overflow-auto ${isOld ? "opacity-70" : ""}`}
+      >
         {!deal && <Said text={inNotation(why, notation)} isWrong />}
         {sentence !== undefined && <Said text={inNotation(sentence, notation)} isWrong />}
         {deal && !asked.question && sentence === undefined && (
@@ -111,9 +113,9 @@ function Answer({ matched, quote, stated, isWhole, ms, notation, actions }: Answ
         <MatchSentence matched={matched} of={of} notation={notation} isWhole={isWhole} ms={ms}>
           {actions({ matched, way, stated, quote, of })}
         </MatchSentence>
-        {law.map(each => (
-          <p key={each} className="px-5 pb-2 text-sm">
-            {say(each)}
+        {law.map(({ says, law: rule }) => (
+          <p key={rule} className="px-5 pb-2 text-sm">
+            {say(says)} <span className="text-faint">({rule})</span>
           </p>
         ))}
       </section>

@@ -26,7 +26,7 @@ export function NearTable({ matched, stated, quote, of, notation }: Props) {
             </th>
             {columns.map(({ name }) => (
               <th key={name} scope="col" className="px-3 py-1.5 text-right">
-                {name.toLowerCase()}
+                {name === "APR" ? name : name.toLowerCase()}
               </th>
             ))}
           </tr>

@@ -1,4 +1,4 @@
-import { useId } from "react";
+import { type ReactNode, useId } from "react";
 import { isoDate, MOST_PAYMENTS, parseIsoDate } from "@/core";
 import { STATED_AMOUNTS } from "@/core/match";
 import type { StatedFile } from "@/exchange/match/match.schema";
@@ -28,7 +28,7 @@ export function TheirFigures({ stated, notation, isLease, change }: Props) {
       <h2 id="what-they-say" className="font-semibold text-lg">
         What they say
       </h2>
-      <div className="mt-1 grid grid-cols-2 gap-x-3 gap-y-2">
+      <div className="mt-1 grid grid-cols-2 gap-x-3 gap-y-1.5">
         {STATED_AMOUNTS.map(name => (
           <Said
             key={name}
@@ -71,10 +71,9 @@ type SaidProps = {
   notation: Notation;
   read: (text: string) => Read<string | undefined>;
   put: (value: string | undefined) => void;
-  isDate?: boolean;
 };
 
-function Said({ label, shown, notation, read, put, isDate = false }: SaidProps) {
+function Said({ label, shown, notation, read, put }: SaidProps) {
   const id = useId();
   return (
     <div className="min-w-0">
@@ -88,7 +87,6 @@ function Said({ label, shown, notation, read, put, isDate = false }: SaidProps) 
         notation={notation}
         read={read}
         put={put}
-        isDate={isDate}
         className="w-full"
       />
     </div>
@@ -97,64 +95,75 @@ function Said({ label, shown, notation, read, put, isDate = false }: SaidProps) 
 
 type PartProps = Omit<Props, "isLease">;
 
-/** What is owed after a payment: its number with the amount. An amount without a number waits for it. */
-function Balance({ stated: { balance }, notation, change }: PartProps) {
-  const readNumber = (text: string): Read<string | undefined> => {
-    const digits = text.trim();
-    if (digits === "") return { value: undefined };
-    return /^\d{1,4}$/.test(digits) && Number(digits) >= 1 && Number(digits) <= MOST_PAYMENTS
-      ? { value: digits }
-      : { sentence: "the number of a payment" };
-  };
+/** A figure with what says when it is: two fields under one name. */
+function When({ name, children }: { name: string; children: ReactNode }) {
   return (
-    <>
-      <Said
-        label="Owed after payment no."
-        shown={balance ? String(balance.after) : ""}
-        notation={notation}
-        read={readNumber}
-        put={value =>
-          change(
-            now =>
-              withOptional(
-                now,
-                "balance",
-                value === undefined ? undefined : { ...now.balance, after: Number(value) },
-              ),
-            "owed",
-          )
-        }
-      />
-      <Said
-        label="Owed then"
-        shown={shownAmount(balance?.amount, notation)}
-        notation={notation}
-        read={text => readSaidAmount(text, notation)}
-        put={value =>
-          change(
-            now =>
-              withOptional(
-                now,
-                "balance",
-                value === undefined ? undefined : { after: now.balance?.after ?? A_YEAR, amount: value },
-              ),
-            "owed",
-          )
-        }
-      />
-    </>
+    <fieldset className="min-w-0">
+      <legend className="block text-faint text-sm">{name}</legend>
+      <div className="flex flex-wrap gap-1">{children}</div>
+    </fieldset>
   );
 }
 
-/** A payoff: its day with the amount. */
+function readNumber(text: string): Read<number | undefined> {
+  const digits = text.trim();
+  if (digits === "") return { value: undefined };
+  const isOne = /^\d{1,4}$/.test(digits) && Number(digits) >= 1 && Number(digits) <= MOST_PAYMENTS;
+  return isOne ? { value: Number(digits) } : { sentence: "the number of a payment" };
+}
+
+/** What is owed after a payment; where its number is not said, after a year. */
+function Balance({ stated: { balance }, notation, change }: PartProps) {
+  return (
+    <When name="Owed after payment">
+      <TypedFigure
+        label="Number of the payment after which it is owed"
+        shown={balance ? String(balance.after) : ""}
+        value={balance?.after}
+        notation={notation}
+        read={readNumber}
+        put={after =>
+          change(
+            now => withOptional(now, "balance", after === undefined ? undefined : { ...now.balance, after }),
+            "owed",
+          )
+        }
+        placeholder="no."
+        className="w-12"
+      />
+      <TypedFigure
+        label="Owed after that payment"
+        shown={shownAmount(balance?.amount, notation)}
+        value={balance?.amount}
+        notation={notation}
+        read={(text): Read<string | number | undefined> => readSaidAmount(text, notation)}
+        put={amount =>
+          change(
+            now =>
+              withOptional(
+                now,
+                "balance",
+                amount === undefined ? undefined : { after: now.balance?.after ?? A_YEAR, amount },
+              ),
+            "owed",
+          )
+        }
+        className="min-w-0 flex-1"
+      />
+    </When>
+  );
+}
+
+/** A payoff; where its day is not said, today. */
 function Payoff({ stated: { payoff }, notation, change }: PartProps) {
   const day = payoff ? parseIsoDate(payoff.on) : undefined;
   const today = todaysDay();
   return (
-    <>
-      <Said
-        label="Payoff on"
+    <When name="Payoff on a date">
+      <TypedFigure
+        label="Day of the payoff"
         shown={day === undefined ? "" : dateIn(day, notation)}
+        value={payoff?.on}
         notation={notation}
         isDate
         read={text => {
@@ -162,31 +171,34 @@ function Payoff({ stated: { payoff }, notation, change }: PartProps) {
           const read = readDate(plainDate(text, notation), { from: today, today, isAfter: false });
           return read === undefined ? { sentence: "a date such as 24 Nov 2027" } : { value: isoDate(read) };
         }}
-        put={value =>
+        put={on =>
           change(
-            now =>
-              withOptional(now, "payoff", value === undefined ? undefined : { ...now.payoff, on: value }),
+            now => withOptional(now, "payoff", on === undefined ? undefined : { ...now.payoff, on }),
             "payoff",
           )
         }
+        placeholder="date"
+        className="w-25 px-1.5"
       />
-      <Said
-        label="Payoff then"
+      <TypedFigure
+        label="Payoff on that day"
         shown={shownAmount(payoff?.amount, notation)}
+        value={payoff?.amount}
         notation={notation}
-        read={text => readSaidAmount(text, notation)}
-        put={value =>
+        read={(text): Read<string | number | undefined> => readSaidAmount(text, notation)}
+        put={amount =>
           change(
             now =>
               withOptional(
                 now,
                 "payoff",
-                value === undefined ? undefined : { on: now.payoff?.on ?? isoDate(today), amount: value },
+                amount === undefined ? undefined : { on: now.payoff?.on ?? isoDate(today), amount },
               ),
             "payoff",
           )
         }
+        className="min-w-0 flex-1"
       />
-    </>
+    </When>
   );
 }

@@ -21,6 +21,9 @@ import { leaseSlips } from "./slips";
 
 type LeaseChoice = Choice<LeaseWay>;
 
+/** A lease is settled with its taxes for each way, which takes some five times as long as a loan's. */
+const MOST_LEASES = 40_000;
+
 /**
  * How ways of a lease are made and what they come to.
  *
@@ -63,6 +66,7 @@ export function leaseMachine(quote: LeaseQuote, stated: Stated): Machine<LeaseWa
       rateChoices(deal),
       leaseSlips(deal, down).map(slip => slipChoice<LeaseDeal, LeaseWay>(slip)),
     ],
+    mostWays: MOST_LEASES,
     withMore: (way, more) => ({ ...way, deal: financingMore(way.deal, more, down) }),
     measure: measureLease,
   };
