@@ -27,8 +27,14 @@ export type Compared = {
 /** A hundredth of a percent weighs as much as a minor unit. */
 const PER_PERCENT = 100;
 
-/** Each figure counts by how often what it is off by doubles: one that is far off does not hide that the others are given. */
-const weightOf = (off: number): number => Math.log2(1 + Math.abs(off));
+/** So far each minor unit counts; beyond, how often it doubles: one figure that is far off does not hide what others say. */
+const FAR = 100;
+
+function weightOf(off: number): number {
+  const away = Math.abs(off);
+  return away <= FAR ? away : FAR * (1 + Math.log2(away / FAR));
+}
+
 /** What cannot be known is this far off. */
 const UNKNOWN = 1e12;
 

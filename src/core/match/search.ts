@@ -87,7 +87,7 @@ function tryWay<Way>(
   const measured = machine.measure(way);
   if (!measured) return;
   const furthest = state.nearest[MOST_NEAREST - 1];
-  const most = furthest ? farness(furthest) - count : Number.POSITIVE_INFINITY;
+  const most = furthest ? farness(furthest) - count * PER_DEPARTURE : Number.POSITIVE_INFINITY;
   const compared = compare(measured, stated, machine.decimals, most);
   if (!compared) return;
   const departures = taken.map(({ departure }) => departure);
@@ -96,8 +96,10 @@ function tryWay<Way>(
   else if (state.fits.length < MOST_FITS) state.fits.push(tried);
 }
 
-/** How far a way is from what is stated: each departure makes it as much further as figures that are off by twice as much. */
-const farness = <Way>({ compared, count }: Tried<Way>): number => compared.distance + count;
+/** What a departure more has to bring nearer, in minor units. */
+const PER_DEPARTURE = 10;
+
+const farness = <Way>({ compared, count }: Tried<Way>): number => compared.distance + count * PER_DEPARTURE;
 
 /** Keeps the nearest few; of those with the same figures the first, which has the fewest departures. */
 function takeNearest<Way>(nearest: Tried<Way>[], tried: Tried<Way>): void {
