@@ -87,7 +87,8 @@ function tryWay<Way>(
   const measured = machine.measure(way);
   if (!measured) return;
   const furthest = state.nearest[MOST_NEAREST - 1];
-  const most = furthest ? farness(furthest) - count * PER_DEPARTURE : Number.POSITIVE_INFINITY;
+  // Whatever is near already, a way that gives everything is of interest.
+  const most = furthest ? Math.max(farness(furthest) - count * PER_DEPARTURE, 0) : Number.POSITIVE_INFINITY;
   const compared = compare(measured, stated, machine.decimals, most);
   if (!compared) return;
   const departures = taken.map(({ departure }) => departure);
