@@ -3,8 +3,9 @@ import fc from "fast-check";
 import type { LoanDeal, LoanQuote } from "@/core";
 import type { Departure, Stated } from "@/core/match";
 import { loanMachine } from "@/core/match/loan/machine";
-import type { Choice, Machine } from "@/core/match/way";
+import type { Choice } from "@/core/match/way";
 import { dealWith, quoteOf } from "../deals";
+import { type AnyMachine, takenBy } from "./picked-ways";
 import { monthsOn, type TheirLoan, type TheirTerms, theirLoan, withDeparture } from "./their-loan";
 
 const SIGNED = 20_788;
@@ -112,43 +113,26 @@ export const dealsOfTheirs: fc.Arbitrary<DealOfTheirs> = drawn.map(
   },
 );
 
-type AnyMachine = Machine<unknown>;
-
 /** A lender's loan that departs in some things, and the machine that is asked for them. */
 export type Lender = {
   quote: LoanQuote;
   terms: TheirTerms;
   machine: AnyMachine;
-  /** What the lender does otherwise, by list and place. */
   taken: Choice<unknown>[];
   loan: TheirLoan;
   count: number;
 };
 
-/** The lender of a deal that takes the choices which some numbers from 0 to 1 point at; null where there is no such loan. */
-export function lenderOf({ deal, terms }: DealOfTheirs, picks: readonly number[]): Lender | null {
+/** The lender of a deal that takes the choices which some places point at; null where there is no such loan. */
+export function lenderOf({ deal, terms }: DealOfTheirs, at: readonly number[]): Lender | null {
   const quote = quoteOf(deal);
   const machine = loanMachine(quote, {}) as AnyMachine | null;
   if (!machine) return null;
-  const lists = machine.choices.filter(list => list.length > 0);
-  const used = new Set<number>();
-  const taken: Choice<unknown>[] = [];
-  let [way, theirs, count] = [machine.base as unknown, terms, 0];
-  for (const pick of [...picks].sort((one, other) => one - other)) {
-    const at = pick * lists.length;
-    const place = Math.min(Math.floor(at), lists.length - 1);
-    const list = lists[place] ?? [];
-    const choice = list[Math.min(Math.floor((at - place) * list.length), list.length - 1)];
-    if (!choice || used.has(place) || count + choice.count > 3) continue;
-    const next = choice.change(way);
-    if (next === null || machine.measure(next) === null) continue;
-    used.add(place);
-    taken.push(choice);
-    way = next;
-    count += choice.count;
-  }
-  for (const { departure } of taken) theirs = withDeparture(theirs, departure);
-  const loan = theirLoan(theirs);
+  const { taken, count } = takenBy(machine, at);
+  const loan = loanBy(
+    terms,
+    taken.map(({ departure }) => departure),
+  );
   return loan && loan.payment > 0 ? { quote, terms, machine, taken, loan, count } : null;
 }
 
