@@ -104,9 +104,8 @@ const farness = <Way>({ compared, count }: Tried<Way>): number => compared.dista
 
 /** Keeps the nearest few; of those with the same figures the first, which has the fewest departures. */
 function takeNearest<Way>(nearest: Tried<Way>[], tried: Tried<Way>): void {
-  const figures = JSON.stringify(tried.compared.off);
-  const known = nearest.findIndex(({ compared }) => JSON.stringify(compared.off) === figures);
-  const isKnown = known >= 0;
+  const figures = JSON.stringify(tried.compared);
+  const isKnown = nearest.some(({ compared }) => JSON.stringify(compared) === figures);
   const place = nearest.findIndex(each => farness(each) > farness(tried));
   if (isKnown || (place < 0 && nearest.length >= MOST_NEAREST)) return;
   nearest.splice(place < 0 ? nearest.length : place, 0, tried);

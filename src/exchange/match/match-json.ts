@@ -8,9 +8,9 @@ import {
   matchFigures,
   type NotHeld,
 } from "@/core/match";
-import type { MatchQuestion } from "../questions/match-question.schema";
 import { rateText } from "../text";
 import { departureWords, type WordsOf } from "./departure-words";
+import type { MatchQuestion } from "./match-question.schema";
 import { matchSentence, textOf, triedWords, wayWords } from "./match-words";
 import { mattersWords } from "./matters-words";
 import { readStated } from "./read-stated";

@@ -3,7 +3,7 @@ import { amountText } from "../text";
 import { departureWords, type WordsOf } from "./departure-words";
 
 /** A piece of a sentence: words, or what a way departs in. */
-export type MatchSpan = string | { departure: Departure; text: string };
+type MatchSpan = string | { departure: Departure; text: string };
 
 const listed = (spans: readonly MatchSpan[]): MatchSpan[] =>
   spans.flatMap((span, index) => {

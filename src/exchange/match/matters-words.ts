@@ -4,7 +4,7 @@ import { amountText } from "../text";
 const points = (percent: number): string => percent.toFixed(3);
 
 /** What is said in plain notation, and the rule that it is said by, whose numbers are no figures. */
-export type SaidByLaw = { says: string; law: string };
+type SaidByLaw = { says: string; law: string };
 
 /**
  * Whether it matters by the law of the United States, a sentence for each figure that it is asked of.

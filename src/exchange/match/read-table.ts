@@ -7,10 +7,10 @@ import type { StatedRowFile } from "./match.schema";
 import { cellsOf, isFigure } from "./split-table";
 
 /** A table as it was pasted: its rows, and what was noticed on the way, a sentence each. */
-export type PastedTable = { rows: StatedRowFile[]; noticed: string[] };
+type PastedTable = { rows: StatedRowFile[]; noticed: string[] };
 
 /** How the place writes figures, and the day from which dates are read. */
-export type TablePlace = { notation: Notation; today: number };
+type TablePlace = { notation: Notation; today: number };
 
 const SUM = /total|sum\b|summe/i;
 const MOST_SHOWN = 40;

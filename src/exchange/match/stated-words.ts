@@ -3,7 +3,7 @@ import type { Writer } from "../text";
 import type { StatedFile } from "./match.schema";
 
 /** What each of another's figures is called; of a lease some of them otherwise. */
-export const STATED_NAMES: Record<StatedAmount | "apr" | "balance" | "payoff", string> = {
+const STATED_NAMES: Record<StatedAmount | "apr" | "balance" | "payoff", string> = {
   payment: "Payment",
   lastPayment: "Last payment",
   totalOfPayments: "Total of payments",

@@ -1,6 +1,7 @@
 import Type from "typebox";
 import { MOST_PAYMENTS, MOST_TIME_VALUE_PAYMENTS, WORKED_FIGURES } from "@/core";
 import { ReturnSchema } from "../extra-payments/return.schema";
+import { MatchQuestion } from "../match/match-question.schema";
 import {
   Amount,
   AskedPayments,
@@ -16,7 +17,6 @@ import {
   YearlyRate,
 } from "../schema";
 import { DEALER_QUESTIONS } from "./dealer-questions.schema";
-import { MatchQuestion } from "./match-question.schema";
 
 /** How much one file can ask. */
 export const MOST_QUESTIONS = 100;

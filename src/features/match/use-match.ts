@@ -3,7 +3,7 @@ import { startMatch } from "@/workers/match-client";
 import type { MatchAnswer, MatchQuestion } from "@/workers/match-worker";
 
 /** The newest answer with its question, while more of it, or a newer one, may be on its way. */
-export type MatchFound = { question: MatchQuestion; answer: MatchAnswer };
+type MatchFound = { question: MatchQuestion; answer: MatchAnswer };
 
 /**
  * Asks a thread of its own where another's figures come from; what was asked before is given up.

@@ -138,7 +138,7 @@ function balloonRow({ balloon, pays, timeline }: ToRepay, owed: number): WayRow 
 }
 
 /** A loan whose finance charge is on the original amount for the whole term. */
-export type FlatToRepay = {
+type FlatToRepay = {
   amount: number;
   charge: number;
   payment: number;

@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import { MatchScreen } from "@/features/match/MatchScreen";
+import { MatchScreen } from "@/features/questions/match/MatchScreen";
 import { houseSettings } from "../../../house";
 
 export const metadata: Metadata = { title: "Match a lender’s figures" };

@@ -1,6 +1,6 @@
 import Type from "typebox";
-import { StatedSchema } from "../match/match.schema";
 import { Count, exact } from "../schema";
+import { StatedSchema } from "./match.schema";
 
 const MOST_WAYS = 2_000_000;
 

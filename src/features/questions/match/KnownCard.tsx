@@ -5,11 +5,11 @@ import { dateIn, decimalIn, type Notation, plainDate } from "@/exchange/notation
 import { readDate } from "@/exchange/text";
 import { WordSelect } from "@/features/deal/parts/WordSelect";
 import { todaysDay } from "@/features/figures/today";
+import { readSaidAmount, readSaidPercent } from "@/features/match/read-said";
 import { readPayments } from "@/features/typing/read-term";
 import { TypedFigure } from "@/features/typing/TypedFigure";
 import type { Read } from "@/features/typing/use-typed";
 import type { KnownTerms } from "./known-loan";
-import { readSaidAmount, readSaidPercent } from "./read-said";
 
 type Props = { known: KnownTerms; notation: Notation; put: (known: KnownTerms) => void };
 

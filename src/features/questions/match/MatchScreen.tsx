@@ -10,14 +10,15 @@ import type { StatedFile } from "@/exchange/match/match.schema";
 import { inNotation, notationOf } from "@/exchange/notation";
 import type { Settings } from "@/exchange/settings";
 import { api } from "@/features/api/api";
+import { MatchBody, type Told } from "@/features/match/MatchBody";
+import { noteText } from "@/features/match/note-text";
+import { takenByLease, takenByLoan } from "@/features/match/taking";
 import { notify } from "@/features/notices/notify";
-import { KeepAsNote } from "@/features/questions/KeepAsNote";
+
 import { useAskBeforeLeaving } from "@/features/typing/ask-before-leaving";
+import { KeepAsNote } from "../KeepAsNote";
 import { KnownCard } from "./KnownCard";
 import { fileOfKnown, type KnownTerms, NOTHING_KNOWN } from "./known-loan";
-import { MatchBody, type Told } from "./MatchBody";
-import { noteText } from "./note-text";
-import { takenByLease, takenByLoan } from "./taking";
 
 /** Where a lender's figures come from, without a deal. */
 export function MatchScreen({ house }: { house: Settings }) {
