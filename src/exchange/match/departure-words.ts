@@ -12,7 +12,7 @@ export type WordsOf = { currency: string; isLease: boolean };
 export function departureWords(departure: Departure, of: WordsOf): string {
   switch (departure.kind) {
     case "lines":
-      return `${moreText(departure.more, of)} financed: ${departure.lines.map(lineText).join(" and ")}`;
+      return `${moreText(departure.more, of)} financed: ${linesText(departure.lines)}`;
     case "amount":
       return `${moreText(departure.more, of)} ${of.isLease ? "capitalized" : "financed"}, which no line explains`;
     case "firstDays":
@@ -56,7 +56,15 @@ const LINES: Record<Line["change"], string> = {
   financed: "financed, too",
 };
 
-const lineText = ({ name, change }: Line): string => `${name} ${LINES[change]}`;
+function linesText(lines: readonly Line[]): string {
+  const changes = [...new Set(lines.map(({ change }) => change))];
+  return changes
+    .map(change => {
+      const names = lines.flatMap(line => (line.change === change ? [line.name] : []));
+      return `${names.join(" and ")} ${LINES[change]}`;
+    })
+    .join("; ");
+}
 
 function daysText(days: number): string {
   const count = Math.abs(days) === 1 ? "1 day" : `${Math.abs(days)} days`;

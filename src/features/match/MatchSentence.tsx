@@ -1,4 +1,4 @@
-import type { Departure, Matched } from "@/core/match";
+import type { Matched } from "@/core/match";
 import type { WordsOf } from "@/exchange/match/departure-words";
 import { impliedWords, matchSentence, triedWords } from "@/exchange/match/match-words";
 import { inNotation, type Notation } from "@/exchange/notation";
@@ -48,6 +48,3 @@ export function MatchSentence({ matched, of, notation, isWhole, ms, children }: 
     </div>
   );
 }
-
-/** What of a way is a departure of a kind that can be taken. */
-export type Taken = { departure: Departure; text: string };
