@@ -73,6 +73,7 @@ export function MatchBody(props: Props) {
             quote={answer.quote}
             stated={found.question.stated}
             isWhole={answer.isWhole}
+            isOld={isOld}
             ms={answer.ms}
             notation={notation}
             actions={actions}
@@ -96,10 +97,11 @@ type AnswerProps = Pick<Props, "notation" | "actions"> & {
   quote: Quote;
   stated: Stated;
   isWhole: boolean;
+  isOld: boolean;
   ms: number;
 };
 
-function Answer({ matched, quote, stated, isWhole, ms, notation, actions }: AnswerProps) {
+function Answer({ matched, quote, stated, isWhole, isOld, ms, notation, actions }: AnswerProps) {
   const of: WordsOf = { currency: quote.filled.currency, isLease: quote.kind === "lease" };
   const say = (text: string) => inNotation(text, notation);
   const way = matched.ways[0] ?? matched.nearest[0] ?? matched.usual;
@@ -110,7 +112,7 @@ function Answer({ matched, quote, stated, isWhole, ms, notation, actions }: Answ
   return (
     <>
       <section aria-label="Where it comes from" className="card-paper">
-        <MatchSentence matched={matched} of={of} notation={notation} isWhole={isWhole} ms={ms}>
+        <MatchSentence matched={matched} of={of} notation={notation} isWhole={isWhole} isOld={isOld} ms={ms}>
           {actions({ matched, way, stated, quote, of })}
         </MatchSentence>
         {law.map(({ says, law: rule }) => (

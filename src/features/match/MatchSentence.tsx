@@ -8,15 +8,18 @@ type Props = {
   of: WordsOf;
   notation: Notation;
   isWhole: boolean;
+  /** Whether it is of what stood before. */
+  isOld: boolean;
   ms: number;
   /** What of a way can be done with it, in buttons. */
   children?: React.ReactNode;
 };
 
 /** Where the figures come from, in one sentence, with what was tried for it. */
-export function MatchSentence({ matched, of, notation, isWhole, ms, children }: Props) {
+export function MatchSentence({ matched, of, notation, isWhole, isOld, ms, children }: Props) {
   const say = (text: string) => inNotation(text, notation);
-  const spans = matchSentence(matched, of);
+  const isOpen = !isWhole && matched.ways.length === 0;
+  const spans = isOpen ? ["Looking for where their figures come from …"] : matchSentence(matched, of);
   const implied = impliedWords(matched, matched.usual.figures.amountFinanced, of);
   return (
     <div className="px-5 pt-4 pb-3">
@@ -36,9 +39,12 @@ export function MatchSentence({ matched, of, notation, isWhole, ms, children }: 
           ),
         )}
       </p>
-      {matched.ways.length === 0 && implied && <p className="mt-1">{say(implied)}</p>}
+      {isWhole && matched.ways.length === 0 && implied && <p className="mt-1">{say(implied)}</p>}
       <div className="mt-2 flex flex-wrap items-center gap-2">
-        {children}
+        {/* What is not whole, or of what stood before, is neither kept nor taken. */}
+        <fieldset disabled={!isWhole || isOld} className="contents">
+          {children}
+        </fieldset>
         <span className="ml-auto text-faint text-sm" data-testid="match-tried">
           {isWhole
             ? say(triedWords(matched, ms))
