@@ -10,6 +10,7 @@ import { LEASES } from "./leases";
 import { MORE_DEALS } from "./more-deals";
 import { OPTIONS } from "./options";
 import { demoCustomer, demoVehicle } from "./stock";
+import { THEIRS } from "./theirs";
 
 /** Whose deal it is, for what, how it stands, and when it was changed. A vehicle of the stock is named by its number. */
 export type DemoHeading = Pick<DealHeading, "status"> & {
@@ -241,10 +242,11 @@ function asidesOf(
   customer: string,
   id: string,
 ) {
+  const theirs = THEIRS[customer];
   return asidesMember({
     ...(earns && { return: earns }),
     ...KEPT[customer],
-    ...(early && { options: { [id]: { early } } }),
+    ...((early || theirs) && { options: { [id]: { ...(early && { early }), ...(theirs && { theirs }) } } }),
   });
 }
 

@@ -17,6 +17,7 @@ import { benchHeaviest } from "./heaviest";
 import { benchHistory } from "./history";
 import { benchHorizon } from "./horizon";
 import { benchMaps } from "./map";
+import { benchMatch } from "./match";
 import { benchMoves } from "./moves";
 import { benchOthersWait } from "./others-wait";
 import { benchPapers } from "./papers";
@@ -45,6 +46,7 @@ export async function measure({ here, against, empty }: Measured): Promise<void>
   benchMoves();
   benchPrograms();
   benchHorizon();
+  benchMatch();
   await benchCore(subject);
   await benchHistory();
   const trees = [{ name: "", folder: here.folder }];
