@@ -40,30 +40,24 @@ export function matchSentence(matched: Matched, of: WordsOf): MatchSpan[] {
         ? "Nothing that was tried gives their figure; what comes nearest stands below."
         : `Nothing that was tried gives all of their ${matched.stated} figures; what comes nearest stands below.`,
     ];
-  if (matched.stated === 1) return severalWords(matched, first, of);
+  if (matched.stated === 1) return [severalWords(matched, first)];
   if (first.departures.length === 0) return [`Their ${figures} are those here, to the last digit.`];
   return [`Their ${figures} come out to the last digit with `, ...spansOf(first, of), "."];
 }
 
 /** One figure alone shows nothing: several ways have it. */
-function severalWords({ ways, fitting }: Matched, first: MatchWay, of: WordsOf): MatchSpan[] {
-  const own = first.departures.length === 0 ? "The terms here give their figure" : "Several fit";
-  if (first.departures.length === 0)
-    return [`${own}, and so would others; one more figure of theirs would tell.`];
-  const others = ways.slice(1, 2).flatMap(way => ["; so does one with ", ...spansOf(way, of)]);
-  const count = fitting > 2 ? `, and ${fitting - 2} more` : "";
-  return [
-    `${own}: a way with `,
-    ...spansOf(first, of),
-    " gives their figure",
-    ...others,
-    `${count}. One more figure of theirs would tell.`,
-  ];
+function severalWords({ fitting }: Matched, first: MatchWay): string {
+  const count = fitting === 1 ? "one way was found" : `${grouped(fitting)} ways were found`;
+  return first.departures.length === 0
+    ? "Several fit, those here among them; one more figure of theirs would tell."
+    : `Several fit: ${count} with few departures, and there are more with others. One more figure of theirs would tell.`;
 }
 
-/** Other ways that give every figure as well. */
+const MOST_OF_ONE = 5;
+
+/** Other ways that give every figure as well; of one figure alone all of them, the likeliest first. */
 export function othersWords({ ways, fitting, stated }: Matched, of: WordsOf): string[] {
-  if (stated === 1) return [];
+  if (stated === 1) return ways.slice(0, MOST_OF_ONE).map(way => wayWords(way, of));
   const told = ways.slice(1).map(way => wayWords(way, of));
   const rest = fitting - 1 - told.length;
   return rest > 0 ? [...told, `${rest} more with as many departures`] : told;

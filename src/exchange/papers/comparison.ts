@@ -53,7 +53,9 @@ function blocksOf(matched: Matched, stated: Stated, quote: Quote, { notation }: 
   const small = [
     isFit ? "" : impliedWords(matched, matched.usual.figures.amountFinanced, of),
     stated.table ? rowsWords(way, stated.table.length, of.currency, quote.decimals) : "",
-    ...othersWords(matched, of).map(other => `${capital(other)} gives them as well.`),
+    ...othersWords(matched, of).map(other =>
+      matched.stated === 1 ? `${capital(other)}: gives it.` : `${capital(other)}: gives them as well.`,
+    ),
     triedWords(matched),
   ].filter(Boolean);
   return [

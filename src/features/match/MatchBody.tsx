@@ -124,7 +124,7 @@ function Answer({ matched, quote, stated, isWhole, isOld, ms, notation, actions 
       <section aria-label="Figure by figure" className="card-paper overflow-hidden">
         <ComparedTable
           rows={comparedRows(matched, way, stated, { quote, notation })}
-          title={isFit ? "this way" : "the nearest"}
+          title={isFit ? (matched.stated === 1 ? "the likeliest" : "this way") : "the nearest"}
         />
         {rows && (
           <p className="border-base-300 border-t px-3 py-1.5" data-testid="match-rows">
@@ -134,7 +134,9 @@ function Answer({ matched, quote, stated, isWhole, isOld, ms, notation, actions 
       </section>
       {others.length > 0 && (
         <section aria-label="Other ways" className="card-paper px-5 py-3">
-          <h2 className="font-semibold">These give them as well</h2>
+          <h2 className="font-semibold">
+            {matched.stated === 1 ? "These give it, the likeliest first" : "These give them as well"}
+          </h2>
           <ul className="mt-1 list-disc pl-5">
             {others.map(each => (
               <li key={each}>{say(each)}</li>

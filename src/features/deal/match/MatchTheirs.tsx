@@ -51,7 +51,7 @@ export function MatchTheirs() {
             <TakeIn
               way={told.way}
               of={told.of}
-              isFit={told.matched.ways.length > 0}
+              isFit={told.matched.ways.length > 0 && told.matched.stated > 1}
               decimals={told.quote.decimals}
             />
             <KeepNote told={told} />

@@ -37,7 +37,8 @@ export function MatchScreen({ house }: { house: Settings }) {
   }, [known, currency]);
   const takeIn = async ({ way, matched, of, quote }: Told) => {
     if (!made.file) return;
-    const departures = matched.ways.length > 0 ? way.departures : [];
+    // One figure alone shows no convention.
+    const departures = matched.ways.length > 0 && matched.stated > 1 ? way.departures : [];
     let { plan } = made.file;
     for (const departure of departures) {
       plan = of.isLease
