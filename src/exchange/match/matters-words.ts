@@ -48,5 +48,7 @@ function aprWords(apr: Held, of: string, isIrregular: boolean): string {
 }
 
 function chargeWords(charge: Held, of: string, money: (minor: number) => string): string {
+  if (charge.off === 0)
+    return `Their finance charge of ${money(charge.stated)} is their payments less ${of}.`;
   return `Their finance charge of ${money(charge.stated)} is ${money(Math.abs(charge.off))} from the ${money(charge.worked)} of their payments less ${of}: ${side(charge)} ${money(charge.tolerance)}.`;
 }
