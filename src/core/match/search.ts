@@ -34,7 +34,6 @@ export type SearchLimits = {
 
 /** No contract departs in more things than this. */
 const MOST_DEPARTURES = 4;
-const MOST_WAYS = 200_000;
 const MOST_FITS = 200;
 const MOST_NEAREST = 3;
 /** One figure alone is given by many: so many departures are looked through, to see whether there are several. */
@@ -53,7 +52,7 @@ const A_SLICE = 32;
 export function* search<Way>(
   machine: Machine<Way>,
   stated: Stated,
-  { most = machine.mostWays ?? MOST_WAYS, mostDepartures = MOST_DEPARTURES }: SearchLimits = {},
+  { most = machine.mostWays, mostDepartures = MOST_DEPARTURES }: SearchLimits = {},
 ): Generator<Found<Way> | undefined, Found<Way>, void> {
   const state: State<Way> = { fits: [], nearest: [], tried: 0 };
   const isOne = countStated(stated) < 2;

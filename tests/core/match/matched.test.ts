@@ -145,6 +145,65 @@ test("299.00 more is Documents, twice or financed as well", () => {
   }
 });
 
+describe("what the rate is", () => {
+  const charged = (yearlyRate: string) =>
+    quoteOf(
+      dealWith(
+        {
+          price: 1_850_000,
+          fees: [
+            {
+              name: "Origination",
+              amount: { minor: 46_250 },
+              isTaxable: false,
+              paid: "financed",
+              isFinanceCharge: true,
+            },
+          ],
+        },
+        { yearlyRate, payments: 48 },
+      ),
+    );
+  const saidOf = (quote: ReturnType<typeof quoteOf>): Stated => ({
+    payment: { units: quote.payment, decimals: 2 },
+    lastPayment: { units: quote.finalPayment, decimals: 2 },
+    totalOfPayments: { units: quote.totalOfPayments, decimals: 2 },
+  });
+
+  test("the APR with its charges typed as the rate", () => {
+    // 18,500.00 financed and 462.50 in the note: 8.5 % and a little more.
+    const apr = matched({ apr: said("8.5"), payment: said("1.00") }, charged("7.25")).usual.figures.apr ?? 0;
+    expect(apr).toBeGreaterThan(8.5);
+    expect(apr).toBeLessThan(8.6);
+    const found = matched(saidOf(charged(apr.toFixed(2))), charged("7.25"));
+    expect(departures(found)).toContainEqual([{ kind: "rate", as: "isTheApr" }]);
+  });
+
+  test("the rate typed is the APR, and the note's is lower", () => {
+    const found = matched({ payment: said("445.15"), apr: said("7.25") }, charged("7.25"));
+    expect(departures(found)).toContainEqual([{ kind: "rate", as: "itsApr" }]);
+  });
+
+  test("flat for nominal, nominal for flat, rounded to two decimals", () => {
+    const flat = quoteOf(
+      dealWith({ price: 1_850_000 }, { kind: "flatRate", yearlyRate: "7.25", payments: 48 }),
+    );
+    expect(departures(matched(saidOf(flat)))[0]).toEqual([{ kind: "rate", as: "flat" }]);
+    expect(departures(matched(saidOf(KITCHEN), flat))[0]).toEqual([{ kind: "rate", as: "nominal" }]);
+    const fine = quoteOf(dealWith({ price: 1_850_000 }, { yearlyRate: "7.2549", payments: 48 }));
+    expect(departures(matched(saidOf(KITCHEN), fine))).toContainEqual([{ kind: "rate", as: "twoDecimals" }]);
+  });
+
+  test("of long loans fewer ways are tried", () => {
+    const long = quoteOf(
+      dealWith({ price: 18_500_000 }, { yearlyRate: "7.25", payments: 1200, signed: 20_788 }),
+    );
+    const found = matched({ payment: said("1.00"), totalOfPayments: said("2.00") }, long);
+    expect(found.tried).toBe(12_000);
+    expect(found.cutOffAfter).not.toBeNull();
+  });
+});
+
 describe("whether it matters", () => {
   const LOAN = quoteOf(dealWith({ price: 1_850_000 }, { yearlyRate: "7.25", payments: 48 }));
 

@@ -19,6 +19,10 @@ import type { LoanWay } from "./loan-way";
 import { measureLoan } from "./measure";
 import { rateChoices } from "./rate-choices";
 
+const MOST_WAYS = 200_000;
+/** Of longer loans fewer ways are tried: as many rows as those of so many ways of 72 payments. */
+const MOST_ROWS = 72 * MOST_WAYS;
+
 /**
  * How ways of a loan are made and what they come to. Extra payments of the plan are left out.
  *
@@ -67,6 +71,7 @@ export function loanMachine(quote: LoanQuote, stated: Stated): Machine<LoanWay> 
       rateChoices(basis, apr.ok ? apr.value.apr : undefined),
       slipChoices(basis),
     ],
+    mostWays: Math.min(MOST_WAYS, Math.floor(MOST_ROWS / basis.terms.payments)),
     withMore: (way, more) => ({ ...way, deal: financingMore(way.deal, more, quote.down) }),
     measure: way => measureLoan(way, earlyFee),
   };

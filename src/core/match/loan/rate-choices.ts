@@ -12,7 +12,7 @@ type LoanChoice = Choice<LoanWay>;
 /** What the typed rate is taken for, other than the plan does; an effective one is among the compoundings, as yearly. */
 export function rateChoices(basis: Basis, apr: number | undefined): LoanChoice[] {
   const { deal, terms } = basis;
-  if (terms.isListed) return [flatOrNot(basis)].flat();
+  if (terms.isListed) return [];
   const rate = Number(deal.plan.yearlyRate ?? 0);
   const perYear = periodsPerYear(deal.plan.frequency);
   const hasCharges =
@@ -37,24 +37,40 @@ function hasMoreThanTwo(typed: string): boolean {
 /** Interest on the original amount for the whole term, or on what is owed. */
 function flatOrNot({ terms, isLevel }: Basis): LoanChoice[] {
   const { calendar, flat } = terms.draft;
-  if (!isLevel || terms.isListed || calendar.timing === "advance") return [];
-  if (flat) return [];
-  return [
-    {
-      departure: { kind: "rate", as: "flat" },
-      count: 1,
-      change: way =>
-        way.timing === "advance" ||
-        way.count !== "equal" ||
-        way.compounding !== "payments" ||
-        way.firstDays !== "charged" ||
-        way.interestFrom !== null ||
-        way.rounded !== null
-          ? null
-          : { ...way, isFlat: true },
-    },
-  ];
+  if (flat) return [NOT_FLAT];
+  return isLevel && !terms.isListed && calendar.timing === "arrears" ? [FLAT] : [];
 }
+
+const FLAT: LoanChoice = {
+  departure: { kind: "rate", as: "flat" },
+  count: 1,
+  change: way => {
+    const isPlain =
+      way.timing === "arrears" &&
+      way.count === "equal" &&
+      way.compounding === "payments" &&
+      way.firstDays === "charged" &&
+      way.interestFrom === null &&
+      way.rounded === null;
+    return isPlain ? { ...way, isFlat: true } : null;
+  },
+};
+
+const asRated = onceForEach(
+  ({ plan: { earning: _, ...plan }, ...deal }: LoanDeal): LoanDeal => ({
+    ...deal,
+    plan: { ...plan, kind: "loan" },
+  }),
+);
+
+const NOT_FLAT: LoanChoice = {
+  departure: { kind: "rate", as: "nominal" },
+  count: 1,
+  change: way => {
+    const deal = asRated(way.deal);
+    return deal && { ...way, deal, isFlat: false };
+  },
+};
 
 const DECIMALS = 8;
 

@@ -42,8 +42,8 @@ export type Machine<Way> = {
   base: Way;
   /** What can depart, in the order of likelihood; of each list one. */
   choices: readonly (readonly Choice<Way>[])[];
-  /** How many ways are tried at most, where each takes more than usual. */
-  mostWays?: number;
+  /** How many ways are tried at most. */
+  mostWays: number;
   /** The way with so much more financed, in minor units. */
   withMore: (way: Way, more: number) => Way;
   /** Null where there is no such loan or lease. */
