@@ -1,6 +1,6 @@
-import { type DayNumber, dayNumber, periodStepper } from "../calendar";
+import { type DayNumber, periodStepper } from "../calendar";
 import { type LoanQuote, paymentDates } from "../kinds/loan";
-import { annualPercentageRate } from "../yield";
+import { annualPercentageRate, UNDATED_START } from "../yield";
 import type { Stated, StatedFigure } from "./way";
 
 /** A stated figure against the one that follows from what else is stated, and how much it may be off. */
@@ -85,7 +85,7 @@ function heldApr(
   isIrregular: boolean,
 ): Held | NotHeld {
   if (!payments) return { why: "paymentsNotKnown" };
-  const start = quote.startDate ?? SOME_START;
+  const start = quote.startDate ?? UNDATED_START;
   const apr = annualPercentageRate({ advances: [{ date: start, amount: amountFinanced }], payments });
   if (!apr.ok) return { why: "noRate" };
   return held(
@@ -94,9 +94,6 @@ function heldApr(
     isIrregular ? IRREGULAR_TOLERANCE : REGULAR_TOLERANCE,
   );
 }
-
-/** Where periods are counted from without dates. */
-const SOME_START: DayNumber = dayNumber(2003, 1, 1);
 
 type TheirPayment = { date: DayNumber; amount: number; number: number };
 
@@ -110,7 +107,7 @@ function paymentsOf(
   minor: (figure: StatedFigure) => number,
 ): TheirPayment[] | undefined {
   const { plan } = quote.filled;
-  const stepper = periodStepper(plan.frequency, SOME_START);
+  const stepper = periodStepper(plan.frequency, UNDATED_START);
   const planned = paymentDates(plan);
   const isAdvance = plan.timing === "advance";
   const dateOf = (number: number) => planned(number) ?? stepper(isAdvance ? number - 1 : number);

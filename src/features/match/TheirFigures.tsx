@@ -1,4 +1,4 @@
-import { type ReactNode, useId } from "react";
+import type { ReactNode } from "react";
 import { isoDate, MOST_PAYMENTS, parseIsoDate } from "@/core";
 import { STATED_AMOUNTS } from "@/core/match";
 import type { StatedFile } from "@/exchange/match/match.schema";
@@ -7,6 +7,7 @@ import { withOptional } from "@/exchange/members";
 import { dateIn, decimalIn, type Notation, plainDate } from "@/exchange/notation";
 import { readDate } from "@/exchange/text";
 import { todaysDay } from "@/features/figures/today";
+import { NamedFigure } from "@/features/typing/NamedFigure";
 import { TypedFigure } from "@/features/typing/TypedFigure";
 import type { Read } from "@/features/typing/use-typed";
 import { readSaidAmount, readSaidPercent } from "./read-said";
@@ -30,7 +31,7 @@ export function TheirFigures({ stated, notation, isLease, change }: Props) {
       </h2>
       <div className="mt-1 grid grid-cols-2 gap-x-3 gap-y-1.5">
         {STATED_AMOUNTS.map(name => (
-          <Said
+          <NamedFigure
             key={name}
             label={statedName(name, isLease)}
             shown={shown(stated[name])}
@@ -39,7 +40,7 @@ export function TheirFigures({ stated, notation, isLease, change }: Props) {
             put={value => change(now => withOptional(now, name, value), name)}
           />
         ))}
-        <Said
+        <NamedFigure
           label={`${statedName("apr", isLease)}, %`}
           shown={shown(stated.apr)}
           notation={notation}
@@ -65,34 +66,6 @@ function shownAmount(typed: string | number | undefined, notation: Notation): st
 /** What is owed is mostly told after a year. */
 const A_YEAR = 12;
 
-type SaidProps = {
-  label: string;
-  shown: string;
-  notation: Notation;
-  read: (text: string) => Read<string | undefined>;
-  put: (value: string | undefined) => void;
-};
-
-function Said({ label, shown, notation, read, put }: SaidProps) {
-  const id = useId();
-  return (
-    <div className="min-w-0">
-      <label htmlFor={id} className="block text-faint text-sm">
-        {label}
-      </label>
-      <TypedFigure
-        id={id}
-        shown={shown}
-        value={shown === "" ? undefined : shown}
-        notation={notation}
-        read={read}
-        put={put}
-        className="w-full"
-      />
-    </div>
-  );
-}
-
 type PartProps = Omit<Props, "isLease">;
 
 /** A figure with what says when it is: two fields under one name. */
@@ -102,6 +75,27 @@ function When({ name, children }: { name: string; children: ReactNode }) {
       <legend className="block text-faint text-sm">{name}</legend>
       <div className="flex flex-wrap gap-1">{children}</div>
     </fieldset>
+  );
+}
+
+type AmountProps = {
+  label: string;
+  amount: string | number | undefined;
+  notation: Notation;
+  put: (amount: string | number | undefined) => void;
+};
+
+function Amount({ label, amount, notation, put }: AmountProps) {
+  return (
+    <TypedFigure
+      label={label}
+      shown={shownAmount(amount, notation)}
+      value={amount}
+      notation={notation}
+      read={(text): Read<string | number | undefined> => readSaidAmount(text, notation)}
+      put={put}
+      className="min-w-0 flex-1"
+    />
   );
 }
 
@@ -131,12 +125,10 @@ function Balance({ stated: { balance }, notation, change }: PartProps) {
         placeholder="no."
         className="w-12"
       />
-      <TypedFigure
+      <Amount
         label="Owed after that payment"
-        shown={shownAmount(balance?.amount, notation)}
-        value={balance?.amount}
+        amount={balance?.amount}
         notation={notation}
-        read={(text): Read<string | number | undefined> => readSaidAmount(text, notation)}
         put={amount =>
           change(
             now =>
@@ -148,7 +140,6 @@ function Balance({ stated: { balance }, notation, change }: PartProps) {
             "owed",
           )
         }
-        className="min-w-0 flex-1"
       />
     </When>
   );
@@ -180,12 +171,10 @@ function Payoff({ stated: { payoff }, notation, change }: PartProps) {
         placeholder="date"
         className="w-25 px-1.5"
       />
-      <TypedFigure
+      <Amount
         label="Payoff on that day"
-        shown={shownAmount(payoff?.amount, notation)}
-        value={payoff?.amount}
+        amount={payoff?.amount}
         notation={notation}
-        read={(text): Read<string | number | undefined> => readSaidAmount(text, notation)}
         put={amount =>
           change(
             now =>
@@ -197,7 +186,6 @@ function Payoff({ stated: { payoff }, notation, change }: PartProps) {
             "payoff",
           )
         }
-        className="min-w-0 flex-1"
       />
     </When>
   );

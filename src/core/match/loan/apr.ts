@@ -1,14 +1,11 @@
-import { type DayNumber, dayNumber, periodStepper, periodsBetween, stepPeriods } from "../../calendar";
+import { periodStepper, periodsBetween, stepPeriods } from "../../calendar";
 import { aprOfRows } from "../../kinds/loan";
 import { chargeColumn } from "../../structure";
-import { annualPercentageRate } from "../../yield";
+import { annualPercentageRate, UNDATED_START } from "../../yield";
 import type { WayRow } from "../way";
 import type { Basis } from "./basis";
 import type { LoanWay } from "./loan-way";
 import type { Timeline } from "./timeline";
-
-/** Where periods are counted from without dates: a day that every month has, 365 days after the year before. */
-const SOME_START: DayNumber = dayNumber(2003, 1, 1);
 
 /**
  * The APR of a way's rows with what falls with them, by the actuarial method.
@@ -39,13 +36,13 @@ export function aprOfWay(
         paid,
       );
   if (stream !== undefined) return stream;
-  const undated = periodStepper(frequency, SOME_START);
+  const undated = periodStepper(frequency, UNDATED_START);
   const payments = paid.map(({ date, number, payment }) => ({
     date: start === null || date === null ? undated(timing === "advance" ? number - 1 : number) : date,
     amount: payment,
   }));
   const apr = annualPercentageRate({
-    advances: [{ date: start ?? SOME_START, amount: lent.amountFinanced }],
+    advances: [{ date: start ?? UNDATED_START, amount: lent.amountFinanced }],
     payments: payments.filter(({ amount }) => amount > 0),
   });
   return apr.ok ? apr.value.percent : undefined;

@@ -1,4 +1,3 @@
-import { useId } from "react";
 import { FREQUENCY_NAMES, type Frequency, isoDate, parseIsoDate } from "@/core";
 import { withOptional } from "@/exchange/members";
 import { dateIn, decimalIn, type Notation, plainDate } from "@/exchange/notation";
@@ -6,8 +5,8 @@ import { readDate } from "@/exchange/text";
 import { WordSelect } from "@/features/deal/parts/WordSelect";
 import { todaysDay } from "@/features/figures/today";
 import { readSaidAmount, readSaidPercent } from "@/features/match/read-said";
+import { NamedFigure } from "@/features/typing/NamedFigure";
 import { readPayments } from "@/features/typing/read-term";
-import { TypedFigure } from "@/features/typing/TypedFigure";
 import type { Read } from "@/features/typing/use-typed";
 import type { KnownTerms } from "./known-loan";
 
@@ -42,20 +41,23 @@ export function KnownCard({ known, notation, put }: Props) {
         />
       </h2>
       <div className="mt-1 grid grid-cols-2 gap-x-3 gap-y-1.5">
-        <Known
+        <NamedFigure
+          isOwnUndo
           label={isLease ? "Adjusted capitalized cost" : "Loan amount"}
           {...text("amount")}
           read={amount}
           notation={notation}
         />
-        <Known
+        <NamedFigure
+          isOwnUndo
           label={isLease ? "Money factor" : "Rate, as they call it, %"}
           {...text("rate")}
           read={typed => readSaidPercent(typed, notation)}
           notation={notation}
         />
         <div className="flex min-w-0 items-end gap-2">
-          <Known
+          <NamedFigure
+            isOwnUndo
             label="Payments"
             shown={known.payments === undefined ? "" : String(known.payments)}
             read={typed => (typed.trim() === "" ? { value: undefined } : asText(readPayments(typed)))}
@@ -72,14 +74,16 @@ export function KnownCard({ known, notation, put }: Props) {
             onChange={frequency => put({ ...known, frequency })}
           />
         </div>
-        <Known
+        <NamedFigure
+          isOwnUndo
           label={isLease ? "Residual" : "Balloon"}
           {...text("atEnd")}
           read={amount}
           notation={notation}
         />
         {isLease && (
-          <Known
+          <NamedFigure
+            isOwnUndo
             label="Tax on each payment, %"
             {...text("tax")}
             read={typed => readSaidPercent(typed, notation)}
@@ -101,35 +105,6 @@ type Parts = { shown: string; put: (value: string | undefined) => void };
 const asText = (read: Read<number>): Read<string | undefined> =>
   "value" in read ? { value: String(read.value) } : read;
 
-type KnownProps = Parts & {
-  label: string;
-  read: (typed: string) => Read<string | undefined>;
-  notation: Notation;
-  isDate?: boolean;
-};
-
-function Known({ label, shown, read, put, notation, isDate = false }: KnownProps) {
-  const id = useId();
-  return (
-    <div className="min-w-0">
-      <label htmlFor={id} className="block text-faint text-sm">
-        {label}
-      </label>
-      <TypedFigure
-        id={id}
-        shown={shown}
-        value={shown === "" ? undefined : shown}
-        notation={notation}
-        read={read}
-        put={put}
-        isDate={isDate}
-        isOwnUndo
-        className="w-full"
-      />
-    </div>
-  );
-}
-
 function Dated({
   label,
   name,
@@ -140,7 +115,8 @@ function Dated({
   const day = parseIsoDate(known[name] ?? "");
   const today = todaysDay();
   return (
-    <Known
+    <NamedFigure
+      isOwnUndo
       label={label}
       shown={day === undefined ? "" : dateIn(day, notation)}
       notation={notation}

@@ -1,10 +1,11 @@
-import { type DayNumber, dayNumber, periodStepper, periodsPerYear } from "../../../calendar";
+import { periodStepper, periodsPerYear } from "../../../calendar";
 import { type Result, success } from "../../../result";
 import {
   annualPercentageRate,
   effectiveAnnualRate,
   effectiveRateOfFlows,
   type Transaction,
+  UNDATED_START,
   type YearFlow,
 } from "../../../yield";
 import type { LoanSummary } from "../quote";
@@ -26,9 +27,6 @@ export function costOfCredit(quote: LoanSummary): Result<CostOfCredit> {
   const cost = costOfStream(quote);
   return cost ? success(cost) : ratesOf(quote);
 }
-
-/** Where periods are counted from without dates: a day that every month has, 365 days after the year before. */
-const SOME_START: DayNumber = dayNumber(2003, 1, 1);
 
 /** The general equations, amount by amount. */
 function ratesOf(quote: LoanSummary): Result<CostOfCredit> {
@@ -59,7 +57,7 @@ function flowsOf(quote: LoanSummary): YearFlow[] {
  */
 export function transactionOf(quote: LoanSummary): Transaction {
   const { frequency, timing } = quote.filled.plan;
-  const start = quote.startDate ?? SOME_START;
+  const start = quote.startDate ?? UNDATED_START;
   const dateOf = periodStepper(frequency, start);
   const payments = scheduleOf(quote)
     .filter(({ payment }) => payment > 0)
