@@ -1,7 +1,6 @@
 import { FLOAT, type Pay, PRECISE, type Run, type Worth, worthOf } from "../../annuity";
 import {
   type DayNumber,
-  type Frequency,
   periodsBetween,
   periodsPerYear,
   type Ratio,
@@ -161,11 +160,11 @@ function ratesByDays(
   start: DayNumber | null,
   dateOf: Timeline["dateOf"],
 ): Rates | null {
-  const { pays, deal, balloon } = basis;
+  const { pays, balloon } = basis;
   const isAdvance = way.timing === "advance";
   const rateBetween = daysRate(basis, way);
   const rates: PeriodRate[] = [];
-  let from = firstFrom(way, deal.plan.frequency, start ?? 0, dateOf(1) ?? 0, false);
+  let from = firstFrom(basis, way, start ?? 0, dateOf(1) ?? 0);
   for (let number = 1; number <= pays.length; number++) {
     const to = dateOf(number) ?? 0;
     if (to < from || (to === from && !isAdvance)) return null;
@@ -194,14 +193,18 @@ function firstPeriods(
 
 /** From when the first of counted periods counts. */
 function firstFrom(
+  basis: Basis,
   { firstDays, timing }: LoanWay,
-  frequency: Frequency,
   start: DayNumber,
   first: DayNumber,
-  isRegular: boolean,
 ): DayNumber {
   if (timing === "advance") return first;
-  return firstDays === "notCharged" || isRegular ? stepPeriods(frequency, first, -1) : start;
+  return firstDays === "notCharged" ? oneBefore(basis, first) : start;
+}
+
+/** One regular period before a payment. */
+function oneBefore({ deal, terms }: Basis, date: DayNumber): DayNumber {
+  return stepPeriods(deal.plan.frequency, date, -1, terms.draft.calendar.twoDays);
 }
 
 function regularRate({ terms, deal }: Basis, { compounding }: LoanWay): PeriodRate {
@@ -224,8 +227,7 @@ function solvedRates(
   if (way.firstDays === "onFirstPayment") {
     const [, ...rest] = rates;
     const first = dateOf(1) ?? 0;
-    const from = firstFrom(way, basis.deal.plan.frequency, start ?? 0, first, true);
-    solved = [regular ?? daysRate(basis, way)(from, first), ...rest];
+    solved = [regular ?? daysRate(basis, way)(oneBefore(basis, first), first), ...rest];
   }
   const { rounded } = way;
   if (rounded?.what !== "rate" && rounded?.what !== "rateThroughout") return { rates: solved };
