@@ -31,12 +31,12 @@ test("it says where they come from, each figure three times, and whether it matt
     "Their figures come out to the last digit with the payment rounded up and each row’s interest rounded down.",
   );
   const [table] = block(made, "table");
-  expect(table?.headings).toEqual(["", "They say", "This way", "Here"]);
+  expect(table?.headings).toEqual(["", "They say", "This way", "Here", "Difference"]);
   expect(table?.rows.map(({ cells }) => cells)).toEqual([
-    ["Payment", "445.16", "445.16", "445.15"],
-    ["Last payment", "444.57", "444.57", "445.36"],
-    ["Total of payments", "21,367.09", "21,367.09", "21,367.41"],
-    ["APR", "7.25 %", "7.25 %", "7.25 %"],
+    ["Payment", "445.16", "445.16", "445.15", "− 0.01"],
+    ["Last payment", "444.57", "444.57", "445.36", "+ 0.79"],
+    ["Total of payments", "21,367.09", "21,367.09", "21,367.41", "+ 0.32"],
+    ["APR", "7.25 %", "7.25 %", "7.25 %", ""],
   ]);
   const text = said(made).join(" ");
   expect(text).toContain("The payment is 445.154451 before it is rounded to 445.16 (445.15 here)");

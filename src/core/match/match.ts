@@ -1,7 +1,7 @@
 import { isoDate } from "../calendar";
 import type { Quote } from "../kinds";
 import { failure, type Result, success } from "../result";
-import { amountOf, balanceAfter, type Compared, type DepartingCell } from "./compare";
+import { amountOf, balanceAfter, type Compared, compare, type DepartingCell } from "./compare";
 import { type Implied, impliedBy, unexplainedAmounts } from "./implied";
 import { leaseMachine } from "./lease/machine";
 import { loanMachine } from "./loan/machine";
@@ -83,7 +83,7 @@ export function* walkMatch(
   if (problem) return problem;
   const { quote, stated } = asked;
   if (quote.kind === "lease") return yield* walkWith(leaseMachine(quote, stated), asked, limits);
-  const machine = loanMachine(quote, stated);
+  const machine = loanMachine(quote, stated, asked.place);
   return machine
     ? yield* walkWith(machine, asked, limits)
     : failure("match", "Nothing is lent by this deal, so that there is nothing to hold figures against.");
@@ -138,6 +138,7 @@ function* walkWith<Way>(
       "match",
       "The deal’s own conventions give no such loan, so that nothing can be held against it.",
     );
+  const here = compare(measured, asked.stated, known.decimals, Number.POSITIVE_INFINITY) ?? NOTHING_OFF;
   const law =
     asked.place === "US" && asked.quote.kind !== "lease" ? matters(asked.quote, asked.stated) : null;
   const implied = impliedBy(known, asked.stated);
@@ -148,21 +149,21 @@ function* walkWith<Way>(
   const walk = search(machine, asked.stated, limits);
   for (;;) {
     const { done, value } = walk.next();
-    if (done) return success(toldOf(asked, measured, value, { implied, matters: law }));
-    yield value && success(toldOf(asked, measured, value, { implied, matters: law }));
+    if (done) return success(toldOf(asked, { measured, compared: here }, value, { implied, matters: law }));
+    yield value && success(toldOf(asked, { measured, compared: here }, value, { implied, matters: law }));
   }
 }
 
 function toldOf<Way>(
   { stated }: MatchAsked,
-  measured: Measured,
+  here: Pick<Tried<Way>, "measured" | "compared">,
   found: Found<Way>,
   besides: Pick<Matched, "implied" | "matters">,
 ): Matched {
   const count = countStated(stated);
   const tell = (tried: Pick<Tried<Way>, "measured" | "departures" | "count" | "compared">) =>
-    wayOf(tried, stated, measured);
-  const usual = tell({ measured, departures: [], count: 0, compared: NOTHING_OFF });
+    wayOf(tried, stated, here.measured);
+  const usual = tell({ ...here, departures: [], count: 0 });
   return {
     ways: found.fits.slice(0, MOST_TOLD).map(tell),
     fitting: found.fits.length,

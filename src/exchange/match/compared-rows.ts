@@ -17,6 +17,8 @@ export type ComparedRow = {
   way: string;
   isGiven: boolean;
   usual: string;
+  /** What the deal's own is off by; nothing where it is not. */
+  usualOff: string;
   from: string;
 };
 
@@ -56,6 +58,7 @@ export function comparedRows(
       way: money(way.figures[name]),
       isGiven: (way.off[name] ?? 0) === 0,
       usual: money(matched.usual.figures[name]),
+      usualOff: offText(matched.usual.off[name], quote.filled.currency, notation),
       from: FROM[name]?.(way, matched, written) ?? "",
     }),
   );
@@ -80,6 +83,7 @@ function aprRow(
     way: percent(way.figures.apr),
     isGiven: (way.off.apr ?? 0) === 0,
     usual: percent(usual.figures.apr),
+    usualOff: percentOffText(usual.off.apr, notation),
     from: "",
   };
 }
@@ -120,4 +124,12 @@ export function offText(minor: number | undefined, currency: string, notation: N
   if (minor === undefined || minor === 0) return "";
   const whole = Math.round(Math.abs(minor));
   return `${minor < 0 ? "−" : "+"} ${whole === 0 ? "part of a cent" : amountIn(whole, currency, notation)}`;
+}
+
+const POINT_DECIMALS = 3;
+
+/** The same of a percent. */
+export function percentOffText(off: number | undefined, notation: Notation): string {
+  if (off === undefined || off === 0) return "";
+  return `${off < 0 ? "−" : "+"} ${decimalIn(Math.abs(off).toFixed(POINT_DECIMALS), notation)}`;
 }

@@ -63,12 +63,12 @@ function blocksOf(matched: Matched, stated: Stated, quote: Quote, { notation }: 
     {
       kind: "table",
       name: "Figure by figure",
-      headings: ["", "They say", isFit ? "This way" : "The nearest way", "Here"],
+      headings: ["", "They say", isFit ? "This way" : "The nearest way", "Here", "Difference"],
       words: 1,
       rows: comparedRows(matched, way, stated, { quote, notation }).map(
-        ({ name, stated: said, way: own, usual }): PaperRow => ({
+        ({ name, stated: said, way: own, usual, usualOff }): PaperRow => ({
           kind: "line",
-          cells: [name, said, own, usual],
+          cells: [name, said, own, usual, usualOff],
         }),
       ),
     },

@@ -27,7 +27,7 @@ export function ComparedTable({ rows, title }: { rows: readonly ComparedRow[]; t
           </tr>
         </thead>
         <tbody>
-          {rows.map(({ name, stated, way, isGiven, usual, from }) => (
+          {rows.map(({ name, stated, way, isGiven, usual, usualOff, from }) => (
             <tr key={name} className="border-base-300 border-t">
               <th scope="row" className="px-3 py-1.5 max-sm:px-1.5 text-left font-semibold">
                 {name}
@@ -43,7 +43,10 @@ export function ComparedTable({ rows, title }: { rows: readonly ComparedRow[]; t
                   <span className="sr-only"> not as they say</span>
                 )}
               </td>
-              <td className="px-3 py-1.5 max-sm:px-1.5 text-right">{usual}</td>
+              <td className="px-3 py-1.5 max-sm:px-1.5 text-right">
+                {usual}
+                <span className="ml-2 inline-block min-w-12 text-faint text-xs">{usualOff}</span>
+              </td>
               <td className="px-3 py-1.5 max-sm:px-1.5 text-faint text-sm max-sm:hidden">{from}</td>
             </tr>
           ))}

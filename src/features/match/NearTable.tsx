@@ -1,6 +1,6 @@
 import type { Quote } from "@/core";
 import { type Matched, type MatchWay, STATED_AMOUNTS, type Stated } from "@/core/match";
-import { offText } from "@/exchange/match/compared-rows";
+import { offText, percentOffText } from "@/exchange/match/compared-rows";
 import type { WordsOf } from "@/exchange/match/departure-words";
 import { wayWords } from "@/exchange/match/match-words";
 import { statedName } from "@/exchange/match/stated-words";
@@ -85,11 +85,7 @@ function columnsOf(stated: Stated, isLease: boolean): ColumnOf[] {
 function aprShown({ figures, off }: MatchWay, _: string, notation: Notation): Omit<Shown, "name"> {
   const text = (percent: number | undefined) =>
     percent === undefined ? "–" : `${decimalIn(percent.toFixed(3), notation)} %`;
-  const apart = off.apr ?? 0;
-  return {
-    text: text(figures.apr),
-    off: apart === 0 ? "" : `${apart < 0 ? "−" : "+"} ${decimalIn(Math.abs(apart).toFixed(3), notation)}`,
-  };
+  return { text: text(figures.apr), off: percentOffText(off.apr, notation) };
 }
 
 function rowsShown({ rowsOff, firstOff }: MatchWay): Omit<Shown, "name"> {

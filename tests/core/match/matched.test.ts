@@ -194,6 +194,16 @@ describe("what the rate is", () => {
     expect(departures(matched(saidOf(KITCHEN), fine))).toContainEqual([{ kind: "rate", as: "twoDecimals" }]);
   });
 
+  test("an APR that is an effective rate, as the place has it or not", () => {
+    // 7.25 % a month is 7.4957 % a year.
+    const effective = { payment: said("445.15"), lastPayment: said("445.36"), apr: said("7.50") };
+    expect(departures(matched(effective))).toEqual([[{ kind: "rate", as: "effectiveApr" }]]);
+    expect(departures(matched(effective, KITCHEN, "GB"))).toEqual([[]]);
+    expect(departures(matched({ ...effective, apr: said("7.25") }, KITCHEN, "GB"))).toEqual([
+      [{ kind: "rate", as: "actuarialApr" }],
+    ]);
+  });
+
   test("of long loans fewer ways are tried", () => {
     const long = quoteOf(
       dealWith({ price: 18_500_000 }, { yearlyRate: "7.25", payments: 1200, signed: 20_788 }),

@@ -21,4 +21,6 @@ export type LoanWay = {
   rounded: { what: RoundedFactor; decimals: number } | null;
   rows: RowRounding;
   isLastAdjusted: boolean;
+  /** The stated APR is an effective yearly rate. */
+  isAprEffective: boolean;
 };

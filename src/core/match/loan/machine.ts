@@ -19,6 +19,9 @@ import type { LoanWay } from "./loan-way";
 import { measureLoan } from "./measure";
 import { rateChoices } from "./rate-choices";
 
+/** Where what credit costs is told as an effective yearly rate. */
+const EFFECTIVE_PLACES: ReadonlySet<string> = new Set(["GB", "DE"]);
+
 const MOST_WAYS = 200_000;
 /** Of longer loans fewer ways are tried: as many rows as those of so many ways of 72 payments. */
 const MOST_ROWS = 72 * MOST_WAYS;
@@ -28,9 +31,10 @@ const MOST_ROWS = 72 * MOST_WAYS;
  *
  * @param quote an answered deal
  * @param stated what another says, which an amount financed can come from
+ * @param place whose law says what an APR is, by ISO 3166-1
  * @returns null where nothing can be lent by it
  */
-export function loanMachine(quote: LoanQuote, stated: Stated): Machine<LoanWay> | null {
+export function loanMachine(quote: LoanQuote, stated: Stated, place?: string): Machine<LoanWay> | null {
   const deal = withGivenFigures(quote);
   const basis = basisOf(deal);
   if (!basis) return null;
@@ -47,6 +51,7 @@ export function loanMachine(quote: LoanQuote, stated: Stated): Machine<LoanWay> 
     rounded: null,
     rows: "halfUp",
     isLastAdjusted: true,
+    isAprEffective: place !== undefined && EFFECTIVE_PLACES.has(place),
   };
   const earlyFee = earlyFeeOf(quote);
   const apr = costOfCredit(quote);
@@ -68,7 +73,7 @@ export function loanMachine(quote: LoanQuote, stated: Stated): Machine<LoanWay> 
       factorChoices(basis),
       rowChoices(),
       lastChoices(),
-      rateChoices(basis, apr.ok ? apr.value.apr : undefined),
+      rateChoices(basis, apr.ok ? apr.value.apr : undefined, stated.apr !== undefined),
       slipChoices(basis),
     ],
     mostWays: Math.min(MOST_WAYS, Math.floor(MOST_ROWS / basis.terms.payments)),

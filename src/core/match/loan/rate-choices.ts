@@ -9,16 +9,35 @@ import type { LoanWay } from "./loan-way";
 
 type LoanChoice = Choice<LoanWay>;
 
-/** What the typed rate is taken for, other than the plan does; an effective one is among the compoundings, as yearly. */
-export function rateChoices(basis: Basis, apr: number | undefined): LoanChoice[] {
+/** The stated APR taken for the other of the two that go by that name. */
+const otherApr = (as: RateMeaning, isAprEffective: boolean): LoanChoice => ({
+  departure: { kind: "rate", as },
+  count: 1,
+  change: way => (way.isAprEffective === isAprEffective ? null : { ...way, isAprEffective }),
+});
+
+const OTHER_APR = {
+  effective: otherApr("effectiveApr", true),
+  actuarial: otherApr("actuarialApr", false),
+};
+
+/**
+ * What the typed rate is taken for, other than the plan does; an effective one is among the compoundings, as yearly.
+ *
+ * @param apr the deal's own, where there is one
+ * @param hasApr whether one is stated
+ */
+export function rateChoices(basis: Basis, apr: number | undefined, hasApr: boolean): LoanChoice[] {
   const { deal, terms } = basis;
-  if (terms.isListed) return [];
+  const ofTheirs = hasApr ? [OTHER_APR.actuarial, OTHER_APR.effective] : [];
+  if (terms.isListed) return ofTheirs;
   const rate = Number(deal.plan.yearlyRate ?? 0);
   const perYear = periodsPerYear(deal.plan.frequency);
   const hasCharges =
     basis.lent.prepaid > 0 || basis.charges.first + basis.charges.last + basis.charges.each > 0;
   return [
     ...flatOrNot(basis),
+    ...ofTheirs,
     ...otherRate("perPeriod", () => decimalText(rate * perYear)),
     ...otherRate("moneyFactor", () => decimalText(rate * PERCENT_OF_FACTOR)),
     ...(hasCharges && apr !== undefined

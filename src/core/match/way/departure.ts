@@ -18,7 +18,8 @@ export type RateMeaning =
   | "perPeriod"
   | "moneyFactor"
   | "levelYield"
-  | "effective"
+  | "effectiveApr"
+  | "actuarialApr"
   | "itsApr"
   | "isTheApr"
   | "twoDecimals";
