@@ -107,7 +107,7 @@ test("no page scrolls as a whole at 1280×800, however long what stands on it", 
   const deal = await openDeal(page, "Hesper Vale", "Ostrel U3");
   await expect(deal.field("Cash down")).toBeAttached();
   expect(await overflow(page)).toEqual({ sideways: 0, down: 0 });
-  for (const place of ["/", "/stock", "/rates", "/figures", "/settings"]) {
+  for (const place of ["/", "/stock", "/rates", "/figures", "/figures/match", "/settings"]) {
     await page.goto(place);
     await expect(page.locator("main > fieldset:enabled")).toBeAttached();
     expect([place, await overflow(page)]).toEqual([place, { sideways: 0, down: 0 }]);

@@ -130,6 +130,7 @@ const RIGHT: ((told: Told, next: Random) => Right)[] = [
         "/stock",
         "/settings",
         "/figures",
+        "/figures/match",
         "/api/deals?sort=payment",
         "/api/deals?search=999&status=lost",
       ],
