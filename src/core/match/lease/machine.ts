@@ -60,7 +60,7 @@ export function leaseMachine(quote: LeaseQuote, stated: Stated): Machine<LeaseWa
       }),
       timingChoices(deal),
       roundingChoices(deal),
-      factorChoices(deal),
+      factorChoices(),
       taxChoices(deal),
       rowChoices(),
       rateChoices(deal),
@@ -106,7 +106,7 @@ function roundingChoices({ plan }: LeaseDeal): LeaseChoice[] {
 const PLACES = [4, 5, 6, 7, 8];
 
 /** A money factor that is rounded to some decimals before anything follows from it. */
-function factorChoices(_: LeaseDeal): LeaseChoice[] {
+function factorChoices(): LeaseChoice[] {
   return PLACES.map(decimals =>
     ofPlan({ kind: "rounded", what: "moneyFactor", decimals }, ({ reckoning, moneyFactor }) => {
       if (reckoning !== "moneyFactor" || moneyFactor === null) return null;

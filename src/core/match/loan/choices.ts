@@ -102,20 +102,20 @@ const PER_YEAR: Partial<Record<Compounding, number>> = {
   weekly: 52,
 };
 
-/** Every other compounding; the one that is the payments' own is that of payments. */
+/** Every other compounding; over equal periods one that is the payments' own is no other than with payments. */
 export function compoundingChoices({ terms, deal }: Basis): LoanChoice[] {
   if (terms.draft.flat) return [];
   const own = deal.plan.compounding ?? "payments";
   const perYear = periodsPerYear(deal.plan.frequency);
-  const isSame = (compounding: Compounding, other: Compounding) =>
-    compounding === other || (other === "payments" && PER_YEAR[compounding] === perYear);
-  const others = COMPOUNDINGS.filter(
-    compounding => !isSame(compounding, own) && !isSame(own, compounding) && !isSame(compounding, "payments"),
-  );
-  const withPayments = own === "payments" || PER_YEAR[own] === perYear ? [] : (["payments"] as const);
-  return [...withPayments, ...others.filter(each => each !== "payments")].map(compounding =>
-    one({ kind: "compounding", compounding }, way => (way.isFlat ? null : { ...way, compounding })),
-  );
+  const isWithPayments = (compounding: Compounding) =>
+    compounding === "payments" || PER_YEAR[compounding] === perYear;
+  return COMPOUNDINGS.filter(compounding => compounding !== own).map(compounding => {
+    const isSame = isWithPayments(compounding) && isWithPayments(own);
+    return one({ kind: "compounding", compounding }, way => {
+      const isByDays = way.count !== "equal" || terms.isListed;
+      return way.isFlat || (isSame && !isByDays) ? null : { ...way, compounding };
+    });
+  });
 }
 
 /** A payment that is rounded otherwise. */

@@ -24,8 +24,6 @@ export type Timeline = {
   /** When interest begins, and the date of each payment; null without dates. */
   start: DayNumber | null;
   dateOf: (number: number) => DayNumber | null;
-  /** The rate of one regular period, where all regular ones have the same. */
-  regular: PeriodRate | null;
   worth: Worth<number>;
   preciseWorth: () => Worth<bigint>;
   /** The rate from one day to a later one of the same period, which is this long. */
@@ -98,7 +96,7 @@ function makeTimeline(basis: Basis, way: LoanWay): Timeline | null {
   if (needsDates && (start === null || dateOf(1) === null)) return null;
   const made = withoutWaived(ratesOf(basis, way, start, dateOf), basis);
   if (!made) return null;
-  const { rates, regular } = made;
+  const { rates } = made;
   const ofSolved = solvedRates(basis, way, made, start, dateOf);
   if (!ofSolved) return null;
   const isThroughout = way.rounded?.what === "rateThroughout";
@@ -111,7 +109,6 @@ function makeTimeline(basis: Basis, way: LoanWay): Timeline | null {
     balloonRate: made.balloonRate,
     start,
     dateOf,
-    regular,
     worth: worthOf(runs, made.balloonRate, FLOAT),
     preciseWorth: () => {
       precise ??= worthOf(runs, made.balloonRate, PRECISE);
