@@ -159,6 +159,27 @@ test("a pasted table: headings in the way, a row short, other decimals; what can
   await expect(page.getByText("48 rows are read.")).toBeVisible();
 });
 
+test("what they say is the open option's, and undone with the rest of the deal", async ({ page }) => {
+  const deal = await matching(page);
+  await pasted(page).fill(
+    theirRows()
+      .map(cells => cells.join("\t"))
+      .join("\n"),
+  );
+  await expect(page.getByText("48 rows are read.")).toBeVisible();
+  await page.getByRole("button", { name: "+ Option" }).click();
+  await page.getByLabel("Numbers of payments").fill("36, 60");
+  await page.getByRole("button", { name: "Make 2 options" }).click();
+  await expect(page.getByRole("region", { name: "Options" }).getByRole("listitem")).toHaveCount(3);
+  await expect(pasted(page)).toHaveValue("");
+  await expect(page.getByText("Type what they say, one figure or more")).toBeVisible();
+  await page.getByRole("button", { name: /^Undo/ }).first().click();
+  await expect(pasted(page)).toHaveValue(/445\.16/);
+  await page.getByRole("button", { name: /^Undo/ }).first().click();
+  await expect(pasted(page)).toHaveValue("");
+  await deal.saved();
+});
+
 test("a dropped CSV is read as a pasted table is", async ({ page }) => {
   await matching(page);
   const csv = ["No.;Payment;Interest;Principal;Balance", ...theirRows().map(cells => cells.join(";"))].join(
@@ -182,9 +203,11 @@ test("the comparison is given as a paper", async ({ page }) => {
 
 test("without a deal, by keys alone: the loan, what they say, a deal made of it", async ({ page }) => {
   await page.goto("/figures");
+  await expect(page.locator("main > fieldset:enabled")).toBeAttached();
   await page.getByRole("link", { name: "Match a lender’s figures" }).focus();
   await page.keyboard.press("Enter");
   await page.waitForURL("**/figures/match");
+  await expect(page.locator("main > fieldset:enabled")).toBeAttached();
   await expect(page.getByText("Type the loan amount, the rate and how many payments first.")).toBeVisible();
   await page.getByRole("combobox", { name: "Loan or lease" }).focus();
   for (const text of ["18500", "7.25", "48"]) {

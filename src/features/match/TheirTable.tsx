@@ -14,21 +14,31 @@ type Props = {
   put: (table: StatedFile["table"]) => void;
 };
 
+/** Whether what was read of a text is the table that is kept; of one that cannot be read there is none to be. */
+function isOf(read: ReturnType<typeof readTable> | null, table: StatedFile["table"]): boolean {
+  if (read && "sentence" in read) return true;
+  return JSON.stringify(read?.rows) === JSON.stringify(table);
+}
+
 /** Their table, pasted or dropped as a file. What cannot be read stays where it is, and says why. */
 export function TheirTable({ table, notation, put }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
   const [fileProblem, setFileProblem] = useState<string>();
   const id = useId();
-  const text = typed ?? (table ? tableText(table, notation) : "");
-  const read = text.trim() === "" ? null : readTable(text, { notation, today: todaysDay() });
+  const readOf = (each: string) =>
+    each.trim() === "" ? null : readTable(each, { notation, today: todaysDay() });
+  // What was pasted stands as it was, until the deal has another table: by undo, or from elsewhere.
+  const isOwn = typed !== null && isOf(readOf(typed), table);
+  const text = isOwn ? typed : table ? tableText(table, notation) : "";
+  const read = readOf(text);
   const sentence = fileProblem ?? (read && "sentence" in read ? read.sentence : undefined);
   useAskBeforeLeaving(sentence !== undefined);
   const take = (next: string) => {
     setFileProblem(undefined);
     setTyped(next);
     if (next.trim() === "") return put(undefined);
-    const rows = readTable(next, { notation, today: todaysDay() });
-    if ("rows" in rows) put(rows.rows);
+    const rows = readOf(next);
+    if (rows && "rows" in rows) put(rows.rows);
   };
   const drop = useDropzone({
     noClick: true,

@@ -1,4 +1,4 @@
-import type { Deal, Quote } from "@/core";
+import { type Deal, FREQUENCY_NAMES, type Quote } from "@/core";
 import type { StatedFile } from "@/exchange/match/match.schema";
 import { amountIn, dateIn, decimalIn } from "@/exchange/notation";
 import { MatchBody } from "@/features/match/MatchBody";
@@ -25,6 +25,8 @@ export function MatchTheirs() {
   return (
     <section aria-label="Match a lender’s figures" className="flex min-h-0 flex-1 flex-col">
       <MatchBody
+        // What is typed and cannot be read is of one option.
+        key={open}
         deal={(quote?.filled as Deal | undefined) ?? null}
         why={
           option.answer.ok
@@ -89,7 +91,7 @@ function Known({ quote }: { quote: Quote }) {
     <dl className="mt-1 grid grid-cols-[1fr_auto] gap-x-3 gap-y-0.5">
       {[
         ...facts,
-        ["Payments", `${quote.payments} ${plan.frequency === "monthly" ? "monthly" : ""}`.trim()] as const,
+        ["Payments", `${quote.payments} ${FREQUENCY_NAMES[plan.frequency].adjective}`] as const,
         ["First payment", first === null ? "not known" : dateIn(first, notation)] as const,
       ].map(([name, text]) => (
         <div key={name} className="contents">
