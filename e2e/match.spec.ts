@@ -67,6 +67,7 @@ test("a lender's cents are given by two conventions, one of them taken in, and a
     /They say: payment 445\.16, .*each row’s interest rounded down\. The payment is 445\.154451 before it is rounded/,
   );
   await page.getByRole("button", { name: "Take into the deal: the payment rounded up" }).click();
+  await expect(deal.field("Payment")).toBeFocused();
   await expect(sentence(page)).toHaveText(
     "Their figures come out to the last digit with each row’s interest rounded down.",
   );

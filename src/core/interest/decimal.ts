@@ -27,6 +27,13 @@ export function parseDecimal(text: string): Decimal | undefined {
   return { digits: whole * scale + part, scale };
 }
 
+/**
+ * A figure as it would be typed: with as many decimals as it has, and no more than can be read.
+ *
+ * @example decimalText(5.4) // "5.4"
+ */
+export const decimalText = (value: number): string => value.toFixed(MOST_DECIMALS).replace(/\.?0+$/, "");
+
 const NOTHING: Decimal = { digits: 0, scale: 1 };
 
 /**

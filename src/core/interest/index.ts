@@ -1,5 +1,5 @@
 export { type Compounding, compoundingsPerYear } from "./compounding";
-export { type Decimal, parseDecimal, readPercent } from "./decimal";
+export { type Decimal, decimalText, parseDecimal, readPercent } from "./decimal";
 export { factorOf, PERCENT_OF_FACTOR } from "./money-factor";
 export { nominalRate } from "./nominal-rate";
 export { percentOf } from "./percent-of";

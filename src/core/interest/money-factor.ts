@@ -1,7 +1,7 @@
+import { decimalText } from "./decimal";
+
 /** A yearly percent is so many times a monthly factor: 12 months, of half the sum of cost and residual, in percent. */
 export const PERCENT_OF_FACTOR = 2400;
-
-const FACTOR_PLACES = 8;
 
 /**
  * The money factor that goes with a yearly rate, as it would be typed.
@@ -10,5 +10,5 @@ const FACTOR_PLACES = 8;
  * @example factorOf(5.4) // "0.00225"
  */
 export function factorOf(yearlyRate: number): string {
-  return (yearlyRate / PERCENT_OF_FACTOR).toFixed(FACTOR_PLACES).replace(/\.?0+$/, "");
+  return decimalText(yearlyRate / PERCENT_OF_FACTOR);
 }

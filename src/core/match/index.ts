@@ -1,4 +1,5 @@
 export type { DepartingCell } from "./compare";
+export { roundedFactor } from "./lease/machine";
 export {
   type MatchAsked,
   type Matched,

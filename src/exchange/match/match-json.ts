@@ -2,7 +2,6 @@ import { formatAmount, isoDate, type Quote, type Result, success } from "@/core"
 import {
   type Departure,
   type Held,
-  type Matched,
   type MatchWay,
   type Matters,
   matchFigures,
@@ -63,7 +62,7 @@ export function answerMatchQuestion(
     several,
     ...(cutOffAfter !== null && { cutOffAfter }),
     says: triedWords(matched.value),
-    matters: matters && mattersJson(matched.value, matters, of, money),
+    matters: matters && mattersJson(matters, of, money),
   });
 }
 
@@ -120,12 +119,8 @@ function offJson({ off, rowsOff, firstOff }: MatchWay, money: Money): object {
   };
 }
 
-function mattersJson(
-  matched: Matched,
-  { apr, financeCharge, amountFinanced, isIrregular }: Matters,
-  of: WordsOf,
-  money: Money,
-): object {
+function mattersJson(matters: Matters, of: WordsOf, money: Money): object {
+  const { apr, financeCharge, amountFinanced, isIrregular } = matters;
   const heldJson = (held: Held | NotHeld, text: (figure: number) => string) =>
     "why" in held
       ? held
@@ -141,6 +136,6 @@ function mattersJson(
     isIrregular,
     ...(apr && { apr: heldJson(apr, rateText) }),
     ...(financeCharge && { financeCharge: heldJson(financeCharge, money) }),
-    says: mattersWords(matched.matters, of.currency).map(({ says, law }) => `${says} (${law})`),
+    says: mattersWords(matters, of.currency).map(({ says, law }) => `${says} (${law})`),
   };
 }

@@ -25,7 +25,11 @@ type Props = {
 export function TheirFigures({ stated, notation, isLease, change }: Props) {
   const shown = (typed: string | number | undefined) => shownAmount(typed, notation);
   return (
-    <section aria-labelledby="what-they-say" className="border-base-300 border-t px-4 py-3">
+    <section
+      data-their-figures
+      aria-labelledby="what-they-say"
+      className="border-base-300 border-t px-4 py-3"
+    >
       <h2 id="what-they-say" className="font-semibold text-lg">
         What they say
       </h2>

@@ -1,6 +1,7 @@
 import { formatAmount } from "@/core";
-import type { Departure } from "@/core/match";
+import { type Departure, roundedFactor } from "@/core/match";
 import type { LeasePlanFile } from "@/exchange/kinds/lease";
+import { reckonedBy } from "@/exchange/kinds/lease/reckoning";
 import type { LoanFile } from "@/exchange/kinds/loan";
 
 type LoanPlan = LoanFile["plan"];
@@ -30,7 +31,8 @@ export function takenByLoan(
         ...stepOf(departure.step, decimals),
       });
     case "rate":
-      return departure.as === "flat" ? now => ({ ...now, kind: "flatRate" }) : undefined;
+      if (departure.as === "flat") return now => ({ ...now, kind: "flatRate" });
+      return departure.as === "nominal" ? ({ earning: _, ...now }) => ({ ...now, kind: "loan" }) : undefined;
     default:
       return undefined;
   }
@@ -41,13 +43,25 @@ export function takenByLease(
   departure: Departure,
   decimals: number,
 ): ((now: LeasePlanFile) => LeasePlanFile) | undefined {
-  if (departure.kind === "rounding")
-    return ({ roundingStep: _, ...now }) => ({
-      ...now,
-      rounding: departure.rule,
-      ...stepOf(departure.step, decimals),
-    });
-  return departure.kind === "timing"
-    ? now => ({ ...now, inAdvance: departure.timing === "advance" ? 1 : 0 })
-    : undefined;
+  switch (departure.kind) {
+    case "rounding":
+      return ({ roundingStep: _, ...now }) => ({
+        ...now,
+        rounding: departure.rule,
+        ...stepOf(departure.step, decimals),
+      });
+    case "timing":
+      return now => ({ ...now, inAdvance: departure.timing === "advance" ? 1 : 0 });
+    case "rounded":
+      return now =>
+        now.moneyFactor === undefined
+          ? now
+          : { ...now, moneyFactor: roundedFactor(String(now.moneyFactor), departure.decimals) };
+    case "rate": {
+      const { as } = departure;
+      return as === "levelYield" || as === "moneyFactor" ? now => reckonedBy(now, as) : undefined;
+    }
+    default:
+      return undefined;
+  }
 }

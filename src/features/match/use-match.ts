@@ -24,7 +24,10 @@ export function useMatch(question: MatchQuestion | null): MatchFound | null {
     if (!question) return setFound(null);
     let isWanted = true;
     const take = (answer: MatchAnswer | null) => {
-      if (isWanted && answer) setFound({ question, answer });
+      if (!isWanted || !answer) return;
+      // What was found on the way can arrive after the whole.
+      if (answer.isWhole) isWanted = false;
+      setFound({ question, answer });
     };
     void client.current?.ask(question, take).then(take);
     return () => {

@@ -1,4 +1,4 @@
-import { PERCENT_OF_FACTOR, parseDecimal } from "../../interest";
+import { decimalText, factorOf, PERCENT_OF_FACTOR, parseDecimal } from "../../interest";
 import type { LeaseDeal, LeaseQuote } from "../../kinds/lease";
 import { chargesOf } from "../../structure";
 import {
@@ -6,14 +6,14 @@ import {
   type Choice,
   type CountedLine,
   type Departure,
+  dealChoice,
   financingMore,
   type Machine,
-  onceForEach,
   otherRoundings,
   type RateMeaning,
-  type RowRounding,
+  ROUNDED_PLACES,
+  rowChoices,
   type Stated,
-  slipChoice,
 } from "../way";
 import type { LeaseWay } from "./lease-way";
 import { measureLease } from "./measure";
@@ -64,7 +64,9 @@ export function leaseMachine(quote: LeaseQuote, stated: Stated): Machine<LeaseWa
       taxChoices(deal),
       rowChoices(),
       rateChoices(deal),
-      leaseSlips(deal, down).map(slip => slipChoice<LeaseDeal, LeaseWay>(slip)),
+      leaseSlips(deal, down).map(({ slip, change }) =>
+        dealChoice<LeaseDeal, LeaseWay>({ kind: "slip", ...slip }, change, 2),
+      ),
     ],
     mostWays: MOST_LEASES,
     withMore: (way, more) => ({ ...way, deal: financingMore(way.deal, more, down) }),
@@ -73,23 +75,14 @@ export function leaseMachine(quote: LeaseQuote, stated: Stated): Machine<LeaseWa
 }
 
 /** A choice that is one of the plan's own members. */
-function ofPlan(
+const ofPlan = (
   departure: Departure,
   of: (plan: LeaseDeal["plan"]) => Partial<LeaseDeal["plan"]> | null,
-): LeaseChoice {
-  const change = onceForEach((deal: LeaseDeal) => {
+): LeaseChoice =>
+  dealChoice<LeaseDeal, LeaseWay>(departure, deal => {
     const changed = of(deal.plan);
     return changed && { ...deal, plan: { ...deal.plan, ...changed } };
   });
-  return {
-    departure,
-    count: 1,
-    change: way => {
-      const deal = change(way.deal);
-      return deal && { ...way, deal };
-    },
-  };
-}
 
 /** The first payment at signing, or all of them at the end of their periods. */
 function timingChoices({ plan }: LeaseDeal): LeaseChoice[] {
@@ -103,20 +96,19 @@ function roundingChoices({ plan }: LeaseDeal): LeaseChoice[] {
   );
 }
 
-const PLACES = [4, 5, 6, 7, 8];
-
 /** A money factor that is rounded to some decimals before anything follows from it. */
 function factorChoices(): LeaseChoice[] {
-  return PLACES.map(decimals =>
+  return ROUNDED_PLACES.map(decimals =>
     ofPlan({ kind: "rounded", what: "moneyFactor", decimals }, ({ reckoning, moneyFactor }) => {
       if (reckoning !== "moneyFactor" || moneyFactor === null) return null;
-      const rounded = roundedDecimal(moneyFactor, decimals);
+      const rounded = roundedFactor(moneyFactor, decimals);
       return rounded === moneyFactor ? null : { moneyFactor: rounded };
     }),
   );
 }
 
-function roundedDecimal(typed: string, places: number): string {
+/** A money factor as typed, rounded half up to some decimals. */
+export function roundedFactor(typed: string, places: number): string {
   const { digits = 0, scale = 1 } = parseDecimal(typed) ?? {};
   const to = 10 ** places;
   if (scale <= to) return typed;
@@ -135,34 +127,20 @@ function taxChoices({ plan }: LeaseDeal): LeaseChoice[] {
   ];
 }
 
-const ROWS: readonly RowRounding[] = ["down", "none", "halfEven"];
-
-function rowChoices(): LeaseChoice[] {
-  return ROWS.map(rule => ({
-    departure: { kind: "rowInterest", rule },
-    count: 1,
-    change: way => ({ ...way, rows: rule }),
-  }));
-}
-
-const FACTOR_PLACES = 8;
-
-/** A money factor taken for the rate that goes with it, or the other way round; a yearly rate for an effective one. */
+/** A money factor taken for the rate that goes with it, or the other way round. */
 function rateChoices({ plan }: LeaseDeal): LeaseChoice[] {
   const of = (as: RateMeaning, change: Parameters<typeof ofPlan>[1]) => ofPlan({ kind: "rate", as }, change);
   if (plan.reckoning === "moneyFactor")
     return [
       of("levelYield", ({ moneyFactor }) => ({
         reckoning: "levelYield",
-        yearlyRate: plainDecimal(Number(moneyFactor ?? 0) * PERCENT_OF_FACTOR),
+        yearlyRate: decimalText(Number(moneyFactor ?? 0) * PERCENT_OF_FACTOR),
       })),
     ];
   return [
     of("moneyFactor", ({ yearlyRate }) => ({
       reckoning: "moneyFactor",
-      moneyFactor: plainDecimal(Number(yearlyRate ?? 0) / PERCENT_OF_FACTOR),
+      moneyFactor: factorOf(Number(yearlyRate ?? 0)),
     })),
   ];
 }
-
-const plainDecimal = (value: number): string => value.toFixed(FACTOR_PLACES).replace(/\.?0+$/, "");

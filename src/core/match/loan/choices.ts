@@ -1,13 +1,13 @@
 import { type DayNumber, periodsPerYear } from "../../calendar";
-import type { Compounding } from "../../interest";
+import { type Compounding, compoundingsPerYear } from "../../interest";
 import type { LoanDeal } from "../../kinds/loan";
 import {
   type Choice,
   type Counting,
   type Departure,
+  dealChoice,
   otherRoundings,
-  type RowRounding,
-  slipChoice,
+  ROUNDED_PLACES,
 } from "../way";
 import type { Basis } from "./basis";
 import type { LoanWay } from "./loan-way";
@@ -94,21 +94,14 @@ const COMPOUNDINGS: readonly Compounding[] = [
   "continuous",
 ];
 
-const PER_YEAR: Partial<Record<Compounding, number>> = {
-  monthly: 12,
-  quarterly: 4,
-  halfYearly: 2,
-  yearly: 1,
-  weekly: 52,
-};
-
 /** Every other compounding; over equal periods one that is the payments' own is no other than with payments. */
 export function compoundingChoices({ terms, deal }: Basis): LoanChoice[] {
   if (terms.draft.flat) return [];
   const own = deal.plan.compounding ?? "payments";
   const perYear = periodsPerYear(deal.plan.frequency);
   const isWithPayments = (compounding: Compounding) =>
-    compounding === "payments" || PER_YEAR[compounding] === perYear;
+    compounding === "payments" ||
+    (compounding !== "continuous" && compoundingsPerYear(compounding) === perYear);
   return COMPOUNDINGS.filter(compounding => compounding !== own).map(compounding => {
     const isSame = isWithPayments(compounding) && isWithPayments(own);
     return one({ kind: "compounding", compounding }, way => {
@@ -126,8 +119,6 @@ export function roundingChoices({ deal }: Basis): LoanChoice[] {
   );
 }
 
-const PLACES = [4, 5, 6, 7, 8];
-
 /** A payment from a period rate or a payment factor that is rounded to some decimals. */
 export function factorChoices({ terms, isLevel, deal }: Basis): LoanChoice[] {
   if (terms.draft.flat || terms.isListed) return [];
@@ -136,7 +127,7 @@ export function factorChoices({ terms, isLevel, deal }: Basis): LoanChoice[] {
     : (["rate", "rateThroughout"] as const);
   const own = { rule: deal.plan.rounding, step: deal.plan.roundingStep ?? 1 };
   return kinds.flatMap(what =>
-    PLACES.map(decimals =>
+    ROUNDED_PLACES.map(decimals =>
       one({ kind: "rounded", what, decimals }, way => {
         // Nothing is solved for where the payment is the one given.
         if (way.isFlat) return null;
@@ -146,16 +137,12 @@ export function factorChoices({ terms, isLevel, deal }: Basis): LoanChoice[] {
   );
 }
 
-const ROWS: readonly RowRounding[] = ["down", "none", "halfEven"];
-
-export function rowChoices(): LoanChoice[] {
-  return ROWS.map(rule => one({ kind: "rowInterest", rule }, way => ({ ...way, rows: rule })));
-}
-
 export function lastChoices(): LoanChoice[] {
   return [one({ kind: "lastPayment", how: "likeTheOthers" }, way => ({ ...way, isLastAdjusted: false }))];
 }
 
 export function slipChoices(basis: Basis): LoanChoice[] {
-  return loanSlips(basis.deal, basis.lent.reckoned.down).map(slip => slipChoice<LoanDeal, LoanWay>(slip));
+  return loanSlips(basis.deal, basis.lent.reckoned.down).map(({ slip, change }) =>
+    dealChoice<LoanDeal, LoanWay>({ kind: "slip", ...slip }, change, 2),
+  );
 }

@@ -2,7 +2,14 @@ import { payoffOn } from "../../after";
 import type { DayNumber } from "../../calendar";
 import { costOfCredit, type LoanDeal, type LoanQuote } from "../../kinds/loan";
 import { chargesOf, tally } from "../../structure";
-import { amountChoices, type CountedLine, financingMore, type Machine, type Stated } from "../way";
+import {
+  amountChoices,
+  type CountedLine,
+  financingMore,
+  type Machine,
+  rowChoices,
+  type Stated,
+} from "../way";
 import { type Basis, basisOf } from "./basis";
 import {
   compoundingChoices,
@@ -11,7 +18,6 @@ import {
   firstDaysChoices,
   lastChoices,
   roundingChoices,
-  rowChoices,
   slipChoices,
   timingChoices,
 } from "./choices";

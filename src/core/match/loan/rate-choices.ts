@@ -1,9 +1,9 @@
 import { levelRate } from "../../annuity";
 import { periodsPerYear } from "../../calendar";
-import { PERCENT_OF_FACTOR, parseDecimal } from "../../interest";
+import { decimalText, PERCENT_OF_FACTOR, parseDecimal } from "../../interest";
 import type { LoanDeal } from "../../kinds/loan";
 import { HIGHEST_YEARLY_RATE } from "../../limits";
-import { type Choice, onceForEach, type RateMeaning } from "../way";
+import { type Choice, dealChoice, type RateMeaning } from "../way";
 import { type Basis, basisOf } from "./basis";
 import type { LoanWay } from "./loan-way";
 
@@ -75,43 +75,27 @@ const FLAT: LoanChoice = {
   },
 };
 
-const asRated = onceForEach(
-  ({ plan: { earning: _, ...plan }, ...deal }: LoanDeal): LoanDeal => ({
-    ...deal,
-    plan: { ...plan, kind: "loan" },
-  }),
+const RATED = dealChoice<LoanDeal, LoanWay>(
+  { kind: "rate", as: "nominal" },
+  ({ plan: { earning: _, ...plan }, ...deal }) => ({ ...deal, plan: { ...plan, kind: "loan" } }),
 );
 
 const NOT_FLAT: LoanChoice = {
-  departure: { kind: "rate", as: "nominal" },
-  count: 1,
+  ...RATED,
   change: way => {
-    const deal = asRated(way.deal);
-    return deal && { ...way, deal, isFlat: false };
+    const rated = RATED.change(way);
+    return rated && { ...rated, isFlat: false };
   },
 };
 
-const DECIMALS = 8;
-
-/** A rate as it could be typed. */
-const decimalText = (percent: number): string => percent.toFixed(DECIMALS).replace(/\.?0+$/, "");
-
 function otherRate(as: RateMeaning, of: (deal: LoanDeal) => string | undefined): LoanChoice[] {
-  const change = onceForEach((deal: LoanDeal): LoanDeal | null => {
-    const yearlyRate = of(deal);
-    if (yearlyRate === undefined || yearlyRate === deal.plan.yearlyRate) return null;
-    if (!parseDecimal(yearlyRate) || Number(yearlyRate) > HIGHEST_YEARLY_RATE) return null;
-    return { ...deal, plan: { ...deal.plan, yearlyRate } };
-  });
   return [
-    {
-      departure: { kind: "rate", as },
-      count: 1,
-      change: way => {
-        const deal = change(way.deal);
-        return deal && { ...way, deal };
-      },
-    },
+    dealChoice<LoanDeal, LoanWay>({ kind: "rate", as }, deal => {
+      const yearlyRate = of(deal);
+      if (yearlyRate === undefined || yearlyRate === deal.plan.yearlyRate) return null;
+      if (!parseDecimal(yearlyRate) || Number(yearlyRate) > HIGHEST_YEARLY_RATE) return null;
+      return { ...deal, plan: { ...deal.plan, yearlyRate } };
+    }),
   ];
 }
 

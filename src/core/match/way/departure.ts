@@ -67,5 +67,5 @@ export type Departure =
   | { kind: "taxOn"; what: "unrounded" }
   | { kind: "rowInterest"; rule: RowRounding }
   | { kind: "lastPayment"; how: "likeTheOthers" }
-  | { kind: "rate"; as: RateMeaning; percent?: string }
+  | { kind: "rate"; as: RateMeaning }
   | ({ kind: "slip" } & Slip);

@@ -1,4 +1,5 @@
 export { financingMore } from "./amounts";
+export { dealChoice } from "./deal-choice";
 export type {
   Counting,
   Departure,
@@ -12,11 +13,10 @@ export type {
 } from "./departure";
 export { swappedDigits } from "./digits";
 export { amountChoices, type CountedLine, linesThatDiffer } from "./line-choices";
-export { onceForEach } from "./once-for-each";
 export { otherTerms } from "./other-terms";
 export { otherRoundings } from "./rounding-choices";
 export { rowInterest } from "./row-interest";
-export { slipChoice } from "./slip-choice";
+export { ROUNDED_PLACES, rowChoices } from "./shared-choices";
 export {
   countStated,
   offBy,

@@ -1,7 +1,7 @@
 import type { Structure } from "../../structure";
 import { financingMore } from "./amounts";
+import { dealChoice } from "./deal-choice";
 import type { Departure, LineChange } from "./departure";
-import { onceForEach } from "./once-for-each";
 import { offBy, type StatedFigure } from "./stated";
 import type { Choice } from "./way";
 
@@ -66,18 +66,8 @@ export function amountChoices<Deal extends HasStructure, Way extends { deal: Dea
   return choices;
 }
 
-function choiceOf<Deal extends HasStructure, Way extends { deal: Deal }>(
+const choiceOf = <Deal extends HasStructure, Way extends { deal: Deal }>(
   departure: Departure,
   more: number,
   cash: number,
-): Choice<Way> {
-  const change = onceForEach((deal: Deal) => financingMore(deal, more, cash));
-  return {
-    departure,
-    count: 1,
-    change: way => {
-      const deal = change(way.deal);
-      return deal && { ...way, deal };
-    },
-  };
-}
+): Choice<Way> => dealChoice(departure, (deal: Deal) => financingMore(deal, more, cash));

@@ -1,6 +1,7 @@
 import type { Departure, MatchWay } from "@/core/match";
 import { departureWords, type WordsOf } from "@/exchange/match/departure-words";
 import { inNotation } from "@/exchange/notation";
+import { focusSoon } from "@/features/focus/focus-soon";
 import { takenByLease, takenByLoan } from "@/features/match/taking";
 import { useDesk } from "../desk/desk-context";
 import type { OptionAction } from "../option";
@@ -28,7 +29,11 @@ export function TakeIn({ way, of, isFit, decimals }: Props) {
         key={words}
         type="button"
         className="btn btn-primary btn-sm"
-        onClick={() => dispatch({ type: "option", action })}
+        onClick={() => {
+          // The button goes with what it has taken.
+          focusSoon("[data-their-figures]");
+          dispatch({ type: "option", action });
+        }}
       >
         Take into the deal: {inNotation(words, notation)}
       </button>
