@@ -1,7 +1,8 @@
 // The worked example of a lender's cents, what is said where nothing fits, and whether it matters by the law.
-import { evaluateLease, type LeaseDeal, parseIsoDate, type Result } from "@/core";
+import { parseIsoDate, type Result } from "@/core";
 import { type Matched, matchFigures, type Stated } from "@/core/match";
 import { dealWith, quoteOf } from "../deals";
+import { COUNTY, leaseQuote, van } from "../van-lease";
 
 const value = <Value>(result: Result<Value>): Value => {
   if (!result.ok) throw new Error(result.failure.sentence);
@@ -275,41 +276,7 @@ test("what cannot be asked is told", () => {
 });
 
 test("a lease: tax on the payment before it is rounded", () => {
-  const lease: LeaseDeal = {
-    currency: "USD",
-    structure: { price: 4_000_002, tradeIns: [], down: { amount: 0 } },
-    listPrice: null,
-    find: "payment",
-    plan: {
-      kind: "lease",
-      reckoning: "moneyFactor",
-      moneyFactor: "0.00225",
-      yearlyRate: null,
-      payments: 36,
-      frequency: "monthly",
-      rounding: "nearest",
-      signed: null,
-      payment: null,
-      inAdvance: 1,
-      residual: { amount: 1_824_000 },
-      residualDue: "end",
-      taxes: [
-        {
-          name: "County tax",
-          rate: "6.25",
-          on: ["payment"],
-          tradeInCredit: false,
-          rebateCredit: false,
-          rounding: "nearest",
-          isFinanced: false,
-        },
-      ],
-      earlyFee: 0,
-      dispositionFee: 0,
-      purchaseFee: 0,
-    },
-  };
-  const quote = value(evaluateLease(lease));
+  const quote = leaseQuote(van({ taxes: [COUNTY] }, { structure: { price: "40000.02" } }));
   // 735.485045 before tax: 735.49 and 45.97 of tax are 781.46, together 781.4529 is 781.45.
   expect(quote.payment).toBe(78_146);
   const found = value(

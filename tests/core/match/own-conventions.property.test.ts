@@ -11,6 +11,10 @@ import { dealOf, structures } from "../random-structures";
 
 const RUNS = runs(400);
 
+type Row = { number: number; payment: number; interest: number; balance: number };
+const cellsOf = (rows: readonly Row[]) =>
+  rows.map(({ number, payment, interest, balance }) => [number, payment, interest, balance]);
+
 test(`${RUNS} loans of every shape`, () => {
   let answered = 0;
   fc.assert(
@@ -31,21 +35,14 @@ test(`${RUNS} loans of every shape`, () => {
         totalOfPayments: measured.totalOfPayments(),
         financeCharge: measured.financeCharge(),
         amountFinanced: measured.amountFinanced,
-        rows: measured
-          .rows()
-          .map(({ number, payment, interest, balance }) => [number, payment, interest, balance]),
+        rows: cellsOf(measured.rows()),
       }).toEqual({
         payment: quote.payment,
         lastPayment: quote.finalPayment,
         totalOfPayments: quote.totalOfPayments,
         financeCharge: quote.financeCharge,
         amountFinanced: quote.amountFinanced,
-        rows: quote.schedule.map(({ number, payment, interest, balance }) => [
-          number,
-          payment,
-          interest,
-          balance,
-        ]),
+        rows: cellsOf(quote.schedule),
       });
       const cost = costOfCredit(quote);
       if (cost.ok) expect(measured.apr()).toBeCloseTo(cost.value.apr, 6);
@@ -76,9 +73,7 @@ test(`${RUNS} leases`, () => {
         totalOfPayments: measured.totalOfPayments(),
         financeCharge: measured.financeCharge(),
         amountFinanced: measured.amountFinanced,
-        rows: measured
-          .rows()
-          .map(({ number, payment, interest, balance }) => [number, payment, interest, balance]),
+        rows: cellsOf(measured.rows()),
       }).toEqual({
         payment: quote.payment,
         totalOfPayments: quote.totalOfPayments,
