@@ -1,7 +1,7 @@
 // Fills a data folder with made-up deals, to see how the register fares with very many.
 import { sql } from "drizzle-orm";
 import { CORE_VERSION } from "@/core";
-import { openDatabase } from "@/data/database";
+import { openDatabase } from "@/data/embedded/open-folder";
 import type { LoanFile } from "@/exchange/kinds/loan";
 import { searchText } from "@/exchange/text";
 import { figuresOf } from "@/server/figures/figures-of";

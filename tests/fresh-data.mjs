@@ -16,7 +16,7 @@ import { join, resolve } from "node:path";
 const CACHE = resolve("node_modules/.cache/kellux");
 const MAKE = `
   const { bundled } = await import("./scripts/bundled.mjs");
-  const { openDatabase } = await import(bundled("src/data/database.ts"));
+  const { openDatabase } = await import(bundled("src/data/embedded/open-folder.ts"));
   const { close } = await openDatabase(process.argv[1]);
   await close();
 `;

@@ -2,15 +2,17 @@
 import { existsSync, statSync } from "node:fs";
 import { dirname, resolve } from "node:path";
 import { Readable } from "node:stream";
-import { openDatabase } from "@/data/database";
-import { holderOf } from "@/data/folder/claim";
-import { readClaim } from "@/data/folder/lock";
+import { holderOf } from "@/data/embedded/claim";
+import { readClaim } from "@/data/embedded/lock";
+import { openDatabase } from "@/data/embedded/open-folder";
+import { storeOf } from "@/data/embedded/store-here";
 import { FolderRefused } from "@/data/folder/refused";
-import { storeOf } from "@/data/store";
+import { openStoreOnServer } from "@/data/postgres/open-store-on-server";
 import { readBackup } from "@/exchange/backup";
 import { sizeText } from "@/exchange/text";
 import { backupBytes, writeBackup } from "@/server/backups";
 import { dataFolder } from "@/server/data-folder";
+import { databaseUrl } from "@/server/data-place";
 import { fail } from "./fail";
 
 /** Backs up to a file, and says what is in it. Gives the exit code. */
@@ -36,13 +38,28 @@ export async function backup(path: string | undefined): Promise<number> {
 }
 
 async function writeAll(file: string): Promise<void> {
+  const url = databaseUrl();
+  if (url) return writeAllOfServer(url, file);
   const folder = dataFolder();
   const claim = existsSync(folder) ? readClaim(folder) : undefined;
   if (claim && holderOf(claim) !== "gone") return writeBackup(await askApp(claim.address), file);
   if (!existsSync(folder)) throw new FolderRefused(`There is no data folder ${resolve(folder)}.`);
   const { database, sync, close } = await openDatabase(folder);
   try {
-    await writeBackup(await backupBytes(storeOf(database, sync)), file);
+    await writeBackup(
+      await backupBytes(async () => ({ store: storeOf(database, sync), end: async () => {} })),
+      file,
+    );
+  } finally {
+    await close();
+  }
+}
+
+/** All that is on a server at one moment, whatever processes are at work on it. */
+async function writeAllOfServer(url: string, file: string): Promise<void> {
+  const { snapshot, close } = openStoreOnServer(url);
+  try {
+    await writeBackup(await backupBytes(snapshot), file);
   } finally {
     await close();
   }

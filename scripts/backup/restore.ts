@@ -1,8 +1,14 @@
-// Restores a backup into an empty data folder.
-import { existsSync } from "node:fs";
-import { resolve } from "node:path";
-import { restoreIntoEmpty } from "@/data/restore";
+// Restores a backup into an empty data folder, or into an empty database of a server.
+import { existsSync, mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join, resolve } from "node:path";
+import { openDatabase } from "@/data/embedded/open-folder";
+import { restoreIntoEmpty } from "@/data/embedded/restore";
+import { carryToServer } from "@/data/postgres/carry-to-server";
+import { serverName } from "@/data/postgres/open-server";
+import type { BackupFacts } from "@/exchange/backup";
 import { dataFolder } from "@/server/data-folder";
+import { databaseUrl } from "@/server/data-place";
 import { lookAtKept } from "@/server/kept-rows";
 import { fail } from "./fail";
 
@@ -10,11 +16,34 @@ import { fail } from "./fail";
 export async function restore(path: string | undefined): Promise<number> {
   if (!path) return fail("Say which file to restore: npm run restore -- FILE");
   if (!existsSync(path)) return fail(`There is no file ${resolve(path)}.`);
+  const url = databaseUrl();
   try {
-    const { deals, made } = await restoreIntoEmpty(dataFolder(), resolve(path), lookAtKept);
-    console.log(`${deals} deals of the backup of ${made} are in ${resolve(dataFolder())}.`);
+    const file = resolve(path);
+    const { deals, made } = url
+      ? await restoreOnServer(url, file)
+      : await restoreIntoEmpty(dataFolder(), file, lookAtKept);
+    console.log(
+      `${deals} deals of the backup of ${made} are in ${url ? `the database ${serverName(url)}` : resolve(dataFolder())}.`,
+    );
     return 0;
   } catch (error) {
     return fail(error instanceof Error ? error.message : String(error));
+  }
+}
+
+/** By way of a folder of its own, in which the backup is seen to be whole. */
+async function restoreOnServer(url: string, file: string): Promise<BackupFacts> {
+  const folder = mkdtempSync(join(tmpdir(), "kellux-restoring-"));
+  try {
+    const facts = await restoreIntoEmpty(folder, file, lookAtKept);
+    const { database, close } = await openDatabase(folder);
+    try {
+      await database.transaction(from => carryToServer(from, url));
+    } finally {
+      await close();
+    }
+    return facts;
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
   }
 }

@@ -9,7 +9,10 @@ const LONGEST_END_MS = 10_000;
 const SAME_TELLING_MS = 1000;
 const WILDCARDS = new Set(["0.0.0.0", "::"]);
 
-const shared = globalThis as typeof globalThis & { kelluxClose?: () => Promise<void> };
+const shared = globalThis as typeof globalThis & {
+  kelluxClose?: () => Promise<void>;
+  kelluxEndStreams?: () => void;
+};
 
 /** Listens at an address until the process is told to stop; then it ends what is under way, and the process. */
 export async function serveApp(host: string, port: number): Promise<void> {
@@ -43,6 +46,7 @@ export async function serveApp(host: string, port: number): Promise<void> {
 
 async function endAll(server: Server): Promise<void> {
   const limit = setTimeout(() => server.closeAllConnections(), LONGEST_END_MS);
+  shared.kelluxEndStreams?.();
   await new Promise<void>(resolve => server.close(() => resolve()));
   clearTimeout(limit);
   await shared.kelluxClose?.();

@@ -1,6 +1,12 @@
 /** A failure as it crosses between threads, and is logged: its words and its code. */
 export type Failure = { message: string; code?: string };
 
+/** Codes for what another transaction came in between of: done once more, it goes. */
+const MET_ANOTHER = /^(40001|40P01|23503|23505)$/;
+
+/** Whether a transaction was undone as a whole because it met another one. */
+export const hasMetAnother = (error: unknown): boolean => MET_ANOTHER.test(failureOf(error).code ?? "");
+
 /** The database's own codes, as SQLSTATE has them. */
 const SQLSTATE = /^[0-9A-Z]{5}$/;
 

@@ -1,16 +1,36 @@
-import { and, asc, eq, isNull, lte, or, type SQL, sql } from "drizzle-orm";
-import type { Database } from "./database";
+import { and, asc, eq, inArray, isNotNull, isNull, lte, or, type SQL, sql } from "drizzle-orm";
+import { type Database, rowsOf } from "./database";
+import { hasMetAnother } from "./failure";
 import { type JOB_KINDS, jobs } from "./schema";
 
-type JobKind = (typeof JOB_KINDS)[number];
+export type JobKind = (typeof JOB_KINDS)[number];
 
 /** What is still to be done. */
 type Job = { kind: JobKind; key: string; payload: unknown };
 
-/** Says that something is to be done; asked for twice, it is done once. */
-export async function addJob(tx: Database, job: Job): Promise<void> {
-  await tx.insert(jobs).values(job).onConflictDoNothing();
+/** What tells a job from others. */
+type JobName = Pick<Job, "kind" | "key">;
+
+/**
+ * Says that something is to be done; asked for twice, it is done once.
+ *
+ * @param inSeconds nobody takes it up before
+ * @returns whether it was not said before
+ */
+export async function addJob(tx: Database, job: Job, inSeconds = 0): Promise<boolean> {
+  const leaseUntil = inSeconds > 0 ? later(inSeconds) : null;
+  const added = await tx
+    .insert(jobs)
+    .values({ ...job, leaseUntil })
+    .onConflictDoNothing()
+    .returning({ key: jobs.key });
+  return added.length > 0;
 }
+
+const later = (seconds: number) => sql`clock_timestamp() + make_interval(secs => ${seconds}::float8)`;
+
+/** Nobody is at work on it, and it is not put off. */
+const IS_FREE = or(isNull(jobs.leaseUntil), lte(jobs.leaseUntil, sql`clock_timestamp()`));
 
 /** What a part of a job comes to: how much was done, and what of it is left; null once all is. */
 type JobPart = { done: number; rest: unknown };
@@ -36,7 +56,7 @@ export async function doPart(
       const [job] = await tx
         .select({ kind: jobs.kind, key: jobs.key, payload: jobs.payload })
         .from(jobs)
-        .where(and(eq(jobs.kind, kind), or(isNull(jobs.leaseUntil), lte(jobs.leaseUntil, sql`now()`))))
+        .where(and(eq(jobs.kind, kind), IS_FREE))
         .orderBy(asc(jobs.at), asc(jobs.key))
         .limit(1)
         .for("update", { skipLocked: true });
@@ -48,15 +68,15 @@ export async function doPart(
       return done;
     });
   } catch (error) {
-    if (taken) await putOff(database, taken).catch(() => {});
+    // What only met another is done once more by whoever asked.
+    if (taken && !hasMetAnother(error)) await putOff(database, taken).catch(() => {});
     throw error;
   }
 }
 
-const isJob = ({ kind, key }: Pick<Job, "kind" | "key">): SQL | undefined =>
-  and(eq(jobs.kind, kind), eq(jobs.key, key));
+export const isJob = ({ kind, key }: JobName): SQL | undefined => and(eq(jobs.kind, kind), eq(jobs.key, key));
 
-const putOff = (database: Database, job: Job) =>
+const putOff = (database: Database, job: JobName) =>
   database
     .update(jobs)
     .set({
@@ -69,4 +89,82 @@ const putOff = (database: Database, job: Job) =>
 export async function jobsOf(database: Database, kind: JobKind): Promise<Job[]> {
   const { key, payload } = jobs;
   return database.select({ kind: jobs.kind, key, payload }).from(jobs).where(eq(jobs.kind, kind));
+}
+
+/** Whether a job is still to be done, or under way. */
+export async function isToBeDone(database: Database, job: JobName): Promise<boolean> {
+  const found = await database.select({ key: jobs.key }).from(jobs).where(isJob(job));
+  return found.length > 0;
+}
+
+/** A job that somebody is at work on, and until when it is theirs, as the database writes it. */
+export type HeldJob = Job & { until: string };
+
+/**
+ * Takes up the oldest job of a kind for a while: nobody else does meanwhile, and somebody does afterwards unless it was
+ * ended, as where whoever took it is no more.
+ *
+ * @param seconds for how long
+ * @returns undefined where none is to be done, or others are at work on all
+ */
+export async function takeJob(
+  database: Database,
+  kind: JobKind,
+  seconds: number,
+): Promise<HeldJob | undefined> {
+  const [taken] = await rowsOf<HeldJob>(
+    database,
+    sql`update jobs set lease_until = ${later(seconds)} where (kind, key) in
+      (select kind, key from jobs where kind = ${kind} and (lease_until is null or lease_until <= clock_timestamp())
+        order by at, key limit 1 for update skip locked)
+      returning kind, key, payload, lease_until::text as until`,
+  );
+  return taken;
+}
+
+/** Holds a job for a while longer; undefined where it is somebody else's by now. */
+export async function holdJob(
+  database: Database,
+  { kind, key, until }: HeldJob,
+  seconds: number,
+): Promise<HeldJob | undefined> {
+  const [held] = await rowsOf<HeldJob>(
+    database,
+    sql`update jobs set lease_until = ${later(seconds)}
+      where kind = ${kind} and key = ${key} and lease_until = ${until}::timestamptz
+      returning kind, key, payload, lease_until::text as until`,
+  );
+  return held;
+}
+
+/**
+ * Ends a job that is held; one that is somebody else's by now stays.
+ *
+ * @param again in how many seconds it is to be done again; null where it is done for good
+ */
+export async function endJob(
+  database: Database,
+  { kind, key, until }: HeldJob,
+  again: number | null,
+): Promise<void> {
+  const isHeld = and(isJob({ kind, key }), eq(jobs.leaseUntil, sql`${until}::timestamptz`));
+  if (again === null) await database.delete(jobs).where(isHeld);
+  else
+    await database
+      .update(jobs)
+      .set({ leaseUntil: again > 0 ? later(again) : null, tries: 0 })
+      .where(isHeld);
+}
+
+/** Puts a job off that was held and has failed. */
+export const failJob = async (database: Database, job: HeldJob): Promise<void> => {
+  await putOff(database, job);
+};
+
+/** Frees jobs of some kinds of whoever was at work on them: nobody is any more. */
+export async function freeJobs(database: Database, kinds: readonly JobKind[]): Promise<void> {
+  await database
+    .update(jobs)
+    .set({ leaseUntil: null })
+    .where(and(inArray(jobs.kind, [...kinds]), isNotNull(jobs.leaseUntil), eq(jobs.tries, 0)));
 }

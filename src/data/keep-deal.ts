@@ -129,15 +129,13 @@ async function withKeptNames(
   { id: dealId, document: before }: DealRecord,
   { document, changed }: Merged,
 ): Promise<Merged> {
-  const ids = await Promise.all(
-    NAMED_MEMBERS.map(async member => {
-      const [named, former] = [document[member], before[member]];
-      if (!named || isSame(named, former)) return {};
-      const [id = named.id] = await keepNamed(tx, member, [named], dealId);
-      return id === named.id ? {} : { [member]: { ...named, id } };
-    }),
-  );
-  const others = Object.assign({}, ...ids) as Partial<DealHeading>;
+  const others: Partial<DealHeading> = {};
+  for (const member of NAMED_MEMBERS) {
+    const [named, former] = [document[member], before[member]];
+    if (!named || isSame(named, former)) continue;
+    const [id] = await keepNamed(tx, member, [named], dealId);
+    if (id && id !== named.id) others[member] = { ...named, id };
+  }
   if (Object.keys(others).length === 0) return { document, changed };
   const heading = { ...headingOf(document), ...others };
   return { document: { ...document, ...others }, changed: { ...changed, heading } };

@@ -1,7 +1,7 @@
 import { join } from "node:path";
 import { sql } from "drizzle-orm";
 import { type MigrationMeta, readMigrationFiles } from "drizzle-orm/migrator";
-import type { Database } from "./database";
+import { type Database, rowsOf } from "./database";
 
 /** A database that a newer Kellux has kept. */
 export class NewerDatabase extends Error {}
@@ -51,6 +51,3 @@ async function lastMigration(database: Database): Promise<number> {
   );
   return Number(last?.at ?? 0);
 }
-
-const rowsOf = async (database: Database, query: Parameters<Database["execute"]>[0]) =>
-  ((await database.execute(query)) as unknown as { rows: Record<string, unknown>[] }).rows;

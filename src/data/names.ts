@@ -28,12 +28,13 @@ export async function keepNamed(
   const { table, name, column } = NAMED[member];
   const ids = [...new Set(all.flatMap(named => named?.id ?? []))];
   if (ids.length === 0) return all.map(() => null);
-  // Held, so that nobody drops them meanwhile.
+  // Held, so that nobody drops them meanwhile, or says of one that no other deal names it.
   const rows = await tx
     .select({ id: table.id, name })
     .from(table)
     .where(inArray(table.id, ids))
-    .for("key share");
+    .orderBy(table.id)
+    .for("no key update");
   const kept = new Map(rows.map(row => [row.id, row.name]));
   const added: { id: string; [column]: string }[] = [];
   const keep = (id: string, called: string) => {
@@ -132,13 +133,19 @@ export async function dropIfUnused(
   also?: "numbered",
 ): Promise<void> {
   if (customerId !== null) {
+    await held(database, customers, customerId);
     const isUsed = sql`exists (select 1 from ${deals} where ${deals.customerId} = ${customers.id})`;
     await database.delete(customers).where(and(eq(customers.id, customerId), not(isUsed)));
   }
   if (vehicleId !== null) {
+    await held(database, vehicles, vehicleId);
     const isUsed = sql`exists (select 1 from ${deals} where ${deals.vehicleId} = ${vehicles.id})`;
     const isNumbered = also === "numbered" ? undefined : isNull(vehicles.stockNumber);
     const isLoose = and(eq(vehicles.id, vehicleId), eq(vehicles.inStock, false), isNumbered, not(isUsed));
     await database.delete(vehicles).where(isLoose);
   }
 }
+
+/** Waits for whoever names a record right now: whether it is used is seen after that. */
+const held = (database: Database, table: typeof customers | typeof vehicles, id: string) =>
+  database.select({ id: table.id }).from(table).where(eq(table.id, id)).for("update");

@@ -1,6 +1,7 @@
 import { and, count, eq, isNull, ne } from "drizzle-orm";
 import { headingOf, type Named } from "@/exchange/deal-document";
 import { VEHICLE_COLUMNS } from "@/exchange/stock/vehicle-columns";
+import { changesStock } from "./changes-stock";
 import type { Database } from "./database";
 import { getDeal } from "./deals";
 import { keepMerged } from "./keep-deal";
@@ -80,6 +81,7 @@ export async function makeOne(
   otherId: string,
 ): Promise<Named | undefined> {
   return database.transaction(async tx => {
+    if (member === "vehicle") await changesStock(tx);
     const [lost, kept] = [await held(tx, member, otherId), await held(tx, member, id)];
     if (!lost || !kept || id === otherId) return undefined;
     const { table } = NAMED[member];

@@ -17,10 +17,14 @@ export async function ratesMark(database: Database): Promise<string> {
 /** All lenders with their programs, in the order in which they came. */
 export async function keptRates(database: Database): Promise<KeptRates> {
   const { name, programs, place, key } = lenders;
-  return database.transaction(async tx => ({
-    lenders: await tx.select({ name, programs }).from(lenders).orderBy(asc(place), asc(key)),
-    mark: await ratesMark(tx),
-  }));
+  return database.transaction(
+    async tx => ({
+      lenders: await tx.select({ name, programs }).from(lenders).orderBy(asc(place), asc(key)),
+      mark: await ratesMark(tx),
+    }),
+    // Both of one moment.
+    { isolationLevel: "repeatable read" },
+  );
 }
 
 /** What becomes of the rates: lenders that take the place of those of their names, and lenders that go. */

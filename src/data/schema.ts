@@ -123,8 +123,22 @@ export const deals = pgTable(
   ],
 );
 
-/** What is done after its request was answered: deals that have arrived are shown, vehicles are put into stock. */
-export const JOB_KINDS = ["showDeals", "putInStock"] as const;
+/**
+ * What outlasts the request that asked for it: deals that are being brought in, and shown once all have arrived; vehicles
+ * that come into stock; what vehicles had cost that were taken out, until that is forgotten. And what is always to be seen
+ * to, by one process at a time.
+ */
+export const JOB_KINDS = [
+  "bringInDeals",
+  "showDeals",
+  "putInStock",
+  "forgetCosts",
+  "makeFigures",
+  "makeIncome",
+  "keepSignings",
+  "removePapers",
+  "keepCopy",
+] as const;
 
 /** What is still to be done, part by part, also after a stop in between. */
 export const jobs = pgTable(

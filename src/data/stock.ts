@@ -1,13 +1,14 @@
 import { randomUUID } from "node:crypto";
-import { and, asc, eq, isNotNull, or, sql } from "drizzle-orm";
+import { and, asc, eq, inArray, isNotNull, lte, or, sql } from "drizzle-orm";
 import type { VehicleFile } from "@/exchange/stock/stock.schema";
+import { changesStock } from "./changes-stock";
 import type { Database } from "./database";
-import { addJob, doPart, jobsOf } from "./jobs";
+import { addJob, doPart, isJob, jobsOf } from "./jobs";
 import { keepAll, matching } from "./keep-stock";
 import { dropIfUnused } from "./names";
 import { rename } from "./one-record";
 import { renumberLines } from "./register-lines";
-import { vehicles } from "./schema";
+import { jobs, vehicles } from "./schema";
 import { type KeptVehicle, SHOWN } from "./shown-vehicle";
 import { isInStockAmong } from "./stock-costs";
 
@@ -49,14 +50,45 @@ export async function stockList(database: Database): Promise<KeptVehicle[]> {
 /**
  * Takes in vehicles that are to be stock: from now on they are, though they are put there part by part, because one long
  * statement keeps everybody waiting.
+ *
+ * @returns what the work is known by until all of them are there
  */
-export async function stockArrives(database: Database, stock: readonly VehicleFile[]): Promise<void> {
-  await addJob(database, { kind: "putInStock", key: randomUUID(), payload: stock });
+export async function stockArrives(database: Database, stock: readonly VehicleFile[]): Promise<string> {
+  const key = randomUUID();
+  await database.transaction(async tx => {
+    const costs = await costsOfTaken(tx, stock);
+    const payload = stock.map(vehicle => ({ ...costs.get(vehicle.id ?? ""), ...vehicle }));
+    await addJob(tx, { kind: "putInStock", key, payload });
+  });
+  return key;
+}
+
+/** For so long it is known what a vehicle cost that was taken out of stock: a page that undoes it need not have seen that. */
+const KNOWN_SECONDS = 24 * 3600;
+
+/** What vehicles cost that were taken out of stock and come back, by their ids; from now on that is theirs again. */
+async function costsOfTaken(
+  tx: Database,
+  stock: readonly VehicleFile[],
+): Promise<ReadonlyMap<string, VehicleCosts>> {
+  const ids = stock.flatMap(({ id }) => id ?? []);
+  if (ids.length === 0) return new Map();
+  const kept = await tx
+    .delete(jobs)
+    .where(and(eq(jobs.kind, "forgetCosts"), inArray(jobs.key, ids)))
+    .returning({ key: jobs.key, payload: jobs.payload });
+  return new Map(kept.map(({ key, payload }) => [key, payload as VehicleCosts]));
+}
+
+/** Forgets what vehicles had cost that were taken out of stock long ago. */
+export async function forgetCosts(database: Database): Promise<void> {
+  await database.delete(jobs).where(and(eq(jobs.kind, "forgetCosts"), lte(jobs.leaseUntil, sql`now()`)));
 }
 
 /** Puts some of the vehicles into stock that have arrived. Gives back how many, and at least 1; 0 once all are there. */
 export async function putInStock(database: Database, most: number): Promise<number> {
   return doPart(database, "putInStock", async (tx, { payload }) => {
+    await changesStock(tx);
     const arriving = payload as VehicleFile[];
     const [some, rest] = [arriving.slice(0, most), arriving.slice(most)];
     await keepAll(tx, some);
@@ -94,6 +126,7 @@ export async function changeVehicle(
   { id: _, ...change }: VehicleFile,
 ): Promise<VehicleChange> {
   return database.transaction(async tx => {
+    await changesStock(tx);
     const [now] = await tx.select(SHOWN).from(vehicles).where(isInStock(id)).for("update");
     if (!now) return "gone";
     if (now.version !== version) return { changed: now };
@@ -119,14 +152,15 @@ const isInStock = (id: string) => and(eq(vehicles.id, id), eq(vehicles.inStock, 
  * Takes a vehicle out of stock; it is kept for as long as a deal names it.
  *
  * @param version the one in view
- * @returns what it had cost; undefined where it was not there; the vehicle as it is now where it was changed since
+ * @returns true, or undefined where it was not there; the vehicle as it is now where it was changed since
  */
 export async function takeOutOfStock(
   database: Database,
   id: string,
   version: number,
-): Promise<VehicleCosts | { changed: KeptVehicle } | undefined> {
+): Promise<true | { changed: KeptVehicle } | undefined> {
   return database.transaction(async tx => {
+    await changesStock(tx);
     const [now] = await tx
       .select({ ...SHOWN, costMinor: vehicles.costMinor, invoiceMinor: vehicles.invoiceMinor })
       .from(vehicles)
@@ -140,7 +174,9 @@ export async function takeOutOfStock(
       .set({ inStock: false, version: sql`${vehicles.version} + 1` })
       .where(isInStock(id));
     await dropIfUnused(tx, { customerId: null, vehicleId: id }, "numbered");
-    return { costMinor, invoiceMinor };
+    await tx.delete(jobs).where(isJob({ kind: "forgetCosts", key: id }));
+    await addJob(tx, { kind: "forgetCosts", key: id, payload: { costMinor, invoiceMinor } }, KNOWN_SECONDS);
+    return true;
   });
 }
 

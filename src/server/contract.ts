@@ -1,3 +1,4 @@
+import type { ArrivalStep } from "@/data/arrivals";
 import type { ToldChange } from "@/data/history";
 import type { CountedRecord } from "@/data/one-record";
 import type { GivenPaper } from "@/data/papers";
@@ -200,13 +201,7 @@ export type RegisterPage = {
 };
 
 /** How far a file of deals is that is being brought in: all is read, then all is kept, then all is shown. */
-export type ArrivingReply = {
-  step: "reading" | "keeping" | "showing";
-  /** So many deals. */
-  done: number;
-  /** Of so many; null while they are not all read. */
-  of: number | null;
-};
+export type ArrivingReply = ArrivalStep;
 
 /** What the house has settled. */
 export type SettingsReply = {

@@ -1,54 +1,47 @@
+import type { ArrivalStep } from "@/data/arrivals";
+import type { Store } from "@/data/store";
 import type { ArrivingReply } from "./contract";
 import { Refusal } from "./refusal";
 
-type Arriving = ArrivingReply & { isCancelled: boolean };
-
-// Kept on the process, because bundles of the server each have their own copy of this module.
-const shared = globalThis as typeof globalThis & { kelluxArriving?: Map<string, Arriving> };
-
-const arriving = () => {
-  shared.kelluxArriving ??= new Map();
-  return shared.kelluxArriving;
-};
-
 /** Says how far a file of deals is that is being brought in, and hears that it is to be left. */
-export type Progress = {
-  /** @throws Refusal where it was cancelled meanwhile */
-  at: (step: ArrivingReply["step"], done: number, of: number | null) => void;
-  end: () => void;
-};
+export type Progress = (step: ArrivalStep["step"], done: number, of: number | null) => Promise<void> | void;
 
-/** Begins to tell how far a file of deals is, to who knows the id that its sender gave it. */
-export function tellArriving(id: string): Progress {
-  if (arriving().has(id)) throw new Refusal(409, "A file is being brought in under this id already.");
-  const file: Arriving = { step: "reading", done: 0, of: null, isCancelled: false };
-  arriving().set(id, file);
-  return {
-    at: (step, done, of) => {
-      if (file.isCancelled && step !== "showing")
-        throw new Refusal(409, "Bringing this file in was cancelled; none of its deals was kept.");
-      Object.assign(file, { step, done, of });
-    },
-    end: () => void arriving().delete(id),
+/** So often it is told at most: who looks, looks twice a second. */
+const APART_MS = 300;
+
+/**
+ * Tells how far a file of deals is, to who knows its id, whichever process they ask.
+ *
+ * @throws Refusal where it was cancelled meanwhile, or taken to be cut off
+ */
+export function tellingArrival(store: Store, arrival: string): Progress {
+  let told = { step: "", at: 0 };
+  return async (step, done, of) => {
+    const now = performance.now();
+    if (step === "showing" || (step === told.step && done !== of && now - told.at < APART_MS)) return;
+    told = { step, at: now };
+    const isWanted = await store.tellArrival(arrival, { step, done, of });
+    if (isWanted === "cancelled")
+      throw new Refusal(409, "Bringing this file in was cancelled; none of its deals was kept.");
+    if (!isWanted) throw new Refusal(409, CUT_OFF);
   };
 }
 
+export const CUT_OFF = "Bringing this file in was cut off; bring it in again.";
+
+const NONE = "No file is being brought in under this id.";
+
 /** How far a file of deals is that is being brought in. */
-export function arrivingDeals(id: string): ArrivingReply {
-  const { step, done, of } = found(id);
-  return { step, done, of };
+export async function arrivingDeals(store: Store, id: string): Promise<ArrivingReply> {
+  const step = await store.arrivalStep(id);
+  if (!step) throw new Refusal(404, NONE);
+  return step;
 }
 
 /** Leaves a file of deals that is being brought in; once all of it is kept it stays. */
-export function cancelArriving(id: string): { id: string } {
-  const file = found(id);
-  if (file.step === "showing") throw new Refusal(409, "All deals of this file are kept already.");
-  file.isCancelled = true;
+export async function cancelArriving(store: Store, id: string): Promise<{ id: string }> {
+  const cancelled = await store.cancelArrival(id);
+  if (!cancelled) throw new Refusal(404, NONE);
+  if (cancelled === "kept") throw new Refusal(409, "All deals of this file are kept already.");
   return { id };
-}
-
-function found(id: string): Arriving {
-  const file = arriving().get(id);
-  if (!file) throw new Refusal(404, "No file is being brought in under this id.");
-  return file;
 }

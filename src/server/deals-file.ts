@@ -8,8 +8,7 @@ import type { Dealer } from "@/exchange/dealer";
 import { wholeDealOf } from "@/exchange/whole-deal";
 import { parseDealDocument } from "@/exchange/whole-deal/parse-document";
 import { dropArrival, showArrivals } from "./arrivals";
-import { type Progress, tellArriving } from "./deals-arriving";
-import { wakeFigures } from "./figures";
+import { CUT_OFF, type Progress, tellingArrival } from "./deals-arriving";
 import { Refusal } from "./refusal";
 import { withSigning } from "./sign";
 
@@ -43,8 +42,10 @@ export async function* allDeals(store: Store, withDealer = false): AsyncGenerato
 export type Bringing = {
   /** Gives a signed deal the quotes that it is signed with. */
   ready?: (deal: DealDocument) => Promise<NewDeal>;
+  /** The id that its sender knows it by. */
+  arrival?: string;
   /** Is told how far it is; what it throws ends it. */
-  at?: Progress["at"];
+  at?: Progress;
 };
 
 /**
@@ -56,17 +57,18 @@ export type Bringing = {
 export async function bringInDeals(
   store: Store,
   text: string,
-  { ready = withSigning, at = () => {} }: Bringing = {},
+  { ready = withSigning, arrival = randomUUID(), at = tellingArrival(store, arrival) }: Bringing = {},
 ): Promise<{ deals: number }> {
-  // Read twice, and never all in memory: the first time it is only seen that each of them is a deal.
-  let deals = 0;
-  for await (const _ of readDeals(text)) at("reading", ++deals, null);
-  if (deals === 0) throw new Refusal(422, "This file holds no deal.");
-  const arrival = randomUUID();
+  if (!(await store.startArrival(arrival)))
+    throw new Refusal(409, "A file is being brought in under this id already.");
   try {
+    // Read twice, and never all in memory: the first time it is only seen that each of them is a deal.
+    let deals = 0;
+    for await (const _ of readDeals(text)) await at("reading", ++deals, null);
+    if (deals === 0) throw new Refusal(422, "This file holds no deal.");
     let kept = 0;
     for await (const part of partsOf(readDeals(text))) {
-      at("keeping", kept, deals);
+      await at("keeping", kept, deals);
       const signed = await Promise.all(
         part.map(
           async ({ document, size: _, ...beside }): Promise<NewDeal> => ({
@@ -79,30 +81,13 @@ export async function bringInDeals(
       await store.insertPart(signed);
       kept += part.length;
     }
-    at("keeping", kept, deals);
-    if (!(await store.completeArrival(arrival, deals)))
-      throw new Refusal(409, "Bringing this file in was cut off; bring it in again.");
+    await at("keeping", kept, deals);
+    if (!(await store.completeArrival(arrival, deals))) throw new Refusal(409, CUT_OFF);
+    await showArrivals(store, arrival);
+    return { deals };
   } catch (error) {
     await dropArrival(store, arrival).catch(() => {});
     throw error;
-  }
-  await showArrivals(store, shown => at("showing", Math.min(shown, deals), deals));
-  wakeFigures();
-  return { deals };
-}
-
-/** The same, told of while it goes on to who knows the id that its sender gave it. */
-export async function bringInToldDeals(
-  store: Store,
-  text: string,
-  id: string | null,
-): Promise<{ deals: number }> {
-  if (id === null) return bringInDeals(store, text);
-  const { at, end } = tellArriving(id);
-  try {
-    return await bringInDeals(store, text, { at });
-  } finally {
-    end();
   }
 }
 

@@ -19,7 +19,6 @@ import { firstCharacters } from "@/exchange/text";
 import { parseDealDocument } from "@/exchange/whole-deal/parse-document";
 import type { DealReply, SaveReply, VersionReply } from "./contract";
 import { addToDealer } from "./dealer";
-import { wakeFigures } from "./figures";
 import { Refusal } from "./refusal";
 import type { ImportRequest, SaveRequest } from "./requests";
 import { sign, withSigning } from "./sign";
@@ -84,7 +83,6 @@ export async function createDeal(
 ): Promise<DealReply> {
   const deal: NewDeal = await withSigning(document, "arrives");
   const [id = ""] = await store.insertDeals([{ ...deal, ...beside }]);
-  wakeFigures();
   const rest = takingTurns();
   const kept = await openDeal(store, id);
   await rest();
@@ -122,7 +120,6 @@ export async function saveDeal(
     const current = { ...deal, document: asItsSenderReads(deal.document, change) };
     throw new Refusal(409, "This deal was changed and saved somewhere else since you opened it.", current);
   }
-  wakeFigures();
   const answer = reply(saved);
   return answer.document ? { ...answer, document: asItsSenderReads(answer.document, change) } : answer;
 }
@@ -167,7 +164,6 @@ export async function reopenDeal(store: Store, id: string, version: number): Pro
   if (!saved || typeof saved === "string") {
     throw new Refusal(409, CHANGED_SINCE, await openDeal(store, id));
   }
-  wakeFigures();
   return openDeal(store, id);
 }
 

@@ -1,7 +1,7 @@
 import { Readable } from "node:stream";
+import { isDatabaseAway } from "@/data/away";
 import { failureOf } from "@/data/failure";
 import type { Store } from "@/data/store";
-import { isDatabaseAway } from "@/data/store-in-thread";
 import { takingTurns } from "@/data/turns";
 import type { Checked } from "@/exchange/checks";
 import { readJson, sizeText } from "@/exchange/text";

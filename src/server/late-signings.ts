@@ -1,5 +1,6 @@
 import type { DealRecord } from "@/data/deals";
 import type { Store } from "@/data/store";
+import { oneAtATime } from "./one-at-a-time";
 import { Refusal } from "./refusal";
 import { sign } from "./sign";
 
@@ -7,6 +8,11 @@ const AT_A_TIME = 20;
 
 /** Keeps the quotes of deals that were signed before quotes were kept, as the present core makes them; they say so. */
 export async function keepLateSignings(store: Store): Promise<void> {
+  if ((await store.signedWithoutQuotes(1)).length > 0)
+    await oneAtATime(store, "keepSignings", () => keepAllLate(store));
+}
+
+async function keepAllLate(store: Store): Promise<void> {
   const done = new Set<string>();
   for (;;) {
     const ids = (await store.signedWithoutQuotes(AT_A_TIME + done.size)).filter(id => !done.has(id));

@@ -1,8 +1,11 @@
-import { sayUnlessAway } from "@/data/say-unless-away";
+import { sayUnlessAway } from "@/data/away";
 import type { Store } from "@/data/store";
+import { oneAtATime } from "./one-at-a-time";
 import { openSettings } from "./settings";
 
-const HOUR_MS = 60 * 60 * 1000;
+/** Each hour; looked for more often, for another process may have ended. */
+const HOUR_SECONDS = 60 * 60 - 60;
+const LOOK_MS = 10 * 60 * 1000;
 /** After a start the officer comes first. */
 const FIRST_MS = 45_000;
 
@@ -18,7 +21,8 @@ export async function removeOld(store: Store, now = new Date()): Promise<number>
 
 /** Sees to it for as long as the server runs. */
 export function startRemovingPapers(store: Store): void {
-  const remove = () => void removeOld(store).catch(sayUnlessAway);
+  const removeAll = async () => void (await removeOld(store));
+  const remove = () => void oneAtATime(store, "removePapers", removeAll, HOUR_SECONDS).catch(sayUnlessAway);
   setTimeout(remove, FIRST_MS).unref();
-  setInterval(remove, HOUR_MS).unref();
+  setInterval(remove, LOOK_MS).unref();
 }

@@ -3,7 +3,6 @@ import type { Store } from "@/data/store";
 import { NAMED_MEMBERS, type Named } from "@/exchange/deal-document";
 import type { CountedRecord } from "./contract";
 import { isDealId } from "./door";
-import { wakeFigures } from "./figures";
 import { Refusal } from "./refusal";
 import type { NameRequest } from "./requests";
 
@@ -44,7 +43,6 @@ export async function correctRecord(
   const corrected = await store.correctName(member, id, was, name);
   if (corrected === undefined) throw new Refusal(404, missing(member));
   if (corrected === "changed") throw new Refusal(409, "It was called otherwise meanwhile; look at it again.");
-  wakeFigures();
   return corrected;
 }
 
@@ -57,6 +55,5 @@ export async function makeOneRecord(
   if (other === id) throw new Refusal(422, "They are one already.");
   const kept = await store.makeOne(member, id, other);
   if (!kept) throw new Refusal(404, "One of them is not there any more.");
-  wakeFigures();
   return kept;
 }

@@ -1,30 +1,77 @@
-import { FolderRefused } from "@/data/folder/refused";
+import { setTimeout as wait } from "node:timers/promises";
+import { isDatabaseAway, sayUnlessAway } from "@/data/away";
+import { DataRefused } from "@/data/refused";
+import type { Store } from "@/data/store";
+import { settleArrivals } from "./arrivals";
 import { startDailyCopies } from "./backups";
+import { hear } from "./changes/hub";
+import { endStreams } from "./changes/stream";
 import { dataFolder } from "./data-folder";
+import { dataPlace } from "./data-place";
+import { startFigures } from "./figures";
+import { keepLateSignings } from "./late-signings";
 import { startRemovingPapers } from "./old-papers";
 import { clearReceived } from "./restore-backup";
 import { warnOfLowSpace } from "./space";
-import { closeServerStore, serverStore } from "./store";
+import { closeServerStore, isKeeper, serverSnapshot, serverStore } from "./store";
 
 const HOUR_MS = 60 * 60 * 1000;
 
 // What the program around the server asks of it, which is another bundle.
-const shared = globalThis as typeof globalThis & { kelluxClose?: () => Promise<void> };
+const shared = globalThis as typeof globalThis & {
+  kelluxClose?: () => Promise<void>;
+  /** Ends what would go on for ever, so that the server can end. */
+  kelluxEndStreams?: () => void;
+};
 
 /** Opens the database ahead of the first request, and says how it is closed when the server is told to stop. */
 export async function start(): Promise<void> {
   shared.kelluxClose = closeServerStore;
+  shared.kelluxEndStreams = endStreams;
   try {
     const store = await serverStore();
-    console.warn(`Kellux keeps its data in ${dataFolder()}.`);
+    console.warn(`Kellux keeps its data in ${dataPlace()}.`);
     clearReceived();
-    startDailyCopies(store, dataFolder());
+    startDailyCopies({ store, snapshot: serverSnapshot }, dataFolder(), isKeeper);
     startRemovingPapers(store);
     const warn = () => void warnOfLowSpace(dataFolder());
     warn();
     setInterval(warn, HOUR_MS).unref();
+    startWork(store);
   } catch (error) {
-    console.error(error instanceof FolderRefused ? error.message : error);
+    console.error(error instanceof DataRefused ? error.message : error);
     process.exit(1);
+  }
+}
+
+const AGAIN_MS = 2000;
+/** What another process has left, because it was killed, is looked for so often. */
+const LEFT_MS = 30_000;
+
+/** What is done by itself with what is kept: at the start, after it has become another, and what other processes leave. */
+function startWork(store: Store): void {
+  const settle = () => void settleArrivals(store).catch(sayUnlessAway);
+  const begin = async () => {
+    await startFigures(store);
+    await keepLateSignings(store);
+  };
+  settle();
+  setInterval(settle, LEFT_MS).unref();
+  hear(({ changes = [] }) => {
+    if (changes.some(({ of }) => of === "jobs")) settle();
+    if (changes.some(({ of }) => of === "everything")) void begin().catch(sayUnlessAway);
+  });
+  void untilThere(begin);
+}
+
+/** Does something as soon as the database answers. */
+async function untilThere(work: () => Promise<void>): Promise<void> {
+  for (;;) {
+    try {
+      return await work();
+    } catch (error) {
+      if (!isDatabaseAway(error)) return console.error(error);
+    }
+    await wait(AGAIN_MS, undefined, { ref: false });
   }
 }

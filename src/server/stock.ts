@@ -1,5 +1,4 @@
 import type { KeptVehicle } from "@/data/shown-vehicle";
-import type { VehicleCosts } from "@/data/stock";
 import type { Store } from "@/data/store";
 import { isSame } from "@/exchange/deal-document";
 import type { VehicleFile } from "@/exchange/stock/stock.schema";
@@ -23,9 +22,8 @@ export const stockMark = async (store: Store): Promise<MarkReply> => ({ mark: aw
 
 /** Puts vehicles into stock, all or none; those that are there already get the new figures. */
 export async function addToStock(store: Store, vehicles: VehicleFile[]): Promise<StockReply> {
-  const stock = vehicles.map(tidied).map(withRemovedCosts);
-  await store.stockArrives(stock);
-  await putAllInStock(store);
+  const stock = vehicles.map(tidied);
+  await putAllInStock(store, await store.stockArrives(stock));
   const kept = await store.stockOf(stock);
   return { vehicles: kept, mark: await store.stockMark() };
 }
@@ -69,25 +67,8 @@ const CHANGED_SINCE = "It was changed somewhere else since; look at it again.";
 export async function removeFromStock(store: Store, id: string, version: number): Promise<{ id: string }> {
   const removed = await store.takeOutOfStock(id, version);
   if (removed === undefined) throw new Refusal(404, NOT_THERE);
-  if ("changed" in removed) throw new Refusal(409, CHANGED_SINCE);
-  removedCosts().set(id, removed);
+  if (removed !== true) throw new Refusal(409, CHANGED_SINCE);
   return { id };
-}
-
-// Kept on the process, because bundles of the server each have their own copy of this module.
-const shared = globalThis as typeof globalThis & { kelluxRemovedCosts?: Map<string, VehicleCosts> };
-
-/** What vehicles cost that were taken out of stock: a page that undoes it need not have seen that. */
-const removedCosts = () => {
-  shared.kelluxRemovedCosts ??= new Map();
-  return shared.kelluxRemovedCosts;
-};
-
-function withRemovedCosts(vehicle: VehicleFile): VehicleFile {
-  const { id = "" } = vehicle;
-  const costs = removedCosts().get(id);
-  removedCosts().delete(id);
-  return { ...costs, ...vehicle };
 }
 
 const tidied = (vehicle: VehicleFile): VehicleFile => ({

@@ -1,14 +1,16 @@
-import { join } from "node:path";
-import { databasePath, removePlace, takePlace } from "@/data/folder/state";
-import { lastStop } from "@/data/last-stop";
-import { sayUnlessAway } from "@/data/say-unless-away";
+import { isDatabaseAway, sayUnlessAway } from "@/data/away";
+import { changesBy } from "@/data/changes";
+import { lastStop } from "@/data/embedded/last-stop";
+import { type OpenFolder, openStoreInThread } from "@/data/embedded/store-in-thread";
+import type { OpenStore, Snapshot } from "@/data/open-store";
+import { openStoreOnServer } from "@/data/postgres/open-store-on-server";
+import { storeOnServer } from "@/data/postgres/store-on-server";
 import type { Store } from "@/data/store";
-import { type OpenStore, openStoreInThread } from "@/data/store-in-thread";
-import { settleArrivals } from "./arrivals";
+import { tellChanges } from "./changes/hub";
+import { carryOverServer } from "./changes/over-server";
 import { dataFolder } from "./data-folder";
+import { databaseUrl } from "./data-place";
 import { loadDemo } from "./demo";
-import { startFigures } from "./figures";
-import { keepLateSignings } from "./late-signings";
 import { withSigning } from "./sign";
 import { lookAtAll } from "./whole";
 
@@ -17,6 +19,10 @@ const shared = globalThis as typeof globalThis & {
   kelluxStore?: Promise<OpenStore> | undefined;
   /** Why the database answers no more; the process ends soon. */
   kelluxStopped?: string;
+  /** Whether the database server does not answer right now. */
+  kelluxAway?: boolean;
+  /** Whether this process keeps the copies, of all that work on the same data. */
+  kelluxIsKeeper?: () => Promise<boolean>;
   /** How many changes were asked for that a backup is made for. */
   kelluxChanges?: number;
 };
@@ -39,106 +45,86 @@ const CHANGES: ReadonlySet<keyof Store> = new Set([
   "updateDeal",
   "updateDealer",
 ]);
-const changes = () => shared.kelluxChanges ?? 0;
 
-/** The store that is open when something is asked of it: a restored backup is another one. */
+/** How many changes were asked for so far. */
+export const changesAsked = (): number => shared.kelluxChanges ?? 0;
+
+/** The store that is open when something is asked of it: a restored backup is another one. What it changes is told. */
 const openStore: Store = new Proxy({} as Store, {
   get: (_, name) =>
     name === "then"
       ? undefined
       : async (...args: unknown[]) => {
-          const { store } = await opened();
-          if (CHANGES.has(name as keyof Store)) shared.kelluxChanges = changes() + 1;
-          return (store[name as keyof Store] as (...args: unknown[]) => unknown)(...args);
+          const { store } = await openedStore();
+          const work = name as keyof Store;
+          if (CHANGES.has(work)) shared.kelluxChanges = changesAsked() + 1;
+          const answer = await (store[work] as (...args: unknown[]) => unknown)(...args);
+          tellChanges(changesBy(work, args, answer));
+          return answer;
         },
 });
 
-const opened = (): Promise<OpenStore> => {
-  if (!shared.kelluxStore) {
-    shared.kelluxStore = openFilled();
-    // What works on it by itself; where it does not open, whoever asked is told.
-    shared.kelluxStore.then(startWork, () => {});
-  }
+/** What is open, opened at the first call. */
+export function openedStore(): Promise<OpenStore> {
+  shared.kelluxStore ??= openIt();
   return shared.kelluxStore;
-};
+}
 
-/** The server's one store, opened at the first call, with the demo data where that is asked for. */
+/** Has another store be the one that is open; who asks meanwhile waits for it. */
+export function changeStore(store: Promise<OpenStore>): void {
+  shared.kelluxStore = store;
+}
+
+/** The server's one store, with the demo data where that is asked for. */
 export async function serverStore(): Promise<Store> {
-  await opened();
+  await openedStore();
   return openStore;
 }
 
-async function openFilled(): Promise<OpenStore> {
-  const noted = lastStop(dataFolder());
-  const filled = await openStoreInThread(dataFolder(), { stopped: endSoon });
-  void lookAtAll(filled.store, dataFolder(), noted).catch(sayUnlessAway);
-  if (process.env.KELLUX_DEMO) await loadDemo(filled.store, withSigning);
-  return filled;
-}
-
-/** What is done by itself with what is kept: at the start, and after a backup was restored. */
-function startWork(): void {
-  void settleArrivals(openStore).catch(sayUnlessAway);
-  void startFigures(openStore).catch(sayUnlessAway);
-  void keepLateSignings(openStore).catch(sayUnlessAway);
-}
+/** All that is kept as it is at this moment. */
+export const serverSnapshot = async (): Promise<Snapshot> => (await openedStore()).snapshot();
 
 /** Closes the database, if it was opened. */
 export async function closeServerStore(): Promise<void> {
   await (await shared.kelluxStore)?.close();
 }
 
-/** Asks what pages ask, before anybody waits for it: a database that was just opened takes long for each first question. */
-async function warmUp(store: Store): Promise<void> {
-  await store.answers();
-  await store.getSettings();
-  await store.findLines({ search: "", sort: "changedAt", descending: true, skip: 0, most: 1 });
-  await store.stockMark();
-  const { records } = await store.dealsAfter(null, 1);
-  for (const { id } of records)
-    await Promise.all([store.getDeal(id), store.versionOf(id), store.getSigning(id)]);
+/** Whether this process keeps the copies: alone with a folder it does. */
+export const isKeeper = async (): Promise<boolean> => (await shared.kelluxIsKeeper?.()) ?? true;
+
+const openIt = (): Promise<OpenStore> => {
+  const url = databaseUrl();
+  return url ? openOnServer(url) : openFolder();
+};
+
+async function openFolder(): Promise<OpenFolder> {
+  const noted = lastStop(dataFolder());
+  const folder = await openStoreInThread(dataFolder(), { stopped: endSoon });
+  void lookAtAll(folder.store, dataFolder(), noted).catch(sayUnlessAway);
+  await loadDemoIfAsked(folder.store);
+  return folder;
 }
 
-/** So often a copy is made anew because somebody has saved something meanwhile; then who saves waits for it. */
-const MOST_COPIES = 5;
+/** Opens a store on a PostgreSQL server. One that does not answer is asked again whenever something is asked of it. */
+async function openOnServer(url: string): Promise<OpenStore> {
+  const server = openStoreOnServer(url, {
+    // While no other process does the same.
+    filled: database => loadDemoIfAsked(storeOnServer(database)),
+    heard: answers => {
+      shared.kelluxAway = !answers;
+    },
+  });
+  carryOverServer(server);
+  shared.kelluxIsKeeper = server.isKeeper;
+  await server.ready().catch(error => {
+    if (!isDatabaseAway(error)) throw error;
+    console.warn(`${error.message} It is asked again.`);
+  });
+  return server;
+}
 
-/**
- * Puts a restored database into the place of the present one, which is served until then: who asks meanwhile waits for no
- * longer than it takes to note which it is.
- *
- * @param place where in the data folder it is
- * @param copy keeps a copy of all that is kept until then
- */
-export async function replaceStore(place: string, copy: (store: Store) => Promise<void>): Promise<void> {
-  const before = await opened();
-  const path = databasePath(dataFolder());
-  const next = await openStoreInThread(dataFolder(), { stopped: endSoon, restoredAt: place });
-  await warmUp(next.store);
-  let copied = -1;
-  const copyAll = async () => {
-    copied = changes();
-    await copy(before.store);
-  };
-  let goOn: (store: OpenStore) => void = () => {};
-  try {
-    for (let copies = 0; copies < MOST_COPIES && copied !== changes(); copies++) await copyAll();
-    shared.kelluxStore = new Promise(resolve => {
-      goOn = resolve;
-    });
-    await before.idle();
-    if (copied !== changes()) await copyAll();
-    takePlace(dataFolder(), place);
-  } catch (error) {
-    goOn(before);
-    shared.kelluxStore = Promise.resolve(before);
-    await next.close();
-    await removePlace(dataFolder(), join(dataFolder(), place));
-    throw error;
-  }
-  goOn(next);
-  startWork();
-  await before.close();
-  await removePlace(dataFolder(), path);
+async function loadDemoIfAsked(store: Store): Promise<void> {
+  if (process.env.KELLUX_DEMO) await loadDemo(store, withSigning);
 }
 
 /** Until the answers are out that say so. */
@@ -146,7 +132,7 @@ const LAST_ANSWERS_MS = 1000;
 const FAILED = 70;
 
 /** After a failed write of its log the database cannot go on; a new process reads what is on the disk. */
-function endSoon(why: string): void {
+export function endSoon(why: string): void {
   shared.kelluxStopped = why;
   console.error(
     `${why} This process ends, so that it can be started again; everything acknowledged is on the disk.`,

@@ -1,7 +1,7 @@
+import type { LastStop, TallyPart } from "@/data/embedded/last-stop";
+import { wayBack } from "@/data/embedded/state";
+import type { FolderStore } from "@/data/embedded/store-here";
 import { failureOf } from "@/data/failure";
-import { wayBack } from "@/data/folder/state";
-import type { LastStop, TallyPart } from "@/data/last-stop";
-import type { Store } from "@/data/store";
 import { takingTurns } from "@/data/turns";
 
 /** So little at a time that others are served in between: a megabyte. */
@@ -18,7 +18,11 @@ export const damageFound = (): string | undefined => shared.kelluxDamage;
  *
  * @param noted by the last stop, before anything was opened
  */
-export async function lookAtAll(store: Store, folder: string, noted: LastStop | undefined): Promise<void> {
+export async function lookAtAll(
+  store: FolderStore,
+  folder: string,
+  noted: LastStop | undefined,
+): Promise<void> {
   const rest = takingTurns();
   for (const table of await store.tableNames()) {
     const damage = await damageOf(store, table, noted, rest);
@@ -30,7 +34,7 @@ export async function lookAtAll(store: Store, folder: string, noted: LastStop | 
 }
 
 async function damageOf(
-  store: Store,
+  store: FolderStore,
   table: string,
   noted: LastStop | undefined,
   rest: () => Promise<void>,

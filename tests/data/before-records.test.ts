@@ -5,9 +5,9 @@ import { PGlite } from "@electric-sql/pglite";
 import { pg_trgm } from "@electric-sql/pglite/contrib/pg_trgm";
 import { drizzle } from "drizzle-orm/pglite";
 import { migrate } from "drizzle-orm/pglite/migrator";
-import { openDatabase } from "@/data/database";
+import { openDatabase } from "@/data/embedded/open-folder";
+import { storeOf } from "@/data/embedded/store-here";
 import { jobsOf } from "@/data/jobs";
-import { storeOf } from "@/data/store";
 import type { DealDocument } from "@/exchange/deal-document";
 import { lookAtKept } from "@/server/kept-rows";
 

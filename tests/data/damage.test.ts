@@ -15,9 +15,9 @@ import {
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { sql } from "drizzle-orm";
-import { openDatabase } from "@/data/database";
-import { type LastStop, lastStop } from "@/data/last-stop";
-import { storeOf } from "@/data/store";
+import { type LastStop, lastStop } from "@/data/embedded/last-stop";
+import { openDatabase } from "@/data/embedded/open-folder";
+import { storeOf } from "@/data/embedded/store-here";
 import { loadDemo } from "@/server/demo";
 import { damageFound, damageSentence, lookAtAll } from "@/server/whole";
 import { copyFreshData } from "../fresh-data.mjs";

@@ -14,10 +14,10 @@ import {
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { sql } from "drizzle-orm";
-import { openDatabase } from "@/data/database";
+import { openDatabase } from "@/data/embedded/open-folder";
+import { freePlace, takePlace } from "@/data/embedded/state";
+import { storeOf } from "@/data/embedded/store-here";
 import { FolderRefused } from "@/data/folder/refused";
-import { freePlace, takePlace } from "@/data/folder/state";
-import { storeOf } from "@/data/store";
 import { nameOf } from "@/exchange/deal-document";
 import { copyFreshData } from "../fresh-data.mjs";
 import { numberedDeal } from "./numbered-deal";

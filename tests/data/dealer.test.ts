@@ -1,9 +1,10 @@
 import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { openDatabase } from "@/data/database";
-import { restoreIntoEmpty } from "@/data/restore";
-import { type Store, storeOf } from "@/data/store";
+import { openDatabase } from "@/data/embedded/open-folder";
+import { restoreIntoEmpty } from "@/data/embedded/restore";
+import { storeOf } from "@/data/embedded/store-here";
+import type { Store } from "@/data/store";
 import { type DealDocument, type DealOption, type Named, nameOf } from "@/exchange/deal-document";
 import type { LoanFile } from "@/exchange/kinds/loan";
 import type { FeeFile } from "@/exchange/structure/structure.schema";

@@ -1,4 +1,4 @@
-import { firstThingsFirst } from "@/data/first-things-first";
+import { firstThingsFirst } from "@/data/embedded/first-things-first";
 
 const pause = (milliseconds: number) => new Promise(resolve => setTimeout(resolve, milliseconds));
 

@@ -3,7 +3,7 @@ import { once } from "node:events";
 import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { lockFolder } from "@/data/folder/lock";
+import { lockFolder } from "@/data/embedded/lock";
 import { FolderInUse } from "@/data/folder/refused";
 import { saverProgram } from "./saver-program";
 

@@ -4,8 +4,8 @@ import { join } from "node:path";
 import { PGlite } from "@electric-sql/pglite";
 import { drizzle } from "drizzle-orm/pglite";
 import { migrate } from "drizzle-orm/pglite/migrator";
-import { openDatabase } from "@/data/database";
 import { getDeal, updateDeal } from "@/data/deals";
+import { openDatabase } from "@/data/embedded/open-folder";
 import { upToDate } from "@/exchange/deal-document";
 
 const DEAL = "aaaaaaaa-0000-4000-8000-000000000001";

@@ -3,18 +3,19 @@
 
 import { randomUUID } from "node:crypto";
 import { and, count, eq, isNull, like } from "drizzle-orm";
-import { openDatabase } from "@/data/database";
 import type { DealRecord } from "@/data/deals";
-import { takePlace } from "@/data/folder/state";
-import { restoreBeside } from "@/data/restore";
+import { openDatabase } from "@/data/embedded/open-folder";
+import { restoreBeside } from "@/data/embedded/restore";
+import { takePlace } from "@/data/embedded/state";
+import { storeOf } from "@/data/embedded/store-here";
 import { customers, deals } from "@/data/schema";
-import { storeOf } from "@/data/store";
 import { readBackup } from "@/exchange/backup";
 import { type Asides, headingOf, nameOf } from "@/exchange/deal-document";
 import { putAllInStock, settleArrivals, showArrivals } from "@/server/arrivals";
 import { copyPath, keepCopy, listCopies } from "@/server/backups";
 import { lookAtKept } from "@/server/kept-rows";
 import { named } from "../named";
+import { asItStands } from "./as-it-stands";
 import { numberedDeal } from "./numbered-deal";
 
 const [folder = "", mode = "save"] = process.argv.slice(2);
@@ -108,6 +109,7 @@ async function tell(version: number): Promise<void> {
 /** A file of many deals, as it is brought in: in parts that are not seen, then seen together. */
 async function bringIn(batch: number): Promise<void> {
   const arrival = randomUUID();
+  await store.startArrival(arrival);
   for (let part = 0; part < 2; part++) {
     const hidden = Array.from({ length: BATCH / 2 }, (_, k) => ({
       ...numberedDeal(batch),
@@ -124,7 +126,7 @@ async function bringIn(batch: number): Promise<void> {
 async function backUp(copy: number): Promise<void> {
   // A day for each, so that every one is there to be looked at.
   const day = new Date(Date.UTC(2020, 0, 1 + (copy % 3000))).toISOString().slice(0, 10);
-  await keepCopy(store, folder, `kellux-${day}.ndjson.gz`);
+  await keepCopy(asItStands(store), folder, `kellux-${day}.ndjson.gz`);
   say({ copied: copy });
 }
 
@@ -140,7 +142,7 @@ async function stock(list: number): Promise<void> {
 
 /** All that is kept, copied and restored over itself. */
 async function restore(): Promise<void> {
-  await keepCopy(store, folder, COPY);
+  await keepCopy(asItStands(store), folder, COPY);
   const { place } = await restoreBeside(folder, copyPath(folder, COPY) ?? "", lookAtKept);
   takePlace(folder, place);
   await close();

@@ -1,5 +1,6 @@
 import { Worker } from "node:worker_threads";
-import { DatabaseAway, openStoreInThread } from "@/data/store-in-thread";
+import { DatabaseAway } from "@/data/away";
+import { openStoreInThread } from "@/data/embedded/store-in-thread";
 
 /** Calls are given up soon where that is what a test is of; elsewhere a busy machine gets the time that it takes. */
 const PATIENCE = { call: 20_000, busy: 20_000, hanging: { working: 200, silent: 20_000 }, opening: 20_000 };

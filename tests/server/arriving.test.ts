@@ -1,6 +1,6 @@
 // Files of many deals, and long lists of vehicles, as they come in and go out.
 import { settleArrivals } from "@/server/arrivals";
-import { arrivingDeals, cancelArriving, tellArriving } from "@/server/deals-arriving";
+import { arrivingDeals, cancelArriving, tellingArrival } from "@/server/deals-arriving";
 import { allDeals, bringInDeals } from "@/server/deals-file";
 import { loadDemo } from "@/server/demo";
 import { Refusal } from "@/server/refusal";
@@ -72,18 +72,23 @@ test("a text that is left while its deals are kept leaves none of them, and one 
 });
 
 test("who sent a file hears how far it is and may leave it, until all of it is kept", async () => {
+  const { store } = data;
   const id = "99999999-0000-4000-8000-000000000007";
-  expect(() => arrivingDeals(id)).toThrow("No file is being brought in under this id.");
-  const { at, end } = tellArriving(id);
-  at("keeping", 50, 120);
-  expect(arrivingDeals(id)).toEqual({ step: "keeping", done: 50, of: 120 });
-  expect(() => tellArriving(id)).toThrow("under this id already");
-  cancelArriving(id);
-  expect(() => at("keeping", 100, 120)).toThrow("was cancelled; none of its deals was kept");
-  end();
-  expect(() => cancelArriving(id)).toThrow("No file is being brought in under this id.");
-  tellArriving(id).at("showing", 50, 120);
-  expect(() => cancelArriving(id)).toThrow("All deals of this file are kept already.");
+  await expect(arrivingDeals(store, id)).rejects.toThrow("No file is being brought in under this id.");
+  await store.startArrival(id);
+  const at = tellingArrival(store, id);
+  await at("keeping", 50, 120);
+  expect(await arrivingDeals(store, id)).toEqual({ step: "keeping", done: 50, of: 120 });
+  await expect(bringInDeals(store, "{}", { arrival: id })).rejects.toThrow("under this id already");
+  await cancelArriving(store, id);
+  await expect(at("keeping", 120, 120)).rejects.toThrow("was cancelled; none of its deals was kept");
+  await store.dropCutOff(20, id);
+  await expect(cancelArriving(store, id)).rejects.toThrow("No file is being brought in under this id.");
+  await expect(at("keeping", 120, 120)).rejects.toThrow("was cut off; bring it in again");
+  await store.startArrival(id);
+  await store.completeArrival(id, 0);
+  await expect(cancelArriving(store, id)).rejects.toThrow("All deals of this file are kept already.");
+  await settleArrivals(store);
 });
 
 test("a text of ends of lines alone is looked through while others are served", async () => {
@@ -128,6 +133,7 @@ test("what a stop has cut off is settled: deals that were all there are shown, o
     arrival,
   });
   const [complete, cutOff] = ["99999999-0000-4000-8000-000000000002", "99999999-0000-4000-8000-000000000003"];
+  await store.startArrival(complete);
   await store.insertDeals([arriving(1, complete), arriving(2, complete)]);
   await store.completeArrival(complete, 2);
   await store.insertDeals([arriving(3, cutOff)]);

@@ -15,11 +15,11 @@ import { gunzipSync, gzipSync } from "node:zlib";
 import { sql } from "drizzle-orm";
 import { DEMO_DEALS } from "#demo/scenario";
 import { DEMO_SETTINGS } from "#demo/settings";
-import { openDatabase } from "@/data/database";
 import { getDeal } from "@/data/deals";
-import { restoreIntoEmpty } from "@/data/restore";
+import { openDatabase } from "@/data/embedded/open-folder";
+import { restoreIntoEmpty } from "@/data/embedded/restore";
+import { storeOf } from "@/data/embedded/store-here";
 import { blobs, papers } from "@/data/schema";
-import { storeOf } from "@/data/store";
 import {
   backupBytes,
   dropOldCopies,
@@ -31,6 +31,7 @@ import {
 } from "@/server/backups";
 import { loadDemo } from "@/server/demo";
 import { lookAtKept } from "@/server/kept-rows";
+import { asItStands } from "../data/as-it-stands";
 import { numberedDeal } from "../data/numbered-deal";
 import { testDatabase } from "../data/test-database";
 import { named } from "../named";
@@ -70,7 +71,7 @@ beforeAll(async () => {
   await data.store.stockArrives([{ description: "Ostrel Quay trailer, stock 9", ...figures }]);
   expect(await data.store.completeArrival(ARRIVAL, 2)).toBe(false);
   expect(await data.store.completeArrival(ARRIVAL, 1)).toBe(true);
-  await writeBackup(await backupBytes(data.store), backup);
+  await writeBackup(await backupBytes(asItStands(data.store)), backup);
 });
 
 const linesOf = (path: string) => gunzipSync(readFileSync(path)).toString("utf8").trimEnd().split("\n");
@@ -99,7 +100,7 @@ test("a backup holds every row, and a folder that it is restored into holds the 
   const store = storeOf(database, sync);
   expect((await store.getSettings())?.settings).toEqual(DEMO_SETTINGS);
   const again = join(scratch, "again.ndjson.gz");
-  await writeBackup(await backupBytes(store), again);
+  await writeBackup(await backupBytes(asItStands(store)), again);
   await close();
   expect(rowsOf(again)).toEqual(rowsOf(backup));
 });
@@ -277,7 +278,7 @@ test("others save while a backup is made: it holds each deal whole, as it was wh
     }
     return part;
   };
-  await writeBackup(await backupBytes({ ...store, backupPart }), path);
+  await writeBackup(await backupBytes(asItStands({ ...store, backupPart })), path);
   expect(saves).toBeGreaterThan(2);
 
   const folder = emptyFolder();
@@ -298,7 +299,7 @@ test("a copy a day is made by itself where there is a deal, and kept for 14 days
   mkdirSync(folder);
   const at = (day: number) => new Date(Date.UTC(2027, 2, day, 9));
   for (const day of [1, 1, 2, 10, 16]) {
-    await keepDailyCopy(data.store, folder, at(day));
+    await keepDailyCopy({ store: data.store, snapshot: asItStands(data.store) }, folder, at(day));
   }
   expect(listCopies(folder).map(({ name }) => name)).toEqual([
     "kellux-2027-03-16.ndjson.gz",
@@ -324,8 +325,12 @@ describe("papers in the copies of each day", () => {
     const folder = emptyFolder();
     mkdirSync(folder);
     const day = new Date(Date.UTC(2027, 4, 1, 9));
-    await keepDailyCopy(data.store, folder, day);
-    await keepDailyCopy(data.store, folder, new Date(Date.UTC(2027, 4, 2, 9)));
+    await keepDailyCopy({ store: data.store, snapshot: asItStands(data.store) }, folder, day);
+    await keepDailyCopy(
+      { store: data.store, snapshot: asItStands(data.store) },
+      folder,
+      new Date(Date.UTC(2027, 4, 2, 9)),
+    );
     const [newest, oldest] = listCopies(folder).map(({ name }) => join(folder, "backups", name));
     expect(readdirSync(join(folder, "backups", "blobs"))).toHaveLength(1);
     for (const copy of [newest, oldest])
@@ -351,11 +356,19 @@ describe("papers in the copies of each day", () => {
   test("that only dropped copies had go with them", async () => {
     const folder = emptyFolder();
     mkdirSync(folder);
-    await keepDailyCopy(data.store, folder, new Date(Date.UTC(2027, 4, 1, 9)));
+    await keepDailyCopy(
+      { store: data.store, snapshot: asItStands(data.store) },
+      folder,
+      new Date(Date.UTC(2027, 4, 1, 9)),
+    );
     const stray = join(folder, "backups", "blobs", "0".repeat(64));
     writeFileSync(stray, "of a copy that is gone");
     utimesSync(stray, new Date("2027-04-01"), new Date("2027-04-01"));
-    await keepDailyCopy(data.store, folder, new Date(Date.UTC(2027, 4, 20, 9)));
+    await keepDailyCopy(
+      { store: data.store, snapshot: asItStands(data.store) },
+      folder,
+      new Date(Date.UTC(2027, 4, 20, 9)),
+    );
     expect(readdirSync(join(folder, "backups", "blobs"))).not.toContain("0".repeat(64));
     expect(readdirSync(join(folder, "backups", "blobs"))).toHaveLength(1);
   });

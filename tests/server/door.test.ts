@@ -1,4 +1,4 @@
-import { DatabaseAway } from "@/data/store-in-thread";
+import { DatabaseAway } from "@/data/away";
 import { newDealDocument } from "@/exchange/new-deal/new-deal";
 import { answer, readBody } from "@/server/door";
 import { checkNewDealRequest } from "@/server/requests";

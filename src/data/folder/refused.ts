@@ -1,5 +1,7 @@
+import { DataRefused } from "../refused";
+
 /** A data folder that cannot be used, in a sentence for the person at the terminal. */
-export class FolderRefused extends Error {}
+export class FolderRefused extends DataRefused {}
 
 /** Said when another live process holds the data folder, or may hold it. */
 export class FolderInUse extends FolderRefused {}

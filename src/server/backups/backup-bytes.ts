@@ -2,7 +2,9 @@ import { createWriteStream, rmSync } from "node:fs";
 import { Readable } from "node:stream";
 import { pipeline } from "node:stream/promises";
 import { createGzip } from "node:zlib";
+import { sayUnlessAway } from "@/data/away";
 import { renameOnDisk, syncToDisk } from "@/data/folder/sync";
+import type { Snapshot } from "@/data/open-store";
 import type { Store } from "@/data/store";
 import { takingTurns } from "@/data/turns";
 import { type BackupParts, backupText } from "@/exchange/backup";
@@ -38,23 +40,29 @@ async function* bytesOf(
     if (said.has(sha256)) continue;
     said.add(sha256);
     const line = await store.backupBlob(sha256);
-    // What was removed meanwhile would be missed when the backup is restored.
-    if (line === undefined) throw new Error("A paper was removed while it was backed up; back up again.");
+    // What is not there would be missed when the backup is restored.
+    if (line === undefined) throw new Error("A paper that is named is not kept.");
     yield { lines: [change(line)], deals: 0 };
   }
 }
 
 /**
- * All that is kept, as the bytes of a backup. What is saved while it is read may be in it or not, each deal whole.
+ * All that is kept, as it was at one moment, as the bytes of a backup.
  *
+ * @param take gives what is kept at this moment, which is let go once it is read, or nobody reads it any more
  * @param change what becomes of each row's line; it stays as it is where left out
  */
 export async function backupBytes(
-  store: Store,
+  take: () => Promise<Snapshot>,
   change: (line: string) => string = line => line,
 ): Promise<Readable> {
-  const { migrations, ...first } = await store.backupStart();
+  const { store, end } = await take();
+  const { migrations, ...first } = await store.backupStart().catch(async error => {
+    await end();
+    throw error;
+  });
   const text = Readable.from(backupText(partsOf(store, first, change), migrations, new Date()));
+  text.once("close", () => void end().catch(sayUnlessAway));
   const packed = createGzip();
   pipeline(text, packed).catch(error => packed.destroy(error));
   return packed;

@@ -7,7 +7,7 @@ import { turnedAway } from "./turned-away";
 type Handler = (request: IncomingMessage, response: ServerResponse) => Promise<void> | void;
 
 /** What the server behind has to say of itself: another bundle, so over the process. */
-const shared = globalThis as typeof globalThis & { kelluxStopped?: string };
+const shared = globalThis as typeof globalThis & { kelluxStopped?: string; kelluxAway?: boolean };
 
 /**
  * Stands before everything: turns away what is no request of ours, or of a page elsewhere, sees that every answer carries
@@ -73,7 +73,9 @@ function giveHeaders(response: ServerResponse, address: string, isClosing: () =>
 function sayWhereAway(response: ServerResponse): void {
   const [write, end] = [response.write, response.end].map(each => each.bind(response)) as [Sending, Sending];
   const hasFailed = () =>
-    shared.kelluxStopped !== undefined && response.statusCode === 500 && !response.headersSent;
+    (shared.kelluxStopped !== undefined || shared.kelluxAway) &&
+    response.statusCode === 500 &&
+    !response.headersSent;
   response.write = ((...pieces: unknown[]) => hasFailed() || write(...pieces)) as typeof response.write;
   response.end = ((...pieces: unknown[]) => {
     if (!hasFailed()) return end(...pieces);

@@ -1,3 +1,3 @@
 export { figuresFrom, figuresOf } from "./figures-of";
 export { makeFigures } from "./make-figures";
-export { startFigures, wakeFigures } from "./service";
+export { startFigures } from "./service";

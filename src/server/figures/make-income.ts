@@ -1,9 +1,10 @@
 import { Worker } from "node:worker_threads";
 import { CORE_VERSION } from "@/core";
+import { sayUnlessAway } from "@/data/away";
 import type { IncomeFrom, MadeIncome } from "@/data/deal-income";
-import { sayUnlessAway } from "@/data/say-unless-away";
 import type { Store } from "@/data/store";
 import type { EarnedFigures } from "@/exchange/income";
+import { oneAtATime } from "../one-at-a-time";
 import { workInThread } from "../threads/work-in-thread";
 
 /** At most so many deals are taken at a time, so that others are served in between. */
@@ -27,7 +28,7 @@ export function makeIncome(store: Store): void {
   const service = shared.kelluxIncome;
   if (service.isRunning) return;
   service.isRunning = true;
-  void makeAll(store, service.make)
+  void oneAtATime(store, "makeIncome", () => makeAll(store, service.make))
     .catch(sayUnlessAway)
     .finally(() => {
       service.isRunning = false;

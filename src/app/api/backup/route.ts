@@ -1,9 +1,8 @@
 import { backupBytes, copyName } from "@/server/backups";
 import { answerFile } from "@/server/door";
+import { serverSnapshot } from "@/server/store";
 
 export const dynamic = "force-dynamic";
 
 export const GET = (request: Request) =>
-  answerFile(request, copyName(new Date()), "application/gzip", async ({ store }) =>
-    backupBytes(await store()),
-  );
+  answerFile(request, copyName(new Date()), "application/gzip", async () => backupBytes(serverSnapshot));

@@ -1,5 +1,5 @@
 import { Readable } from "node:stream";
-import { allDeals, bringInToldDeals } from "@/server/deals-file";
+import { allDeals, bringInDeals } from "@/server/deals-file";
 import { answer, answerFile, readArrivalOf, readText, readWithDealer } from "@/server/door";
 import { Refusal } from "@/server/refusal";
 
@@ -20,7 +20,7 @@ export const POST = (request: Request) =>
       if (request.headers.get("content-type") !== "application/x-ndjson")
         throw new Refusal(415, "The deals must be JSON, one on each line, sent as application/x-ndjson.");
       const arrival = readArrivalOf(request);
-      return bringInToldDeals(await store(), await readText(request, LARGEST), arrival);
+      return bringInDeals(await store(), await readText(request, LARGEST), { ...(arrival && { arrival }) });
     },
     201,
   );

@@ -6,7 +6,7 @@ type Context = { params: Promise<{ id: string }> };
 export const dynamic = "force-dynamic";
 
 export const GET = (request: Request, { params }: Context) =>
-  answer(request, async () => arrivingDeals(await readArrivalId(params)));
+  answer(request, async ({ store }) => arrivingDeals(await store(), await readArrivalId(params)));
 
 export const DELETE = (request: Request, { params }: Context) =>
-  answer(request, async () => cancelArriving(await readArrivalId(params)));
+  answer(request, async ({ store }) => cancelArriving(await store(), await readArrivalId(params)));

@@ -1,28 +1,20 @@
+import { rm } from "node:fs/promises";
+import { join } from "node:path";
 import { Worker } from "node:worker_threads";
-import { FolderInUse, FolderRefused } from "./folder/refused";
+import { DatabaseAway } from "../away";
+import { FolderInUse, FolderRefused } from "../folder/refused";
+import type { OpenStore } from "../open-store";
 import { type Hanging, newTrace, stepsOf, watchForHanging } from "./sign-of-life";
-import type { Store } from "./store";
+import { snapshotPlace } from "./state";
+import type { FolderStore } from "./store-here";
 import type { FromThread, ToThread } from "./store-messages";
 
-export type OpenStore = {
-  store: Store;
+/** A data folder that is open. */
+export type OpenFolder = OpenStore & {
+  store: FolderStore;
   /** Ends once nothing that was asked is under way. */
   idle: () => Promise<void>;
-  close: () => Promise<void>;
 };
-
-/**
- * The database did not answer: not in time, or it never will. What was asked may have been done. Known by its code, for
- * each bundle of the server has classes of its own.
- */
-export class DatabaseAway extends Error {
-  readonly code = AWAY_CODE;
-}
-
-const AWAY_CODE = "DATABASE_AWAY";
-
-export const isDatabaseAway = (error: unknown): error is DatabaseAway =>
-  error instanceof Error && (error as NodeJS.ErrnoException).code === AWAY_CODE;
 
 /** What can be said of the opening of a folder. */
 export type Opening = {
@@ -56,7 +48,11 @@ const PATIENCE: Patience = {
 
 const A_MOMENT_MS = 2;
 
-type Waiting = { resolve: (value: unknown) => void; reject: (error: Error) => void; limit: NodeJS.Timeout };
+type Waiting = {
+  resolve: (value: unknown) => void;
+  reject: (error: Error) => void;
+  limit: NodeJS.Timeout | undefined;
+};
 
 /**
  * Opens a data folder in a thread of its own: the embedded database keeps its thread busy for as long as a statement
@@ -65,7 +61,7 @@ type Waiting = { resolve: (value: unknown) => void; reject: (error: Error) => vo
  *
  * @throws FolderRefused where the folder cannot be used; FolderInUse where another process has it open
  */
-export async function openStoreInThread(folder: string, opening: Opening = {}): Promise<OpenStore> {
+export async function openStoreInThread(folder: string, opening: Opening = {}): Promise<OpenFolder> {
   const { stopped = () => {}, restoredAt, patience = PATIENCE, start = startThread } = opening;
   const thread = start();
   const ended = new Promise<void>(resolve => thread.once("exit", () => resolve()));
@@ -105,7 +101,7 @@ export async function openStoreInThread(folder: string, opening: Opening = {}): 
   thread.on("error", error => stop(`The database stopped: ${error.message}`));
   thread.once("exit", () => isClosing || stop("The database has stopped."));
 
-  const ask = (name: keyof Store, args: unknown[]) =>
+  const ask = (name: keyof FolderStore, args: unknown[]) =>
     new Promise<unknown>((resolve, reject) => {
       // Nobody would hear it any more, and nobody answer.
       if (isStopped || isClosing) return reject(new DatabaseAway("The database has stopped."));
@@ -131,8 +127,29 @@ export async function openStoreInThread(folder: string, opening: Opening = {}): 
       waiting.set(id, asked);
       thread.postMessage({ id, name, args } satisfies ToThread);
     });
+  /** Takes as long as the disk needs: whoever waits for it has others to ask meanwhile. */
+  const copyTo = (path: string) =>
+    new Promise<unknown>((resolve, reject) => {
+      if (isStopped || isClosing) return reject(new DatabaseAway("The database has stopped."));
+      const id = ++last;
+      waiting.set(id, { resolve, reject, limit: undefined });
+      thread.postMessage({ id, copyTo: path } satisfies ToThread);
+    });
   return {
     store: storeAsking(ask),
+    snapshot: async () => {
+      const place = snapshotPlace();
+      const path = join(folder, place);
+      const drop = () => rm(path, { recursive: true, force: true });
+      try {
+        await copyTo(path);
+        const copy = await openStoreInThread(folder, { restoredAt: place, patience, start });
+        return { store: copy.store, end: () => copy.close().finally(drop) };
+      } catch (error) {
+        await drop();
+        throw error;
+      }
+    },
     idle: async () => {
       while (waiting.size > 0) await new Promise(resolve => setTimeout(resolve, A_MOMENT_MS));
     },
@@ -188,7 +205,8 @@ function settle(waiting: Map<number, Waiting>, message: FromThread): void {
 }
 
 /** Every name is a piece of work but `then`, by which a promise would take the store for another one. */
-const storeAsking = (ask: (name: keyof Store, args: unknown[]) => Promise<unknown>): Store =>
-  new Proxy({} as Store, {
-    get: (_, name) => (name === "then" ? undefined : (...args: unknown[]) => ask(name as keyof Store, args)),
+const storeAsking = (ask: (name: keyof FolderStore, args: unknown[]) => Promise<unknown>): FolderStore =>
+  new Proxy({} as FolderStore, {
+    get: (_, name) =>
+      name === "then" ? undefined : (...args: unknown[]) => ask(name as keyof FolderStore, args),
   });

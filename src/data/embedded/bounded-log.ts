@@ -1,5 +1,5 @@
 import { sql } from "drizzle-orm";
-import type { Database } from "./database";
+import type { Database } from "../database";
 
 /** Two of the pieces that the log is written in: what is left of it afterwards is about as much. */
 const LONGEST_BYTES = 32 * 1024 * 1024;

@@ -1,10 +1,12 @@
 import type { Trace } from "./sign-of-life";
-import type { Store } from "./store";
+import type { FolderStore } from "./store-here";
 
 /** What the serving thread asks the thread of the database: first which folder to open. */
 export type ToThread =
   | { open: string /** Where in it a restored database is. */; restoredAt?: string; trace: Trace }
-  | { id: number; name: keyof Store; args: unknown[] }
+  | { id: number; name: keyof FolderStore; args: unknown[] }
+  /** Where its files are to be copied to. */
+  | { id: number; copyTo: string }
   | "areYouThere"
   | "close";
 

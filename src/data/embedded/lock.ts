@@ -1,8 +1,8 @@
 import { linkSync, lstatSync, readFileSync, renameSync, rmSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
+import { reasonOf } from "../folder/private";
+import { codeOf, FolderInUse, FolderRefused } from "../folder/refused";
 import { type Claim, holderOf, ownClaim } from "./claim";
-import { reasonOf } from "./private";
-import { codeOf, FolderInUse, FolderRefused } from "./refused";
 
 const claimPath = (folder: string) => join(folder, "in-use.json");
 

@@ -1,16 +1,17 @@
 import { existsSync, readdirSync, rmSync } from "node:fs";
 import { join, resolve } from "node:path";
 import { type BackupFacts, type BackupHead, BackupRefused, readBackup } from "@/exchange/backup";
-import { type Database, openDatabase, openFiles } from "./database";
-import { dealCount } from "./deals";
-import { withBytes } from "./folder/blob-files";
-import { lockFolder } from "./folder/lock";
-import { keepPrivate, makeFolder } from "./folder/private";
-import { FolderRefused } from "./folder/refused";
-import { freePlace, restoringPath, takePlace } from "./folder/state";
-import { renameOnDisk, syncTree } from "./folder/sync";
-import { knownMigrations, migrate } from "./migrate";
-import { keepRows, startRows } from "./restore-rows";
+import type { Database } from "../database";
+import { dealCount } from "../deals";
+import { withBytes } from "../folder/blob-files";
+import { keepPrivate, makeFolder } from "../folder/private";
+import { FolderRefused } from "../folder/refused";
+import { renameOnDisk, syncTree } from "../folder/sync";
+import { knownMigrations, migrate } from "../migrate";
+import { keepRows, startRows } from "../restore-rows";
+import { lockFolder } from "./lock";
+import { openDatabase, openFiles } from "./open-folder";
+import { freePlace, restoringPath, takePlace } from "./state";
 
 /**
  * Restores a backup into a folder that is empty, or not there yet.

@@ -1,10 +1,10 @@
 // The thread of the database: opens the data folder and does for the serving thread what the store can do.
 import { parentPort } from "node:worker_threads";
-import { openDatabase, openRestored } from "./database";
-import { failureOf } from "./failure";
-import { FolderInUse, FolderRefused } from "./folder/refused";
+import { failureOf } from "../failure";
+import { FolderInUse, FolderRefused } from "../folder/refused";
+import { openDatabase, openRestored } from "./open-folder";
 import { leaveTrace } from "./sign-of-life";
-import { type Store, storeOf } from "./store";
+import { type FolderStore, storeOf } from "./store-here";
 import type { FromThread, ToThread } from "./store-messages";
 
 type Opening = Extract<ToThread, { open: string }>;
@@ -15,7 +15,7 @@ async function serve({ open, restoredAt, trace }: Opening): Promise<void> {
   // Said as it happens: after such an error the database keeps this thread busy for ever.
   const broken = (why: string) => say({ broken: why });
   const step = leaveTrace(trace);
-  const { database, sync, checkpoint, close } = await (restoredAt
+  const { database, sync, checkpoint, copyTo, close } = await (restoredAt
     ? openRestored(open, restoredAt, broken, step)
     : openDatabase(open, broken, step));
   const store = storeOf(database, sync, checkpoint);
@@ -29,16 +29,19 @@ async function serve({ open, restoredAt, trace }: Opening): Promise<void> {
       return;
     }
     if ("open" in message) return;
-    const work = answer(store, message).finally(() => underWay.delete(work));
+    const asked = "copyTo" in message ? () => copyTo(message.copyTo) : () => askStore(store, message);
+    const work = answer(message.id, asked).finally(() => underWay.delete(work));
     underWay.add(work);
   });
   say("opened");
 }
 
-async function answer(store: Store, { id, name, args }: Extract<ToThread, { id: number }>): Promise<void> {
+const askStore = (store: FolderStore, { name, args }: Extract<ToThread, { name: string }>) =>
+  (store[name] as (...args: unknown[]) => Promise<unknown>)(...args);
+
+async function answer(id: number, work: () => Promise<unknown>): Promise<void> {
   try {
-    const work = store[name] as (...args: unknown[]) => Promise<unknown>;
-    say({ id, value: await work(...args) });
+    say({ id, value: await work() });
   } catch (error) {
     say({ id, failure: failureOf(error) });
   }

@@ -1,9 +1,9 @@
 import { existsSync, lstatSync, readdirSync, readFileSync, rmSync } from "node:fs";
 import { rm } from "node:fs/promises";
 import { basename, join } from "node:path";
-import { newestCopy } from "./copies";
-import { FolderRefused } from "./refused";
-import { writeWhole } from "./sync";
+import { newestCopy } from "../folder/copies";
+import { FolderRefused } from "../folder/refused";
+import { writeWhole } from "../folder/sync";
 
 /**
  * How far the database of a data folder is: being made for the first time, or whole (all of it was on the disk once); and
@@ -19,6 +19,12 @@ const PLACE = /^database(\.\d+)?$/;
 /** Where the database is, and where one is while it is being restored. */
 export const databasePath = (folder: string) => join(folder, readState(folder)?.at ?? FIRST_PLACE);
 export const restoringPath = (folder: string) => join(folder, "database.restoring");
+
+const SNAPSHOT = /^database\.snapshot\.\d+$/;
+let snapshots = 0;
+
+/** A place for a copy of the database while it is read at length. */
+export const snapshotPlace = (): string => `database.snapshot.${++snapshots}`;
 
 function readState(folder: string): State | undefined {
   try {
@@ -65,6 +71,7 @@ export function settleFolder(folder: string): boolean {
   const state = readState(folder);
   const database = databasePath(folder);
   remove(restoringPath(folder));
+  for (const name of readdirSync(folder)) if (SNAPSHOT.test(name)) remove(join(folder, name));
   // Nothing was acknowledged before the folder was whole.
   if (state?.database === "making") {
     remove(database);

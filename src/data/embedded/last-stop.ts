@@ -1,10 +1,10 @@
 import { existsSync, readFileSync } from "node:fs";
 import { type SQL, sql } from "drizzle-orm";
-import type { Database } from "./database";
-import { failureOf } from "./failure";
-import { FolderRefused } from "./folder/refused";
-import { damaged, lastStopPath } from "./folder/state";
-import { writeWhole } from "./folder/sync";
+import { type Database, rowsOf } from "../database";
+import { failureOf } from "../failure";
+import { FolderRefused } from "../folder/refused";
+import { writeWhole } from "../folder/sync";
+import { damaged, lastStopPath } from "./state";
 
 /** How many rows a table holds, and a sum over all that is in them, in whatever order. */
 export type Tally = { rows: number; check: string };
@@ -136,6 +136,3 @@ export async function tableNames(database: Database): Promise<string[]> {
   );
   return rows.map(({ name }) => String(name));
 }
-
-const rowsOf = async (database: Database, query: SQL) =>
-  ((await database.execute(query)) as unknown as { rows: Record<string, unknown>[] }).rows;
