@@ -64,6 +64,15 @@ export const answerNamedFile = (
     });
   });
 
+/** The same for what goes on for as long as somebody listens, as server-sent events; no proxy is to hold it back. */
+export const answerStream = (request: Request, work: Work<ReadableStream<Uint8Array>>): Promise<Response> =>
+  answerWith(
+    async () =>
+      new Response(await work(contextOf(request)), {
+        headers: { ...AS_IT_IS, "Content-Type": "text/event-stream", "X-Accel-Buffering": "no" },
+      }),
+  );
+
 /** A file of a name (RFC 6266): in letters that every system takes, and as it is where it has others. */
 function asAttachment(name: string): string {
   const safe = name.replace(/[\\/:*?"<>|\p{Cc}]/gu, "-");
@@ -168,9 +177,7 @@ function isDiskFull(error: unknown): boolean {
 
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 
-export function isDealId(id: string): boolean {
-  return UUID.test(id);
-}
+export const isUuid = (id: string | null): id is string => id !== null && UUID.test(id);
 
 /** The version of a deal, or of a vehicle, that whoever asks has in view, from the address. */
 export function readVersion(request: Request): number {
@@ -203,7 +210,7 @@ const readIdOf =
   (what: string) =>
   async (params: Promise<{ id: string }>): Promise<string> => {
     const { id } = await params;
-    if (!isDealId(id)) throw new Refusal(404, `There is no ${what} at this address.`);
+    if (!isUuid(id)) throw new Refusal(404, `There is no ${what} at this address.`);
     return id;
   };
 

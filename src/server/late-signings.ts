@@ -1,6 +1,6 @@
 import type { DealRecord } from "@/data/deals";
 import type { Store } from "@/data/store";
-import { oneAtATime } from "./one-at-a-time";
+import { oneAtATime } from "./jobs/one-at-a-time";
 import { Refusal } from "./refusal";
 import { sign } from "./sign";
 

@@ -1,6 +1,6 @@
 import { sayUnlessAway } from "@/data/away";
 import type { Store } from "@/data/store";
-import { oneAtATime } from "./one-at-a-time";
+import { oneAtATime } from "./jobs/one-at-a-time";
 import { openSettings } from "./settings";
 
 /** Each hour; looked for more often, for another process may have ended. */

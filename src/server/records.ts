@@ -2,7 +2,7 @@ import type { NamedMember } from "@/data/names";
 import type { Store } from "@/data/store";
 import { NAMED_MEMBERS, type Named } from "@/exchange/deal-document";
 import type { CountedRecord } from "./contract";
-import { isDealId } from "./door";
+import { isUuid } from "./door";
 import { Refusal } from "./refusal";
 import type { NameRequest } from "./requests";
 
@@ -15,7 +15,7 @@ export async function readRecord(params: Promise<{ member: string; id: string }>
   const known = NAMED_MEMBERS.find(each => each === member);
   if (!known)
     throw new Refusal(404, "There are customers and vehicles, and nothing else, at such addresses.");
-  if (!isDealId(id)) throw new Refusal(404, missing(known));
+  if (!isUuid(id)) throw new Refusal(404, missing(known));
   return { member: known, id };
 }
 
@@ -27,7 +27,7 @@ export async function openRecord(
   { member, id }: RecordAddress,
   besideDeal: string | null,
 ): Promise<CountedRecord> {
-  if (besideDeal !== null && !isDealId(besideDeal))
+  if (besideDeal !== null && !isUuid(besideDeal))
     throw new Refusal(400, "The address must name the deal in view by its id, or not at all.");
   const record = await store.recordOf(member, id, besideDeal);
   if (!record) throw new Refusal(404, missing(member));

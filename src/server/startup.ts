@@ -5,6 +5,7 @@ import type { Store } from "@/data/store";
 import { settleArrivals } from "./arrivals";
 import { startDailyCopies } from "./backups";
 import { hear } from "./changes/hub";
+import { hearOfPages } from "./changes/open-pages";
 import { endStreams } from "./changes/stream";
 import { dataFolder } from "./data-folder";
 import { dataPlace } from "./data-place";
@@ -28,6 +29,7 @@ const shared = globalThis as typeof globalThis & {
 export async function start(): Promise<void> {
   shared.kelluxClose = closeServerStore;
   shared.kelluxEndStreams = endStreams;
+  hearOfPages();
   try {
     const store = await serverStore();
     console.warn(`Kellux keeps its data in ${dataPlace()}.`);

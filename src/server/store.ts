@@ -2,6 +2,7 @@ import { isDatabaseAway, sayUnlessAway } from "@/data/away";
 import { changesBy } from "@/data/changes";
 import { lastStop } from "@/data/embedded/last-stop";
 import { type OpenFolder, openStoreInThread } from "@/data/embedded/store-in-thread";
+import { makeFolder } from "@/data/folder/private";
 import type { OpenStore, Snapshot } from "@/data/open-store";
 import { openStoreOnServer } from "@/data/postgres/open-store-on-server";
 import { storeOnServer } from "@/data/postgres/store-on-server";
@@ -107,6 +108,7 @@ async function openFolder(): Promise<OpenFolder> {
 
 /** Opens a store on a PostgreSQL server. One that does not answer is asked again whenever something is asked of it. */
 async function openOnServer(url: string): Promise<OpenStore> {
+  makeFolder(dataFolder());
   const server = openStoreOnServer(url, {
     // While no other process does the same.
     filled: database => loadDemoIfAsked(storeOnServer(database)),

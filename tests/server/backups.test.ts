@@ -15,10 +15,10 @@ import { gunzipSync, gzipSync } from "node:zlib";
 import { sql } from "drizzle-orm";
 import { DEMO_DEALS } from "#demo/scenario";
 import { DEMO_SETTINGS } from "#demo/settings";
-import { getDeal } from "@/data/deals";
-import { openDatabase } from "@/data/embedded/open-folder";
+import { openDatabase, openRestored } from "@/data/embedded/open-folder";
 import { restoreIntoEmpty } from "@/data/embedded/restore";
 import { storeOf } from "@/data/embedded/store-here";
+import type { Snapshot } from "@/data/open-store";
 import { blobs, papers } from "@/data/schema";
 import {
   backupBytes,
@@ -34,6 +34,7 @@ import { lookAtKept } from "@/server/kept-rows";
 import { asItStands } from "../data/as-it-stands";
 import { numberedDeal } from "../data/numbered-deal";
 import { testDatabase } from "../data/test-database";
+import { copyFreshData } from "../fresh-data.mjs";
 import { named } from "../named";
 
 const data = testDatabase();
@@ -66,6 +67,7 @@ beforeAll(async () => {
   const signing = { at: new Date("2027-01-08T09:00:00Z"), coreVersion: "2", isLate: false, quotes: SIGNED };
   await data.store.insertDeals([{ ...numberedDeal(4), status: "signed", signing }]);
   // One whose arrival is complete, and not shown yet.
+  await data.store.startArrival(ARRIVAL);
   await data.store.insertDeals([{ ...numberedDeal(5), arrival: ARRIVAL }]);
   const figures = { priceMinor: 100, costMinor: null, listPriceMinor: null, currency: "USD" };
   await data.store.stockArrives([{ description: "Ostrel Quay trailer, stock 9", ...figures }]);
@@ -261,37 +263,56 @@ test("a backup that cannot be written whole is not there at all", async () => {
   expect(readdirSync(scratch).filter(name => name.startsWith("failing"))).toEqual([]);
 });
 
-test("others save while a backup is made: it holds each deal whole, as it was when its turn came", async () => {
-  const path = join(scratch, "while.ndjson.gz");
-  const { store } = data;
-  // More than one part holds.
-  const many = Array.from({ length: 110 }, () => numberedDeal(100));
-  const last = (await store.insertDeals(many)).sort().slice(-5);
-  let saves = 0;
-  // After each part the last deals are saved, so that they are other ones by the time of their own.
-  const backupPart: typeof store.backupPart = async (...asked) => {
-    const part = await store.backupPart(...asked);
-    saves++;
-    for (const id of last) {
-      const { customer, options } = numberedDeal(100 + saves);
-      await store.updateDeal(id, saves, { heading: { customer, status: "quoting" }, options });
-    }
-    return part;
-  };
-  await writeBackup(await backupBytes(asItStands({ ...store, backupPart })), path);
-  expect(saves).toBeGreaterThan(2);
-
+test("a backup holds what was kept at one moment, whatever others save while it is made", async () => {
   const folder = emptyFolder();
-  await restoreIntoEmpty(folder, path, lookAtKept);
-  const restored = await openDatabase(folder);
-  for (const id of last) {
-    const deal = await getDeal(restored.database, id);
-    const version = deal?.version ?? 0;
-    expect([version > 1, version <= saves]).toEqual([true, true]);
-    const { customer, options } = numberedDeal(100 + version - 1);
-    expect(deal?.document).toMatchObject({ customer, options });
+  copyFreshData(folder);
+  const { database, sync, copyTo, close } = await openDatabase(folder);
+  const store = storeOf(database, sync);
+  // So many that copying and reading take a while; two of them are always saved one after the other.
+  const ids = await store.insertDeals(Array.from({ length: 300 }, () => numberedDeal(1)));
+  const [one = "", other = ""] = [ids[0], ids.at(-1)];
+  let [isOver, saves] = [false, 1];
+  const saving = (async () => {
+    for (; !isOver; saves++)
+      for (const id of [one, other])
+        await store.updateDeal(id, saves, { options: numberedDeal(saves + 1).options });
+  })();
+  const places: string[] = [];
+  const take = async (): Promise<Snapshot> => {
+    const place = `database.snapshot.${places.length + 1}`;
+    places.push(place);
+    await copyTo(join(folder, place));
+    const copy = await openRestored(folder, place);
+    return { store: storeOf(copy.database, copy.sync), end: copy.close };
+  };
+  const seen: number[] = [];
+  for (let copies = 0; copies < 3; copies++) {
+    const { store: copy, end } = await take();
+    const [first = 0, second = 0] = [
+      (await copy.versionOf(one))?.version,
+      (await copy.versionOf(other))?.version,
+    ];
+    expect([first, first - 1]).toContain(second);
+    seen.push(first);
+    await end();
   }
-  await restored.close();
+  const path = join(scratch, "while.ndjson.gz");
+  const before = saves;
+  await writeBackup(await backupBytes(take), path);
+  expect(saves).toBeGreaterThan(before);
+  isOver = true;
+  await saving;
+  await close();
+  expect(new Set(seen).size).toBe(3);
+  const versions = rowsOf(path)
+    .map(line => JSON.parse(line))
+    .filter(({ table, row }) => table === "deals" && [one, other].includes(row.id))
+    .map(({ row }) => row.version);
+  expect(Math.abs(versions[0] - versions[1])).toBeLessThanOrEqual(1);
+  // What a stop would leave of one is cleared away.
+  mkdirSync(join(folder, "database.snapshot.77"));
+  await (await openDatabase(folder)).close();
+  expect(readdirSync(folder).filter(name => name.includes("snapshot"))).toEqual([]);
 });
 
 test("a copy a day is made by itself where there is a deal, and kept for 14 days", async () => {

@@ -3,7 +3,7 @@ import { lockNumbers, type ServerLock } from "./locks";
 import { connectionOf } from "./pool";
 
 /** Of all processes that work on a server one holds a lock for as long as it runs. */
-export type Keeper = {
+type Keeper = {
   /** Whether it is this one, from now on; another is once this one's connection is gone. */
   isKeeper: () => Promise<boolean>;
   close: () => Promise<void>;

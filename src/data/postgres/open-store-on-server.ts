@@ -22,7 +22,7 @@ export type OnServer = OpenStore & {
   listen: (channel: string, hear: (said: string) => void, again: () => void) => void;
 };
 
-export type ServerOpening = {
+type ServerOpening = {
   /** Is done to new tables by the process that makes them. */
   filled?: (database: Database) => Promise<void>;
   /** Is told whether the server has answered. */

@@ -33,6 +33,8 @@ type Props = {
   /** What files of the deal are named by. */
   fileName: string;
   status: SaveStatus;
+  /** Who else has it open, in words. */
+  others: string;
   /** Whether something typed cannot be read. */
   isUnreadable: boolean;
   /** Whether there was ever something to undo. */
@@ -43,7 +45,7 @@ type Props = {
 
 /** How the deal stands, whether it is saved, and what can be done with all of it. */
 export const DealTools = memo(function DealTools(props: Props) {
-  const { dealId, fileName, status, isUnreadable, hasSteps, isOpen } = props;
+  const { dealId, fileName, status, others, isUnreadable, hasSteps, isOpen } = props;
   const { now } = useFrame();
   const [hasPapers, setPapers] = useState(false);
   const [asked, setAsked] = useState<CustomerAsk>();
@@ -69,7 +71,13 @@ export const DealTools = memo(function DealTools(props: Props) {
           </Suspense>
         )}
       </div>
-      <SaveStatusLine status={status} unreadable={isUnreadable} />
+      <div className="min-w-28">
+        <SaveStatusLine status={status} unreadable={isUnreadable} />
+        {/* Always there, so that a reader hears of what comes into it. */}
+        <p aria-live="polite" data-others className="max-w-32 text-warning text-xs leading-tight">
+          {others}
+        </p>
+      </div>
       <button
         type="button"
         className="btn btn-ghost btn-sm px-2"

@@ -199,6 +199,7 @@ export function Desk({ deal, house, opening, notice }: Props) {
               dealId={deal.id}
               fileName={fileName}
               status={status}
+              others={saving.others}
               isUnreadable={isUnreadable}
               hasSteps={hasSteps}
               isOpen={isOpen}

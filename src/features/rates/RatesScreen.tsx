@@ -131,7 +131,7 @@ function useRates(isSide: boolean) {
     setRates(null);
     void load();
   }, [load]);
-  useLookAgain(async () => {
+  useLookAgain("of=rates", async () => {
     const now = await ratesApi.mark();
     if (now.kind === "done" && now.value.mark !== rates?.mark) await load();
   });

@@ -57,7 +57,7 @@ export function useRegisterPage(initial: RegisterPage, opened: RegisterAsked) {
     return () => clearInterval(timer);
   }, [isBeingMade, load]);
 
-  useLookAgain(() => load(true));
+  useLookAgain("of=deals", () => load(true));
 
   return { page, asked, show, reload };
 }

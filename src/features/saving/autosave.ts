@@ -74,8 +74,12 @@ export type Autosave<Saved = DealDocument> = {
   flush: () => void;
   /** After a conflict or a deletion: goes on from the deal as it is kept now. */
   continueFrom: (kept: Reply<Saved>) => void;
-  /** Goes on from what others have saved meanwhile, where nothing is unsaved here; a save learns of it by itself. */
-  learn: (ask: (version: number) => Promise<OthersSaves<Saved>>) => Promise<void>;
+  /**
+   * Goes on from what others have saved meanwhile, where nothing is unsaved here; a save learns of it by itself.
+   *
+   * @param told the version that it is said to have come to, where that is known
+   */
+  learn: (ask: (version: number) => Promise<OthersSaves<Saved>>, told?: number | null) => Promise<void>;
   /** Forgets this page's unsaved change. */
   discard: (reply: Reply<Saved>) => void;
   /** Saves what waits once more and then rests; what fails stays kept for the next page. */
@@ -234,9 +238,13 @@ export function createAutosave<Saved, Change extends object, Merger>(
 
   const isBusy = () => sending || stopped || waiting !== undefined;
 
-  async function learn(ask: (version: number) => Promise<OthersSaves<Saved>>): Promise<void> {
+  async function learn(
+    ask: (version: number) => Promise<OthersSaves<Saved>>,
+    told: number | null = null,
+  ): Promise<void> {
     const isReady = () => !isBusy() && (!halted || isDeleted);
-    if (!isReady()) return;
+    // What is told may be this page's own save.
+    if (!isReady() || (told !== null && told <= kept.version)) return;
     const { version } = kept;
     const others = await ask(version);
     if (!isReady() || kept.version !== version || others.kind === "away") return;

@@ -16,6 +16,8 @@ import { dropPending, leavePending, pendingKeys, pendingOf } from "./pending-cha
 
 export type Saving = {
   status: SaveStatus;
+  /** Who else has the deal open, in words; empty where nobody has. */
+  others: string;
   /** Goes on from the deal as it is kept now, saving what is unsaved over it. */
   continueFrom: (kept: DealReply) => void;
   /** Takes the saved deal for this page's own, forgetting what was unsaved. */
@@ -45,6 +47,7 @@ export function useAutosave(
   const [status, setStatus] = useState<SaveStatus>(() =>
     deal.deleted ? { kind: "deleted" } : { kind: "saved", at: deal.changedAt, version: deal.version },
   );
+  const [others, setOthers] = useState("");
   const autosave = useRef<Autosave>(undefined);
   const kept = useRef(document);
 
@@ -90,11 +93,15 @@ export function useAutosave(
     };
   }, [deal, show, merge, holds]);
 
-  useLookAgain(async () => {
-    // What is asked every few seconds is not among what the screen starts with.
-    const { othersSaves } = await import("./others-saves");
-    await autosave.current?.learn(version => othersSaves(deal.id, version));
-  });
+  useLookAgain(
+    `deal=${deal.id}`,
+    async ({ version }) => {
+      // What is asked every few seconds is not among what the screen starts with.
+      const { othersSaves } = await import("./others-saves");
+      await autosave.current?.learn(from => othersSaves(deal.id, from), version);
+    },
+    setOthers,
+  );
 
   useEffect(() => {
     const before = kept.current;
@@ -104,6 +111,7 @@ export function useAutosave(
 
   return {
     status,
+    others,
     continueFrom: reply => autosave.current?.continueFrom(reply),
     settleOn: reply => {
       kept.current = reply.document;

@@ -84,7 +84,7 @@ export function useSettingsSave(
     [show],
   );
 
-  useLookAgain(async () => {
+  useLookAgain("of=settings", async () => {
     const isBusy = () => isUnread || isSending.current || !isSame(wanted.current, kept.current.settings);
     if (isBusy()) return;
     const { version } = kept.current;

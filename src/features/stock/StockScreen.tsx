@@ -82,7 +82,7 @@ export function StockScreen({ opened, house }: Props) {
     setVehicles(stock.value.vehicles.toSorted(byDescription));
     if (costs) await loadCosts();
   };
-  useLookAgain(async () => {
+  useLookAgain("of=stock", async () => {
     const now = await stockApi.mark();
     if (now.kind === "done" && now.value.mark !== mark.current) await lookAnew();
   });

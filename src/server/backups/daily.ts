@@ -1,7 +1,7 @@
 import { dirname } from "node:path";
 import { withoutBytes } from "@/data/folder/blob-files";
 import type { OpenStore, Snapshot } from "@/data/open-store";
-import { oneAtATime } from "../one-at-a-time";
+import { oneAtATime } from "../jobs/one-at-a-time";
 import { backupBytes, writeBackup } from "./backup-bytes";
 import { copyName, copyPath, dropOldCopies, isCopyDue, listCopies } from "./copies";
 

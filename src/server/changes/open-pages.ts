@@ -44,6 +44,9 @@ function tellHere({ heard, here }: Pages): void {
   for (const [page, { until }] of heard) if (until < Date.now()) heard.delete(page);
 }
 
+/** Hears of pages everywhere from now on, so that the first that is opened here knows of the others. */
+export const hearOfPages = (): void => void pages();
+
 /** Says that a page is open here; what is given back says that it was left. */
 export function openPage(page: OpenPage): () => void {
   const known = pages();

@@ -4,7 +4,7 @@ import { sayUnlessAway } from "@/data/away";
 import type { IncomeFrom, MadeIncome } from "@/data/deal-income";
 import type { Store } from "@/data/store";
 import type { EarnedFigures } from "@/exchange/income";
-import { oneAtATime } from "../one-at-a-time";
+import { oneAtATime } from "../jobs/one-at-a-time";
 import { workInThread } from "../threads/work-in-thread";
 
 /** At most so many deals are taken at a time, so that others are served in between. */

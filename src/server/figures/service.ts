@@ -3,7 +3,7 @@ import { sayUnlessAway } from "@/data/away";
 import type { Store } from "@/data/store";
 import { inTurns } from "@/data/turns";
 import { hear } from "../changes/hub";
-import { oneAtATime } from "../one-at-a-time";
+import { oneAtATime } from "../jobs/one-at-a-time";
 import { figuresInThread } from "./in-thread";
 import { makeFigures } from "./make-figures";
 

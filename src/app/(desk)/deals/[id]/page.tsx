@@ -3,7 +3,7 @@ import { notFound } from "next/navigation";
 import { cache } from "react";
 import { DealDesk } from "@/features/deal/DealDesk";
 import { findDealJson } from "@/server/deals";
-import { isDealId } from "@/server/door";
+import { isUuid } from "@/server/door";
 import { serverStore } from "@/server/store";
 import { houseSettings } from "../../../house";
 
@@ -17,9 +17,7 @@ export async function generateMetadata({ params }: Props): Promise<Metadata> {
  * The deal of the page, read once for its title and for itself. A deleted one opens too, so that it can be brought back,
  * and with it a change that was never saved.
  */
-const dealOf = cache(async (id: string) =>
-  isDealId(id) ? findDealJson(await serverStore(), id) : undefined,
-);
+const dealOf = cache(async (id: string) => (isUuid(id) ? findDealJson(await serverStore(), id) : undefined));
 
 export default async function DealPage({ params }: Props) {
   const deal = await dealOf((await params).id);

@@ -1,4 +1,4 @@
-import { answerNamedFile, isDealId, readId } from "@/server/door";
+import { answerNamedFile, isUuid, readId } from "@/server/door";
 import { givenPaperOf } from "@/server/papers/papers";
 import { Refusal } from "@/server/refusal";
 
@@ -8,6 +8,6 @@ export const GET = (request: Request, { params }: Context) =>
   answerNamedFile(request, async ({ store }) => {
     const id = await readId(params);
     const { paper } = await params;
-    if (!isDealId(paper)) throw new Refusal(404, "There is no such paper of this deal.");
+    if (!isUuid(paper)) throw new Refusal(404, "There is no such paper of this deal.");
     return givenPaperOf(await store(), id, paper);
   });
