@@ -5,6 +5,7 @@ import { buildApp } from "./built.mjs";
 import { browserTests, provideOffice, scratchInMemory, unitTests } from "./checks.mjs";
 import { installPackages } from "./installed.mjs";
 import { testOnOtherNodes } from "./other-nodes.mjs";
+import { providePostgres } from "./postgres.mjs";
 
 /** What draws random cases, or kills. */
 const LONG_UNIT_TESTS = [
@@ -20,6 +21,7 @@ const LONG_UNIT_TESTS = [
 installPackages();
 scratchInMemory();
 provideOffice(true);
+providePostgres();
 console.log("\n— random cases, kills and power cuts");
 unitTests(LONG_UNIT_TESTS, {
   KELLUX_TIMES: "5",

@@ -7,6 +7,7 @@ import {
   providePaperReaders,
   runProgram,
   scratchInMemory,
+  testDataOnServer,
   unitTests,
 } from "./checks.mjs";
 import { installPackages } from "./installed.mjs";
@@ -23,6 +24,8 @@ providePaperReaders();
 provideOffice(false);
 console.log("\n— unit tests, architecture, crash test");
 unitTests();
+console.log("\n— data on a PostgreSQL server");
+await testDataOnServer();
 console.log("\n— build");
 buildApp();
 console.log("\n— browser tests");

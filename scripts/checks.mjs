@@ -1,11 +1,12 @@
 // The checks that npm test and npm run test:long are made of.
 import { spawnSync } from "node:child_process";
-import { mkdtempSync, rmSync, statfsSync } from "node:fs";
+import { chmodSync, mkdtempSync, rmSync, statfsSync } from "node:fs";
 import { freemem } from "node:os";
 import { join } from "node:path";
 import { installByApt } from "./apt.mjs";
 import { provideBrowser } from "./browser.mjs";
 import { run } from "./installed.mjs";
+import { providePostgres, startPostgres } from "./postgres.mjs";
 import { programOf } from "./programs.mjs";
 
 /** Runs the program of an installed package; what fails ends the whole. */
@@ -22,6 +23,8 @@ export function scratchInMemory() {
     const { bavail, bsize } = statfsSync(place);
     if (Math.min(bavail * bsize, freemem()) < ENOUGH_MEMORY) return;
     const scratch = mkdtempSync(join(place, "kellux-check-"));
+    // A server of the tests is run as another user, who has to come to its own folder in it.
+    chmodSync(scratch, 0o711);
     process.on("exit", () => rmSync(scratch, { recursive: true, force: true }));
     for (const signal of ["SIGINT", "SIGTERM"]) process.on(signal, () => process.exit(1));
     process.env.TMPDIR = scratch;
@@ -66,6 +69,22 @@ export const unitTests = (patterns = [], env = {}) =>
     ],
     env,
   );
+
+/** What of the data is tested on a PostgreSQL server, too. */
+const ON_SERVER = [
+  "tests/data/(asides|database|deal-income|dealer|history|jobs|on-server|rates|settings|who-and-what)",
+  "tests/server/(arriving|stock)",
+];
+
+/** Tests the data on a server of the tests' own. */
+export async function testDataOnServer() {
+  if (!providePostgres()) return;
+  const { url, clear, drop } = await startPostgres();
+  process.on("exit", drop);
+  unitTests(ON_SERVER, { KELLUX_TEST_SERVER: url });
+  process.off("exit", drop);
+  await clear();
+}
 
 export function browserTests(env = {}) {
   const browser = provideBrowser();

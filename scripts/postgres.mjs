@@ -6,7 +6,7 @@ import { createServer } from "node:net";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { setTimeout as wait } from "node:timers/promises";
-import { installByApt } from "./apt.mjs";
+import { installByAptWithin } from "./apt.mjs";
 
 const DEBIAN = "/usr/lib/postgresql";
 
@@ -113,6 +113,12 @@ export async function startPostgres(settings = ["fsync=off"]) {
 
 const APT_MS = 60_000;
 
-/** Sees that it is there. */
-export const providePostgres = () =>
-  Boolean(postgresPrograms() ?? (installByApt(["postgresql"], APT_MS) && postgresPrograms()));
+/** Sees that it is there; says so loudly where it is not and cannot be, and fails where it has to be. */
+export function providePostgres() {
+  if (postgresPrograms() ?? (installByAptWithin(APT_MS, "postgresql") && postgresPrograms())) return true;
+  console.warn(
+    "\nDATA IS NOT TESTED ON A SERVER: PostgreSQL (postgresql) is not there and cannot be installed.\n",
+  );
+  if (process.env.KELLUX_NEEDS_POSTGRES) process.exit(1);
+  return false;
+}

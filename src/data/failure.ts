@@ -1,3 +1,5 @@
+import { isNativeError } from "node:util/types";
+
 /** A failure as it crosses between threads, and is logged: its words and its code. */
 export type Failure = { message: string; code?: string };
 
@@ -17,7 +19,7 @@ const SQLSTATE = /^[0-9A-Z]{5}$/;
  * @example failureOf(new Error("Failed query: select $1\nparams: Isolde Crane")) // { message: "Failed query: select $1" }
  */
 export function failureOf(error: unknown): Failure {
-  if (!(error instanceof Error)) return { message: String(error) };
+  if (!isNativeError(error)) return { message: String(error) };
   const cause = error.cause === undefined ? undefined : failureOf(error.cause);
   const { code: own } = error as NodeJS.ErrnoException;
   const said = error.message.replace(/\s*params: [\s\S]*$/, "");

@@ -34,7 +34,10 @@ const allMigrations = (): MigrationMeta[] => readMigrationFiles({ migrationsFold
 export async function migrate(database: Database, count = Number.POSITIVE_INFINITY): Promise<void> {
   const migrations = allMigrations();
   const newest = migrations.at(-1)?.folderMillis ?? 0;
-  if ((await lastMigration(database)) > newest) throw new NewerDatabase();
+  const last = await lastMigration(database);
+  if (last > newest) throw new NewerDatabase();
+  // Whoever may not make tables need not.
+  if (last === newest) return;
   const { dialect, session } = database as unknown as Migrating;
   await dialect.migrate(migrations.slice(0, count), session, { migrationsFolder: migrationsFolder() });
 }

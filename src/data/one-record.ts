@@ -1,4 +1,4 @@
-import { and, count, eq, isNull, ne } from "drizzle-orm";
+import { and, count, eq, inArray, isNull, ne } from "drizzle-orm";
 import { headingOf, type Named } from "@/exchange/deal-document";
 import { VEHICLE_COLUMNS } from "@/exchange/stock/vehicle-columns";
 import { changesStock } from "./changes-stock";
@@ -48,6 +48,8 @@ export async function correctName(
   name: string,
 ): Promise<Named | "changed" | undefined> {
   return database.transaction(async tx => {
+    // A save holds its deal first, and then what that names: in that order here, too.
+    await holdDealsOf(tx, member, [id]);
     const now = await held(tx, member, id);
     if (!now) return undefined;
     if (now.name === name) return now;
@@ -82,6 +84,7 @@ export async function makeOne(
 ): Promise<Named | undefined> {
   return database.transaction(async tx => {
     if (member === "vehicle") await changesStock(tx);
+    await holdDealsOf(tx, member, [id, otherId]);
     const [lost, kept] = [await held(tx, member, otherId), await held(tx, member, id)];
     if (!lost || !kept || id === otherId) return undefined;
     const { table } = NAMED[member];
@@ -102,11 +105,20 @@ async function held(tx: Database, member: NamedMember, id: string): Promise<Name
   return record;
 }
 
+const holdDealsOf = (tx: Database, member: NamedMember, ids: string[]) =>
+  tx
+    .select({ id: deals.id })
+    .from(deals)
+    .where(and(inArray(NAMED[member].inDeal, ids), ne(deals.status, "signed")))
+    .orderBy(deals.id)
+    .for("update");
+
 async function openDealsOf(tx: Database, member: NamedMember, id: string) {
   const rows = await tx
     .select({ id: deals.id })
     .from(deals)
     .where(and(eq(NAMED[member].inDeal, id), ne(deals.status, "signed")))
+    .orderBy(deals.id)
     .for("update");
   const records = [];
   for (const row of rows) records.push(await getDeal(tx, row.id));

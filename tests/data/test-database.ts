@@ -63,14 +63,21 @@ async function openOnServer(server: string): Promise<Open> {
   };
 }
 
-/** An empty database on a server, and how it is dropped. */
-export async function newServerDatabase(server: string): Promise<{ url: string; drop: () => Promise<void> }> {
+/**
+ * An empty database on a server, and how it is dropped.
+ *
+ * @param options of "create database"
+ */
+export async function newServerDatabase(
+  server: string,
+  options = "encoding 'UTF8'",
+): Promise<{ url: string; drop: () => Promise<void> }> {
   const name = `kellux_${randomUUID().replaceAll("-", "")}`;
   const asOwner = async (statement: string) => {
     const client = new pg.Client(`${server}/postgres`);
     await client.connect();
     await client.query(statement).finally(() => client.end());
   };
-  await asOwner(`create database ${name} template template0 encoding 'UTF8'`);
+  await asOwner(`create database ${name} template template0 ${options}`);
   return { url: `${server}/${name}`, drop: () => asOwner(`drop database ${name} with (force)`) };
 }
