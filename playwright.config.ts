@@ -4,7 +4,7 @@ import { installedBrowser } from "./scripts/browser.mjs";
 
 /** What starts, kills or fills servers of its own: npm run test:long. */
 const LONG = [
-  "**/{backups,edge,many-at-once,many-deals,server-killed,starting-and-stopping,valid-requests}.spec.ts",
+  "**/{backups,edge,many-at-once,many-deals,on-a-server,server-killed,starting-and-stopping,valid-requests}.spec.ts",
   // Requests by the thousand, of which npm test sends some hundred.
   "**/fuzz.spec.ts",
 ];

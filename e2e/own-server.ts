@@ -26,7 +26,7 @@ export type OwnServer = {
 };
 
 /** Starts a server on a data folder. It does not answer yet. */
-function spawnServer(
+export function spawnServer(
   folder: string,
   port: number,
   env: Record<string, string> = {},

@@ -16,7 +16,7 @@ export type ArrivalStep = {
 };
 
 /** Nobody is bringing deals in any more of whom nothing was heard for so long. */
-const SILENT_SECONDS = 60;
+const SILENT_SECONDS = 30;
 
 const bringing = (arrival: string) => ({ kind: "bringInDeals" as const, key: arrival });
 

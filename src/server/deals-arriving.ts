@@ -9,21 +9,31 @@ export type Progress = (step: ArrivalStep["step"], done: number, of: number | nu
 /** So often it is told at most: who looks, looks twice a second. */
 const APART_MS = 300;
 
-/**
- * Tells how far a file of deals is, to who knows its id, whichever process they ask.
- *
- * @throws Refusal where it was cancelled meanwhile, or taken to be cut off
- */
-export function tellingArrival(store: Store, arrival: string): Progress {
-  let told = { step: "", at: 0 };
-  return async (step, done, of) => {
-    const now = performance.now();
-    if (step === "showing" || (step === told.step && done !== of && now - told.at < APART_MS)) return;
-    told = { step, at: now };
-    const isWanted = await store.tellArrival(arrival, { step, done, of });
-    if (isWanted === "cancelled")
-      throw new Refusal(409, "Bringing this file in was cancelled; none of its deals was kept.");
-    if (!isWanted) throw new Refusal(409, CUT_OFF);
+/** So often it is said that somebody is at it, however long a part takes. */
+const SIGN_MS = 10_000;
+
+/** Tells how far a file of deals is, to who knows its id, whichever process they ask. */
+export type Telling = {
+  /** Throws a Refusal where it was cancelled meanwhile, or taken to be cut off. */
+  at: Progress;
+  end: () => void;
+};
+
+export function tellingArrival(store: Store, arrival: string): Telling {
+  let told: ArrivalStep & { when: number } = { step: "reading", done: 0, of: null, when: 0 };
+  const tell = () => store.tellArrival(arrival, { step: told.step, done: told.done, of: told.of });
+  const sign = setInterval(() => void tell().catch(() => {}), SIGN_MS);
+  return {
+    at: async (step, done, of) => {
+      const now = performance.now();
+      if (step === told.step && done !== of && now - told.when < APART_MS) return;
+      told = { step, done, of, when: now };
+      const isWanted = await tell();
+      if (isWanted === "cancelled")
+        throw new Refusal(409, "Bringing this file in was cancelled; none of its deals was kept.");
+      if (!isWanted) throw new Refusal(409, CUT_OFF);
+    },
+    end: () => clearInterval(sign),
   };
 }
 

@@ -57,10 +57,15 @@ export type Bringing = {
 export async function bringInDeals(
   store: Store,
   text: string,
-  { ready = withSigning, arrival = randomUUID(), at = tellingArrival(store, arrival) }: Bringing = {},
+  { ready = withSigning, arrival = randomUUID(), at: heard = () => {} }: Bringing = {},
 ): Promise<{ deals: number }> {
   if (!(await store.startArrival(arrival)))
     throw new Refusal(409, "A file is being brought in under this id already.");
+  const telling = tellingArrival(store, arrival);
+  const at: Progress = async (...step) => {
+    await heard(...step);
+    await telling.at(...step);
+  };
   try {
     // Read twice, and never all in memory: the first time it is only seen that each of them is a deal.
     let deals = 0;
@@ -88,6 +93,8 @@ export async function bringInDeals(
   } catch (error) {
     await dropArrival(store, arrival).catch(() => {});
     throw error;
+  } finally {
+    telling.end();
   }
 }
 

@@ -76,7 +76,7 @@ test("who sent a file hears how far it is and may leave it, until all of it is k
   const id = "99999999-0000-4000-8000-000000000007";
   await expect(arrivingDeals(store, id)).rejects.toThrow("No file is being brought in under this id.");
   await store.startArrival(id);
-  const at = tellingArrival(store, id);
+  const { at, end } = tellingArrival(store, id);
   await at("keeping", 50, 120);
   expect(await arrivingDeals(store, id)).toEqual({ step: "keeping", done: 50, of: 120 });
   await expect(bringInDeals(store, "{}", { arrival: id })).rejects.toThrow("under this id already");
@@ -89,6 +89,7 @@ test("who sent a file hears how far it is and may leave it, until all of it is k
   await store.completeArrival(id, 0);
   await expect(cancelArriving(store, id)).rejects.toThrow("All deals of this file are kept already.");
   await settleArrivals(store);
+  end();
 });
 
 test("a text of ends of lines alone is looked through while others are served", async () => {

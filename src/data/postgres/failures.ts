@@ -10,6 +10,10 @@ const CONNECTION =
  */
 const AWAY = /^(08...|57P0[1-5]|53300|57014|55P03|25P03)$/;
 
+/** Why, without what was asked. */
+export const whyAway = (error: unknown): string =>
+  failureOf(error instanceof Error && error.cause !== undefined ? error.cause : error).message;
+
 /** What the driver says of the same without a code. */
 const SAID =
   /Connection terminated|timeout exceeded when trying to connect|Query read timeout|Client has encountered a connection error|Cannot use a pool after calling end|Client was closed/i;

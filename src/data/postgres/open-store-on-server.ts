@@ -1,10 +1,9 @@
 import pg from "pg";
 import { DatabaseAway } from "../away";
 import type { Database } from "../database";
-import { failureOf } from "../failure";
 import type { OpenStore } from "../open-store";
 import type { Store } from "../store";
-import { isAway } from "./failures";
+import { isAway, whyAway } from "./failures";
 import { keeperOn } from "./keeper";
 import { type Listening, listen } from "./listen";
 import { databaseOver, readyServer } from "./open-server";
@@ -42,7 +41,7 @@ export function openStoreOnServer(url: string, { filled, heard = () => {} }: Ser
       isReady = undefined;
       if (!isAway(error)) throw error;
       heard(false);
-      throw new DatabaseAway(`The database server does not answer: ${failureOf(error).message}`);
+      throw new DatabaseAway(`The database server does not answer: ${whyAway(error)}.`);
     });
     return isReady;
   };

@@ -3,7 +3,7 @@ import { DatabaseAway } from "../away";
 import type { Database } from "../database";
 import { failureOf, hasMetAnother } from "../failure";
 import { isSave, type Store, WORK } from "../store";
-import { isAway } from "./failures";
+import { isAway, whyAway } from "./failures";
 
 /** A save that met another is done once more, after up to so long. */
 const MOST_TIMES = 6;
@@ -27,7 +27,7 @@ export function storeOnServer(database: Database, heard: (answers: boolean) => v
       } catch (error) {
         const failure = failureOf(error);
         heard(!isAway(error));
-        if (isAway(error)) throw new DatabaseAway(`The database server does not answer: ${failure.message}`);
+        if (isAway(error)) throw new DatabaseAway(`The database server does not answer: ${whyAway(error)}.`);
         // Without what was asked and is kept, which the driver's own would say in the log.
         throw Object.assign(new Error(failure.message), failure);
       }

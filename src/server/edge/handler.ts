@@ -69,21 +69,30 @@ function giveHeaders(response: ServerResponse, address: string, isClosing: () =>
   }) as typeof response.writeHead;
 }
 
-/** Where the database is away, what failed because of it would only say that something went wrong: it says what. */
+/**
+ * Where the database is away, what failed because of it would only say that something went wrong: it says what. Whatever
+ * stands between, such as packing, has the answer's head written first, and then what is in it.
+ */
 function sayWhereAway(response: ServerResponse): void {
-  const [write, end] = [response.write, response.end].map(each => each.bind(response)) as [Sending, Sending];
-  const hasFailed = () =>
-    (shared.kelluxStopped !== undefined || shared.kelluxAway) &&
-    response.statusCode === 500 &&
-    !response.headersSent;
-  response.write = ((...pieces: unknown[]) => hasFailed() || write(...pieces)) as typeof response.write;
-  response.end = ((...pieces: unknown[]) => {
-    if (!hasFailed()) return end(...pieces);
+  const [write, end, writeHead] = [response.write, response.end, response.writeHead].map(each =>
+    each.bind(response),
+  ) as [Sending, Sending, Sending];
+  let isReplaced = false;
+  const replace = () => {
+    isReplaced = true;
     for (const name of response.getHeaderNames()) response.removeHeader(name);
-    response.statusCode = 503;
     response.setHeader("Content-Type", "application/json");
-    return end(JSON.stringify({ error: AWAY }));
+    return writeHead(503);
+  };
+  response.writeHead = ((status: number, ...rest: unknown[]) =>
+    status === 500 && isAway() ? replace() : writeHead(status, ...rest)) as typeof response.writeHead;
+  response.write = ((...pieces: unknown[]) => isReplaced || write(...pieces)) as typeof response.write;
+  response.end = ((...pieces: unknown[]) => {
+    if (!response.headersSent && response.statusCode === 500 && isAway()) replace();
+    return isReplaced ? end(JSON.stringify({ error: AWAY })) : end(...pieces);
   }) as typeof response.end;
 }
+
+const isAway = () => shared.kelluxStopped !== undefined || shared.kelluxAway === true;
 
 type Sending = (...pieces: unknown[]) => unknown;
