@@ -48,6 +48,43 @@ test("a deal shows what somebody else has saved: when it is looked at again, and
   await expect(page.getByLabel("Customer")).toHaveValue("Maren Castellane-Wherry");
 });
 
+test("two at one deal: each is told of the other, and has what the other saves at once", async ({
+  page,
+  browser,
+}) => {
+  const deal = await newDeal(page);
+  await deal.type({ Customer: "Isolde Crane", ...VAN });
+  await deal.saved();
+  const others = (of: Page) => of.locator("[data-others]");
+  await expect(others(page)).toHaveText("");
+  // Of another browser.
+  const elsewhere = await browser.newContext();
+  const there = await elsewhere.newPage();
+  await there.goto(page.url());
+  await expect(others(page)).toHaveText("1 other has it open");
+  await expect(others(there)).toHaveText("1 other has it open");
+  const again = await elsewhere.newPage();
+  await again.goto(page.url());
+  await expect(others(there)).toHaveText("1 other has it open, and another window");
+  await expect(others(page)).toHaveText("1 other has it open");
+
+  /** Sooner than pages look by themselves. */
+  const arrives = async (from: Page, to: Page, label: string, typed: string, shown: string) => {
+    const field = to.getByLabel(label, { exact: true });
+    const seen = expect(field).toHaveValue(shown, { timeout: 4000 });
+    await from.getByLabel(label, { exact: true }).fill(typed);
+    await seen;
+  };
+  await arrives(page, there, "Price", "41234", "41,234.00");
+  await arrives(there, page, "Number of payments", "48", "48");
+  // What is being typed on one stays, and what it does not touch comes in.
+  await there.getByLabel("Yearly rate", { exact: true }).fill("5.");
+  await arrives(page, there, "Price", "42000", "42,000.00");
+  await expect(there.getByLabel("Yearly rate", { exact: true })).toHaveValue("5.");
+  await elsewhere.close();
+  await expect(others(page)).toHaveText("");
+});
+
 test("a deal says that it was deleted, brought back, signed and opened again somewhere else", async ({
   page,
 }) => {
