@@ -5,7 +5,7 @@ import pg from "pg";
 import { postgresPrograms, startPostgres } from "../scripts/postgres.mjs";
 import { isAnswering } from "./is-answering";
 import { manyDeals, type OwnServer, spawnServer } from "./own-server";
-import { askingOf, newDealAt, priced } from "./saving-pages";
+import { askingOf, type Kept, newDealAt, priced } from "./saving-pages";
 
 const IS_FULL = process.env.KELLUX_FULL === "1";
 const [KILLS, SAVES] = IS_FULL ? [20, 3000] : [2, 300];
@@ -61,6 +61,10 @@ const test = base.extend<{ both: Processes }>({
 });
 
 test.skip(!postgresPrograms(), "PostgreSQL is not there.");
+
+/** The price of a deal's first option. */
+const priceOf = ({ document }: Kept) =>
+  (document.options[0]?.inputs.structure as { price?: string } | undefined)?.price;
 
 const dealsNamed = (name: string) =>
   `select count(*)::int as deals, count(distinct c.name)::int as names from deals d join customers c on c.id = d.customer_id where c.name like '${name} %' and d.deleted_at is null`;
@@ -120,9 +124,8 @@ test(`either process is killed ${KILLS} times under ${PAGES} saving pages: nothi
 
   for (const [k, deal] of deals.entries()) {
     const { reply } = await asking.until("GET", `/api/deals/${deal.id}`);
-    const price = (reply.document.options[0]?.inputs.structure as { price: string }).price;
     // Each save is there, and is there once: as many versions as prices.
-    expect([price, reply.version, versions[k]]).toEqual([`${prices[k]}.00`, prices[k], prices[k]]);
+    expect([priceOf(reply), reply.version, versions[k]]).toEqual([`${prices[k]}.00`, prices[k], prices[k]]);
   }
   expect(prices.reduce((sum, price) => sum + price, 0)).toBeGreaterThan(PAGES * KILLS);
   // What was cut off is cleared away by whoever is left, and what had arrived is shown.
@@ -190,9 +193,7 @@ test("the server is stopped and started under load: who asks is told so, and all
   await Promise.all(pages);
   for (const [k, deal] of deals.entries()) {
     const { reply } = await asking.until("GET", `/api/deals/${deal.id}`);
-    expect([reply.version, (reply.document.options[0]?.inputs.structure as { price: string }).price]).toEqual(
-      [saved[k], `${saved[k]}.00`],
-    );
+    expect([reply.version, priceOf(reply)]).toEqual([saved[k], `${saved[k]}.00`]);
   }
   expect([...asking.statuses.keys()]).toContain(503);
   expect([...asking.statuses.keys()]).not.toContain(500);
@@ -213,14 +214,7 @@ test(`ten pages save ${SAVES} mixed changes of one deal: each that is confirmed 
   const page = async (k: number) => {
     for (let save = 1; left > 0; save++) {
       const { reply: kept } = await asking.until("GET", path);
-      const change =
-        k < 5
-          ? priced(kept, k, `${k + 1}${save}.00`)
-          : k < 7
-            ? { heading: { ...headingIn(kept.document), notes: `${k} ${save}` } }
-            : k < 9
-              ? { asides: { return: { rate: `${save % 30}.${k}` } } }
-              : { order: orderIn(kept.document) };
+      const change = changeOf(kept, k, save);
       const { status, reply } = await asking.once("PUT", path, { version: kept.version, change });
       // Somebody else has saved the same part meanwhile.
       if (status === 409) continue;
@@ -246,6 +240,13 @@ test(`ten pages save ${SAVES} mixed changes of one deal: each that is confirmed 
     expect([number, reply.document]).toEqual([number, documents.get(Number(version))]);
   }
 });
+
+/** What a page changes: an option of its own, the notes, what is assumed, or the order. */
+function changeOf(kept: Kept, k: number, save: number): object {
+  if (k < 5) return priced(kept, k, `${k + 1}${save}.00`);
+  if (k < 7) return { heading: { ...headingIn(kept.document), notes: `${k} ${save}` } };
+  return k < 9 ? { asides: { return: { rate: `${save % 30}.${k}` } } } : { order: orderIn(kept.document) };
+}
 
 type Document = Record<string, unknown> & { options: { id: string }[]; chosen?: string };
 

@@ -1,6 +1,7 @@
 // Fills a data folder with made-up deals, to see how the register fares with very many.
 import { sql } from "drizzle-orm";
 import { CORE_VERSION } from "@/core";
+import type { Database } from "@/data/database";
 import { openDatabase } from "@/data/embedded/open-folder";
 import type { LoanFile } from "@/exchange/kinds/loan";
 import { searchText } from "@/exchange/text";
@@ -41,6 +42,12 @@ const texts = (list: readonly string[]) =>
 /** Fills a folder with so many deals, made in the database by a few statements; their figures are the core's own. */
 export async function fillWithDeals(folder: string, count: number): Promise<void> {
   const { database, close } = await openDatabase(folder);
+  await fillDatabase(database, count);
+  await close();
+}
+
+/** The same for a database, such as one of a server. */
+export async function fillDatabase(database: Database, count: number): Promise<void> {
   const made = Array.from({ length: PRICES }, (_, k) => ({ inputs: inputsOf(k), ...figuresOf(inputsOf(k)) }));
   const minor = (list: (number | null)[]) => sql`${`{${list.join(",")}}`}::bigint[]`;
   const [payments, amounts] = [made.map(each => each.payment), made.map(each => each.amountFinanced)];
@@ -69,5 +76,4 @@ export async function fillWithDeals(folder: string, count: number): Promise<void
     await tx.execute(sql`update register_lines set customer_key = replace(customer_key, 'zoë', ${searchText("zoë")}),
       heading_text = replace(heading_text, 'zoë', ${searchText("zoë")}) where customer like 'Zoë%'`);
   });
-  await close();
 }

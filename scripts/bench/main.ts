@@ -16,9 +16,11 @@ import { benchFiles } from "./files";
 import { benchHeaviest } from "./heaviest";
 import { benchHistory } from "./history";
 import { benchHorizon } from "./horizon";
+import { benchManyOfficers } from "./many-officers";
 import { benchMaps } from "./map";
 import { benchMatch } from "./match";
 import { benchMoves } from "./moves";
+import { benchOneOfficer } from "./one-officer";
 import { benchOthersWait } from "./others-wait";
 import { benchPapers } from "./papers";
 import { benchPrograms } from "./programs";
@@ -58,6 +60,7 @@ export async function measure({ here, against, empty }: Measured): Promise<void>
   benchFiles(trees);
   await benchScreen(trees, empty);
   await benchManyDeals(here.folder);
+  await benchManyOfficers(here.folder, FIRST_PORT);
 }
 
 async function benchScreen(trees: { name: string; folder: string }[], empty: string): Promise<void> {
@@ -73,6 +76,7 @@ async function benchScreen(trees: { name: string; folder: string }[], empty: str
       sayScript(trees[k]?.name ?? "", await dealScript(browser, address), nothing);
     sayScript(" of a lease", await leaseScript(browser, desks[0] as string), nothing, 80);
     sayScript(" of eight options", await optionsScript(browser, desks[0] as string), nothing, 80);
+    await benchOneOfficer(desks.map((address, k) => ({ address, name: trees[k]?.name ?? "" })));
     const costs = await keyPressCosts(browser, desks);
     for (const [k, list] of costs.entries()) sayKeyPress(trees[k]?.name ?? "", list);
     sayKeyPress(" and a full structure", await fullStructureCosts(browser, desks[0] as string));

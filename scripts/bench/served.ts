@@ -11,6 +11,13 @@ export type Served = { address: string; stop: () => void };
 export const serveTree = (folder: string, port: number, deals?: number): Promise<Served> =>
   served(folder, ["e2e/server.mjs"], port, deals === undefined ? {} : { MANY_DEALS: String(deals) });
 
+/** Serves this tree's data from a database of a PostgreSQL server, with an empty folder for copies. */
+export const serveOnServer = (url: string, folder: string, port: number): Promise<Served> =>
+  served(process.cwd(), ["scripts/serving.mjs"], port, {
+    KELLUX_DATABASE_URL: url,
+    KELLUX_DATA_DIR: folder,
+  });
+
 /** Serves the built empty page. */
 export const serveEmpty = (folder: string, port: number): Promise<Served> => {
   const next = `${process.cwd()}/node_modules/next/dist/bin/next`;

@@ -60,8 +60,9 @@ function startWork(store: Store): void {
   settle();
   setInterval(settle, LEFT_MS).unref();
   hear(({ changes = [] }) => {
-    if (changes.some(({ of }) => of === "jobs")) settle();
-    if (changes.some(({ of }) => of === "everything")) void begin().catch(sayUnlessAway);
+    const isOther = changes.some(({ of }) => of === "everything");
+    if (isOther || changes.some(({ of }) => of === "jobs")) settle();
+    if (isOther) void begin().catch(sayUnlessAway);
   });
   void untilThere(begin);
 }

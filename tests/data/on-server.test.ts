@@ -5,7 +5,7 @@ import { isDatabaseAway } from "@/data/away";
 import { knownMigrations } from "@/data/migrate";
 import { readyServer } from "@/data/postgres/open-server";
 import { type OnServer, openStoreOnServer } from "@/data/postgres/open-store-on-server";
-import { headingOf, nameOf } from "@/exchange/deal-document";
+import { headingOf, type Named, nameOf } from "@/exchange/deal-document";
 import { showArrivals } from "@/server/arrivals";
 import { oneAtATime } from "@/server/jobs/one-at-a-time";
 import { named } from "../named";
@@ -162,20 +162,24 @@ onServer("several processes on one database", () => {
         { ...numberedDeal(2), customer },
       ]),
     );
+    const begin = async (own: OnServer["store"], customer: Named) => {
+      await own.insertDeals([{ ...numberedDeal(3), customer }]);
+    };
+    const give = async (own: OnServer["store"], customer: Named, id: string) => {
+      const kept = await own.getDeal(id);
+      const heading = kept && { ...headingOf(kept.document), customer };
+      if (heading) await own.updateDeal(id, kept.version, { heading });
+    };
+    const correct = async (own: OnServer["store"], { id, name }: Named) => {
+      const now = await own.recordOf("customer", id, null);
+      if (now) await own.correctName("customer", id, now.name, `${name}'`);
+    };
     const work = async (own: OnServer["store"], k: number) => {
       for (let round = 0; round < 12; round++) {
         const customer = customers[(k + round) % 3] ?? named("-");
         const id = ids[(k * 5 + round) % ids.length] ?? "";
-        if (k % 3 === 0) await own.insertDeals([{ ...numberedDeal(3), customer }]);
-        else if (k % 3 === 1) {
-          const kept = await own.getDeal(id);
-          if (kept)
-            await own.updateDeal(id, kept.version, { heading: { ...headingOf(kept.document), customer } });
-        } else {
-          const now = await own.recordOf("customer", customer.id, null);
-          if (now)
-            await own.correctName("customer", customer.id, now.name, `${customer.name} of ${k} ${round}`);
-        }
+        const way = [begin, give, correct][k % 3];
+        await way?.(own, customer, id);
       }
     };
     await Promise.all(Array.from({ length: 6 }, (_, k) => work(both[k % 2]?.store ?? store, k)));

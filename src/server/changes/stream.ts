@@ -32,8 +32,12 @@ const streams = () => {
  */
 export function changesStream(followed: Followed): ReadableStream<Uint8Array> {
   let end = () => {};
-  return new ReadableStream({
-    start: controller => {
+  let hasBegun = false;
+  const source: UnderlyingDefaultSource<Uint8Array> = {
+    // Begun as somebody reads it: a page of which only the head is asked for is on no screen.
+    pull: controller => {
+      if (hasBegun) return;
+      hasBegun = true;
       const encoder = new TextEncoder();
       const send = (event: string, data: unknown) =>
         controller.enqueue(encoder.encode(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`));
@@ -59,7 +63,8 @@ export function changesStream(followed: Followed): ReadableStream<Uint8Array> {
       streams().add(close);
     },
     cancel: () => end(),
-  });
+  };
+  return new ReadableStream(source, { highWaterMark: 0 });
 }
 
 /** The versions that what is followed has come to, each once. */
