@@ -2,6 +2,7 @@ import { newId } from "@/exchange/deal-document/new-id";
 import type { Others } from "@/server/changes/stream";
 import type { Told } from "./look-again";
 import { othersInWords } from "./others-in-words";
+import { OTHERS_SAVED } from "./others-saved";
 
 /** A browser holds few connections to one server, and each page that hears takes one for itself. */
 const MOST_HEARING = 3;
@@ -46,6 +47,7 @@ export function hearChanges(
       waiting = undefined;
       last = performance.now();
       void tell(latest);
+      window.dispatchEvent(new CustomEvent(OTHERS_SAVED, { detail: latest.version ?? null }));
     }, pause);
   };
   const open = () => {

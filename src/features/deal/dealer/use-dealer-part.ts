@@ -6,6 +6,8 @@ import { DEALER_CHANGED } from "@/features/dealer-side/dealer-changed";
 import { holdsSide } from "@/features/dealer-side/keep-side";
 import { type Autosave, createAutosave, type Parts, type SaveStatus } from "@/features/saving/autosave";
 import { browserStorage, openPage, openPages, pageName } from "@/features/saving/browser-pages";
+import { onOthersSaved } from "@/features/saving/others-saved";
+import type { OthersSaves } from "@/features/saving/others-saves";
 import type { DealerReply } from "@/server/contract";
 
 type Merging = typeof import("@/exchange/deal-document/merge-figures");
@@ -48,6 +50,19 @@ export function useDealerPart(dealId: string) {
     window.addEventListener(DEALER_CHANGED, changed);
     return () => window.removeEventListener(DEALER_CHANGED, changed);
   }, []);
+
+  useEffect(
+    () =>
+      onOthersSaved(version => {
+        const ask = async (from: number): Promise<OthersSaves<Dealer>> => {
+          const now = await dealerApi.open(dealId);
+          if (now.kind !== "done") return { kind: "away" };
+          return now.value.version === from ? { kind: "same" } : { kind: "saved", theirs: now.value };
+        };
+        void autosave.current?.learn(ask, version);
+      }),
+    [dealId],
+  );
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: a round more loads it anew
   useEffect(() => {
