@@ -1,10 +1,11 @@
 // Two processes on one PostgreSQL server: killed, cut off from it, and at one deal. With KELLUX_FULL=1 at full count.
+import { readFileSync } from "node:fs";
 import { setTimeout as wait } from "node:timers/promises";
 import { test as base, expect } from "@playwright/test";
 import pg from "pg";
 import { postgresPrograms, startPostgres } from "../scripts/postgres.mjs";
 import { isAnswering } from "./is-answering";
-import { manyDeals, type OwnServer, spawnServer } from "./own-server";
+import { customersAt, manyDeals, type OwnServer, runToItsEnd, spawnServer } from "./own-server";
 import { askingOf, type Kept, newDealAt, priced } from "./saving-pages";
 
 const IS_FULL = process.env.KELLUX_FULL === "1";
@@ -239,6 +240,56 @@ test(`ten pages save ${SAVES} mixed changes of one deal: each that is confirmed 
     const { reply } = await asking.until("GET", `${path}/history/${number}`);
     expect([number, reply.document]).toEqual([number, documents.get(Number(version))]);
   }
+});
+
+test("everything is moved to a server, backed up there, restored over what others have saved, and moved back", async ({
+  both,
+}, info) => {
+  const asking = askingOf(both.addresses);
+  const url = both.server.url;
+  await both.query("create database moved template template0 encoding 'UTF8'");
+  const [from, back] = [info.outputPath("from"), info.outputPath("back")];
+  const backup = info.outputPath("backup.ndjson.gz");
+  // A folder with the demo, of a process of its own.
+  const desk = spawnServer(from, 4379, { KELLUX_DEMO: "1" });
+  await expect.poll(() => isAnswering(desk.address), { timeout: 60_000 }).toBe(true);
+  const customers = await customersAt(desk.address);
+  const inUse = await runToItsEnd(["scripts/move.mjs", `${url}/moved`], from);
+  expect([inUse.code, inUse.err]).toEqual([1, expect.stringContaining("is in use by another Kellux")]);
+  desk.process.kill("SIGTERM");
+  await desk.ended;
+  const moved = await runToItsEnd(["scripts/move.mjs", `${url}/moved`], from);
+  expect([moved.code, moved.out]).toEqual([
+    0,
+    expect.stringMatching(/32 deals, \d+ rows carried from .* read again row by row and the same/),
+  ]);
+  const onServer = { KELLUX_DATABASE_URL: `${url}/moved` };
+  const backedUp = await runToItsEnd(["scripts/backup.mjs", backup], from, onServer);
+  expect([backedUp.code, backedUp.out]).toEqual([0, expect.stringContaining("32 deals")]);
+  const full = await runToItsEnd(["scripts/restore.mjs", backup], from, onServer);
+  expect([full.code, full.err]).toEqual([1, expect.stringContaining("is not empty; it was left as it is")]);
+
+  // By the door of one process, over what has been saved by the other.
+  await newDealAt(asking, "Saved Before");
+  const restored = await fetch(`${both.addresses[0]}/api/backups/restore`, {
+    method: "POST",
+    headers: { "Content-Type": "application/gzip" },
+    body: readFileSync(backup),
+  });
+  expect([restored.status, await restored.json()]).toEqual([200, expect.objectContaining({ deals: 32 })]);
+  for (const address of both.addresses) expect(await customersAt(address)).toEqual(customers);
+  // What was there before is in a copy.
+  expect((await (await fetch(`${both.addresses[0]}/api/health`)).json()).newestBackup).not.toBeNull();
+  const deal = await newDealAt(asking, "Saved After");
+  expect(deal.version).toBe(1);
+
+  const gone = await runToItsEnd(["scripts/move.mjs", back], from, onServer);
+  expect([gone.code, gone.out]).toEqual([0, expect.stringContaining("row by row and the same")]);
+  const again = spawnServer(back, 4379);
+  await expect.poll(() => isAnswering(again.address), { timeout: 60_000 }).toBe(true);
+  expect(await customersAt(again.address)).toEqual(customers);
+  again.process.kill("SIGKILL");
+  await again.ended;
 });
 
 /** What a page changes: an option of its own, the notes, what is assumed, or the order. */

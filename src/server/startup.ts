@@ -8,7 +8,7 @@ import { hear } from "./changes/hub";
 import { hearOfPages } from "./changes/open-pages";
 import { endStreams } from "./changes/stream";
 import { dataFolder } from "./data-folder";
-import { dataPlace } from "./data-place";
+import { databaseUrl, dataPlace } from "./data-place";
 import { startFigures } from "./figures";
 import { keepLateSignings } from "./late-signings";
 import { startRemovingPapers } from "./old-papers";
@@ -47,7 +47,7 @@ export async function start(): Promise<void> {
 }
 
 const AGAIN_MS = 2000;
-/** What another process has left, because it was killed, is looked for so often. */
+/** What another process has left, because it was killed, is looked for so often; alone with a folder there is none. */
 const LEFT_MS = 30_000;
 
 /** What is done by itself with what is kept: at the start, after it has become another, and what other processes leave. */
@@ -58,7 +58,7 @@ function startWork(store: Store): void {
     await keepLateSignings(store);
   };
   settle();
-  setInterval(settle, LEFT_MS).unref();
+  setInterval(settle, databaseUrl() ? LEFT_MS : HOUR_MS).unref();
   hear(({ changes = [] }) => {
     const isOther = changes.some(({ of }) => of === "everything");
     if (isOther || changes.some(({ of }) => of === "jobs")) settle();

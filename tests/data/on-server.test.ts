@@ -1,4 +1,7 @@
 // What is only so where the data is on a PostgreSQL server: whom it is refused to, and what several processes do at once.
+import { mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
 import { setTimeout as wait } from "node:timers/promises";
 import pg from "pg";
 import { isDatabaseAway } from "@/data/away";
@@ -7,6 +10,7 @@ import { readyServer } from "@/data/postgres/open-server";
 import { type OnServer, openStoreOnServer } from "@/data/postgres/open-store-on-server";
 import { headingOf, type Named, nameOf } from "@/exchange/deal-document";
 import { showArrivals } from "@/server/arrivals";
+import { listCopies, startDailyCopies } from "@/server/backups";
 import { oneAtATime } from "@/server/jobs/one-at-a-time";
 import { named } from "../named";
 import { numberedDeal } from "./numbered-deal";
@@ -326,6 +330,20 @@ onServer("several processes on one database", () => {
     undone.splice(undone.indexOf(one.close), 1);
     await one.close();
     expect(await other.isKeeper()).toBe(true);
+  });
+
+  test("make the copy of the day once, whichever of them keeps the copies", async () => {
+    const both = await two();
+    await both[0].store.insertDeals([numberedDeal(1)]);
+    const scratch = mkdtempSync(join(tmpdir(), "kellux-copies-"));
+    undone.push(async () => rmSync(scratch, { recursive: true }));
+    const folders = both.map((_, k) => join(scratch, `${k}`));
+    for (const [k, { store, snapshot, isKeeper }] of both.entries())
+      startDailyCopies({ store, snapshot }, folders[k] ?? "", isKeeper, 0);
+    const copies = () => folders.flatMap(folder => listCopies(folder));
+    for (let waits = 0; waits < 200 && copies().length === 0; waits++) await wait(25);
+    await wait(300);
+    expect(copies()).toHaveLength(1);
   });
 
   test("are read as they were at one moment while they go on saving", async () => {

@@ -1,6 +1,8 @@
 import { newId } from "@/exchange/deal-document/new-id";
 import type { Others } from "@/server/changes/stream";
+import { browserStorage } from "./browser-pages";
 import type { Told } from "./look-again";
+import { oneOfFew } from "./one-of-few";
 import { othersInWords } from "./others-in-words";
 import { OTHERS_SAVED } from "./others-saved";
 
@@ -10,7 +12,7 @@ const MOST_HEARING = 3;
 const AGAIN_MS = 2000;
 /** What is told in quick succession is looked at once; lists, which all that is saved changes, seldom. */
 const APART_MS = 200;
-const LISTS_APART_MS = 2000;
+const LISTS_APART_MS = 5000;
 
 const BROWSER = "kellux.browser";
 
@@ -27,93 +29,84 @@ export function hearChanges(
   tell: (told: Told) => Promise<void>,
   sayOthers: (others: string) => void,
 ): () => void {
-  const page = newId();
-  let source: EventSource | undefined;
-  let letGo = () => {};
-  let again: ReturnType<typeof setTimeout> | undefined;
-  let waiting: ReturnType<typeof setTimeout> | undefined;
-  let isOver = false;
-  let latest: Told = {};
-  let last = 0;
+  const address = `/api/changes?${followed}&page=${newId()}&browser=${ownBrowser()}`;
+  const tellSoon = sparing(tell, followed.startsWith("deal") ? APART_MS : LISTS_APART_MS);
+  /** Ends the hearing that is under way; undefined where there is none. */
+  let end: (() => void) | undefined;
 
-  const changed = (told: Told) => {
+  const begin = () => {
+    let isOver = false;
+    let again: ReturnType<typeof setTimeout> | undefined;
+    let source: EventSource | undefined;
+    let letGo = () => {};
+    const open = () => {
+      const opened = new EventSource(address);
+      source = opened;
+      let wasOpen = false;
+      opened.addEventListener("open", () => {
+        // What was saved while it was away was not heard.
+        if (wasOpen) tellSoon({});
+        wasOpen = true;
+      });
+      opened.addEventListener("changed", ({ data }) => tellSoon(JSON.parse(data) as Told));
+      opened.addEventListener("others", ({ data }) => sayOthers(othersInWords(JSON.parse(data) as Others)));
+      opened.addEventListener("error", () => {
+        // Who is there now is told anew.
+        sayOthers("");
+        if (opened.readyState === EventSource.CLOSED) again = setTimeout(open, AGAIN_MS);
+      });
+    };
+    void oneOfFew("kellux-hears", MOST_HEARING).then(given => {
+      if (isOver) given?.();
+      else if (given) {
+        letGo = given;
+        open();
+      }
+    });
+    return () => {
+      isOver = true;
+      clearTimeout(again);
+      source?.close();
+      sayOthers("");
+      letGo();
+    };
+  };
+  const follow = () => {
+    const isSeen = document.visibilityState === "visible";
+    if (!isSeen) end?.();
+    end = isSeen ? (end ?? begin()) : undefined;
+  };
+  document.addEventListener("visibilitychange", follow);
+  follow();
+  return () => {
+    document.removeEventListener("visibilitychange", follow);
+    end?.();
+  };
+}
+
+/** Tells what comes at once where nothing came for a while; else the last of what comes, after that while. */
+function sparing(tell: (told: Told) => Promise<void>, apart: number): (told: Told) => void {
+  let latest: Told = {};
+  let last = Number.NEGATIVE_INFINITY;
+  let waiting: ReturnType<typeof setTimeout> | undefined;
+  return told => {
     latest = told;
     if (waiting) return;
-    const pause = Math.max(
-      0,
-      last + (followed.startsWith("deal") ? APART_MS : LISTS_APART_MS) - performance.now(),
-    );
-    waiting = setTimeout(() => {
+    const go = () => {
       waiting = undefined;
       last = performance.now();
       void tell(latest);
       window.dispatchEvent(new CustomEvent(OTHERS_SAVED, { detail: latest.version ?? null }));
-    }, pause);
-  };
-  const open = () => {
-    if (isOver || source || document.visibilityState !== "visible") return;
-    const opened = new EventSource(`/api/changes?${followed}&page=${page}&browser=${ownBrowser()}`);
-    source = opened;
-    let wasOpen = false;
-    opened.addEventListener("open", () => {
-      // What was saved while it was away was not heard.
-      if (wasOpen) changed({});
-      wasOpen = true;
-    });
-    opened.addEventListener("changed", ({ data }) => changed(JSON.parse(data) as Told));
-    opened.addEventListener("others", ({ data }) => sayOthers(othersInWords(JSON.parse(data) as Others)));
-    opened.addEventListener("error", () => {
-      if (opened.readyState !== EventSource.CLOSED) return;
-      close();
-      again = setTimeout(open, AGAIN_MS);
-    });
-  };
-  const close = () => {
-    clearTimeout(again);
-    source?.close();
-    source = undefined;
-    // Who is there now is told anew.
-    sayOthers("");
-  };
-  const follow = () => (document.visibilityState === "visible" ? open() : close());
-  void oneOfFew().then(given => {
-    if (isOver || !given) return given?.();
-    letGo = given;
-    document.addEventListener("visibilitychange", follow);
-    open();
-  });
-  return () => {
-    isOver = true;
-    close();
-    clearTimeout(waiting);
-    document.removeEventListener("visibilitychange", follow);
-    letGo();
+    };
+    waiting = setTimeout(go, Math.max(0, last + apart - performance.now()));
   };
 }
-
-/** Waits until this is one of the few pages of the browser that hear; what is given back lets others be. */
-async function oneOfFew(): Promise<(() => void) | undefined> {
-  // Where a browser has no locks, nobody counts.
-  if (!navigator.locks) return () => {};
-  for (let place = 0; place < MOST_HEARING; place++) {
-    const given = await lockIfFree(`kellux-hears.${place}`);
-    if (given) return given;
-  }
-  return undefined;
-}
-
-const lockIfFree = (name: string): Promise<(() => void) | undefined> =>
-  new Promise(resolve => {
-    void navigator.locks.request(name, { ifAvailable: true }, lock =>
-      lock ? new Promise<void>(letGo => resolve(() => letGo())) : resolve(undefined),
-    );
-  });
 
 /** What this browser is known by, to tell its own pages from others'. */
 function ownBrowser(): string {
-  const known = localStorage.getItem(BROWSER);
+  const known = browserStorage.getItem(BROWSER);
   if (known) return known;
   const id = newId();
-  localStorage.setItem(BROWSER, id);
+  browserStorage.setItem(BROWSER, id);
   return id;
 }
