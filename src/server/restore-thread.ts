@@ -7,10 +7,10 @@ import { openFiles } from "@/data/embedded/open-folder";
 import { restoreBeside } from "@/data/embedded/restore";
 import { carryToServer } from "@/data/postgres/carry-to-server";
 import { DataRefused } from "@/data/refused";
+import { yieldToOthers } from "@/data/yield-to-others";
 import { BackupRefused } from "@/exchange/backup";
 import { lookAtKept } from "./kept-rows";
 import type { Restored, RestoreSays, ToRestore } from "./restore-messages";
-import { yieldToOthers } from "./threads/yield-to-others";
 
 const say = (said: RestoreSays) => parentPort?.postMessage(said);
 

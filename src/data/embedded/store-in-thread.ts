@@ -22,6 +22,8 @@ export type Opening = {
   stopped?: (why: string) => void;
   /** Where in the folder a restored database is, which this process opens beside the present one. */
   restoredAt?: string;
+  /** Whether all others come before what is asked of it, as of a copy that is read at length. */
+  isPatient?: boolean;
   patience?: Patience;
   /** Begins the thread of the database. */
   start?: () => Worker;
@@ -62,11 +64,22 @@ type Waiting = {
  * @throws FolderRefused where the folder cannot be used; FolderInUse where another process has it open
  */
 export async function openStoreInThread(folder: string, opening: Opening = {}): Promise<OpenFolder> {
-  const { stopped = () => {}, restoredAt, patience = PATIENCE, start = startThread } = opening;
+  const {
+    stopped = () => {},
+    restoredAt,
+    isPatient = false,
+    patience = PATIENCE,
+    start = startThread,
+  } = opening;
   const thread = start();
   const ended = new Promise<void>(resolve => thread.once("exit", () => resolve()));
   const trace = newTrace();
-  thread.postMessage({ open: folder, ...(restoredAt && { restoredAt }), trace } satisfies ToThread);
+  thread.postMessage({
+    open: folder,
+    ...(restoredAt && { restoredAt }),
+    isPatient,
+    trace,
+  } satisfies ToThread);
   await opened(thread, folder, patience.opening);
 
   const waiting = new Map<number, Waiting>();
@@ -143,7 +156,7 @@ export async function openStoreInThread(folder: string, opening: Opening = {}): 
       const drop = () => rm(path, { recursive: true, force: true });
       try {
         await copyTo(path);
-        const copy = await openStoreInThread(folder, { restoredAt: place, patience, start });
+        const copy = await openStoreInThread(folder, { restoredAt: place, isPatient: true, patience, start });
         return { store: copy.store, end: () => copy.close().finally(drop) };
       } catch (error) {
         await drop();

@@ -3,7 +3,12 @@ import type { FolderStore } from "./store-here";
 
 /** What the serving thread asks the thread of the database: first which folder to open. */
 export type ToThread =
-  | { open: string /** Where in it a restored database is. */; restoredAt?: string; trace: Trace }
+  | {
+      open: string /** Where in it a restored database is. */;
+      restoredAt?: string /** Whether it comes after others. */;
+      isPatient?: boolean;
+      trace: Trace;
+    }
   | { id: number; name: keyof FolderStore; args: unknown[] }
   /** Where its files are to be copied to. */
   | { id: number; copyTo: string }

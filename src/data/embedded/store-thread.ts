@@ -2,6 +2,7 @@
 import { parentPort } from "node:worker_threads";
 import { failureOf } from "../failure";
 import { FolderInUse, FolderRefused } from "../folder/refused";
+import { yieldToOthers } from "../yield-to-others";
 import { openDatabase, openRestored } from "./open-folder";
 import { leaveTrace } from "./sign-of-life";
 import { type FolderStore, storeOf } from "./store-here";
@@ -11,7 +12,8 @@ type Opening = Extract<ToThread, { open: string }>;
 
 const say = (message: FromThread) => parentPort?.postMessage(message);
 
-async function serve({ open, restoredAt, trace }: Opening): Promise<void> {
+async function serve({ open, restoredAt, isPatient, trace }: Opening): Promise<void> {
+  if (isPatient) yieldToOthers();
   // Said as it happens: after such an error the database keeps this thread busy for ever.
   const broken = (why: string) => say({ broken: why });
   const step = leaveTrace(trace);

@@ -2,7 +2,7 @@
 import { parentPort } from "node:worker_threads";
 import type { IncomeFrom } from "@/data/deal-income";
 import type { FiguresFrom } from "@/data/register-figures";
-import { yieldToOthers } from "../threads/yield-to-others";
+import { yieldToOthers } from "@/data/yield-to-others";
 import { figuresFrom } from "./figures-of";
 import { incomeFrom } from "./income-of";
 

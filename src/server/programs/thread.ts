@@ -1,6 +1,6 @@
 // A thread that holds lenders' programs against deals, and reads files of them, so that the one that serves everyone does not.
 import { parentPort } from "node:worker_threads";
-import { yieldToOthers } from "../threads/yield-to-others";
+import { yieldToOthers } from "@/data/yield-to-others";
 import { answerOf } from "./answer";
 import type { ProgramsQuestion } from "./questions";
 
