@@ -41,9 +41,14 @@ export async function start(): Promise<void> {
     setInterval(warn, HOUR_MS).unref();
     startWork(store);
   } catch (error) {
-    console.error(error instanceof DataRefused ? error.message : error);
-    process.exit(1);
+    end(error);
   }
+}
+
+/** Ends the process where what holds the data is not fit for it. */
+function end(error: unknown): never {
+  console.error(error instanceof DataRefused ? error.message : error);
+  process.exit(1);
 }
 
 const AGAIN_MS = 2000;
@@ -73,6 +78,7 @@ async function untilThere(work: () => Promise<void>): Promise<void> {
     try {
       return await work();
     } catch (error) {
+      if (error instanceof DataRefused) return end(error);
       if (!isDatabaseAway(error)) return console.error(error);
     }
     await wait(AGAIN_MS, undefined, { ref: false });

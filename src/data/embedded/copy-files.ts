@@ -1,4 +1,13 @@
-import { constants, copyFileSync, existsSync, mkdirSync, readdirSync, rmSync, statSync } from "node:fs";
+import {
+  constants,
+  copyFileSync,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  rmSync,
+  statfsSync,
+  statSync,
+} from "node:fs";
 import { copyFile, mkdir } from "node:fs/promises";
 import { dirname, join } from "node:path";
 
@@ -14,6 +23,7 @@ type States = Map<string, string>;
  */
 export async function copyFiles(from: string, to: string, flush: () => Promise<void>): Promise<void> {
   rmSync(to, { recursive: true, force: true });
+  refuseWithoutRoom(from, dirname(to));
   const copied: States = new Map();
   for (const [path, state] of statesOf(from)) {
     copied.set(path, state);
@@ -25,6 +35,19 @@ export async function copyFiles(from: string, to: string, flush: () => Promise<v
   }
   await flush();
   copyChanged(from, to, copied);
+}
+
+/** What is left for the database itself, whose log has to be written meanwhile. */
+const SPARE_BYTES = 200_000_000;
+
+/** A copy that filled the disk would stop the database that it is of. */
+function refuseWithoutRoom(from: string, to: string): void {
+  const size = [...statesOf(from).values()].reduce((sum, state) => sum + Number(state.split(" ")[1]), 0);
+  const { bavail, bsize } = statfsSync(to);
+  if (bavail * bsize < size + SPARE_BYTES)
+    throw Object.assign(new Error("There is no room for a copy of the data, which a backup is made of."), {
+      code: "ENOSPC",
+    });
 }
 
 function copyChanged(from: string, to: string, copied: States): void {

@@ -7,6 +7,7 @@ const LOCK_MS = 10_000;
 /** A connection that breaks without a word is seen by then. */
 const ANSWER_MS = STATEMENT_MS + 5000;
 const IDLE_TRANSACTION_MS = 60_000;
+const LIFETIME_SECONDS = 300;
 
 /** How many connections a process holds at most, unless it is said. */
 const CONNECTIONS = 10;
@@ -29,6 +30,8 @@ export function openPool(url: string): pg.Pool {
     query_timeout: ANSWER_MS,
     lock_timeout: LOCK_MS,
     idle_in_transaction_session_timeout: IDLE_TRANSACTION_MS,
+    // One that broke without a word is of no use for longer; and after another server has taken over, none stays with the old.
+    maxLifetimeSeconds: LIFETIME_SECONDS,
   });
   // One that breaks while nobody uses it is dropped; whoever asks next has another.
   pool.on("error", () => {});
