@@ -1,129 +1,16 @@
-// What is only so where the data is on a PostgreSQL server: whom it is refused to, and what several processes do at once.
+// What several processes do at once where the data is on a PostgreSQL server.
 import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { setTimeout as wait } from "node:timers/promises";
-import pg from "pg";
-import { isDatabaseAway } from "@/data/away";
-import { knownMigrations } from "@/data/migrate";
-import { readyServer } from "@/data/postgres/open-server";
-import { type OnServer, openStoreOnServer } from "@/data/postgres/open-store-on-server";
+import type { OnServer } from "@/data/postgres/open-store-on-server";
 import { headingOf, type Named, nameOf } from "@/exchange/deal-document";
 import { showArrivals } from "@/server/arrivals";
 import { listCopies, startDailyCopies } from "@/server/backups";
 import { oneAtATime } from "@/server/jobs/one-at-a-time";
 import { named } from "../named";
 import { numberedDeal } from "./numbered-deal";
-import { newServerDatabase, TEST_SERVER } from "./test-database";
-
-const SERVER = TEST_SERVER ?? "";
-const onServer = TEST_SERVER ? describe : describe.skip;
-
-const undone: (() => Promise<unknown>)[] = [];
-afterEach(async () => {
-  for (const undo of undone.splice(0).reverse()) await undo();
-});
-
-async function emptyDatabase(options?: string): Promise<string> {
-  const { url, drop } = await newServerDatabase(SERVER, options);
-  undone.push(drop);
-  return url;
-}
-
-function open(url: string): OnServer {
-  const server = openStoreOnServer(url);
-  undone.push(server.close);
-  return server;
-}
-
-/** Two processes on one database. */
-async function two(): Promise<[OnServer, OnServer]> {
-  const url = await emptyDatabase();
-  return [open(url), open(url)];
-}
-
-async function run(url: string, ...statements: string[]): Promise<Record<string, unknown>[]> {
-  const client = new pg.Client(url);
-  await client.connect();
-  const rows: Record<string, unknown>[] = [];
-  for (const statement of statements) rows.push(...(await client.query(statement)).rows);
-  await client.end();
-  return rows;
-}
-
-/** The address of a database for a user who may only connect to it. */
-async function asGuest(url: string): Promise<string> {
-  const name = `guest_${Math.random().toString(36).slice(2)}`;
-  await run(`${SERVER}/postgres`, `create role ${name} login`);
-  undone.unshift(() => run(`${SERVER}/postgres`, `drop role ${name}`));
-  return url.replace("//kellux@", `//${name}@`);
-}
-
-onServer("a database of a server", () => {
-  test("is refused with a sentence where it cannot hold what is kept", async () => {
-    const refused = (url: string) => expect(readyServer(url)).rejects;
-    await refused("mysql://kellux@localhost/kellux").toThrow(
-      /KELLUX_DATABASE_URL must be an address such as/,
-    );
-    await refused(`${SERVER}/not_there`).toThrow(
-      /^There is no database not_there at [^ ]+\. Make it: createdb/,
-    );
-    await refused(await emptyDatabase("encoding 'LATIN1' locale 'C'")).toThrow(
-      /keeps text in LATIN1; make one/,
-    );
-
-    const url = await emptyDatabase();
-    const guest = await asGuest(url);
-    await refused(guest).toThrow(/may not add the extension pg_trgm .* create extension pg_trgm;/);
-    await run(url, "create extension pg_trgm");
-    await refused(guest).toThrow(/may not make tables there\. .* grant create on schema public/);
-    await readyServer(url);
-    // What the first start has made may be another user's.
-    await run(
-      url,
-      "grant usage on schema drizzle to public",
-      "grant select on all tables in schema drizzle to public",
-    );
-    await refused(guest).toThrow(/may not read and change all tables of .*deals.*grant select, insert/);
-    await run(url, "grant select, insert, update, delete on all tables in schema public to public");
-    await readyServer(guest);
-
-    await run(
-      url,
-      "insert into drizzle.__drizzle_migrations (hash, created_at) values ('newer', 99999999999999)",
-    );
-    await refused(url).toThrow(/was kept by a newer Kellux than this one\. Nothing was changed/);
-  });
-
-  test("that does not answer is away, until it does", async () => {
-    const away = open("postgres://kellux@127.0.0.1:9/kellux");
-    const failure = await away.store.answers().catch(error => error);
-    expect([isDatabaseAway(failure), failure.message]).toEqual([
-      true,
-      expect.stringContaining("The database server does not answer"),
-    ]);
-    // What an answer waits for beyond its time fails the same, and holds nothing that was asked.
-    const url = await emptyDatabase();
-    const { store } = open(url);
-    const [id = ""] = await store.insertDeals([numberedDeal(1)]);
-    await run(
-      url,
-      "select pg_terminate_backend(pid) from pg_stat_activity where application_name = 'kellux'",
-    );
-    await wait(100);
-    expect(await store.versionOf(id)).toEqual({ version: 1, deleted: false });
-  });
-
-  test("is made ready by one of many processes that start at once, and each goes on with it", async () => {
-    const url = await emptyDatabase();
-    const many = Array.from({ length: 5 }, () => open(url));
-    await Promise.all(many.map(({ ready }) => ready()));
-    expect(await run(url, "select count(*)::int as made from drizzle.__drizzle_migrations")).toEqual([
-      { made: knownMigrations() },
-    ]);
-    for (const { store } of many) expect(await store.hasDeals()).toBe(false);
-  });
-});
+import { emptyDatabase, onServer, open, run, two, undone } from "./on-server";
 
 onServer("several processes on one database", () => {
   test("save at one deal as one does: each confirmed save is in its history, none is half, none is twice", async () => {
