@@ -55,7 +55,7 @@ onServer("a database of a server", () => {
     const [id = ""] = await store.insertDeals([numberedDeal(1)]);
     await run(
       url,
-      "select pg_terminate_backend(pid) from pg_stat_activity where application_name = 'kellux'",
+      "select pg_terminate_backend(pid) from pg_stat_activity where application_name = 'kellux' and datname = current_database()",
     );
     await wait(100);
     expect(await store.versionOf(id)).toEqual({ version: 1, deleted: false });

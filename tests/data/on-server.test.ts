@@ -203,7 +203,7 @@ onServer("several processes on one database", () => {
     await until(() => heard.includes("first"));
     await run(
       url,
-      "select pg_terminate_backend(pid) from pg_stat_activity where query like 'listen%' or query = 'select 1'",
+      "select pg_terminate_backend(pid) from pg_stat_activity where datname = current_database() and (query like 'listen%' or query = 'select 1')",
     );
     await until(() => listens === 2);
     await one.say("kellux", "second");
