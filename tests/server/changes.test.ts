@@ -91,6 +91,15 @@ test("what only the head is asked of is no page that is open", async () => {
   expect(first.heard).toEqual([]);
 });
 
+test("a page that takes nothing of what it is told is let go", async () => {
+  const reader = changesStream("stock").getReader();
+  await reader.read();
+  for (let told = 0; told < 300; told++) deliver({ changes: [{ of: "stock" }] });
+  let read = 0;
+  for (let isOver = false; !isOver; read++) isOver = (await reader.read()).done;
+  expect(read).toBeLessThan(250);
+});
+
 test("messages of many changes are carried in parts that a server takes, and heard where it does not carry them", async () => {
   const said: string[] = [];
   let hears: (said: string) => void = () => {};

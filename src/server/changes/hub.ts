@@ -21,7 +21,14 @@ const hub = (): Hub => {
 
 /** Has a message heard in this process. */
 export function deliver(message: Message): void {
-  for (const listener of hub().listeners) listener(message);
+  for (const listener of hub().listeners) {
+    try {
+      listener(message);
+    } catch (error) {
+      // The others are to hear it all the same.
+      console.error(error);
+    }
+  }
 }
 
 /** Has messages carried to other processes, too, from now on. */

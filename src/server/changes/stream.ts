@@ -15,6 +15,8 @@ export type Others = { windows: number; browsers: number };
 
 /** What keeps a connection from being taken for a dead one. */
 const SIGN_MS = 15_000;
+/** Whoever takes so little of what is told is there no more, or asks again and is told all at once. */
+const MOST_WAITING = 200;
 /** Who is open elsewhere is looked at again so often: a process that was killed says nothing. */
 const LOOK_MS = 2000;
 
@@ -39,9 +41,20 @@ export function changesStream(followed: Followed): ReadableStream<Uint8Array> {
       if (hasBegun) return;
       hasBegun = true;
       const encoder = new TextEncoder();
+      let isOver = false;
+      const write = (text: string) => {
+        if (isOver) return;
+        controller.enqueue(encoder.encode(text));
+        if ((controller.desiredSize ?? 0) < -MOST_WAITING) close();
+      };
       const send = (event: string, data: unknown) =>
-        controller.enqueue(encoder.encode(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`));
-      const sign = () => controller.enqueue(encoder.encode(":\n\n"));
+        write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`);
+      const sign = () => write(":\n\n");
+      const close = () => {
+        isOver = true;
+        end();
+        controller.close();
+      };
       sign();
       const unhear = hear(({ changes = [] }) => {
         for (const version of versionsOf(changes, followed)) send("changed", { version });
@@ -55,10 +68,6 @@ export function changesStream(followed: Followed): ReadableStream<Uint8Array> {
         unwatch();
         leave();
         streams().delete(close);
-      };
-      const close = () => {
-        end();
-        controller.close();
       };
       streams().add(close);
     },
