@@ -1,6 +1,5 @@
 import { newId } from "@/exchange/deal-document/new-id";
 import type { Others } from "@/server/changes/stream";
-import { browserStorage } from "./browser-pages";
 import type { Told } from "./look-again";
 import { oneOfFew } from "./one-of-few";
 import { othersInWords } from "./others-in-words";
@@ -14,7 +13,7 @@ const AGAIN_MS = 2000;
 const APART_MS = 200;
 const LISTS_APART_MS = 5000;
 
-const BROWSER = "kellux.browser";
+const BROWSER = "kellux-browser.";
 
 /**
  * Hears from the server what becomes of what a page shows, for as long as the page is in view.
@@ -29,7 +28,8 @@ export function hearChanges(
   tell: (told: Told) => Promise<void>,
   sayOthers: (others: string) => void,
 ): () => void {
-  const address = `/api/changes?${followed}&page=${newId()}&browser=${ownBrowser()}`;
+  const page = newId();
+  const addressed = ownBrowser().then(browser => `/api/changes?${followed}&page=${page}&browser=${browser}`);
   const tellSoon = sparing(tell, followed.startsWith("deal") ? APART_MS : LISTS_APART_MS);
   /** Ends the hearing that is under way; undefined where there is none. */
   let end: (() => void) | undefined;
@@ -39,7 +39,7 @@ export function hearChanges(
     let again: ReturnType<typeof setTimeout> | undefined;
     let source: EventSource | undefined;
     let letGo = () => {};
-    const open = () => {
+    const open = (address: string) => {
       const opened = new EventSource(address);
       source = opened;
       let wasOpen = false;
@@ -53,14 +53,14 @@ export function hearChanges(
       opened.addEventListener("error", () => {
         // Who is there now is told anew.
         sayOthers("");
-        if (opened.readyState === EventSource.CLOSED) again = setTimeout(open, AGAIN_MS);
+        if (opened.readyState === EventSource.CLOSED) again = setTimeout(() => open(address), AGAIN_MS);
       });
     };
-    void oneOfFew("kellux-hears", MOST_HEARING).then(given => {
+    void Promise.all([oneOfFew("kellux-hears", MOST_HEARING), addressed]).then(([given, address]) => {
       if (isOver) given?.();
       else if (given) {
         letGo = given;
-        open();
+        open(address);
       }
     });
     return () => {
@@ -102,11 +102,16 @@ function sparing(tell: (told: Told) => Promise<void>, apart: number): (told: Tol
   };
 }
 
-/** What this browser is known by, to tell its own pages from others'. */
-function ownBrowser(): string {
-  const known = browserStorage.getItem(BROWSER);
-  if (known) return known;
-  const id = newId();
-  browserStorage.setItem(BROWSER, id);
+/**
+ * What this browser is known by, to tell its own pages from others': a lock that they all hold, because nothing is to stay in
+ * a browser of what is looked at in it.
+ */
+async function ownBrowser(): Promise<string> {
+  if (!navigator.locks) return newId();
+  const { held = [] } = await navigator.locks.query();
+  const known = held.find(({ name }) => name?.startsWith(BROWSER))?.name;
+  const id = known?.slice(BROWSER.length) ?? newId();
+  const whileOpen = new Promise<never>(() => {});
+  void navigator.locks.request(`${BROWSER}${id}`, { mode: "shared" }, () => whileOpen);
   return id;
 }
