@@ -80,6 +80,9 @@ export async function pick(page: Page, label: string, text: string, remark: stri
 }
 
 /** A van of 30,000.00 at 6 % over 60 payments: 579.98 a month. */
+/** Has a page hear nothing of what others save, as where it is one of many: it learns of it by its own saves, and some seconds later. */
+export const hearsNothing = (page: Page) => page.route("**/api/changes?*", route => route.abort());
+
 export const VAN = { Price: "30,000", "Yearly rate": "6", "Number of payments": "60" };
 
 /** The button of a view of the deal. */

@@ -1,7 +1,7 @@
 import { readFile } from "node:fs/promises";
 import { expect, type Page, test } from "@playwright/test";
 import { expectNoAxeFindings } from "./axe";
-import { DealScreen, newDeal, openView, VAN, view } from "./officer";
+import { DealScreen, hearsNothing, newDeal, openView, VAN, view } from "./officer";
 
 const strip = (page: Page) => page.getByRole("region", { name: "Options" });
 const cards = (page: Page) => strip(page).getByRole("listitem");
@@ -140,9 +140,11 @@ test("two tabs that change different options of one deal lose nothing, and neith
   page,
   context,
 }) => {
+  await hearsNothing(page);
   const first = await threeOptions(page, "Gethin Vale");
   await first.saved();
   const other = await context.newPage();
+  await hearsNothing(other);
   await other.goto(page.url());
   const second = await new DealScreen(other).ready();
   await cards(other).nth(2).getByRole("button").first().click();

@@ -1,14 +1,16 @@
 import { expect, test } from "@playwright/test";
-import { DealScreen, newDeal, VAN } from "./officer";
+import { DealScreen, hearsNothing, newDeal, VAN } from "./officer";
 
 test("two tabs on one deal: the second to save is told, sees both versions and can keep both", async ({
   page,
   context,
 }) => {
+  await hearsNothing(page);
   const first = await newDeal(page);
   await first.type({ Customer: "Ottoline Marsh", ...VAN });
   await first.saved();
   const other = await context.newPage();
+  await hearsNothing(other);
   await other.goto(page.url());
   const second = await new DealScreen(other).ready();
   await expect(second.sentence).toContainText("$579.98");
@@ -33,10 +35,12 @@ test("two tabs that change different parts of a deal both save, and each gets wh
   page,
   context,
 }) => {
+  await hearsNothing(page);
   const first = await newDeal(page);
   await first.type({ Customer: "Wendel Ashgrove", ...VAN });
   await first.saved();
   const other = await context.newPage();
+  await hearsNothing(other);
   await other.goto(page.url());
   const second = await new DealScreen(other).ready();
   await first.type({ Customer: "Wendela Ashgrove" });
@@ -85,10 +89,12 @@ test("a page that changes an option and another that changes what is tried besid
 });
 
 test("after a conflict the officer's own version can be saved over the other", async ({ page, context }) => {
+  await hearsNothing(page);
   const first = await newDeal(page);
   await first.type({ Customer: "Percival Dune", ...VAN });
   await first.saved();
   const other = await context.newPage();
+  await hearsNothing(other);
   await other.goto(page.url());
   const second = await new DealScreen(other).ready();
   await expect(second.sentence).toBeVisible();

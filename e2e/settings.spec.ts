@@ -2,7 +2,7 @@ import { readFile } from "node:fs/promises";
 import { type APIRequestContext, expect, type Page, test } from "@playwright/test";
 import { SECTIONS } from "@/features/shell/settings-sections";
 import { expectNoAxeFindings } from "./axe";
-import { newDeal, newDealFromRegister, VAN } from "./officer";
+import { hearsNothing, newDeal, newDealFromRegister, VAN } from "./officer";
 
 type Kept = { version: number; settings: Record<string, unknown> };
 
@@ -198,8 +198,10 @@ test("what stands on papers is settled, a logo with it; a file of the settings b
 });
 
 test("two pages that change the settings: nothing is lost unasked", async ({ page, context }) => {
+  await hearsNothing(page);
   await openSettings(page);
   const other = await context.newPage();
+  await hearsNothing(other);
   await openSettings(other);
   await other.getByLabel("Yearly rate").fill("8");
   await settled(other);
