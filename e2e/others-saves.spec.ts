@@ -71,7 +71,7 @@ test("two at one deal: each is told of the other, and has what the other saves a
   /** Sooner than pages look by themselves. */
   const arrives = async (from: Page, to: Page, label: string, typed: string, shown: string) => {
     const field = to.getByLabel(label, { exact: true });
-    const seen = expect(field).toHaveValue(shown, { timeout: 4000 });
+    const seen = expect(field).toHaveValue(shown, { timeout: 6000 });
     await from.getByLabel(label, { exact: true }).fill(typed);
     await seen;
   };

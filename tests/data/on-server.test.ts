@@ -109,13 +109,13 @@ onServer("several processes on one database", () => {
     const job = { kind: "keepCopy" as const, key: "all", payload: {} };
     await one.addJob(job);
     expect(await other.addJob(job)).toBe(false);
-    const taken = await Promise.all([one, other, one, other].map(store => store.takeJob("keepCopy", 1)));
+    const taken = await Promise.all([one, other, one, other].map(store => store.takeJob("keepCopy", 4)));
     const [held, ...more] = taken.filter(each => each !== undefined);
     expect(more).toEqual([]);
-    const longer = held && (await one.holdJob(held, 1));
+    const longer = held && (await one.holdJob(held, 4));
     expect(longer).toMatchObject(job);
     // Whoever had it is silent.
-    await wait(1100);
+    await wait(4200);
     const next = await other.takeJob("keepCopy", 5);
     expect(next).toMatchObject(job);
     expect(longer && (await one.holdJob(longer, 5))).toBeUndefined();
@@ -135,8 +135,8 @@ onServer("several processes on one database", () => {
       await wait(30);
       atWork--;
     };
-    const asked = Array.from({ length: 20 }, (_, k) =>
-      wait(10 * k).then(() => oneAtATime(both[k % 2]?.store ?? both[0].store, "makeFigures", work)),
+    const asked = Array.from({ length: 40 }, (_, k) =>
+      wait(25 * k).then(() => oneAtATime(both[k % 2]?.store ?? both[0].store, "makeFigures", work)),
     );
     const done = (await Promise.all(asked)).filter(Boolean);
     expect([most, times]).toEqual([1, done.length]);
