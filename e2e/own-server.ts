@@ -118,7 +118,8 @@ export function runToItsEnd(
   });
 }
 
-const DEAL = {
+/** A made-up deal, as a file. */
+export const DEAL = {
   format: "kellux-deal",
   version: 2,
   currency: "USD",

@@ -1,5 +1,6 @@
 // Pages that save by themselves, as the app's own do: each save is sent until it is confirmed, to whichever process answers.
 import { setTimeout as wait } from "node:timers/promises";
+import { DEAL } from "./own-server";
 
 export type Kept = {
   id: string;
@@ -57,19 +58,6 @@ export function askingOf(addresses: readonly string[]): Asking {
     sentences,
   };
 }
-
-const DEAL = {
-  format: "kellux-deal",
-  version: 2,
-  currency: "USD",
-  options: [
-    {
-      structure: { price: "1.00" },
-      plan: { kind: "loan", frequency: "monthly", yearlyRate: "6", payments: 60 },
-      find: "payment",
-    },
-  ],
-};
 
 /** A new deal, with so many options. */
 export async function newDealAt(asking: Asking, customer: string, options = 1): Promise<Kept> {

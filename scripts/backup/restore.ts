@@ -2,14 +2,13 @@
 import { existsSync, mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join, resolve } from "node:path";
-import { openDatabase } from "@/data/embedded/open-folder";
 import { restoreIntoEmpty } from "@/data/embedded/restore";
-import { carryToServer } from "@/data/postgres/carry-to-server";
 import { serverName } from "@/data/postgres/open-server";
 import type { BackupFacts } from "@/exchange/backup";
 import { dataFolder } from "@/server/data-folder";
 import { databaseUrl } from "@/server/data-place";
 import { lookAtKept } from "@/server/kept-rows";
+import { restoreOntoServer } from "@/server/restore-onto-server";
 import { fail } from "./fail";
 
 /** Restores a file, and says what was in it. Gives the exit code. */
@@ -31,18 +30,11 @@ export async function restore(path: string | undefined): Promise<number> {
   }
 }
 
-/** By way of a folder of its own, in which the backup is seen to be whole. */
+/** By way of a folder that goes afterwards. */
 async function restoreOnServer(url: string, file: string): Promise<BackupFacts> {
   const folder = mkdtempSync(join(tmpdir(), "kellux-restoring-"));
   try {
-    const facts = await restoreIntoEmpty(folder, file, lookAtKept);
-    const { database, close } = await openDatabase(folder);
-    try {
-      await database.transaction(from => carryToServer(from, url));
-    } finally {
-      await close();
-    }
-    return facts;
+    return (await restoreOntoServer(url, folder, file)).facts;
   } finally {
     rmSync(folder, { recursive: true, force: true });
   }

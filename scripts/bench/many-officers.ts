@@ -3,6 +3,7 @@ import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { setTimeout as wait } from "node:timers/promises";
+import { quantile } from "d3-array";
 import { databaseOver, readyServer } from "@/data/postgres/open-server";
 import { withConnection } from "@/data/postgres/pool";
 import { fillDatabase } from "../many-deals";
@@ -53,9 +54,7 @@ async function measured(what: string, serve: () => Promise<Served[]>): Promise<v
   try {
     const costs = await load(served.map(({ address }) => address));
     for (const [name, list] of Object.entries(costs)) {
-      const sorted = list.sort((one, other) => one - other);
-      const at = (share: number) =>
-        `${(sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))] ?? 0).toFixed(0)} ms`;
+      const at = (share: number) => `${(quantile(list, share) ?? 0).toFixed(0)} ms`;
       say(
         `${PAGES} pages, ${what}: ${NAMES[name as keyof Costs]}, median and p95`,
         `${at(0.5)}, ${at(0.95)}`,

@@ -1,5 +1,5 @@
 import { sql } from "drizzle-orm";
-import type { Database } from "./database";
+import { type Database, rowsOf } from "./database";
 import { knownMigrations } from "./migrate";
 
 /** Rows as lines of a backup, and where the next part goes on. */
@@ -79,8 +79,6 @@ export async function backupPart(
 
 /** The text of a row is the database's own, and stays as it is: numbers of any length come through whole. */
 async function linesOf(database: Database, query: ReturnType<typeof sql>): Promise<string[]> {
-  const { rows } = (await database.execute(sql`${query} order by place`)) as unknown as {
-    rows: { name: string; row: string }[];
-  };
+  const rows = await rowsOf<{ name: string; row: string }>(database, sql`${query} order by place`);
   return rows.map(({ name, row }) => `{"table":${JSON.stringify(name)},"row":${row}}`);
 }

@@ -1,5 +1,5 @@
 import { sql } from "drizzle-orm";
-import type { Database } from "../database";
+import { type Database, rowsOf } from "../database";
 
 /** Two of the pieces that the log is written in: what is left of it afterwards is about as much. */
 const LONGEST_BYTES = 32 * 1024 * 1024;
@@ -14,11 +14,11 @@ const LONGEST_BYTES = 32 * 1024 * 1024;
 export function boundedLog(database: Database, checkpoint: () => Promise<void>): () => Promise<void> {
   let from: string | undefined;
   return async () => {
-    const { rows } = (await database.execute(
+    const [log] = await rowsOf<{ at: string; bytes: number }>(
+      database,
       sql`select pg_current_wal_insert_lsn()::text as at,
         pg_wal_lsn_diff(pg_current_wal_insert_lsn(), ${from ?? "0/0"}::pg_lsn)::float8 as bytes`,
-    )) as unknown as { rows: { at: string; bytes: number }[] };
-    const [log] = rows;
+    );
     if (!log) return;
     if (from !== undefined && log.bytes > LONGEST_BYTES) await checkpoint();
     if (from === undefined || log.bytes > LONGEST_BYTES) from = log.at;

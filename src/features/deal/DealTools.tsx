@@ -74,7 +74,7 @@ export const DealTools = memo(function DealTools(props: Props) {
       <div className="min-w-28">
         <SaveStatusLine status={status} unreadable={isUnreadable} />
         {/* Always there, so that a reader hears of what comes into it. */}
-        <p aria-live="polite" data-others className="max-w-32 text-warning text-xs leading-tight">
+        <p aria-live="polite" data-others className="max-w-32 text-warning text-xs leading-none">
           {others}
         </p>
       </div>
