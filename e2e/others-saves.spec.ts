@@ -1,6 +1,6 @@
 // A page that is open learns of what others save meanwhile.
 import { expect, type Page, test } from "@playwright/test";
-import { newDeal, VAN } from "./officer";
+import { hearsNothing, newDeal, VAN } from "./officer";
 
 /** Looked at again, as after another window: what is asked every few seconds is asked at once. */
 const lookAgain = (page: Page) => page.evaluate(() => void window.dispatchEvent(new Event("focus")));
@@ -120,6 +120,8 @@ test("the register, the stock and the settings show what somebody else has saved
   });
   const put = async (priceMinor: number) =>
     (await page.request.post("/api/stock", { data: { vehicles: [vehicle(priceMinor)] } })).json();
+  // What the page is told of by itself would come before what is typed over it unseen.
+  await hearsNothing(page);
   await page.goto("/stock");
   const [kept] = (await put(100_00)).vehicles;
   await lookAgain(page);
