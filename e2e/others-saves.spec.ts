@@ -134,6 +134,19 @@ test("the register, the stock and the settings show what somebody else has saved
   await expect(page.getByText(/^Somebody else has changed it meanwhile/)).toBeVisible();
   await asked.press("Escape");
   await expect(asked).toHaveValue("200.00");
+  // Nor who began to type before it came into view.
+  await asked.fill("160");
+  const { vehicles: before } = await (await page.request.get("/api/stock")).json();
+  const { version: now } = before.find(({ id }: { id: string }) => id === kept.id);
+  const changed = await page.request.put(`/api/stock/${kept.id}?version=${now}`, { data: vehicle(210_00) });
+  expect(changed.status()).toBe(200);
+  const heard = page.waitForResponse(/\/api\/stock$/);
+  await lookAgain(page);
+  await heard;
+  await asked.press("Enter");
+  await expect(page.getByText(/^Somebody else has changed it meanwhile/)).toBeVisible();
+  await asked.press("Escape");
+  await expect(asked).toHaveValue("210.00");
   const stale = await page.request.delete(`/api/stock/${kept.id}?version=${kept.version}`);
   expect(stale.status()).toBe(409);
   await page.getByRole("button", { name: "Remove Ostrel Watched trailer, stock 9001 from stock" }).click();

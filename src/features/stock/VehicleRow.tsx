@@ -1,5 +1,5 @@
 import { ChevronDown, ChevronRight, Trash2 } from "lucide-react";
-import { useEffect, useId, useState } from "react";
+import { useEffect, useId, useRef, useState } from "react";
 import { LONGEST_NAME } from "@/exchange/deal-document";
 import { inNotation } from "@/exchange/notation";
 import { LONGEST_NUMBER } from "@/exchange/stock/limits";
@@ -54,13 +54,27 @@ export function VehicleRow(props: RowProps) {
   const id = useId();
   const texts = { ...textsOf(kept, at), ...typed };
   const isTyped = Object.keys(typed).length > 0;
+  /** What was in view as the typing began; undefined once it was told that it is not that any more. */
+  const begun = useRef(vehicle);
+  if (!isTyped) begun.current = vehicle;
   const read = isTyped ? readTexts(texts, withCosts, at) : null;
   const unread = read && "sentence" in read ? read : null;
   useAskBeforeLeaving(unread !== null);
   const sayWhyNot = (reason: string, answer: Answer<unknown>) => {
     const isOthers = isConflict(answer);
     setProblem({ field: null, sentence: isOthers ? OTHERS_CHANGE : reason });
-    if (isOthers) onChangedElsewhere();
+    if (isOthers) {
+      begun.current = null;
+      onChangedElsewhere();
+    }
+  };
+  /** Where somebody else has changed meanwhile what is typed here, the version before: it is told, and not undone. */
+  const versionInView = (now: KeptVehicle): number => {
+    const before = begun.current;
+    if (!before) return now.version;
+    const [then, present] = [textsOf(before, at), textsOf(now, at)];
+    const isOther = (Object.keys(typed) as VehicleField[]).some(name => then[name] !== present[name]);
+    return isOther ? before.version : now.version;
   };
   const keep = async () => {
     if (!read) return;
@@ -74,7 +88,9 @@ export function VehicleRow(props: RowProps) {
       setTyped({});
       return;
     }
-    const answer = vehicle ? await stockApi.change(vehicle.id, vehicle.version, read) : await added(read);
+    const answer = vehicle
+      ? await stockApi.change(vehicle.id, versionInView(vehicle), read)
+      : await added(read);
     if (answer.kind === "done") {
       setTyped({});
       onKept(answer.value);
