@@ -1,4 +1,4 @@
-// TypeBox and D3 ship ES modules only, so they go through SWC with our own files.
+// TypeBox, D3 and what signs people in ship ES modules only, so they go through SWC with our own files.
 const swc = {
   jsc: {
     target: "es2023",
@@ -14,7 +14,7 @@ export default {
   globalSetup: "<rootDir>/tests/global-setup.mjs",
   setupFiles: ["<rootDir>/tests/setup.ts"],
   transform: { "\\.(t|j|mj)sx?$": ["@swc/jest", swc] },
-  transformIgnorePatterns: ["/node_modules/(?!typebox/|d3-|internmap/)"],
+  transformIgnorePatterns: ["/node_modules/(?!typebox/|d3-|internmap/|better-auth/|@better-auth/|better-call/|@better-fetch/|jose/|@noble/|nanostores/|rou3/)"],
   moduleNameMapper: {
     "^@/core$": "<rootDir>/node_modules/.cache/kellux/core.cjs",
     "^@/(.*)$": "<rootDir>/src/$1",

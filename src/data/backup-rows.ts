@@ -18,7 +18,12 @@ export async function backupStart(
 ): Promise<Pick<BackupPart, "lines" | "blobs"> & { migrations: number }> {
   const rows = await linesOf(
     database,
-    sql`select 'settings' as name, row_to_json(r)::text as row, 1 as place from settings r
+    sql`select 'people' as name, row_to_json(r)::text as row, 0 as place from people r
+      union all select 'credentials', row_to_json(r)::text, 1 from credentials r
+      union all select 'second_factors', row_to_json(r)::text, 1 from second_factors r
+      union all select 'house_secrets', row_to_json(r)::text, 1 from house_secrets r
+      union all select 'doings', row_to_json(r)::text, 1 from doings r
+      union all select 'settings', row_to_json(r)::text, 1 from settings r
       union all select 'vehicles', row_to_json(r)::text, 2 from vehicles r where in_stock
       union all select 'jobs', row_to_json(r)::text, 3 from jobs r
       union all select 'lenders', row_to_json(r)::text, 3 from lenders r
@@ -70,7 +75,7 @@ export async function backupPart(
       union all select 'deals', row_to_json(r)::text, 3 from deals r where id in (select id from part)
       union all select distinct 'blob', to_json(sha256)::text, 4 from papers
         where deal_id in (select id from part) and sha256 is not null
-      ${ofDeals("papers", 5)} ${ofDeals("options", 4)} ${ofDeals("deal_changes", 5)} ${ofDeals("signings", 6)} ${ofDeals("register_lines", 7)} ${ofDeals("deal_parts", 8)}`,
+      ${ofDeals("papers", 5)} ${ofDeals("options", 4)} ${ofDeals("deal_changes", 5)} ${ofDeals("signings", 6)} ${ofDeals("register_lines", 7)} ${ofDeals("deal_parts", 8)} ${ofDeals("deal_people", 9)} ${ofDeals("releases", 9)}`,
   );
   const [first = "", ...rows] = lines;
   const ids = (JSON.parse(first) as { row: string[] }).row;

@@ -3,9 +3,18 @@ import { getTableConfig, type PgTable } from "drizzle-orm/pg-core";
 import { type Database, rowsOf } from "./database";
 import { DataRefused } from "./refused";
 import * as schema from "./schema";
+import * as ofPeople from "./schema-people";
 
 /** All tables: what a row names comes before it. */
 export const TABLES: readonly PgTable[] = [
+  ofPeople.people,
+  ofPeople.signIns,
+  ofPeople.credentials,
+  ofPeople.verifications,
+  ofPeople.secondFactors,
+  ofPeople.failedSignIns,
+  ofPeople.houseSecrets,
+  ofPeople.doings,
   schema.settings,
   schema.lenders,
   schema.blobs,
@@ -19,6 +28,8 @@ export const TABLES: readonly PgTable[] = [
   schema.registerLines,
   schema.dealIncome,
   schema.papers,
+  schema.dealPeople,
+  schema.releases,
   schema.jobs,
 ];
 
@@ -49,6 +60,7 @@ export async function isEmpty(database: Database): Promise<boolean> {
     { table: schema.vehicles, where: sql`in_stock` },
     { table: schema.settings, where: sql`true` },
     { table: schema.lenders, where: sql`true` },
+    { table: ofPeople.people, where: sql`true` },
   ]) {
     const rows = await rowsOf(database, sql`select 1 from ${table} where ${where} limit 1`);
     if (rows.length > 0) return false;

@@ -20,6 +20,13 @@ const TABLES = new Set([
   "register_lines",
   "deal_parts",
   "lenders",
+  "people",
+  "credentials",
+  "second_factors",
+  "house_secrets",
+  "doings",
+  "deal_people",
+  "releases",
 ]);
 
 /** From then on customers and vehicles are themselves, not their names. */

@@ -27,10 +27,12 @@ import type { DealFile } from "@/exchange/deal-file";
 import type { Dealer } from "@/exchange/dealer";
 import type { EarnedFigures } from "@/exchange/income/earned-figures";
 import type { RegisterKind } from "@/exchange/option-words";
+import { RELEASE_KINDS } from "@/exchange/people";
 import type { Place } from "@/exchange/place/places";
 import type { Lender } from "@/exchange/rates/rates.schema";
 import type { Settings, SettingsDealer } from "@/exchange/settings";
 import type { Condition, VehicleKind } from "@/exchange/stock/vehicle-words";
+import { people } from "./schema-people";
 
 const bytea = customType<{ data: Uint8Array }>({ dataType: () => "bytea" });
 
@@ -113,14 +115,54 @@ export const deals = pgTable(
     deletedAt: timestamp({ withTimezone: true, mode: "date" }),
     /** With which others it is being brought in; until then it is kept as a deleted one. */
     arrival: uuid(),
+    /** Whose deal it is, and in which branch; null of one that nobody has, or that is of before there were people. */
+    ownerId: uuid().references(() => people.id),
+    branch: text(),
   },
   table => [
     index("deals_changed_at").on(table.changedAt),
+    index("deals_owner").on(table.ownerId),
     index("deals_customer").on(table.customerId),
     index("deals_vehicle").on(table.vehicleId),
     index("deals_arrival").on(table.arrival).where(sql`${table.arrival} is not null`),
     check("deals_status", sql`${table.status} in ('quoting', 'agreed', 'signed', 'lost')`),
   ],
+);
+
+/** Who else works on a deal, as what, and the percent of its income that is theirs. */
+export const dealPeople = pgTable(
+  "deal_people",
+  {
+    dealId: uuid()
+      .notNull()
+      .references(() => deals.id, { onDelete: "cascade" }),
+    personId: uuid()
+      .notNull()
+      .references(() => people.id),
+    role: text().notNull(),
+    percent: text().notNull(),
+  },
+  table => [primaryKey({ columns: [table.dealId, table.personId] }), index("deal_people_person").on(table.personId)],
+);
+
+/** What a manager has released of a deal, and why: that it is reopened, or signed all the same. */
+export const releases = pgTable(
+  "releases",
+  {
+    id: uuid().primaryKey().defaultRandom(),
+    dealId: uuid()
+      .notNull()
+      .references(() => deals.id, { onDelete: "cascade" }),
+    kind: text({ enum: RELEASE_KINDS }).notNull(),
+    /** The deal's version that it was released at: what is agreed of it since is another deal. */
+    dealVersion: integer().notNull(),
+    reason: text().notNull(),
+    who: uuid()
+      .notNull()
+      .references(() => people.id),
+    at: timestamp({ withTimezone: true, mode: "date" }).notNull().defaultNow(),
+  },
+  table => [index("releases_deal").on(table.dealId, table.at)],
 );
 
 /**

@@ -14,14 +14,34 @@ import { earningDeals, incomeToMake, isIncomeMissing, keepIncome } from "./deal-
 import { getDealer, keptDealers, updateDealer } from "./dealer";
 import { dealsAfter, getDeal, getDealText, hasDeals, setDeleted, updateDeal, versionOf } from "./deals";
 import { changesOf, stateAfter } from "./history";
+import { findDoings, noteDoing, removeOldDoings } from "./doings";
 import { addJob, endJob, failJob, holdJob, isToBeDone, takeJob } from "./jobs";
 import { insertDeals } from "./new-deals";
 import { correctName, makeOne, recordOf } from "./one-record";
 import { blobOf, givenPaper, givenPapers, keepBlob, keepGivenPaper, removeOldPapers } from "./papers";
+import { addPerson, changePerson, hasPeople, listBranches, listPeople, personOf } from "./people";
 import { changeRates, keptRates, ratesMark } from "./rates";
 import { dealsToMake, forgetFiguresOfOthers, keepFigures } from "./register-figures";
 import { findLines } from "./register-page";
 import { getSettings, getSettingsDealer, keepSettings, keepSettingsDealer } from "./settings";
+import {
+  beginCodes,
+  changePassword,
+  confirmCodes,
+  endCodes,
+  giveCode,
+  lockScreen,
+  makeLink,
+  personOfLink,
+  setFirstPassword,
+  signIn,
+  signOut,
+  signOutEverywhere,
+  stillHere,
+  unlockScreen,
+  useLink,
+  whoIs,
+} from "./sign-in";
 import { getSigning, keepLateSigning, signedWithoutQuotes } from "./signings";
 import {
   changeVehicle,
@@ -51,6 +71,7 @@ const READS = {
   dealsAfter,
   dealsToMake,
   earningDeals,
+  findDoings,
   findLines,
   getDeal,
   getDealText,
@@ -61,6 +82,7 @@ const READS = {
   givenPaper,
   givenPapers,
   hasDeals,
+  hasPeople,
   incomeToMake,
   /** A kill may undo it: then whoever has it has none. */
   holdJob,
@@ -68,6 +90,10 @@ const READS = {
   isToBeDone,
   keptDealers,
   keptRates,
+  listBranches,
+  listPeople,
+  personOf,
+  personOfLink,
   ratesMark,
   recordOf,
   signedWithoutQuotes,
@@ -82,21 +108,29 @@ const READS = {
   vehicleKnown,
   vehiclesLike,
   versionOf,
+  whoIs,
 };
 
 /** What changes something, by name: it is done once it is on the disk. */
 const SAVES = {
   addJob,
+  addPerson,
+  beginCodes,
   cancelArrival,
+  changePassword,
+  changePerson,
   changeRates,
   changeVehicle,
   completeArrival,
+  confirmCodes,
   correctName,
   dropCutOff,
+  endCodes,
   endJob,
   failJob,
   forgetCosts,
   forgetFiguresOfOthers,
+  giveCode,
   insertDeals,
   /** The same for a part of many. */
   insertPart: insertDeals,
@@ -107,17 +141,28 @@ const SAVES = {
   keepLateSigning,
   keepSettings,
   keepSettingsDealer,
+  lockScreen,
+  makeLink,
   makeOne,
+  noteDoing,
   putInStock,
+  removeOldDoings,
   removeOldPapers,
   setDeleted,
+  setFirstPassword,
   showArrived,
+  signIn,
+  signOut,
+  signOutEverywhere,
   startArrival,
+  stillHere,
   stockArrives,
   tellArrival,
   takeOutOfStock,
+  unlockScreen,
   updateDeal,
   updateDealer,
+  useLink,
 };
 
 /** All that can be asked of what is kept, by name. */
