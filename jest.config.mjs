@@ -14,7 +14,9 @@ export default {
   globalSetup: "<rootDir>/tests/global-setup.mjs",
   setupFiles: ["<rootDir>/tests/setup.ts"],
   transform: { "\\.(t|j|mj)sx?$": ["@swc/jest", swc] },
-  transformIgnorePatterns: ["/node_modules/(?!typebox/|d3-|internmap/|better-auth/|@better-auth/|better-call/|@better-fetch/|jose/|@noble/|nanostores/|rou3/)"],
+  transformIgnorePatterns: [
+    "/node_modules/(?!typebox/|d3-|internmap/|better-auth/|@better-auth/|better-call/|@better-fetch/|jose/|@noble/|nanostores/|rou3/)",
+  ],
   moduleNameMapper: {
     "^@/core$": "<rootDir>/node_modules/.cache/kellux/core.cjs",
     "^@/(.*)$": "<rootDir>/src/$1",

@@ -2,7 +2,7 @@
 import { existsSync, statSync } from "node:fs";
 import { dirname, resolve } from "node:path";
 import { Readable } from "node:stream";
-import { holderOf } from "@/data/embedded/claim";
+import { type Claim, holderOf } from "@/data/embedded/claim";
 import { readClaim } from "@/data/embedded/lock";
 import { openDatabase } from "@/data/embedded/open-folder";
 import { storeOf } from "@/data/embedded/store-here";
@@ -42,7 +42,7 @@ async function writeAll(file: string): Promise<void> {
   if (url) return writeAllOfServer(url, file);
   const folder = dataFolder();
   const claim = existsSync(folder) ? readClaim(folder) : undefined;
-  if (claim && holderOf(claim) !== "gone") return writeBackup(await askApp(claim.address), file);
+  if (claim && holderOf(claim) !== "gone") return writeBackup(await askApp(claim), file);
   if (!existsSync(folder)) throw new FolderRefused(`There is no data folder ${resolve(folder)}.`);
   const { database, sync, close } = await openDatabase(folder);
   try {
@@ -65,10 +65,12 @@ async function writeAllOfServer(url: string, file: string): Promise<void> {
   }
 }
 
-async function askApp(address = `http://127.0.0.1:${process.env.PORT || 4310}`): Promise<Readable> {
-  const response = await fetch(`${address}/api/backup`).catch(() => undefined);
+async function askApp({ address, key }: Partial<Claim>): Promise<Readable> {
+  const at = address ?? `http://127.0.0.1:${process.env.PORT || 4310}`;
+  const headers = { ...(key && { Authorization: `Bearer ${key}` }) };
+  const response = await fetch(`${at}/api/backup`, { headers }).catch(() => undefined);
   if (!response?.ok || !response.body) {
-    throw new Error(`The app that has the data folder open does not give a backup (asked at ${address}).`);
+    throw new Error(`The app that has the data folder open does not give a backup (asked at ${at}).`);
   }
   return Readable.fromWeb(response.body as Parameters<typeof Readable.fromWeb>[0]);
 }

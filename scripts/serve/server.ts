@@ -1,4 +1,5 @@
 // Serves the built app: Next behind an edge that sees every request, and an end that nobody's request is cut off by.
+import { randomBytes } from "node:crypto";
 import { createServer, type Server, STATUS_CODES } from "node:http";
 import type { Socket } from "node:net";
 import next from "next";
@@ -18,6 +19,7 @@ const shared = globalThis as typeof globalThis & {
 export async function serveApp(host: string, port: number): Promise<void> {
   // Where a backup that runs beside it finds it.
   process.env.KELLUX_ADDRESS = `http://${WILDCARDS.has(host) ? "127.0.0.1" : host.includes(":") ? `[${host}]` : host}:${port}`;
+  process.env.KELLUX_KEY = randomBytes(24).toString("base64url");
   const app = next({ dev: false, dir: process.cwd(), hostname: host, port });
   await app.prepare();
   let isClosing = false;

@@ -7,6 +7,8 @@ export type Change =
   /** The list of deals; and what a customer or a vehicle is called, which any deal may say. */
   | { of: "deals" | "names" }
   | { of: "stock" | "rates" | "settings" }
+  /** Who works here, or who is signed in. */
+  | { of: "people" }
   /** There is something to be done that outlasts who has asked for it. */
   | { of: "jobs" }
   /** All of it may be other than before. */
@@ -49,6 +51,19 @@ const TOLD: Told = {
   putInStock: (_, answer) => (answer > 0 ? [{ of: "stock" }, { of: "names" }, { of: "deals" }] : []),
   changeVehicle: always({ of: "stock" }, { of: "names" }, { of: "deals" }),
   takeOutOfStock: always({ of: "stock" }),
+  keepDealPeople: ([id], answer) => (typeof answer === "object" ? [deal(id), { of: "deals" }] : []),
+  keepRelease: ([id]) => [deal(id)],
+  addPerson: always({ of: "people" }),
+  changePerson: always({ of: "people" }),
+  makeFirst: always({ of: "people" }),
+  takeLink: always({ of: "people" }),
+  changePassword: always({ of: "people" }),
+  confirmCodes: always({ of: "people" }),
+  endCodes: always({ of: "people" }),
+  signOut: always({ of: "people" }),
+  signOutEverywhere: always({ of: "people" }),
+  lockScreen: always({ of: "people" }),
+  unlockScreen: always({ of: "people" }),
   changeRates: where({ of: "rates" }, Boolean),
   keepSettings: where({ of: "settings" }, Boolean),
   keepSettingsDealer: where({ of: "settings" }, Boolean),

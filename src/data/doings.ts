@@ -29,7 +29,7 @@ export async function noteDoingOf(
 ): Promise<void> {
   const since = new Date(Date.now() - CLOSE_MS).toISOString();
   await database.execute(sql`insert into doings (who, what, "of", "from", request)
-    select ${who}::uuid, ${what}::text, ${of}::text, ${from}::text, ${request}::text where not exists (
+    select (select id from people where id = ${who}::uuid), ${what}::text, ${of}::text, ${from}::text, ${request}::text where not exists (
       select 1 from doings where who is not distinct from ${who}::uuid and what = ${what}::text
         and "of" is not distinct from ${of}::text and "from" is not distinct from ${from}::text and at > ${since}::timestamptz)`);
 }

@@ -11,6 +11,7 @@ import {
 import type { Dealer } from "@/exchange/dealer";
 import { dealerInWords, optionUpToDate } from "@/exchange/dealer";
 import { changePhrase, changesInWords } from "@/exchange/option-words";
+import { askedBy } from "./asked-by";
 import type { Database } from "./database";
 import { type CHANGE_KINDS, dealChanges } from "./schema";
 
@@ -72,12 +73,14 @@ async function note<State extends object>(
   { dealId, before, after, version, at, beforeAt, figuresChange }: Saved<State>,
   { part, kind, words }: Told<State>,
 ): Promise<void> {
+  const who = askedBy()?.who ?? null;
   const newest = await lastChange(tx, dealId);
   const last = !newest || newest.part === part ? newest : await lastChange(tx, dealId, part);
-  if (!newest) await tx.insert(dealChanges).values(begun(dealId, beforeAt, version - 1));
+  if (!newest) await tx.insert(dealChanges).values(begun(dealId, beforeAt, version - 1, null));
   if (
     last &&
     kind === "changed" &&
+    last.who === who &&
     isClose(last, at) &&
     isOfSameFigures(last, differenceBetween(after, before))
   ) {
@@ -104,6 +107,7 @@ async function note<State extends object>(
     kind,
     part,
     at,
+    who,
     words: words(before, after),
     documentVersion: DOCUMENT_VERSION,
     back: differenceBetween(after, before),
@@ -126,12 +130,18 @@ async function lastChange(tx: Database, dealId: string, part?: Row["part"]): Pro
 }
 
 /** The first entry of a deal's history. */
-export function begun(dealId: string, at: Date, dealVersion: number): typeof dealChanges.$inferInsert {
+export function begun(
+  dealId: string,
+  at: Date,
+  dealVersion: number,
+  who: string | null,
+): typeof dealChanges.$inferInsert {
   return {
     dealId,
     number: 1,
     kind: "begun",
     at,
+    who,
     words: "",
     documentVersion: DOCUMENT_VERSION,
     dealVersion,

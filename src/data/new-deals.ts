@@ -1,6 +1,7 @@
 import { randomUUID } from "node:crypto";
 import { type DealDocument, headingOf, type Named, withOwnIds } from "@/exchange/deal-document";
 import type { Dealer } from "@/exchange/dealer";
+import { askedBy } from "./asked-by";
 import type { Database } from "./database";
 import { dealersOf } from "./dealer-part";
 import { begun } from "./history";
@@ -25,6 +26,7 @@ export type NewDeal = DealDocument & {
 /** Keeps new deals, all or none, and gives back their ids. */
 export async function insertDeals(database: Database, documents: readonly NewDeal[]): Promise<string[]> {
   const now = new Date();
+  const by = askedBy();
   const sent = documents.map(({ changedAt = now, signing, arrival, dealer, stockNumber, ...document }) => ({
     dealId: randomUUID(),
     changedAt,
@@ -55,6 +57,8 @@ export async function insertDeals(database: Database, documents: readonly NewDea
         changedAt,
         arrival: arrival ?? null,
         deletedAt: arrival ? now : null,
+        ownerId: by?.who ?? null,
+        branch: by?.branch ?? null,
       })),
     );
     await insertRows(
@@ -99,7 +103,7 @@ export async function insertDeals(database: Database, documents: readonly NewDea
     await insertRows(
       tx,
       dealChanges,
-      ready.map(({ dealId, changedAt }) => begun(dealId, changedAt, FIRST)),
+      ready.map(({ dealId, changedAt }) => begun(dealId, changedAt, FIRST, by?.who ?? null)),
     );
     const signed = ready.flatMap(({ dealId, signing, asSigned }) =>
       signing ? [{ dealId, ...signing, ...signedNames(asSigned) }] : [],

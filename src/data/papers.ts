@@ -1,4 +1,5 @@
 import { and, count, desc, eq, isNotNull, lt, sql } from "drizzle-orm";
+import { askedBy } from "./asked-by";
 import type { Database } from "./database";
 import { blobs, papers } from "./schema";
 
@@ -40,7 +41,10 @@ export async function blobOf(database: Database, sha256: string): Promise<Uint8A
 export async function keepGivenPaper(database: Database, { bytes, ...paper }: PaperToKeep): Promise<void> {
   await database.transaction(async tx => {
     await keepBlob(tx, paper.sha256, bytes);
-    await tx.insert(papers).values(paper).onConflictDoNothing();
+    await tx
+      .insert(papers)
+      .values({ ...paper, who: askedBy()?.who ?? null })
+      .onConflictDoNothing();
   });
 }
 

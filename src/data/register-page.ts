@@ -1,8 +1,10 @@
 import { type AnyColumn, and, asc, count, desc, eq, gte, like, lt, type SQL, sql } from "drizzle-orm";
 import type { DealStatus } from "@/exchange/deal-document";
 import type { RegisterKind } from "@/exchange/option-words";
+import type { SeenBy } from "@/exchange/people";
 import { searchText } from "@/exchange/text";
 import type { Database } from "./database";
+import { isSeenBy } from "./deal-people";
 import { escapedPattern } from "./pattern";
 import { deals, registerLines } from "./schema";
 
@@ -31,6 +33,11 @@ type RegisterQuery = {
   changed?: { from: Date | null; until: Date | null };
   /** Whether the deleted ones are meant, and not those that are there. */
   deleted?: boolean;
+  /** Who looks, where that is somebody: nothing is found that they do not see. */
+  seenBy?: SeenBy;
+  /** Whose deals are meant, and of which branch; all where it is left out. */
+  owner?: string | null;
+  branch?: string | null;
   sort: RegisterSort;
   descending: boolean;
   /** How many lines come before the first one. */
@@ -114,8 +121,23 @@ const IS_DELETED = and(
 );
 
 /** Lines of deals that are as far, of the kind, and changed when it is asked for. */
-function filtered({ status, planKind, changed, deleted = false }: RegisterQuery): SQL | undefined {
+function filtered({
+  status,
+  planKind,
+  changed,
+  deleted = false,
+  seenBy,
+  owner,
+  branch,
+}: RegisterQuery): SQL | undefined {
+  const ofPeople = and(
+    isSeenBy(seenBy),
+    owner ? eq(deals.ownerId, owner) : undefined,
+    branch ? eq(deals.branch, branch) : undefined,
+  );
   return and(
+    ofPeople &&
+      sql`exists (select 1 from ${deals} where ${deals.id} = ${registerLines.dealId} and ${ofPeople})`,
     deleted ? IS_DELETED : IS_THERE,
     changed?.from ? gte(registerLines.changedAt, changed.from) : undefined,
     changed?.until ? lt(registerLines.changedAt, changed.until) : undefined,

@@ -142,7 +142,10 @@ export const dealPeople = pgTable(
     role: text().notNull(),
     percent: text().notNull(),
   },
-  table => [primaryKey({ columns: [table.dealId, table.personId] }), index("deal_people_person").on(table.personId)],
+  table => [
+    primaryKey({ columns: [table.dealId, table.personId] }),
+    index("deal_people_person").on(table.personId),
+  ],
 );
 
 /** What a manager has released of a deal, and why: that it is reopened, or signed all the same. */
@@ -154,7 +157,8 @@ export const releases = pgTable(
       .notNull()
       .references(() => deals.id, { onDelete: "cascade" }),
     kind: text({ enum: RELEASE_KINDS }).notNull(),
-    /** The deal's version that it was released at: what is agreed of it since is another deal. */
+    /** What exactly, in words of ours: what comes to other figures is to be released anew. */
+    detail: text().notNull().default(""),
     dealVersion: integer().notNull(),
     reason: text().notNull(),
     who: uuid()

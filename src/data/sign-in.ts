@@ -4,7 +4,7 @@ import type { Doing, Person, SignedIn, Visit } from "@/exchange/people";
 import { passwordProblem } from "./common-passwords";
 import type { Database } from "./database";
 import { noteDoingOf } from "./doings";
-import { PERSON, personOf } from "./people";
+import { addPerson, PERSON, type PersonRefusal, type PersonSettled, personOf } from "./people";
 import { credentials, people, secondFactors, signIns, verifications } from "./schema-people";
 import { ADDRESS_HEADER, type SignInLibrary, signInLibrary } from "./sign-in-library";
 import { attempt, keysOf, succeeded } from "./slow-down";
@@ -231,7 +231,7 @@ async function stillIn(
   return { kind: "in", cookies: answer.headers.getSetCookie(), person: person.id };
 }
 
-const namesOf = ({ name, username }: Person) => [username, ...name.split(/\s+/)];
+const namesOf = ({ name, username }: Pick<Person, "name" | "username">) => [username, ...name.split(/\s+/)];
 
 /** What one-time codes are set up with: the address that a program for them reads, and the recovery codes. */
 export type CodesBegun = { kind: "begun"; address: string; recovery: string[] };
@@ -299,7 +299,7 @@ export async function personOfLink(database: Database, secret: string): Promise<
 }
 
 /** Sets a password by a link: whoever was signed in as that person is so no more, and codes are begun anew. */
-export async function useLink(
+export async function takeLink(
   database: Database,
   visit: Visit,
   secret: string,
@@ -315,37 +315,44 @@ export async function useLink(
   return signIn(database, visit, person.username, password);
 }
 
-/** The first person sets a password of their own. */
-export async function setFirstPassword(
+/** Makes the first person, who from then on signs in: with a password, or not at all. */
+export async function makeFirst(
   database: Database,
   visit: Visit,
-  { id, username }: Pick<Person, "id" | "username">,
+  settled: PersonSettled,
   password: string,
-): Promise<SignInAnswer> {
-  await setPassword(database, visit, id, password);
-  return signIn(database, visit, username, password);
+): Promise<SignInAnswer | PersonRefusal> {
+  const sentence = await passwordProblem(password, namesOf(settled));
+  if (sentence) return { kind: "refused", sentence };
+  const { password: passwords } = await (await signInLibrary(database, visit.isSecure)).$context;
+  const hash = await passwords.hash(password);
+  const added = await database.transaction(async tx => {
+    const person = await addPerson(tx, settled, true);
+    if (typeof person !== "string") await keepHash(tx, person.id, hash);
+    return person;
+  });
+  return typeof added === "string" ? added : signIn(database, visit, settled.username, password);
 }
+
+const keepHash = (tx: Database, person: string, password: string) =>
+  tx.insert(credentials).values({ userId: person, accountId: person, providerId: "credential", password });
 
 async function setPassword(
   database: Database,
   { isSecure }: Pick<Visit, "isSecure">,
   person: string,
   password: string,
-  link?: string,
+  link: string,
 ): Promise<boolean> {
   const { password: passwords } = await (await signInLibrary(database, isSecure)).$context;
   const hash = await passwords.hash(password);
   return database.transaction(async tx => {
-    if (link !== undefined) {
-      const used = await tx.delete(verifications).where(eq(verifications.identifier, link)).returning();
-      if (used.length === 0) return false;
-    }
+    const used = await tx.delete(verifications).where(eq(verifications.identifier, link)).returning();
+    if (used.length === 0) return false;
     await tx
       .delete(credentials)
       .where(and(eq(credentials.userId, person), eq(credentials.providerId, "credential")));
-    await tx
-      .insert(credentials)
-      .values({ userId: person, accountId: person, providerId: "credential", password: hash });
+    await keepHash(tx, person, hash);
     await tx.delete(secondFactors).where(eq(secondFactors.userId, person));
     await tx.update(people).set({ twoFactorEnabled: false }).where(eq(people.id, person));
     await tx.delete(signIns).where(eq(signIns.userId, person));
@@ -380,4 +387,3 @@ async function asked<Answer>(ask: () => Promise<Answer>): Promise<Answer | undef
     throw error;
   }
 }
-

@@ -11,10 +11,11 @@ import {
 import { backupBlob, backupPart, backupStart } from "./backup-rows";
 import type { Database } from "./database";
 import { earningDeals, incomeToMake, isIncomeMissing, keepIncome } from "./deal-income";
+import { dealPeopleOf, isDealSeen, isRecordSeen, keepDealPeople, ownersOf } from "./deal-people";
 import { getDealer, keptDealers, updateDealer } from "./dealer";
 import { dealsAfter, getDeal, getDealText, hasDeals, setDeleted, updateDeal, versionOf } from "./deals";
-import { changesOf, stateAfter } from "./history";
 import { findDoings, noteDoing, removeOldDoings } from "./doings";
+import { changesOf, stateAfter } from "./history";
 import { addJob, endJob, failJob, holdJob, isToBeDone, takeJob } from "./jobs";
 import { insertDeals } from "./new-deals";
 import { correctName, makeOne, recordOf } from "./one-record";
@@ -23,6 +24,7 @@ import { addPerson, changePerson, hasPeople, listBranches, listPeople, personOf 
 import { changeRates, keptRates, ratesMark } from "./rates";
 import { dealsToMake, forgetFiguresOfOthers, keepFigures } from "./register-figures";
 import { findLines } from "./register-page";
+import { keepRelease, releasesOf } from "./releases";
 import { getSettings, getSettingsDealer, keepSettings, keepSettingsDealer } from "./settings";
 import {
   beginCodes,
@@ -31,15 +33,15 @@ import {
   endCodes,
   giveCode,
   lockScreen,
+  makeFirst,
   makeLink,
   personOfLink,
-  setFirstPassword,
   signIn,
   signOut,
   signOutEverywhere,
   stillHere,
+  takeLink,
   unlockScreen,
-  useLink,
   whoIs,
 } from "./sign-in";
 import { getSigning, keepLateSigning, signedWithoutQuotes } from "./signings";
@@ -68,6 +70,7 @@ const READS = {
   blobOf,
   changesOf,
   customersLike,
+  dealPeopleOf,
   dealsAfter,
   dealsToMake,
   earningDeals,
@@ -86,16 +89,20 @@ const READS = {
   incomeToMake,
   /** A kill may undo it: then whoever has it has none. */
   holdJob,
+  isDealSeen,
   isIncomeMissing,
+  isRecordSeen,
   isToBeDone,
   keptDealers,
   keptRates,
   listBranches,
   listPeople,
+  ownersOf,
   personOf,
   personOfLink,
   ratesMark,
   recordOf,
+  releasesOf,
   signedWithoutQuotes,
   /** The same. */
   takeJob,
@@ -135,13 +142,16 @@ const SAVES = {
   /** The same for a part of many. */
   insertPart: insertDeals,
   keepBlob,
+  keepDealPeople,
   keepFigures,
   keepGivenPaper,
   keepIncome,
   keepLateSigning,
+  keepRelease,
   keepSettings,
   keepSettingsDealer,
   lockScreen,
+  makeFirst,
   makeLink,
   makeOne,
   noteDoing,
@@ -149,7 +159,6 @@ const SAVES = {
   removeOldDoings,
   removeOldPapers,
   setDeleted,
-  setFirstPassword,
   showArrived,
   signIn,
   signOut,
@@ -162,7 +171,7 @@ const SAVES = {
   unlockScreen,
   updateDeal,
   updateDealer,
-  useLink,
+  takeLink,
 };
 
 /** All that can be asked of what is kept, by name. */

@@ -1,7 +1,9 @@
 import { and, asc, eq, like, not, or, type SQL, sql } from "drizzle-orm";
 import type { AnyPgColumn } from "drizzle-orm/pg-core";
 import type { Named } from "@/exchange/deal-document";
+import type { SeenBy } from "@/exchange/people";
 import type { Database } from "./database";
+import { isNamedBySeen } from "./deal-people";
 import { escapedPattern } from "./pattern";
 import { customers, deals, vehicles } from "./schema";
 import { type KeptVehicle, SHOWN } from "./shown-vehicle";
@@ -30,7 +32,12 @@ const patternsOf = (columns: readonly Column[], text: string): SQL[] => {
 };
 
 /** Customers whose names hold a text, those that begin with it first. */
-export async function customersLike(database: Database, text: string): Promise<KnownCustomer[]> {
+export async function customersLike(
+  database: Database,
+  text: string,
+  seenBy?: SeenBy,
+): Promise<KnownCustomer[]> {
+  const isSeen = isNamedBySeen(database, deals.customerId, customers.id, seenBy);
   const found: KnownCustomer[] = [];
   for (const where of patternsOf([customers.name], text)) {
     const most = MOST_SUGGESTED - found.length;
@@ -38,7 +45,7 @@ export async function customersLike(database: Database, text: string): Promise<K
     const rows = await database
       .select({ id: customers.id, name: customers.name, last: LAST_DEAL })
       .from(customers)
-      .where(where)
+      .where(and(where, isSeen))
       .orderBy(asc(customers.name), asc(customers.id))
       .limit(most);
     found.push(...rows);
@@ -56,7 +63,12 @@ const LAST_DEAL = sql<KnownCustomer["last"]>`(
  * Vehicles whose description or stock number holds a text, those in stock first, and of them those that begin with it. Of
  * those that are not and that nothing tells apart, one.
  */
-export async function vehiclesLike(database: Database, text: string): Promise<StockVehicle[]> {
+export async function vehiclesLike(
+  database: Database,
+  text: string,
+  seenBy?: SeenBy,
+): Promise<StockVehicle[]> {
+  const isSeen = isNamedBySeen(database, deals.vehicleId, vehicles.id, seenBy);
   const { description, stockNumber, inStock } = vehicles;
   const found: StockVehicle[] = [];
   for (const isInStock of [true, false])
@@ -67,7 +79,7 @@ export async function vehiclesLike(database: Database, text: string): Promise<St
       const rows = await database
         .selectDistinctOn(apart, { ...SHOWN, inStock })
         .from(vehicles)
-        .where(and(eq(inStock, isInStock), where))
+        .where(and(eq(inStock, isInStock), where, isInStock ? undefined : isSeen))
         .orderBy(...apart.map(column => asc(column)))
         .limit(most);
       found.push(...rows);

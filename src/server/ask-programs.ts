@@ -1,4 +1,5 @@
 import type { Store } from "@/data/store";
+import type { NeedsRelease, ReleaseAsked } from "@/exchange/releases";
 import { askProgramsThread } from "./programs/in-thread";
 import type { ProgramsAnswer, ProgramsQuestion } from "./programs/questions";
 import { Refusal } from "./refusal";
@@ -13,7 +14,8 @@ async function asked<Question extends ProgramsQuestion>(
 }
 
 type OfFile = Extract<ProgramsQuestion, { ask: "read" }>;
-type OfRates = Exclude<ProgramsQuestion, OfFile>;
+type OfRelease = Extract<ProgramsQuestion, { ask: "release" }>;
+type OfRates = Exclude<ProgramsQuestion, OfFile | OfRelease>;
 /** A question about the rates as they are kept, without them. */
 type Asked<Question> = Question extends OfRates ? Omit<Question, "mark" | "lenders"> : never;
 
@@ -21,6 +23,13 @@ type Asked<Question> = Question extends OfRates ? Omit<Question, "mark" | "lende
 export async function readRatesFile(question: Omit<OfFile, "ask">): Promise<ProgramsAnswer["read"]> {
   const answer = await asked<OfFile>({ ask: "read", ...question });
   if (answer === "rates") throw new Error("A file is read without rates.");
+  return answer;
+}
+
+/** What of an option needs a manager's release before it is signed. */
+export async function askOfRelease(question: ReleaseAsked): Promise<NeedsRelease[]> {
+  const answer = await asked<OfRelease>({ ask: "release", asked: question });
+  if (answer === "rates") throw new Error("A release is asked for without rates.");
   return answer;
 }
 

@@ -3,6 +3,7 @@ import type { ToldChange } from "@/data/history";
 import type { CountedRecord } from "@/data/one-record";
 import type { GivenPaper } from "@/data/papers";
 import type { RegisterSort } from "@/data/register-page";
+import type { Release } from "@/data/releases";
 import type { KeptVehicle } from "@/data/shown-vehicle";
 import type { Signing } from "@/data/signings";
 import type { VehicleCosts } from "@/data/stock";
@@ -15,10 +16,12 @@ import type { EarnedFigures, EarnedSums } from "@/exchange/income";
 import type { Locale } from "@/exchange/notation";
 import type { RegisterKind } from "@/exchange/option-words";
 import type { PaperName } from "@/exchange/papers/paper-kinds";
+import type { Person, Right } from "@/exchange/people";
 import type { ProgramsTold } from "@/exchange/rates/programs-on-deal";
 import type { Lender } from "@/exchange/rates/rates.schema";
 import type { RatesChanges } from "@/exchange/rates/rates-changes";
 import type { TakenNow } from "@/exchange/rates/taken-now";
+import type { NeedsRelease } from "@/exchange/releases";
 import type { Settings, SettingsDealer } from "@/exchange/settings";
 import type { KeptCopies, KeptCopy } from "./backups/copies";
 
@@ -165,6 +168,9 @@ export type RegisterRow = {
   /** What the chosen option is called, of how many. */
   chosenName: string;
   optionCount: number;
+  /** Whose it is, by name, and the branch; left out where nobody has a name. */
+  owner?: string | null;
+  branch?: string | null;
 };
 
 /** What of the register is asked for. */
@@ -179,6 +185,9 @@ export type RegisterAsked = {
   to?: string | null;
   /** Whether the deleted ones are meant. */
   deleted?: boolean;
+  /** Whose they are, by the id, and of which branch; all where they are left out. */
+  owner?: string | null;
+  branch?: string | null;
   sort: RegisterSort;
   descending: boolean;
   /** From 1. */
@@ -188,6 +197,8 @@ export type RegisterAsked = {
 /** A page of the register. */
 export type RegisterPage = {
   rows: RegisterRow[];
+  /** Whose deals can be asked for, and of which branches; left out where nobody has a name. */
+  owners?: { people: { id: string; name: string }[]; branches: string[] };
   /** How its figures are written. */
   locale: Locale;
   /** How many deals hold what was searched for; where there are more, the most that are counted. */
@@ -218,10 +229,66 @@ export type SettingsDealerReply = { dealer: SettingsDealer; version: number };
 /** What a restored backup held, and when it was made. */
 export type RestoredReply = { made: string; rows: number; deals: number };
 
+/** How far a sign-in is. */
+export type SignInReply = { step: "in" | "code" | "out" | "locked" };
+
+/** Who is signed in, and what they may; null where nobody has a name yet. */
+export type MeReply = {
+  person: Person | null;
+  rights: Right[];
+  needsCodes: boolean;
+};
+
+/** What one-time codes are set up with; the recovery codes are shown once. */
+export type CodesReply = {
+  /** For a program on the same device, and as a picture (SVG) for one that has a camera. */
+  address: string;
+  picture: string;
+  secret: string;
+  recovery: string[];
+};
+
+/** Who works here, and the branches. */
+export type ColleaguesReply = { people: Person[]; branches: string[] };
+
+/** Where somebody sets a password, once. */
+export type LinkReply = { path: string };
+
+/** What a manager has released of a deal. */
+export type ReleaseReply = Pick<Release, "id" | "kind" | "detail" | "dealVersion" | "reason"> & {
+  who: string;
+  /** ISO 8601 instant. */
+  at: string;
+};
+
+/** All of that, and what is still to be released before it is signed, or reopened. */
+export type ReleasesReply = { releases: ReleaseReply[]; open: NeedsRelease[] };
+
+/** Who did what, the latest first; with what the next page begins after, null after the last. */
+export type DoingsReply = {
+  doings: {
+    id: string;
+    /** ISO 8601 instant. */
+    at: string;
+    who: string | null;
+    what: string;
+    of: string | null;
+    named: string | null;
+    from: string | null;
+  }[];
+  next: string | null;
+};
+
+/** What has to be done first by whoever asks: sign in, unlock the screen, or set up one-time codes. */
+export type SignInNeed = "needed" | "locked" | "codes";
+
 /** What every refused request answers. */
 export type RefusalReply = {
   /** One plain sentence. */
   error: string;
   /** With a conflict: the deal as it is saved now, or its dealer's part. */
   current?: DealReply | DealerReply;
+  signIn?: SignInNeed;
+  /** What a manager has to release first. */
+  release?: NeedsRelease[];
 };

@@ -15,6 +15,7 @@ import {
 } from "@/exchange/deal-document";
 import { tooLargeSentence } from "@/exchange/deal-file/largest";
 import { dealerOfCopy } from "@/exchange/dealer";
+import type { Right } from "@/exchange/people";
 import { firstCharacters } from "@/exchange/text";
 import { parseDealDocument } from "@/exchange/whole-deal/parse-document";
 import type { DealReply, SaveReply, VersionReply } from "./contract";
@@ -90,7 +91,11 @@ export async function createDeal(
 }
 
 /** Keeps the deal of a deal file; where it names no customer, the file's name does, without its endings. */
-export async function importDeal(store: Store, { fileName, text }: ImportRequest): Promise<DealReply> {
+export async function importDeal(
+  store: Store,
+  { fileName, text }: ImportRequest,
+  allow: (right: Right) => void = () => {},
+): Promise<DealReply> {
   const tooLarge = tooLargeSentence(Buffer.byteLength(text));
   if (tooLarge) throw new Refusal(413, tooLarge);
   const rest = takingTurns();
@@ -100,6 +105,8 @@ export async function importDeal(store: Store, { fileName, text }: ImportRequest
   const named = fileName.replace(/(\.deal)?\.json$/i, "").replace(/\p{Cc}/gu, "");
   const nameOfFile = firstCharacters(named, LONGEST_NAME);
   const { document, isUnnamed, ...beside } = deal.value;
+  if (beside.dealer) allow("changeDealersSide");
+  if (document.status === "signed") allow("signDeals");
   const customer = isUnnamed ? ownNamed(nameOfFile.trim() && nameOfFile) : undefined;
   return createDeal(store, customer ? { ...document, customer } : document, beside);
 }

@@ -4,12 +4,17 @@ import { failureOf } from "@/data/failure";
 import type { Store } from "@/data/store";
 import { takingTurns } from "@/data/turns";
 import type { Checked } from "@/exchange/checks";
+import type { Doing, Right } from "@/exchange/people";
 import { readJson, sizeText } from "@/exchange/text";
+import { type Asker, nobody } from "./asker";
 import { AWAY } from "./away";
 import type { RefusalReply } from "./contract";
 import { dataFolder } from "./data-folder";
+import { storeOf } from "./guarded-store";
+import { askingCounter } from "./rates-of-asking";
 import { Refusal } from "./refusal";
-import { serverStore } from "./store";
+import { visitOf } from "./visit";
+import { standingOf, whoAsks } from "./who-asks";
 import { damageSentence } from "./whole";
 
 /** The largest body that is read, in bytes: a deal of the largest deal file, with room to spare. */
@@ -22,23 +27,39 @@ export const LARGEST_IMPORT = 2 * LARGEST_BODY;
 const AS_IT_IS = { "Cache-Control": "no-store, no-transform" };
 
 /** What a route has to work with, of the one who asks. */
-type Context = {
+export type Context = {
   request: Request;
-  /** The database; asked for once what was sent is known to be good. */
+  /** The database, as far as it is theirs; asked for once what was sent is known to be good. */
   store: () => Promise<Store>;
+  asker: Asker;
+  /** Notes what somebody does that changes nothing, before it is done. */
+  note: (what: Doing, of?: string) => Promise<void>;
 };
+
+/** Who may ask: whoever has a right, anybody who is signed in, or a stranger, too. */
+export type May = Right | "signedIn" | "stranger";
 
 type Work<Answered> = (context: Context) => Promise<Answered>;
 
 /** Runs a route: what it returns becomes JSON, a refusal becomes its status with a sentence. */
-export const answer = (request: Request, work: Work<unknown>, status = 200): Promise<Response> =>
-  answerWith(async () => Response.json(await work(contextOf(request)), { status, headers: AS_IT_IS }));
+export const answer = (request: Request, may: May, work: Work<unknown>, status = 200): Promise<Response> =>
+  answerWith(async () =>
+    Response.json(await work(await contextOf(request, may)), { status, headers: AS_IT_IS }),
+  );
+
+/** The same where the answer brings headers of its own, such as cookies. */
+export const answerAsIs = (request: Request, may: May, work: Work<Response>): Promise<Response> =>
+  answerWith(async () => {
+    const response = await work(await contextOf(request, may));
+    for (const [name, value] of Object.entries(AS_IT_IS)) response.headers.set(name, value);
+    return response;
+  });
 
 /** The same for what is JSON already. */
-export const answerJson = (request: Request, work: Work<string>): Promise<Response> =>
+export const answerJson = (request: Request, may: May, work: Work<string>): Promise<Response> =>
   answerWith(
     async () =>
-      new Response(await work(contextOf(request)), {
+      new Response(await work(await contextOf(request, may)), {
         headers: { ...AS_IT_IS, "Content-Type": "application/json" },
       }),
   );
@@ -46,29 +67,35 @@ export const answerJson = (request: Request, work: Work<string>): Promise<Respon
 /** The same for a route that gives a file to keep. */
 export const answerFile = (
   request: Request,
+  may: May,
   name: string,
   type: string,
   work: Work<Readable>,
 ): Promise<Response> =>
-  answerNamedFile(request, async context => ({ fileName: name, type, bytes: await work(context) }));
+  answerNamedFile(request, may, async context => ({ fileName: name, type, bytes: await work(context) }));
 
 /** The same where what it is called follows from what is in it. */
 export const answerNamedFile = (
   request: Request,
+  may: May,
   work: Work<{ fileName: string; type: string; bytes: Readable }>,
 ): Promise<Response> =>
   answerWith(async () => {
-    const { fileName, type, bytes } = await work(contextOf(request));
+    const { fileName, type, bytes } = await work(await contextOf(request, may));
     return new Response(Readable.toWeb(bytes) as ReadableStream<Uint8Array>, {
       headers: { ...AS_IT_IS, "Content-Type": type, "Content-Disposition": asAttachment(fileName) },
     });
   });
 
 /** The same for what goes on for as long as somebody listens, as server-sent events; no proxy is to hold it back. */
-export const answerStream = (request: Request, work: Work<ReadableStream<Uint8Array>>): Promise<Response> =>
+export const answerStream = (
+  request: Request,
+  may: May,
+  work: Work<ReadableStream<Uint8Array>>,
+): Promise<Response> =>
   answerWith(
     async () =>
-      new Response(await work(contextOf(request)), {
+      new Response(await work(await contextOf(request, may)), {
         headers: { ...AS_IT_IS, "Content-Type": "text/event-stream", "X-Accel-Buffering": "no" },
       }),
   );
@@ -81,8 +108,68 @@ function asAttachment(name: string): string {
   return `attachment; filename="${plain}"${plain === safe ? "" : `; filename*=UTF-8''${whole}`}`;
 }
 
-/** Whoever asks has the house's one store. */
-const contextOf = (request: Request): Context => ({ request, store: serverStore });
+/** Here alone it is known who asks, and of the store they have what is theirs. */
+async function contextOf(request: Request, may: May): Promise<Context> {
+  const asker = may === "stranger" ? await strangerOf(request) : await whoAsks(request.headers);
+  refuseTooMany(asker);
+  if (may !== "stranger" && may !== "signedIn") allow(asker, may);
+  const store = () => storeOf(asker);
+  const note = async (what: Doing, of?: string) => {
+    if (asker.by) await (await store()).noteDoing({ what, ...(of !== undefined && { of }) });
+  };
+  return { request, store, asker, note };
+}
+
+const seconds = askingCounter();
+
+/** By account, or by address where it is a stranger's. A house where nobody has a name is not counted. */
+function refuseTooMany({ person, rights, visit: { address } }: Asker): void {
+  const isStranger = !person && rights.size === 0;
+  const key = person ? person.id : isStranger ? address : null;
+  const wait = key === null ? 0 : seconds(key, isStranger ? "stranger" : "known");
+  if (wait > 0) throw new Refusal(429, `That is asked more often than pages ask. Wait ${wait} seconds.`);
+}
+
+/** Whoever it is: at a place where nobody has to be somebody. */
+async function strangerOf({ headers }: Request): Promise<Asker> {
+  const standing = await standingOf(headers);
+  return standing.at === "inside" ? standing.asker : nobody(visitOf(headers));
+}
+
+/** @throws Refusal where somebody has not the right to something */
+export function allow({ rights, needsCodes }: Asker, right: Right): void {
+  if (rights.has(right)) return;
+  if (needsCodes)
+    throw new Refusal(
+      403,
+      "The house wants one-time codes of everybody: set up yours first.",
+      undefined,
+      "codes",
+    );
+  throw new Refusal(403, WITHOUT[right]);
+}
+
+/** What is said to whoever has not the right. */
+const WITHOUT: Record<Right, string> = {
+  seeDeals: "Your roles show you no deals.",
+  changeDeals: "Your roles let you look at deals, and change none.",
+  signDeals: "Signing a deal is an officer’s.",
+  givePapers: "Your roles let you give no papers.",
+  seeDealersSide: "The dealer’s side is not shown to your roles.",
+  changeDealersSide: "The dealer’s side is not shown to your roles.",
+  seeEarned: "What deals earn is for managers and accounting.",
+  exportDeals: "Your roles let you export no deals.",
+  moveAllDeals: "All deals as a file are for managers and accounting.",
+  changeStock: "The stock is changed by managers.",
+  changeRates: "Rates are changed by managers.",
+  release: "That is a manager’s to release.",
+  eraseCustomers: "Customers are erased by managers.",
+  seeDoings: "Who did what is for managers.",
+  changeSettings: "Settings are changed by administrators.",
+  keepBackups: "Backups are an administrator’s.",
+  keepPeople: "People are an administrator’s.",
+  handLinks: "Sign-in links are handed over by managers and administrators.",
+};
 
 async function answerWith(work: () => Promise<Response>): Promise<Response> {
   try {
@@ -105,7 +192,13 @@ async function answerWith(work: () => Promise<Response>): Promise<Response> {
       return Response.json({ error: damage } satisfies RefusalReply, { status: 500, headers: AS_IT_IS });
     }
     if (!(error instanceof Refusal)) throw error;
-    const reply: RefusalReply = { error: error.message, ...(error.current && { current: error.current }) };
+    const { message, current, signIn, release } = error;
+    const reply: RefusalReply = {
+      error: message,
+      ...(current && { current }),
+      ...(signIn && { signIn }),
+      ...(release && { release }),
+    };
     return Response.json(reply, { status: error.status, headers: AS_IT_IS });
   }
 }
@@ -187,14 +280,15 @@ export function readVersion(request: Request): number {
   return Number(version);
 }
 
-/** Whether whoever asks has the dealer's side open, from the address. */
-export function readWithDealer(request: Request): boolean {
+/** Whether whoever asks has the dealer's side open, from the address; they have to be shown it. */
+export function readWithDealer({ request, asker }: Pick<Context, "request" | "asker">): boolean {
   const asked = new URL(request.url).searchParams.get("with");
   if (asked !== null && asked !== "dealer")
     throw new Refusal(
       400,
       "The address can ask for what the dealer alone sees by ?with=dealer, and for nothing else.",
     );
+  if (asked === "dealer") allow(asker, "seeDealersSide");
   return asked === "dealer";
 }
 
@@ -219,6 +313,9 @@ export const readId = readIdOf("deal");
 
 /** Checks the id of a vehicle's address. */
 export const readVehicleId = readIdOf("vehicle");
+
+/** Checks the id of a person's address. */
+export const readPersonId = readIdOf("person");
 
 /** Checks the id of the address of a file that arrives. */
 export const readArrivalId = readIdOf("file that arrives");

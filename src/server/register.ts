@@ -4,10 +4,13 @@ import type { Store } from "@/data/store";
 import { DEAL_STATUSES, type DealStatus, LONGEST_NAME } from "@/exchange/deal-document";
 import { notationOf, plainSearch } from "@/exchange/notation";
 import { REGISTER_KINDS, type RegisterKind } from "@/exchange/option-words";
+import { LONGEST_BRANCH } from "@/exchange/people";
 import { periodInSearch } from "@/exchange/typing";
 import type { RegisterAsked, RegisterPage, RegisterRow } from "./contract";
+import { isUuid } from "./door";
 import { Refusal } from "./refusal";
 import { openSettings } from "./settings";
+import { hasPeople } from "./who-asks";
 
 /** So many deals stand on a page. */
 const PAGE = 25;
@@ -25,6 +28,10 @@ export async function registerPage(store: Store, asked: RegisterAsked): Promise<
   };
   const query = { ...asked, search, changed, skip: skipped, most: PAGE };
   const { lines, found, isMore } = await store.findLines(query);
+  const owned = await ownedBy(
+    store,
+    lines.map(({ id }) => id),
+  );
   const pages = Math.max(1, Math.ceil(found / PAGE));
   // A page that is gone with its deals is the last one.
   if (asked.page > pages) return registerPage(store, { ...asked, page: pages });
@@ -36,14 +43,31 @@ export async function registerPage(store: Store, asked: RegisterAsked): Promise<
         currency: currency ?? "",
         paid: paid ?? "",
         isMade: madeBy !== null,
+        ...owned?.of(line.id),
       }),
     ),
+    ...(owned && { owners: owned.owners }),
     locale,
     found,
     isMore,
     page: asked.page,
     pages,
     skipped,
+  };
+}
+
+/** Whose deals are; undefined where nobody has a name. */
+async function ownedBy(store: Store, ids: string[]) {
+  if (!(await hasPeople())) return undefined;
+  const people = await store.listPeople();
+  const [owners, branches] = [await store.ownersOf(ids), await store.listBranches()];
+  const names = new Map(people.map(({ id, name }) => [id, name]));
+  return {
+    owners: { people: people.map(({ id, name }) => ({ id, name })), branches },
+    of: (id: string) => {
+      const { owner, branch = null } = owners.get(id) ?? {};
+      return { owner: owner ? (names.get(owner) ?? null) : null, branch };
+    },
   };
 }
 
@@ -68,6 +92,7 @@ export function readRegisterAsked(asked: URLSearchParams): RegisterAsked {
   const deleted = asked.get("deleted") ?? "no";
   const status = asked.get("status");
   const planKind = asked.get("plan");
+  const [owner, branch] = [asked.get("owner"), asked.get("branch")];
   const isSearch = search.length <= LONGEST_NAME && !search.includes("\u0000");
   check(isSearch, `A search has at most ${LONGEST_NAME} letters.`);
   check(isSort(sort), `The register is sorted by ${REGISTER_SORTS.join(", ")}.`);
@@ -79,12 +104,16 @@ export function readRegisterAsked(asked: URLSearchParams): RegisterAsked {
     planKind === null || isKind(planKind),
     `The kind of plan is one of ${Object.keys(REGISTER_KINDS).join(", ")}.`,
   );
+  check(owner === null || isUuid(owner), "Whose deals are meant is said by the person’s id.");
+  check(isBranch(branch), `A branch has at most ${LONGEST_BRANCH} letters.`);
   return {
     search,
     status,
     planKind,
     from,
     to,
+    ...(owner && { owner }),
+    ...(branch && { branch }),
     ...(deleted === "yes" && { deleted: true }),
     sort,
     descending: order === "descending",
@@ -103,6 +132,8 @@ function dayIn(asked: URLSearchParams, name: "from" | "to"): string | null {
   return day;
 }
 
+const isBranch = (text: string | null) =>
+  text === null || (text.length <= LONGEST_BRANCH && !text.includes("\u0000"));
 const isStatus = (text: string): text is DealStatus => (DEAL_STATUSES as readonly string[]).includes(text);
 const isKind = (text: string): text is RegisterKind => Object.hasOwn(REGISTER_KINDS, text);
 

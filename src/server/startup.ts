@@ -9,12 +9,14 @@ import { hearOfPages } from "./changes/open-pages";
 import { endStreams } from "./changes/stream";
 import { dataFolder } from "./data-folder";
 import { databaseUrl, dataPlace } from "./data-place";
+import { isThisMachine } from "./edge/foreign";
 import { startFigures } from "./figures";
 import { keepLateSignings } from "./late-signings";
 import { startRemovingPapers } from "./old-papers";
 import { clearReceived } from "./restore-backup";
 import { warnOfLowSpace } from "./space";
 import { closeServerStore, isKeeper, serverSnapshot, serverStore } from "./store";
+import { hasPeople } from "./who-asks";
 
 const HOUR_MS = 60 * 60 * 1000;
 
@@ -32,6 +34,7 @@ export async function start(): Promise<void> {
   hearOfPages();
   try {
     const store = await serverStore();
+    await refuseOthers();
     console.warn(`Kellux keeps its data in ${dataPlace()}.`);
     clearReceived();
     startDailyCopies({ store, snapshot: serverSnapshot }, dataFolder(), isKeeper);
@@ -43,6 +46,20 @@ export async function start(): Promise<void> {
   } catch (error) {
     end(error);
   }
+}
+
+/**
+ * Beyond this machine whoever comes is asked for a name: by Kellux, once somebody has one, or by the proxy of KELLUX_ORIGIN.
+ *
+ * @throws DataRefused where nobody would ask
+ */
+async function refuseOthers(): Promise<void> {
+  const host = process.env.KELLUX_HOST ?? "";
+  const isAsked = await hasPeople();
+  if (isAsked || process.env.KELLUX_ORIGIN || host === "" || isThisMachine(host)) return;
+  throw new DataRefused(
+    `KELLUX_HOST is ${host}, and nobody has a name here yet: whoever reaches it would see everything. Make the first person, in Settings at this machine or by npm run people -- add NAME, or set KELLUX_ORIGIN where a proxy asks who is there.`,
+  );
 }
 
 /** Ends the process where what holds the data is not fit for it. */

@@ -7,6 +7,7 @@ import type { OpenStore, Snapshot } from "@/data/open-store";
 import { openStoreOnServer } from "@/data/postgres/open-store-on-server";
 import { storeOnServer } from "@/data/postgres/store-on-server";
 import type { Store } from "@/data/store";
+import type { AskedBy } from "@/exchange/people";
 import { tellChanges } from "./changes/hub";
 import { carryOverServer } from "./changes/over-server";
 import { dataFolder } from "./data-folder";
@@ -50,20 +51,28 @@ const CHANGES: ReadonlySet<keyof Store> = new Set([
 /** How many changes were asked for so far. */
 export const changesAsked = (): number => shared.kelluxChanges ?? 0;
 
-/** The store that is open when something is asked of it: a restored backup is another one. What it changes is told. */
-const openStore: Store = new Proxy({} as Store, {
-  get: (_, name) =>
-    name === "then"
-      ? undefined
-      : async (...args: unknown[]) => {
-          const { store } = await openedStore();
-          const work = name as keyof Store;
-          if (CHANGES.has(work)) shared.kelluxChanges = changesAsked() + 1;
-          const answer = await (store[work] as (...args: unknown[]) => unknown)(...args);
-          tellChanges(changesBy(work, args, answer));
-          return answer;
-        },
-});
+/**
+ * The store that is open when something is asked of it: a restored backup is another one. What it changes is told.
+ *
+ * @param by on whose behalf, where somebody has asked
+ */
+const storeFor = (by?: AskedBy): Store =>
+  new Proxy({} as Store, {
+    get: (_, name) =>
+      name === "then"
+        ? undefined
+        : async (...args: unknown[]) => {
+            const opened = await openedStore();
+            const store = by ? opened.as(by) : opened.store;
+            const work = name as keyof Store;
+            if (CHANGES.has(work)) shared.kelluxChanges = changesAsked() + 1;
+            const answer = await (store[work] as (...args: unknown[]) => unknown)(...args);
+            tellChanges(changesBy(work, args, answer));
+            return answer;
+          },
+  });
+
+const openStore = storeFor();
 
 /** What is open, opened at the first call. */
 export function openedStore(): Promise<OpenStore> {
@@ -80,6 +89,12 @@ export function changeStore(store: Promise<OpenStore>): void {
 export async function serverStore(): Promise<Store> {
   await openedStore();
   return openStore;
+}
+
+/** The same on behalf of somebody: what they do is noted. */
+export async function serverStoreAs(by: AskedBy): Promise<Store> {
+  await openedStore();
+  return storeFor(by);
 }
 
 /** All that is kept as it is at this moment. */

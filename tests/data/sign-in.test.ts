@@ -10,14 +10,14 @@ import {
   confirmCodes,
   giveCode,
   lockScreen,
+  makeFirst,
   makeLink,
   type SignInAnswer,
-  setFirstPassword,
   signIn,
   signOut,
   signOutEverywhere,
+  takeLink,
   unlockScreen,
-  useLink,
   whoIs,
 } from "@/data/sign-in";
 import type { Person, Visit } from "@/exchange/people";
@@ -68,14 +68,15 @@ let maren: Person;
 
 beforeAll(async () => {
   ({ database } = tested);
-  const added = await addPerson(
+  const made = await makeFirst(
     database,
+    visit(),
     { name: "Maren Castellane", username: "Maren", roles: ["administrator", "manager"], branch: null },
-    true,
+    PASSWORD,
   );
-  if (typeof added === "string") throw new Error(added);
-  maren = added;
-  await setFirstPassword(database, visit(), maren, PASSWORD);
+  const who = typeof made === "object" ? await whoIs(database, visit(cookieOf(made))) : undefined;
+  if (!who) throw new Error(String(made));
+  maren = who.person;
 });
 beforeEach(async () => {
   await database.execute(sql`delete from failed_sign_ins`);
@@ -241,19 +242,19 @@ describe("a link", () => {
   test("sets a password once; the one before is no good any more", async () => {
     const before = await makeLink(database, ivo.id);
     const link = await makeLink(database, ivo.id);
-    expect((await useLink(database, visit(), before, OTHER)).kind).toBe("wrong");
-    expect((await useLink(database, visit(), link, "password12345")).kind).toBe("refused");
-    const used = await useLink(database, visit(), link, OTHER);
+    expect((await takeLink(database, visit(), before, OTHER)).kind).toBe("wrong");
+    expect((await takeLink(database, visit(), link, "password12345")).kind).toBe("refused");
+    const used = await takeLink(database, visit(), link, OTHER);
     expect(used.kind).toBe("in");
-    expect((await useLink(database, visit(), link, "another pass phrase")).kind).toBe("wrong");
+    expect((await takeLink(database, visit(), link, "another pass phrase")).kind).toBe("wrong");
     const late = await makeLink(database, ivo.id);
     await database.execute(sql`update verifications set expires_at = now() - interval '1 second'`);
-    expect((await useLink(database, visit(), late, "another pass phrase")).kind).toBe("wrong");
+    expect((await takeLink(database, visit(), late, "another pass phrase")).kind).toBe("wrong");
   });
 
   test("who has left is signed out, and comes in no more", async () => {
     const link = await makeLink(database, ivo.id);
-    const cookie = cookieOf(await useLink(database, visit(), link, OTHER));
+    const cookie = cookieOf(await takeLink(database, visit(), link, OTHER));
     expect((await whoIs(database, visit(cookie)))?.person.name).toBe("Ivo Tern");
     await changePerson(database, ivo.id, { ...ivo, hasLeft: true });
     expect(await whoIs(database, visit(cookie))).toBeUndefined();

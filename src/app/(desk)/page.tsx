@@ -2,14 +2,16 @@ import { Register } from "@/features/register/Register";
 import type { RegisterAsked } from "@/server/contract";
 import { Refusal } from "@/server/refusal";
 import { readRegisterAsked, registerPage } from "@/server/register";
-import { serverStore } from "@/server/store";
 import { houseSettings } from "../house";
+import { NotShown } from "../not-shown";
+import { storeFor } from "../visit";
 
 type Props = { searchParams: Promise<Record<string, string | string[] | undefined>> };
 
 export default async function RegisterPage({ searchParams }: Props) {
   const asked = askedBy(await searchParams);
-  const store = await serverStore();
+  const store = await storeFor("seeDeals");
+  if (!store) return <NotShown what="deals" />;
   const { settings } = await houseSettings();
   return (
     <Register

@@ -13,11 +13,13 @@ export type Claim = {
   namespace: string;
   /** Where its server answers, for a backup while it runs. */
   address?: string;
+  /** What that backup is asked with: whoever reads this file reads the folder. */
+  key?: string;
 };
 
 /** The claim of this process. */
 export function ownClaim(): Claim {
-  const address = process.env.KELLUX_ADDRESS;
+  const { KELLUX_ADDRESS: address, KELLUX_KEY: key } = process.env;
   return {
     pid: process.pid,
     started: startOf(process.pid),
@@ -25,6 +27,7 @@ export function ownClaim(): Claim {
     boot: thisBoot(),
     namespace: thisNamespace(),
     ...(address && { address }),
+    ...(key && { key }),
   };
 }
 

@@ -1,4 +1,5 @@
 import type { Database } from "../database";
+import { done } from "../done-by";
 import { type Asked, isSave, WORK } from "../store";
 import { boundedLog } from "./bounded-log";
 import { firstThingsFirst } from "./first-things-first";
@@ -58,7 +59,9 @@ export function storeOf(
   const entries = Object.entries(FOLDER_WORK).map(([name, work]) => {
     const inTurn = PATIENT.has(name) ? patient : awaited;
     const ask = async (...args: unknown[]) =>
-      (work as (database: Database, ...args: unknown[]) => unknown)(database, ...args);
+      name in WORK
+        ? done(database, name as keyof typeof WORK, args)
+        : (work as (database: Database, ...args: unknown[]) => unknown)(database, ...args);
     return [
       name,
       async (...args: unknown[]) => {

@@ -1,6 +1,7 @@
 import { rm } from "node:fs/promises";
 import { join } from "node:path";
 import { Worker } from "node:worker_threads";
+import type { AskedBy } from "@/exchange/people";
 import { DatabaseAway } from "../away";
 import { FolderInUse, FolderRefused } from "../folder/refused";
 import type { OpenStore } from "../open-store";
@@ -114,7 +115,7 @@ export async function openStoreInThread(folder: string, opening: Opening = {}): 
   thread.on("error", error => stop(`The database stopped: ${error.message}`));
   thread.once("exit", () => isClosing || stop("The database has stopped."));
 
-  const ask = (name: keyof FolderStore, args: unknown[]) =>
+  const ask = (name: keyof FolderStore, args: unknown[], by?: AskedBy) =>
     new Promise<unknown>((resolve, reject) => {
       // Nobody would hear it any more, and nobody answer.
       if (isStopped || isClosing) return reject(new DatabaseAway("The database has stopped."));
@@ -138,7 +139,7 @@ export async function openStoreInThread(folder: string, opening: Opening = {}): 
       };
       const asked: Waiting = { resolve, reject, limit: setTimeout(giveUp, patience.call) };
       waiting.set(id, asked);
-      thread.postMessage({ id, name, args } satisfies ToThread);
+      thread.postMessage({ id, name, args, ...(by && { by }) } satisfies ToThread);
     });
   /** Takes as long as the disk needs: whoever waits for it has others to ask meanwhile. */
   const copyTo = (path: string) =>
@@ -150,6 +151,7 @@ export async function openStoreInThread(folder: string, opening: Opening = {}): 
     });
   return {
     store: storeAsking(ask),
+    as: by => storeAsking((name, args) => ask(name, args, by)),
     snapshot: async () => {
       const place = snapshotPlace();
       const path = join(folder, place);

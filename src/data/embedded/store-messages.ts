@@ -1,3 +1,4 @@
+import type { AskedBy } from "@/exchange/people";
 import type { Trace } from "./sign-of-life";
 import type { FolderStore } from "./store-here";
 
@@ -9,7 +10,7 @@ export type ToThread =
       isPatient?: boolean;
       trace: Trace;
     }
-  | { id: number; name: keyof FolderStore; args: unknown[] }
+  | { id: number; name: keyof FolderStore; args: unknown[]; by?: AskedBy }
   /** Where its files are to be copied to. */
   | { id: number; copyTo: string }
   | "areYouThere"

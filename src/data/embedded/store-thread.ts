@@ -1,5 +1,6 @@
 // The thread of the database: opens the data folder and does for the serving thread what the store can do.
 import { parentPort } from "node:worker_threads";
+import { onBehalfOf } from "../asked-by";
 import { failureOf } from "../failure";
 import { FolderInUse, FolderRefused } from "../folder/refused";
 import { yieldToOthers } from "../yield-to-others";
@@ -38,8 +39,8 @@ async function serve({ open, restoredAt, isPatient, trace }: Opening): Promise<v
   say("opened");
 }
 
-const askStore = (store: FolderStore, { name, args }: Extract<ToThread, { name: string }>) =>
-  (store[name] as (...args: unknown[]) => Promise<unknown>)(...args);
+const askStore = (store: FolderStore, { name, args, by }: Extract<ToThread, { name: string }>) =>
+  onBehalfOf(by, () => (store[name] as (...args: unknown[]) => Promise<unknown>)(...args));
 
 async function answer(id: number, work: () => Promise<unknown>): Promise<void> {
   try {

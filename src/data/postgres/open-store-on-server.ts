@@ -1,4 +1,6 @@
 import pg from "pg";
+import type { AskedBy } from "@/exchange/people";
+import { onBehalfOf } from "../asked-by";
 import { DatabaseAway } from "../away";
 import type { Database } from "../database";
 import type { OpenStore } from "../open-store";
@@ -46,19 +48,23 @@ export function openStoreOnServer(url: string, { filled, heard = () => {} }: Ser
     return isReady;
   };
   const works = storeOnServer(databaseOver(pool), heard);
-  const store = new Proxy({} as Store, {
-    get: (_, name) =>
-      name === "then"
-        ? undefined
-        : async (...args: unknown[]) => {
-            await ready();
-            return (works[name as keyof Store] as (...args: unknown[]) => unknown)(...args);
-          },
-  });
+  const storeBy = (by?: AskedBy) =>
+    new Proxy({} as Store, {
+      get: (_, name) =>
+        name === "then"
+          ? undefined
+          : async (...args: unknown[]) => {
+              await ready();
+              return onBehalfOf(by, () =>
+                (works[name as keyof Store] as (...args: unknown[]) => unknown)(...args),
+              );
+            },
+    });
   const listening: Listening[] = [];
   const keeper = keeperOn(url, "keeper");
   return {
-    store,
+    store: storeBy(),
+    as: storeBy,
     ready,
     say: async (channel, text) => {
       await pool.query("select pg_notify($1, $2)", [channel, text]);

@@ -1,6 +1,7 @@
 import { setTimeout as wait } from "node:timers/promises";
 import { DatabaseAway } from "../away";
 import type { Database } from "../database";
+import { done } from "../done-by";
 import { failureOf, hasMetAnother } from "../failure";
 import { isSave, type Store, WORK } from "../store";
 import { isAway, whyAway } from "./failures";
@@ -15,11 +16,10 @@ const APART_MS = 60;
  * @param heard is told after each whether the server has answered
  */
 export function storeOnServer(database: Database, heard: (answers: boolean) => void = () => {}): Store {
-  const entries = Object.entries(WORK).map(([name, work]) => [
+  const entries = (Object.keys(WORK) as (keyof Store)[]).map(name => [
     name,
     async (...args: unknown[]) => {
-      const ask = async () =>
-        (work as (database: Database, ...args: unknown[]) => unknown)(database, ...args);
+      const ask = () => done(database, name, args);
       try {
         const answer = await (isSave(name) ? meeting(ask) : ask());
         heard(true);

@@ -34,6 +34,8 @@ const RIGHTS = {
   changeSettings: ["administrator"],
   keepBackups: ["administrator"],
   keepPeople: ["administrator"],
+  /** A one-time link for somebody who is no administrator. */
+  handLinks: ["administrator", "manager"],
 } as const satisfies Record<string, readonly Role[]>;
 
 export type Right = keyof typeof RIGHTS;

@@ -7,6 +7,12 @@ export {
 export { DEFAULT_SETTINGS } from "./default-settings";
 export { newDealInputs, usualLine, withTaxProfile } from "./into-deal";
 export { NEW_DEAL_NAMES } from "./new-deal-names";
+export {
+  DEFAULT_IDLE_MINUTES,
+  FEWEST_MONTHS_OF_DEALS,
+  FEWEST_MONTHS_OF_DOINGS,
+  LONGEST_IDLE_MINUTES,
+} from "./people-rules";
 export type {
   HousePapers,
   NewDeal,

@@ -19,6 +19,7 @@ import {
 } from "../schema";
 import { CHARGE, LineId, LineName, list, Tax } from "../structure/structure.schema";
 import { HousePapersSchema } from "./papers.schema";
+import { HousePeopleSchema } from "./people.schema";
 
 const MOST_TAX_PROFILES = 20;
 const MOST_CURVES = 20;
@@ -95,6 +96,8 @@ export const SettingsSchema = exact({
   curves: Type.Optional(list(HouseCurveSchema, MOST_CURVES, "curves")),
   /** What stands on papers, and how long given ones are kept. */
   papers: Type.Optional(HousePapersSchema),
+  /** How those who work here sign in, and how long what they did is known. */
+  people: Type.Optional(HousePeopleSchema),
 });
 
 const Spread = Percent('points of rate from 0 to 100, such as "1.24"', 100);

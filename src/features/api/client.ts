@@ -1,9 +1,17 @@
+import type { NeedsRelease } from "@/exchange/releases";
 import type { DealReply, RefusalReply } from "@/server/contract";
 
 /** What a request comes to: a value, a refusal with its sentence, a server that fails, or no server to ask. */
 export type Answer<Value, Current = DealReply> =
   | { kind: "done"; value: Value }
-  | { kind: "refused"; status: number; sentence: string; current?: Current }
+  | {
+      kind: "refused";
+      status: number;
+      sentence: string;
+      current?: Current;
+      /** What a manager has to release first. */
+      release?: NeedsRelease[];
+    }
   | { kind: "failing"; sentence: string }
   | { kind: "away" };
 
@@ -41,17 +49,30 @@ export async function send<Value, Current = DealReply>(
       ...(body && { body }),
     });
     if (response.ok) return { kind: "done", value: (await response.json()) as Value };
+    if (response.status === SIGNED_OUT) return signedOut(await response.json());
     if (response.status >= 500) return { kind: "failing", sentence: await failureOf(response) };
-    const { error, current } = (await response.json()) as RefusalReply;
+    const { error, current, release } = (await response.json()) as RefusalReply;
     return {
       kind: "refused",
       status: response.status,
       sentence: error,
       ...(current && { current: current as Current }),
+      ...(release && { release }),
     };
   } catch {
     return { kind: "away" };
   }
+}
+
+const SIGNED_OUT = 401;
+
+/** Told to the page where the server wants to know who is there, with what it wants. */
+export const SIGN_IN_NEEDED = "kellux:sign-in";
+
+/** What was asked is asked again once somebody is signed in: until then it waits, as where the server fails. */
+function signedOut({ error, signIn }: RefusalReply): { kind: "failing"; sentence: string } {
+  window.dispatchEvent(new CustomEvent(SIGN_IN_NEEDED, { detail: signIn }));
+  return { kind: "failing", sentence: error };
 }
 
 /** What a server that fails says of it. */

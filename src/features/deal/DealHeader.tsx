@@ -6,6 +6,7 @@ import { useFrame } from "./desk/desk-context";
 import { openedOption } from "./desk/desk-state";
 import { NameField } from "./names/NameField";
 import { useIsFrozen, useNotation } from "./option/option-context";
+import { DealPeopleButton } from "./people/DealPeopleButton";
 
 const BACK = <ChevronLeft size={18} aria-hidden="true" />;
 
@@ -103,6 +104,7 @@ export const DealHeader = memo(function DealHeader({ dealId, isOpen, onOpen }: P
           />
         </>
       )}
+      <DealPeopleButton dealId={dealId} />
       <button
         type="button"
         className="btn btn-ghost btn-sm px-2 md:hidden print:hidden"

@@ -15,6 +15,7 @@ import type { WantedFigure } from "@/core/moves";
 import { type DealChange, type DealDocument, type DealOption, nameOf } from "@/exchange/deal-document";
 import type { Settings } from "@/exchange/settings";
 import { focusAfterReload, reloadTo } from "@/features/focus/after-reload";
+import { useMay } from "@/features/people/me-context";
 import type { Merging } from "@/features/saving/autosave";
 import { useAutosave } from "@/features/saving/use-autosave";
 import { useAskBeforeLeaving } from "@/features/typing/ask-before-leaving";
@@ -102,7 +103,9 @@ function useHasSteps({ steps }: DeskState, dealId: string): boolean {
 
 /** The structure and the plan beside the answer. */
 export function Desk({ deal, house, opening, notice }: Props) {
-  const isFrozen = deal.document.status === "signed" && !deal.deleted;
+  const mayChange = useMay("changeDeals");
+  const isSigned = deal.document.status === "signed" && !deal.deleted;
+  const isFrozen = isSigned || !mayChange;
   const [state, dispatch] = useReducer(isFrozen ? signedReducer : deskReducer, deal.document, opening);
   const open = useCallback(
     (document: DealDocument) =>

@@ -1,11 +1,15 @@
 import { type ReactNode, Suspense, useEffect, useRef } from "react";
 import { inNotation } from "@/exchange/notation";
+import { useMay } from "@/features/people/me-context";
 import { useDesk } from "./desk/desk-context";
 import type { FieldName } from "./fields";
 import { drawnOf } from "./kinds/desks";
 import { fieldIn, notationIn } from "./option";
 import { OptionProvider } from "./option/option-context";
 import { type CalledOption, useOptionActions, useOptions } from "./options/use-options";
+import { savedNow } from "./papers/saved-now";
+import { ToRelease } from "./people/ToRelease";
+import { useToRelease } from "./people/use-to-release";
 
 const doNothing = () => {};
 
@@ -14,6 +18,9 @@ export function SignDialog({ onClose }: { onClose: () => void }) {
   const { dispatch } = useDesk();
   const options = useOptions();
   const { choose } = useOptionActions();
+  const maySign = useMay("signDeals");
+  const { dealId, version } = savedNow;
+  const { open: toRelease, look } = useToRelease(maySign ? dealId : undefined);
   const dialog = useRef<HTMLDialogElement>(null);
   const heading = useRef<HTMLHeadingElement>(null);
   useEffect(() => {
@@ -24,7 +31,8 @@ export function SignDialog({ onClose }: { onClose: () => void }) {
   const chosen = options.find(({ isChosen }) => isChosen);
   const open = options.find(({ isOpen }) => isOpen);
   if (!chosen) return null;
-  const reason = whyNot(chosen, options);
+  const reason = maySign ? whyNot(chosen, options) : <p className="mt-2">Signing a deal is an officer’s.</p>;
+  const isReleased = toRelease !== undefined && toRelease.length === 0;
   const { id, state } = chosen;
   const { Signed } = drawnOf(state.kind);
   const named = (option: CalledOption) => `option ${options.indexOf(option) + 1}, “${option.called}”`;
@@ -56,8 +64,23 @@ export function SignDialog({ onClose }: { onClose: () => void }) {
             </p>
           </OptionProvider>
         )}
+        {!reason && !isReleased && (
+          <div className="mt-3 rounded-box border border-warning px-3 py-2">
+            {toRelease ? (
+              <ToRelease
+                dealId={dealId ?? ""}
+                version={version ?? 0}
+                open={toRelease}
+                before="signed"
+                onReleased={look}
+              />
+            ) : (
+              <p className="text-faint">Looking at what has to be released …</p>
+            )}
+          </div>
+        )}
         <div className="mt-4 flex flex-wrap gap-2">
-          {!reason && (
+          {!reason && isReleased && (
             <button type="button" className="btn btn-primary btn-sm" onClick={sign}>
               {options.length > 1 ? `Sign option ${options.indexOf(chosen) + 1}` : "Sign it"}
             </button>

@@ -2,23 +2,29 @@ import { BadgeCheck } from "lucide-react";
 import { useState } from "react";
 import { CORE_VERSION } from "@/core";
 import type { Notation } from "@/exchange/notation";
+import type { NeedsRelease } from "@/exchange/releases";
 import { api } from "@/features/api/api";
 import { whenText } from "@/features/figures/when";
 import { reloadTo } from "@/features/focus/after-reload";
 import { focusSoon } from "@/features/focus/focus-soon";
 import { notify } from "@/features/notices/notify";
+import { useMay } from "@/features/people/me-context";
 import type { DealReply } from "@/server/contract";
 import { useNotation } from "./option/option-context";
 import { fieldId } from "./parts/field-id";
+import { ToRelease } from "./people/ToRelease";
 
 /** Says that a deal is signed and its figures stay, and takes it up again. */
 export function SignedNotice({ deal }: { deal: DealReply }) {
   const { signing } = deal;
   const { notation } = useNotation();
   const [isAsking, setAsking] = useState(false);
+  const [toRelease, setToRelease] = useState<readonly NeedsRelease[]>([]);
+  const mayReopen = useMay("signDeals");
   const reopen = async () => {
     const answer = await api.reopen(deal.id, deal.version);
     if (answer.kind === "done") reloadTo(`#${fieldId("price")}`);
+    else if (answer.kind === "refused" && answer.release) setToRelease(answer.release);
     else
       notify.error(
         answer.kind === "away" ? "The server is away; try again when it is back." : answer.sentence,
@@ -32,7 +38,7 @@ export function SignedNotice({ deal }: { deal: DealReply }) {
       <BadgeCheck size={18} aria-hidden="true" className="text-success" />
       <p>{signing ? signedWords(signing, notation) : "Signed. Its figures are being kept."}</p>
       <span className="grow" />
-      {isAsking ? (
+      {!mayReopen ? null : isAsking ? (
         <>
           <span className="text-sm">Its history will show that it was reopened.</span>
           <button
@@ -58,6 +64,17 @@ export function SignedNotice({ deal }: { deal: DealReply }) {
         >
           Reopen to change it
         </button>
+      )}
+      {toRelease.length > 0 && (
+        <div className="basis-full">
+          <ToRelease
+            dealId={deal.id}
+            version={deal.version}
+            open={toRelease}
+            before="reopened"
+            onReleased={() => void reopen()}
+          />
+        </div>
       )}
     </section>
   );

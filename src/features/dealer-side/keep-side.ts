@@ -1,4 +1,5 @@
-import { SIDE_UNTIL, setSide, sideIsOpen } from "./side-state";
+import { notify } from "@/features/notices/notify";
+import { SIDE_UNTIL, setSide, sideIsOpen, sideIsShut } from "./side-state";
 
 /** It closes so long after the last key. */
 const REST_MS = 5 * 60_000;
@@ -11,7 +12,8 @@ const unsaved = new Set<() => boolean>();
 
 /** Opens the dealer's side for the whole app, or closes it. */
 export function toggleSide(): void {
-  if (sideIsOpen()) closeSide();
+  if (sideIsShut()) notify("The dealer’s side is not shown to your roles.");
+  else if (sideIsOpen()) closeSide();
   else openSide(Date.now() + REST_MS);
 }
 
@@ -19,7 +21,7 @@ export function toggleSide(): void {
 export function resumeSide(): void {
   const [navigation] = performance.getEntriesByType("navigation") as PerformanceNavigationTiming[];
   const kept = Number(sessionStorage.getItem(SIDE_UNTIL));
-  if (kept > Date.now() && navigation?.type !== "reload") openSide(kept);
+  if (!sideIsShut() && kept > Date.now() && navigation?.type !== "reload") openSide(kept);
   else closeSide();
 }
 

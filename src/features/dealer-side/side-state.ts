@@ -6,6 +6,15 @@ const heard = new Set<() => void>();
 /** Whether the dealer's side is open: while it is not, nothing of it is asked for. */
 export const sideIsOpen = () => isOpen;
 
+let isShut = false;
+
+/** Keeps it closed for whoever may not see it: the server tells them nothing of it anyway. */
+export function shutSide(): void {
+  isShut = true;
+}
+
+export const sideIsShut = () => isShut;
+
 /** Tells all that show something of it. */
 export function setSide(next: boolean): void {
   isOpen = next;

@@ -1,8 +1,8 @@
 import { notify } from "@/features/notices/notify";
 
-/** Copies cells with tabs between them, for a spreadsheet. */
-export async function copyText(text: string): Promise<void> {
-  if (await isCopied(text)) notify.success("Copied; paste it into a spreadsheet.");
+/** Copies text: cells with tabs between them for a spreadsheet, unless it is said to be something else. */
+export async function copyText(text: string, said = "Copied; paste it into a spreadsheet."): Promise<void> {
+  if (await isCopied(text)) notify.success(said);
   else notify.error("The browser does not let this page copy.");
 }
 

@@ -8,6 +8,7 @@ import { notationOf } from "@/exchange/notation";
 import { REGISTER_KINDS } from "@/exchange/option-words";
 import type { NewDeal } from "@/exchange/settings";
 import { useKeys } from "@/features/focus/use-keys";
+import { useMay } from "@/features/people/me-context";
 import type { RegisterAsked, RegisterPage, RegisterSort } from "@/server/contract";
 import { type Arriving, ArrivingFile } from "./ArrivingFile";
 import { NewDealButton } from "./NewDealButton";
@@ -18,6 +19,7 @@ import { registerActions } from "./register-actions";
 import { registerQuery } from "./register-query";
 import { useRegisterPage } from "./use-register-page";
 import { WaitingChanges } from "./WaitingChanges";
+import { WhoseFilter } from "./WhoseFilter";
 
 const DELETED = "deleted";
 const STATUS_FILTERS = { ...STATUS_NAMES, [DELETED]: "Deleted" } as const;
@@ -46,7 +48,17 @@ export function Register({ page: initial, asked: opened, houseName, usual }: Pro
   });
   const sortBy = useCallback((sort: RegisterSort, descending: boolean) => show({ sort, descending }), [show]);
   const isSearch = asked.search.trim() !== "";
-  const drop = useDropzone({ noClick: true, noKeyboard: true, onDrop: files => void bringIn(files) });
+  const [mayChange, mayMoveAll, mayExport] = [
+    useMay("changeDeals"),
+    useMay("moveAllDeals"),
+    useMay("exportDeals"),
+  ];
+  const drop = useDropzone({
+    noClick: true,
+    noKeyboard: true,
+    disabled: !mayChange,
+    onDrop: files => void bringIn(files),
+  });
 
   return (
     <div {...drop.getRootProps({ role: undefined })} className="min-h-full p-4 md:px-6">
@@ -81,29 +93,42 @@ export function Register({ page: initial, asked: opened, houseName, usual }: Pro
           all="Any plan"
           onChange={planKind => show({ planKind })}
         />
+        {page.owners && (
+          <WhoseFilter
+            owners={page.owners}
+            asked={asked}
+            onChange={whose => show({ owner: null, branch: null, ...whose })}
+          />
+        )}
         <PeriodFilter
           days={{ from: asked.from ?? null, to: asked.to ?? null }}
           notation={notationOf(page.locale)}
           onChange={days => show(days)}
         />
-        <button type="button" className="btn btn-sm h-8.5" onClick={drop.open}>
-          <FileUp size={16} aria-hidden="true" />
-          Import deals
-        </button>
-        <a className="btn btn-sm h-8.5" href="/api/deals/all" download="deals.ndjson">
-          <FileDown size={16} aria-hidden="true" />
-          Export all deals
-        </a>
-        <a
-          className="btn btn-sm h-8.5"
-          href={`/api/deals/table${registerQuery(asked)}`}
-          download="Deals.xlsx"
-          title="The deals that are found, as a workbook"
-        >
-          <FileDown size={16} aria-hidden="true" />
-          XLSX
-        </a>
-        <NewDealButton usual={usual} />
+        {mayChange && (
+          <button type="button" className="btn btn-sm h-8.5" onClick={drop.open}>
+            <FileUp size={16} aria-hidden="true" />
+            Import deals
+          </button>
+        )}
+        {mayMoveAll && (
+          <a className="btn btn-sm h-8.5" href="/api/deals/all" download="deals.ndjson">
+            <FileDown size={16} aria-hidden="true" />
+            Export all deals
+          </a>
+        )}
+        {mayExport && (
+          <a
+            className="btn btn-sm h-8.5"
+            href={`/api/deals/table${registerQuery(asked)}`}
+            download="Deals.xlsx"
+            title="The deals that are found, as a workbook"
+          >
+            <FileDown size={16} aria-hidden="true" />
+            XLSX
+          </a>
+        )}
+        {mayChange && <NewDealButton usual={usual} />}
       </div>
       {drop.isDragActive && (
         <p className="mb-3 rounded-box border-2 border-primary border-dashed p-4 text-center text-primary">
@@ -164,8 +189,8 @@ function NoDeals({ asked }: { asked: RegisterAsked }) {
   return <p className="p-8 text-center text-faint">{whyNone(asked)}</p>;
 }
 
-function whyNone({ search, status, planKind, from, to, deleted }: RegisterAsked): string {
-  if (status ?? planKind ?? from ?? to) return "No deal is like that.";
+function whyNone({ search, status, planKind, from, to, owner, branch, deleted }: RegisterAsked): string {
+  if (status ?? planKind ?? from ?? to ?? owner ?? branch) return "No deal is like that.";
   if (search.trim() !== "") return "No deal matches this search.";
   return deleted
     ? "No deal is deleted."

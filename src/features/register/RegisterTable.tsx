@@ -4,11 +4,24 @@ import { createContext, memo, useContext } from "react";
 import { STATUS_NAMES } from "@/exchange/deal-document/status-names";
 import { amountIn, DEFAULT_LOCALE, inNotation, type Locale, notationOf } from "@/exchange/notation";
 import { whenText } from "@/features/figures/when";
+import { useMay, useMe } from "@/features/people/me-context";
 import type { RegisterRow, RegisterSort } from "@/server/contract";
 
 // The server sorts; the table only says by what.
 const features = tableFeatures({ rowSortingFeature });
 const helper = createColumnHelper<typeof features, RegisterRow>();
+
+/** Whose deal it is, where people have names. */
+const WHOSE = helper.accessor("owner", {
+  header: "Whose",
+  enableSorting: false,
+  cell: ({ row: { original }, getValue }) => (
+    <>
+      {getValue() ?? <span className="text-faint">nobody’s</span>}
+      {original.branch && <span className="block text-faint text-xs leading-none">{original.branch}</span>}
+    </>
+  ),
+});
 
 const columns = helper.columns([
   helper.accessor("customer", {
@@ -56,6 +69,8 @@ const columns = helper.columns([
   }),
 ]);
 
+const ownedColumns = helper.columns([...columns.slice(0, -1), WHOSE, ...columns.slice(-1)] as never);
+
 /** Which option is chosen where there are several; else how it is paid where that is not every month. */
 function payingText({ optionCount, chosenName, paid }: RegisterRow): string {
   if (optionCount > 1) return `${chosenName}, chosen of ${optionCount}`;
@@ -86,10 +101,12 @@ type Props = {
 /** A page of the deals, sorted by any of its columns; typing in the search leaves it alone until the answer comes. */
 export const RegisterTable = memo(function RegisterTable(props: Props) {
   const { rows, locale, sort, descending, onSort, onDuplicate, onDelete, onBringBack } = props;
+  const mayChange = useMay("changeDeals");
+  const isOwned = useMe() !== null;
   const sorting = [{ id: sort as string, desc: descending }];
   const table = useTable({
     features,
-    columns,
+    columns: isOwned ? ownedColumns : columns,
     data: rows,
     getRowId: row => row.id,
     state: { sorting },
@@ -114,15 +131,19 @@ export const RegisterTable = memo(function RegisterTable(props: Props) {
                   aria-sort={sorted ? (sorted === "desc" ? "descending" : "ascending") : "none"}
                   className={`sticky top-0 z-10 bg-base-200 px-3 py-2 font-semibold ${columnStyle(header.id)}`}
                 >
-                  <button
-                    type="button"
-                    className="inline-flex cursor-pointer items-center gap-1"
-                    onClick={header.column.getToggleSortingHandler()}
-                  >
+                  {header.column.getCanSort() ? (
+                    <button
+                      type="button"
+                      className="inline-flex cursor-pointer items-center gap-1"
+                      onClick={header.column.getToggleSortingHandler()}
+                    >
+                      <table.FlexRender header={header} />
+                      {sorted === "asc" && <ArrowUp size={14} aria-hidden="true" />}
+                      {sorted === "desc" && <ArrowDown size={14} aria-hidden="true" />}
+                    </button>
+                  ) : (
                     <table.FlexRender header={header} />
-                    {sorted === "asc" && <ArrowUp size={14} aria-hidden="true" />}
-                    {sorted === "desc" && <ArrowDown size={14} aria-hidden="true" />}
-                  </button>
+                  )}
                 </th>
               );
             })}
@@ -143,7 +164,7 @@ export const RegisterTable = memo(function RegisterTable(props: Props) {
                 </td>
               ))}
               <td className="whitespace-nowrap border-base-300 border-t px-2 text-right">
-                {onBringBack ? (
+                {!mayChange ? null : onBringBack ? (
                   <button
                     type="button"
                     aria-label={`Bring back the deal of ${row.original.customer || "no name"}`}

@@ -14,7 +14,7 @@ const LAST_CHANGED: RegisterAsked = {
 
 /** What of the register is asked for as the end of an address, without what goes without saying. */
 export function registerQuery(asked: RegisterAsked): string {
-  const { search, status, planKind, from, to, deleted, sort, descending, page } = asked;
+  const { search, status, planKind, from, to, deleted, owner, branch, sort, descending, page } = asked;
   const query = new URLSearchParams({
     ...(search.trim() && { search }),
     ...(status && { status }),
@@ -22,6 +22,8 @@ export function registerQuery(asked: RegisterAsked): string {
     ...(from && { from }),
     ...(to && { to }),
     ...(deleted && { deleted: "yes" }),
+    ...(owner && { owner }),
+    ...(branch && { branch }),
     ...((sort !== LAST_CHANGED.sort || !descending) && {
       sort,
       order: descending ? "descending" : "ascending",

@@ -1,11 +1,9 @@
 import { useState } from "react";
-import { wholeText } from "@/core";
 import { notationOf } from "@/exchange/notation";
 import { FEWEST_MONTHS_KEPT, type HousePapers, STANDING_LINES, type StandingLine } from "@/exchange/settings";
 import { KnownAt, KnownField } from "@/features/deal/dealer/KnownField";
 import { Check, Choice } from "@/features/deal/parts/choices";
-import { TypedFigure } from "@/features/typing/TypedFigure";
-import type { Read } from "@/features/typing/use-typed";
+import { CountField } from "./CountField";
 import { LogoField } from "./LogoField";
 import type { House, PapersChange } from "./settings-state";
 import { TextField } from "./TextField";
@@ -81,41 +79,6 @@ export function PapersCard({ papers, house, onChange }: Props) {
       </p>
       <CostPapers papers={papers} currency={currency} locale={locale} onChange={onChange} />
     </section>
-  );
-}
-
-type CountProps = {
-  label: string;
-  value: number | undefined;
-  range: readonly [number, number];
-  notation: ReturnType<typeof notationOf>;
-  onChange: (value: number | undefined) => void;
-};
-
-/** A whole number within a range; empty where nothing is settled. */
-function CountField({ label, value, range: [least, most], notation, onChange }: CountProps) {
-  const read = (text: string): Read<number | undefined> => {
-    if (text.trim() === "") return { value: undefined };
-    const count = Number(text);
-    return /^\d{1,4}$/.test(text.trim()) && count >= least && count <= most
-      ? { value: count }
-      : { sentence: `a number from ${least} to ${wholeText(most)}` };
-  };
-  return (
-    <div>
-      <span className="mb-0.5 block text-faint text-sm" aria-hidden="true">
-        {label}
-      </span>
-      <TypedFigure
-        label={label}
-        className="w-24"
-        shown={value === undefined ? "" : String(value)}
-        value={value}
-        notation={notation}
-        read={read}
-        put={onChange}
-      />
-    </div>
   );
 }
 

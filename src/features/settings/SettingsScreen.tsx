@@ -12,6 +12,7 @@ import type { OptionAction } from "@/features/deal/option";
 import { OptionProvider } from "@/features/deal/option/option-context";
 import { saveFile } from "@/features/figures/save-file";
 import { notify } from "@/features/notices/notify";
+import { useMay } from "@/features/people/me-context";
 import { SECTIONS, type Section } from "@/features/shell/settings-sections";
 import { THEME_OF } from "@/features/shell/themes";
 import { useAskBeforeLeaving } from "@/features/typing/ask-before-leaving";
@@ -22,6 +23,7 @@ import { DefaultPlan } from "./DefaultPlan";
 import { HouseCard } from "./HouseCard";
 import { LimitsCard } from "./LimitsCard";
 import { PapersCard } from "./PapersCard";
+import { PeopleRulesCard } from "./PeopleRulesCard";
 import { SettingsStatusLine } from "./SettingsStatusLine";
 import { isUnreadable, openSettingsState, settingsOf, settingsReducer } from "./settings-state";
 import { TaxProfiles } from "./TaxProfiles";
@@ -31,7 +33,8 @@ import { UsualCosts } from "./UsualCosts";
 import { useSettingsSave } from "./use-settings-save";
 
 /** What the house has settled once: new deals start from a copy of it. */
-export function SettingsScreen({ opened, kept }: { opened: SettingsReply; kept: KeptCopies }) {
+export function SettingsScreen({ opened, kept }: { opened: SettingsReply; kept: KeptCopies | null }) {
+  const mayChange = useMay("changeSettings");
   const [state, dispatch] = useReducer(settingsReducer, opened.settings, openSettingsState);
   const show = useCallback((settings: Settings) => dispatch({ type: "open", settings }), []);
   const settings = useMemo(() => settingsOf(state), [state]);
@@ -58,6 +61,7 @@ export function SettingsScreen({ opened, kept }: { opened: SettingsReply; kept: 
   const drop = useDropzone({
     noClick: true,
     noKeyboard: true,
+    disabled: !mayChange,
     multiple: false,
     onDrop: files => void bringIn(files),
   });
@@ -105,7 +109,14 @@ export function SettingsScreen({ opened, kept }: { opened: SettingsReply; kept: 
         onChange={change => dispatch({ type: "papers", change })}
       />
     ),
-    backups: <BackupsCard kept={kept} notation={notation} />,
+    people: (
+      <PeopleRulesCard
+        rules={state.people}
+        locale={state.house.locale}
+        onChange={people => dispatch({ type: "people", people })}
+      />
+    ),
+    backups: kept && <BackupsCard kept={kept} notation={notation} />,
   };
 
   return (
@@ -123,7 +134,7 @@ export function SettingsScreen({ opened, kept }: { opened: SettingsReply; kept: 
           onKeepMine={saving.keepMine}
           onTakeTheirs={saving.takeTheirs}
         />
-        <button type="button" className="btn btn-sm ml-auto h-8.5" onClick={drop.open}>
+        <button type="button" className="btn btn-sm ml-auto h-8.5" disabled={!mayChange} onClick={drop.open}>
           <FileUp size={16} aria-hidden="true" />
           Import settings
         </button>
@@ -140,18 +151,20 @@ export function SettingsScreen({ opened, kept }: { opened: SettingsReply; kept: 
         </button>
       </div>
       <p className="mb-3 text-faint">
-        A new deal starts with a copy of what is settled here. A change moves no deal that is there already.
+        {mayChange
+          ? "A new deal starts with a copy of what is settled here. A change moves no deal that is there already."
+          : "What the house has settled. An administrator changes it."}
       </p>
       <div className="flex items-start gap-5">
         <nav aria-label="Sections of the settings" className="sticky top-4 w-36 shrink-0 max-lg:hidden">
-          {SECTIONS.map(({ id, name }) => (
+          {SECTIONS.filter(({ id }) => cards[id]).map(({ id, name }) => (
             <a key={id} href={`#${id}`} className="block rounded-field px-2 py-1 hover:bg-base-200">
               {name}
             </a>
           ))}
         </nav>
         <OptionProvider value={usual}>
-          <div className="grid min-w-0 grow items-start gap-4 xl:grid-cols-2">
+          <fieldset disabled={!mayChange} className="grid min-w-0 grow items-start gap-4 xl:grid-cols-2">
             {(["left", "right"] as const).map(column => (
               <div key={column} className="grid min-w-0 gap-4">
                 {SECTIONS.filter(({ side }) => side === column).map(({ id }) => (
@@ -162,7 +175,7 @@ export function SettingsScreen({ opened, kept }: { opened: SettingsReply; kept: 
                 ))}
               </div>
             ))}
-          </div>
+          </fieldset>
         </OptionProvider>
       </div>
     </div>

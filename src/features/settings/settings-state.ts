@@ -14,6 +14,9 @@ import { withInputs } from "@/features/deal/option/option-state";
 /** What of the settings is typed as it is. */
 export type House = Pick<Settings, "houseName" | "currency" | "locale" | "place" | "appearance" | "newDeal">;
 
+/** What is settled of those who work here. */
+export type PeopleRules = NonNullable<Settings["people"]>;
+
 /** What is changed of it; what is undefined is taken out. */
 export type HouseChange = { [Part in keyof House]?: House[Part] | undefined };
 
@@ -33,6 +36,7 @@ export type SettingsState = {
   papers: HousePapers;
   limits: NonNullable<Settings["limits"]>;
   curves: NonNullable<Settings["curves"]>;
+  people: PeopleRules;
   /** What tells the next profile from the others. */
   nextKey: number;
 };
@@ -47,6 +51,7 @@ export type SettingsAction =
   | { type: "papers"; change: PapersChange }
   | { type: "limits"; limits: SettingsState["limits"] }
   | { type: "curves"; curves: SettingsState["curves"] }
+  | { type: "people"; people: PeopleRules }
   | { type: "addProfile" }
   | { type: "dropProfile"; key: number };
 
@@ -56,7 +61,16 @@ const KINDS = { loan: wholeLoan(PLAIN_LOAN) };
 /** The settings as they open. */
 export function openSettingsState(settings: Settings): SettingsState {
   const { houseName, currency, locale, place, appearance, newDeal, ...lists } = settings;
-  const { fees, extras, taxProfiles = [], terms = [], papers = {}, limits = {}, curves = [] } = lists;
+  const {
+    fees,
+    extras,
+    taxProfiles = [],
+    terms = [],
+    papers = {},
+    limits = {},
+    curves = [],
+    people = {},
+  } = lists;
   const empty = emptyDeal(settings);
   return {
     house: {
@@ -83,6 +97,7 @@ export function openSettingsState(settings: Settings): SettingsState {
     papers,
     limits,
     curves,
+    people,
     nextKey: taxProfiles.length,
   };
 }
@@ -125,6 +140,8 @@ export function settingsReducer(state: SettingsState, action: SettingsAction): S
       return { ...state, limits: action.limits };
     case "curves":
       return { ...state, curves: action.curves };
+    case "people":
+      return { ...state, people: action.people };
     case "addProfile":
       return { ...state, profiles: [...state.profiles, newProfile(state)], nextKey: state.nextKey + 1 };
     case "dropProfile":
@@ -174,6 +191,7 @@ export function settingsOf({
   papers,
   limits,
   curves,
+  people,
 }: SettingsState): Settings {
   const { structure, plan } = usual.inputs;
   const { kind, yearlyRate, payments, frequency, rounding, roundingStep, compounding, dayCount } = plan;
@@ -198,6 +216,7 @@ export function settingsOf({
     ...papersMember(papers),
     ...(Object.keys(limits).length > 0 && { limits }),
     ...(curves.length > 0 && { curves }),
+    ...(Object.keys(people).length > 0 && { people }),
   };
 }
 

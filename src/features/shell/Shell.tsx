@@ -1,13 +1,21 @@
 import { BookOpen, Library, Percent, Settings2, Truck } from "lucide-react";
 import type { ReactNode } from "react";
+import { PersonPlace } from "@/features/people/PersonPlace";
 import { KeysAnywhere } from "./KeysAnywhere";
+
+type Props = {
+  warning?: string | undefined;
+  /** After how many minutes without a key a screen locks. */
+  locksAfter: number;
+  children: ReactNode;
+};
 
 /**
  * The frame of every screen: the way to each place at the side, or on top of a narrow screen.
  *
  * @param warning what should be seen to before anything else
  */
-export function Shell({ warning, children }: { warning?: string | undefined; children: ReactNode }) {
+export function Shell({ warning, locksAfter, children }: Props) {
   return (
     <div className="flex min-h-dvh flex-col md:h-dvh md:flex-row">
       <nav
@@ -50,6 +58,7 @@ export function Shell({ warning, children }: { warning?: string | undefined; chi
           Figures
         </a>
         <KeysAnywhere />
+        <PersonPlace locksAfter={locksAfter} />
         <a
           href="/settings"
           className="flex flex-col items-center gap-0.5 rounded-field px-1 py-1.5 font-semibold text-primary text-xs max-md:ml-auto md:mt-auto"

@@ -11,6 +11,7 @@ export type Section = {
     | "costs"
     | "worth"
     | "papers"
+    | "people"
     | "backups";
   name: string;
   /** Where it stands on a wide screen. */
@@ -80,6 +81,12 @@ export const SECTIONS: readonly Section[] = [
     name: "Papers",
     side: "left",
     says: "Address, logo, officer’s name, days that a proposal is good, what cost papers say, how long papers are kept.",
+  },
+  {
+    id: "people",
+    name: "People",
+    side: "right",
+    says: "Sign-in, one-time codes of everybody, when a screen locks, how long who did what and deals are kept.",
   },
   {
     id: "backups",

@@ -31,8 +31,13 @@ const streams = () => {
 /**
  * What becomes of what a page follows, as server-sent events: "changed" where somebody has saved, with the version where it
  * is known; "others" with who else has the deal open.
+ *
+ * @param isStillIn whether whoever listens is still signed in: where not, nothing more is told
  */
-export function changesStream(followed: Followed): ReadableStream<Uint8Array> {
+export function changesStream(
+  followed: Followed,
+  isStillIn: () => Promise<boolean> = async () => true,
+): ReadableStream<Uint8Array> {
   let end = () => {};
   let hasBegun = false;
   const source: UnderlyingDefaultSource<Uint8Array> = {
@@ -56,12 +61,19 @@ export function changesStream(followed: Followed): ReadableStream<Uint8Array> {
         controller.close();
       };
       sign();
+      const look = async () => {
+        if (!isOver && !(await isStillIn().catch(() => false)) && !isOver) close();
+      };
       const unhear = hear(({ changes = [] }) => {
+        if (changes.some(({ of }) => of === "people" || of === "everything")) void look();
         for (const version of versionsOf(changes, followed)) send("changed", { version });
       });
       const leave = typeof followed === "string" ? () => {} : openPage(followed);
       const unwatch = typeof followed === "string" ? () => {} : watchOthers(followed, send);
-      const signs = setInterval(sign, SIGN_MS);
+      const signs = setInterval(() => {
+        sign();
+        void look();
+      }, SIGN_MS);
       end = () => {
         clearInterval(signs);
         unhear();

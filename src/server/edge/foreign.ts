@@ -1,6 +1,15 @@
 import { isIP } from "node:net";
 
+/** Whether a name or an address is this machine's own. */
+export const isThisMachine = (host: string): boolean => LOOPBACK.test(host) || host === "::1";
+
 const LOOPBACK = /^(localhost|127(\.\d{1,3}){3}|\[::1\])(:\d+)?$/i;
+
+/** Whether anybody has a name here, as is known behind the edge: another bundle, so over the process. */
+const shared = globalThis as typeof globalThis & { kelluxHasPeople?: boolean | undefined };
+
+const NOBODY_YET = "Nobody has a name here yet, so this server answers this machine alone.";
+
 const SAFE_METHODS = new Set(["GET", "HEAD", "OPTIONS"]);
 
 /** What is read of a request's headers, by their names in small letters. */
@@ -17,6 +26,7 @@ type Headers = { readonly [name: string]: string | string[] | undefined };
 export function refusalReason(method: string, headers: Headers): string | undefined {
   const host = textOf(headers.host) ?? "";
   const known = publicOrigin();
+  if (!LOOPBACK.test(host) && !known && listensToOthers() && !shared.kelluxHasPeople) return NOBODY_YET;
   if (!LOOPBACK.test(host) && !(known ? isHostOf(known, host) : listensTo(host))) return notAnswered(known);
   if (SAFE_METHODS.has(method)) return undefined;
   const site = textOf(headers["sec-fetch-site"]);
@@ -37,7 +47,7 @@ function notAnswered(known: URL | undefined): string {
 }
 
 const listensToOthers = () =>
-  Boolean(process.env.KELLUX_HOST) && !LOOPBACK.test(process.env.KELLUX_HOST ?? "");
+  Boolean(process.env.KELLUX_HOST) && !isThisMachine(process.env.KELLUX_HOST ?? "");
 
 /** Whether a host is an address, or one of the names that were settled, where it listens to others at all. */
 function listensTo(host: string): boolean {

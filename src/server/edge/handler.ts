@@ -1,7 +1,10 @@
+import { randomBytes } from "node:crypto";
 import type { IncomingMessage, ServerResponse } from "node:http";
 import { AWAY } from "../away";
+import { addressOf } from "./address";
 import { refusalReason } from "./foreign";
 import { EVERY_ANSWER, keeping } from "./headers";
+import { logWhenAnswered } from "./log";
 import { turnedAway } from "./turned-away";
 
 type Handler = (request: IncomingMessage, response: ServerResponse) => Promise<void> | void;
@@ -18,6 +21,9 @@ const shared = globalThis as typeof globalThis & { kelluxStopped?: string; kellu
 export function edge(behind: Handler, isClosing: () => boolean): Handler {
   return async (request, response) => {
     const { method = "", url = "" } = request;
+    const asking = { request: randomBytes(REQUEST_BYTES).toString("hex"), address: addressOf(request) };
+    logWhenAnswered(request, response, asking);
+    response.setHeader("X-Request-Id", asking.request);
     giveHeaders(response, url, isClosing);
     sayWhereAway(response);
     const refused = turnedAway(method, url);
@@ -25,6 +31,7 @@ export function edge(behind: Handler, isClosing: () => boolean): Handler {
     const foreign = refusalReason(method, request.headers);
     if (foreign) return say(response, 403, foreign);
     dropInnerHeaders(request);
+    tellInside(request, { ...asking, path: url });
     if (shared.kelluxStopped) return say(response, 503, AWAY);
     try {
       await behind(request, response);
@@ -36,11 +43,25 @@ export function edge(behind: Handler, isClosing: () => boolean): Handler {
   };
 }
 
+const REQUEST_BYTES = 8;
+
+/** Tells what is behind the edge what was seen here; what was said of it from outside was dropped. */
+function tellInside(
+  { headers, rawHeaders }: IncomingMessage,
+  seen: { request: string; address: string | null; path: string },
+): void {
+  for (const [name, value] of Object.entries(seen)) {
+    if (value === null) continue;
+    headers[`x-kellux-${name}`] = value;
+    rawHeaders.push(`x-kellux-${name}`, value);
+  }
+}
+
 /**
  * What the framework tells itself by: from outside it would have a request answered without its work. Pages here are whole
  * ones: where a page says that it stands among them is asked of no page, and fails the server where it is nonsense.
  */
-const INNER = /^(x-(middleware|nextjs)-|next-router-state-tree$)/i;
+const INNER = /^(x-(middleware|nextjs|kellux)-|next-router-state-tree$)/i;
 
 function dropInnerHeaders({ headers, rawHeaders }: IncomingMessage): void {
   for (const name of Object.keys(headers)) if (INNER.test(name)) delete headers[name];

@@ -6,6 +6,7 @@ import { programsOf, readRatesJson } from "@/exchange/rates/read-rates";
 import { readRatesCsv } from "@/exchange/rates/read-rates-csv";
 import { takeProgram } from "@/exchange/rates/take-program";
 import { takenNow } from "@/exchange/rates/taken-now";
+import { needsRelease } from "@/exchange/releases";
 import type { ProgramsAnswer, ProgramsQuestion, ReadFile } from "./questions";
 
 /** The rates of the last question, read once for all that are asked of them. */
@@ -14,6 +15,7 @@ let known: { mark: string; lenders: Lender[]; programs: ReturnType<typeof progra
 /** Answers a question, or `"rates"` where the rates that it is about are to be sent along. */
 export function answerOf(question: ProgramsQuestion): ProgramsAnswer[keyof ProgramsAnswer] | "rates" {
   if (question.ask === "read") return readFile(question);
+  if (question.ask === "release") return needsRelease(question.asked);
   const { mark, lenders } = question;
   if (lenders) known = { mark, lenders, programs: programsOf(lenders) };
   if (known?.mark !== mark) return "rates";

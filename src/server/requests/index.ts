@@ -1,3 +1,22 @@
+export type {
+  CodeRequest,
+  DealPeopleRequest,
+  LinkRequest,
+  NewPasswordRequest,
+  PersonRequest,
+  ReleaseRequest,
+  SignInRequest,
+} from "./people.schema";
+export {
+  checkCodeRequest,
+  checkDealPeopleRequest,
+  checkLinkRequest,
+  checkNewPasswordRequest,
+  checkPasswordRequest,
+  checkPersonRequest,
+  checkReleaseRequest,
+  checkSignInRequest,
+} from "./people-requests";
 export { checkGoneRatesRequest, checkProgramsRequest, checkTakeProgramRequest } from "./programs-requests";
 export * from "./requests";
 export type {

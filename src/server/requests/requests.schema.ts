@@ -14,6 +14,7 @@ import { SettingsDealerSchema, SettingsSchema } from "@/exchange/settings/settin
 import { VehicleSchema, VehiclesSchema } from "@/exchange/stock/stock.schema";
 import { LineName } from "@/exchange/structure/structure.schema";
 import { TableSchema } from "@/exchange/workbook/table.schema";
+import { PEOPLE_REQUESTS } from "./people.schema";
 
 const SavedVersion = Type.Integer({
   minimum: 1,
@@ -135,6 +136,7 @@ export const REQUESTS = {
   vehicle: VehicleSchema,
   vehicles: VehiclesSchema,
   table: TableSchema,
+  ...PEOPLE_REQUESTS,
 };
 
 export type NameRequest = Type.Static<typeof NameRequestSchema>;

@@ -5,4 +5,7 @@ import { serverSnapshot } from "@/server/store";
 export const dynamic = "force-dynamic";
 
 export const GET = (request: Request) =>
-  answerFile(request, copyName(new Date()), "application/gzip", async () => backupBytes(serverSnapshot));
+  answerFile(request, "keepBackups", copyName(new Date()), "application/gzip", async ({ note }) => {
+    await note("madeBackup");
+    return backupBytes(serverSnapshot);
+  });

@@ -1,20 +1,23 @@
 import { createDeal } from "@/server/deals";
-import { answer, readBody } from "@/server/door";
+import { allow, answer, readBody } from "@/server/door";
 import { readRegisterAsked, registerPage } from "@/server/register";
 import { checkNewDealRequest } from "@/server/requests";
 
 export const dynamic = "force-dynamic";
 
 export const GET = (request: Request) =>
-  answer(request, async ({ store }) =>
+  answer(request, "seeDeals", async ({ store }) =>
     registerPage(await store(), readRegisterAsked(new URL(request.url).searchParams)),
   );
 
 export const POST = (request: Request) =>
   answer(
     request,
-    async ({ store }) => {
+    "changeDeals",
+    async ({ store, asker }) => {
       const { document, dealer } = await readBody(request, checkNewDealRequest);
+      if (dealer) allow(asker, "changeDealersSide");
+      if (document.status === "signed") allow(asker, "signDeals");
       return createDeal(await store(), document, dealer && { dealer });
     },
     201,

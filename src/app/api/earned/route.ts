@@ -4,6 +4,7 @@ import { earnedIn } from "@/server/earned";
 export const dynamic = "force-dynamic";
 
 export const GET = (request: Request) =>
-  answer(request, async ({ store }) =>
-    earnedIn(await store(), new URL(request.url).searchParams.get("month"), new Date()),
-  );
+  answer(request, "seeEarned", async ({ store, note }) => {
+    await note("sawEarned");
+    return earnedIn(await store(), new URL(request.url).searchParams.get("month"), new Date());
+  });

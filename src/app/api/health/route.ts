@@ -5,4 +5,4 @@ import { health } from "@/server/health";
 export const dynamic = "force-dynamic";
 
 export const GET = (request: Request) =>
-  answer(request, async ({ store }) => health(await store(), dataFolder()));
+  answer(request, "stranger", async ({ store, asker }) => health(await store(), dataFolder(), asker));

@@ -4,4 +4,6 @@ import { suggestedNames } from "@/server/names";
 export const dynamic = "force-dynamic";
 
 export const GET = (request: Request) =>
-  answer(request, async ({ store }) => suggestedNames(await store(), new URL(request.url).searchParams));
+  answer(request, "seeDeals", async ({ store }) =>
+    suggestedNames(await store(), new URL(request.url).searchParams),
+  );

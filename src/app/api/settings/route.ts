@@ -5,10 +5,11 @@ import { openSettings, saveSettings } from "@/server/settings";
 
 export const dynamic = "force-dynamic";
 
-export const GET = (request: Request) => answer(request, async ({ store }) => openSettings(await store()));
+export const GET = (request: Request) =>
+  answer(request, "signedIn", async ({ store }) => openSettings(await store()));
 
 export const PUT = (request: Request) =>
-  answer(request, async ({ store }) => {
+  answer(request, "changeSettings", async ({ store }) => {
     const body = await readBody(request, checkSettingsRequest);
     const kept = await store();
     return saveSettings(kept, { ...body, settings: await withKeptLogo(kept, body.settings) });

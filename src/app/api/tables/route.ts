@@ -4,4 +4,4 @@ import { checkTable } from "@/server/requests";
 
 /** A table as a screen shows it, as a workbook; nothing is kept. */
 export const POST = (request: Request) =>
-  answerNamedFile(request, async () => tableFile(await readBody(request, checkTable)));
+  answerNamedFile(request, "signedIn", async () => tableFile(await readBody(request, checkTable)));

@@ -7,7 +7,8 @@ type Context = { params: Promise<{ name: string }> };
 
 export const GET = async (request: Request, { params }: Context) => {
   const { name } = await params;
-  return answerFile(request, name, "application/gzip", async () => {
+  return answerFile(request, "keepBackups", name, "application/gzip", async ({ note }) => {
+    await note("madeBackup");
     const path = keptCopy(dataFolder(), name);
     if (!path) throw new Refusal(404, "There is no copy of this name.");
     return wholeCopy(path);

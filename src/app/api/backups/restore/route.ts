@@ -4,7 +4,8 @@ import { checkRestoreRequest } from "@/server/requests";
 import { restoreBackup } from "@/server/restore-backup";
 
 export const POST = (request: Request) =>
-  answer(request, async () => {
+  answer(request, "keepBackups", async ({ note }) => {
+    await note("restoredBackup");
     if (request.headers.get("content-type") !== "application/gzip") {
       return restoreBackup((await readBody(request, checkRestoreRequest)).copy);
     }

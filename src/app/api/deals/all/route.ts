@@ -9,13 +9,16 @@ export const dynamic = "force-dynamic";
 const LARGEST = 100_000_000;
 
 export const GET = (request: Request) =>
-  answerFile(request, "deals.ndjson", "application/x-ndjson", async ({ store }) =>
-    Readable.from(allDeals(await store(), readWithDealer(request))),
-  );
+  answerFile(request, "moveAllDeals", "deals.ndjson", "application/x-ndjson", async context => {
+    const withDealer = readWithDealer(context);
+    await context.note("exportedDeals");
+    return Readable.from(allDeals(await context.store(), withDealer));
+  });
 
 export const POST = (request: Request) =>
   answer(
     request,
+    "moveAllDeals",
     async ({ store }) => {
       if (request.headers.get("content-type") !== "application/x-ndjson")
         throw new Refusal(415, "The deals must be JSON, one on each line, sent as application/x-ndjson.");

@@ -7,6 +7,8 @@ export const dynamic = "force-dynamic";
 
 /** The deals that are found, as a workbook. */
 export const GET = (request: Request) =>
-  answerNamedFile(request, async ({ store }) =>
-    tableFile(await registerTable(await store(), readRegisterAsked(new URL(request.url).searchParams))),
-  );
+  answerNamedFile(request, "exportDeals", async ({ store, note }) => {
+    const asked = readRegisterAsked(new URL(request.url).searchParams);
+    await note("exportedDeals");
+    return tableFile(await registerTable(await store(), asked));
+  });

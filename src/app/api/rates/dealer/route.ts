@@ -3,4 +3,8 @@ import { openRatesDealer } from "@/server/rates";
 
 export const dynamic = "force-dynamic";
 
-export const GET = (request: Request) => answer(request, async ({ store }) => openRatesDealer(await store()));
+export const GET = (request: Request) =>
+  answer(request, "seeDealersSide", async ({ store, note }) => {
+    await note("sawRates");
+    return openRatesDealer(await store());
+  });

@@ -3,4 +3,5 @@ import { ratesMark } from "@/server/rates";
 
 export const dynamic = "force-dynamic";
 
-export const GET = (request: Request) => answer(request, async ({ store }) => ratesMark(await store()));
+export const GET = (request: Request) =>
+  answer(request, "signedIn", async ({ store }) => ratesMark(await store()));

@@ -5,10 +5,10 @@ import { openSettingsDealer, saveSettingsDealer } from "@/server/settings";
 export const dynamic = "force-dynamic";
 
 export const GET = (request: Request) =>
-  answer(request, async ({ store }) => openSettingsDealer(await store()));
+  answer(request, "seeDealersSide", async ({ store }) => openSettingsDealer(await store()));
 
 export const PUT = (request: Request) =>
-  answer(request, async ({ store }) => {
+  answer(request, "changeSettings", async ({ store }) => {
     const body = await readBody(request, checkSettingsDealerRequest);
     return saveSettingsDealer(await store(), body);
   });

@@ -7,7 +7,7 @@ import { Refusal } from "@/server/refusal";
 export const dynamic = "force-dynamic";
 
 export const GET = (request: Request) =>
-  answerFile(request, "logo.png", "image/png", async ({ store }) => {
+  answerFile(request, "signedIn", "logo.png", "image/png", async ({ store }) => {
     const sha256 = new URL(request.url).searchParams.get("sha256") ?? "";
     const logo = await logoOf(await store(), sha256);
     if (!logo) throw new Refusal(404, "There is no such logo.");
@@ -15,7 +15,7 @@ export const GET = (request: Request) =>
   });
 
 export const POST = (request: Request) =>
-  answer(request, async ({ store }) => {
+  answer(request, "changeSettings", async ({ store }) => {
     const picture = await readBytes(request, LARGEST_LOGO);
     return keepLogo(await store(), picture);
   });

@@ -5,13 +5,13 @@ import { changeInStock, removeFromStock } from "@/server/stock";
 type Context = { params: Promise<{ id: string }> };
 
 export const PUT = (request: Request, { params }: Context) =>
-  answer(request, async ({ store }) => {
+  answer(request, "changeStock", async ({ store }) => {
     const id = await readVehicleId(params);
     const vehicle = await readBody(request, checkVehicle);
     return changeInStock(await store(), id, readVersion(request), vehicle);
   });
 
 export const DELETE = (request: Request, { params }: Context) =>
-  answer(request, async ({ store }) =>
+  answer(request, "changeStock", async ({ store }) =>
     removeFromStock(await store(), await readVehicleId(params), readVersion(request)),
   );

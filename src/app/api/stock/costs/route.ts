@@ -3,4 +3,8 @@ import { openStockCosts } from "@/server/stock";
 
 export const dynamic = "force-dynamic";
 
-export const GET = (request: Request) => answer(request, async ({ store }) => openStockCosts(await store()));
+export const GET = (request: Request) =>
+  answer(request, "seeDealersSide", async ({ store, note }) => {
+    await note("sawCosts");
+    return openStockCosts(await store());
+  });

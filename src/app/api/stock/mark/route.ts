@@ -3,4 +3,5 @@ import { stockMark } from "@/server/stock";
 
 export const dynamic = "force-dynamic";
 
-export const GET = (request: Request) => answer(request, async ({ store }) => stockMark(await store()));
+export const GET = (request: Request) =>
+  answer(request, "seeDeals", async ({ store }) => stockMark(await store()));

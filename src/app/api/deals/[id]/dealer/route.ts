@@ -5,10 +5,14 @@ import { checkDealerRequest } from "@/server/requests";
 type Context = { params: Promise<{ id: string }> };
 
 export const GET = (request: Request, { params }: Context) =>
-  answer(request, async ({ store }) => openDealer(await store(), await readId(params)));
+  answer(request, "seeDealersSide", async ({ store, note }) => {
+    const id = await readId(params);
+    await note("sawDealersSide", id);
+    return openDealer(await store(), id);
+  });
 
 export const PUT = (request: Request, { params }: Context) =>
-  answer(request, async ({ store }) => {
+  answer(request, "changeDealersSide", async ({ store }) => {
     const id = await readId(params);
     const body = await readBody(request, checkDealerRequest);
     return saveDealer(await store(), id, body);

@@ -4,4 +4,9 @@ import { answer, readId } from "@/server/door";
 type Context = { params: Promise<{ id: string }> };
 
 export const POST = (request: Request, { params }: Context) =>
-  answer(request, async ({ store }) => duplicateDeal(await store(), await readId(params)), 201);
+  answer(
+    request,
+    "changeDeals",
+    async ({ store }) => duplicateDeal(await store(), await readId(params)),
+    201,
+  );

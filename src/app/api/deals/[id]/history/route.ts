@@ -4,7 +4,9 @@ import { dealHistory } from "@/server/history";
 type Context = { params: Promise<{ id: string }> };
 
 export const GET = (request: Request, { params }: Context) =>
-  answer(request, async ({ store }) => {
+  answer(request, "seeDeals", async context => {
     const id = await readId(params);
-    return dealHistory(await store(), id, readWithDealer(request));
+    const withDealer = readWithDealer(context);
+    if (withDealer) await context.note("sawDealersSide", id);
+    return dealHistory(await context.store(), id, withDealer);
   });

@@ -6,4 +6,4 @@ type Context = { params: Promise<{ id: string }> };
 export const dynamic = "force-dynamic";
 
 export const GET = (request: Request, { params }: Context) =>
-  answer(request, async ({ store }) => dealVersion(await store(), await readId(params)));
+  answer(request, "seeDeals", async ({ store }) => dealVersion(await store(), await readId(params)));

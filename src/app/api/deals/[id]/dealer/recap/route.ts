@@ -4,4 +4,8 @@ import { recapOf } from "@/server/papers/recap";
 type Context = { params: Promise<{ id: string }> };
 
 export const GET = (request: Request, { params }: Context) =>
-  answerNamedFile(request, async ({ store }) => recapOf(await store(), await readId(params), request));
+  answerNamedFile(request, "seeDealersSide", async ({ store, note }) => {
+    const id = await readId(params);
+    await note("sawDealersSide", id);
+    return recapOf(await store(), id, request);
+  });

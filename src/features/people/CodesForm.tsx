@@ -1,0 +1,90 @@
+import { useState } from "react";
+import { meApi } from "@/features/api/people";
+import { reasonOf } from "@/features/api/reason-of";
+import { CodeField } from "@/features/sign-in/CodeField";
+import type { CodesReply } from "@/server/contract";
+import { PasswordField } from "./PasswordField";
+
+/** One-time codes are set up: the password, what a program for them reads, the recovery codes, and the first code. */
+export function CodesForm({ onDone }: { onDone: () => void }) {
+  const [password, setPassword] = useState("");
+  const [begun, setBegun] = useState<CodesReply | null>(null);
+  const [code, setCode] = useState("");
+  const [trouble, setTrouble] = useState("");
+  const begin = async () => {
+    const answer = await meApi.beginCodes(password);
+    setTrouble(answer.kind === "done" ? "" : reasonOf(answer));
+    if (answer.kind === "done") setBegun(answer.value);
+  };
+  const confirm = async () => {
+    const answer = await meApi.confirmCodes(code);
+    if (answer.kind === "done") onDone();
+    else setTrouble(reasonOf(answer));
+  };
+  if (!begun) {
+    return (
+      <form
+        className="grid gap-3"
+        onSubmit={event => {
+          event.preventDefault();
+          void begin();
+        }}
+      >
+        <PasswordField label="Your password" value={password} onChange={setPassword} trouble={trouble} />
+        <button type="submit" className="btn btn-primary" disabled={password === ""}>
+          Go on
+        </button>
+      </form>
+    );
+  }
+  return (
+    <form
+      className="grid gap-3"
+      onSubmit={event => {
+        event.preventDefault();
+        void confirm();
+      }}
+    >
+      <div className="flex flex-wrap items-center gap-4">
+        {/* biome-ignore lint/performance/noImgElement: a picture that is made for this page alone */}
+        <img
+          className="size-40 rounded-box bg-white"
+          alt="What a program for one-time codes reads with a camera"
+          src={`data:image/svg+xml;utf8,${encodeURIComponent(begun.picture)}`}
+        />
+        <div className="min-w-40 flex-1">
+          <p className="text-faint text-sm">Or by hand, as a secret in Base32:</p>
+          <p className="break-all font-mono text-sm" data-secret="">
+            {begun.secret}
+          </p>
+          <p className="mt-1">
+            <a className="text-primary underline" href={begun.address}>
+              Open it on this device
+            </a>
+          </p>
+        </div>
+      </div>
+      <section aria-label="Recovery codes" className="rounded-box border border-base-300 px-3 py-2">
+        <p className="text-sm">
+          Write these down and keep them apart: each lets you in once without the device. They are not shown
+          again.
+        </p>
+        <ul className="mt-1 grid grid-cols-2 gap-x-4 font-mono text-sm">
+          {begun.recovery.map(each => (
+            <li key={each}>{each}</li>
+          ))}
+        </ul>
+      </section>
+      <CodeField
+        label="The first code"
+        value={code}
+        onChange={setCode}
+        trouble={trouble}
+        hint="The six digits that it shows now."
+      />
+      <button type="submit" className="btn btn-primary" disabled={code.trim() === ""}>
+        It works: use codes from now on
+      </button>
+    </form>
+  );
+}

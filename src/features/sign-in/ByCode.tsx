@@ -1,0 +1,26 @@
+import { useState } from "react";
+import { signInApi } from "@/features/api/people";
+import type { SignInReply } from "@/server/contract";
+import { CodeField } from "./CodeField";
+import { useEntering } from "./use-entering";
+
+/** The second step: a one-time code. */
+export function ByCode({ onEntered }: { onEntered: (reply: SignInReply) => void }) {
+  const [code, setCode] = useState("");
+  const { trouble, isSending, submit } = useEntering(() => signInApi.byCode(code), onEntered);
+  return (
+    <form className="mt-4 grid gap-3" onSubmit={submit}>
+      <h1 className="font-semibold text-2xl">One-time code</h1>
+      <CodeField
+        label="Code"
+        value={code}
+        onChange={setCode}
+        trouble={trouble}
+        hint="The six digits that your device shows now, or one of your recovery codes."
+      />
+      <button type="submit" className="btn btn-primary" disabled={isSending || code.trim() === ""}>
+        Sign in
+      </button>
+    </form>
+  );
+}

@@ -1,0 +1,58 @@
+import { useEffect, useId, useRef, useState } from "react";
+import { signInApi } from "@/features/api/people";
+import { PasswordField } from "@/features/people/PasswordField";
+import type { SignInReply } from "@/server/contract";
+import { useEntering } from "./use-entering";
+
+type Props = {
+  /** What the house's directory is called, where there is one. */
+  house: string | null;
+  onEntered: (reply: SignInReply) => void;
+};
+
+/** Who it is, by name and password. */
+export function ByName({ house, onEntered }: Props) {
+  const id = useId();
+  const field = useRef<HTMLInputElement>(null);
+  const [name, setName] = useState("");
+  const [password, setPassword] = useState("");
+  const { trouble, isSending, submit } = useEntering(() => signInApi.byName(name, password), onEntered);
+  useEffect(() => field.current?.focus(), []);
+  return (
+    <form className="mt-4 grid gap-3" onSubmit={submit}>
+      <h1 className="font-semibold text-2xl">Sign in</h1>
+      <div>
+        <label htmlFor={id} className="mb-0.5 block text-faint text-sm">
+          Name
+        </label>
+        <input
+          ref={field}
+          id={id}
+          className="field"
+          value={name}
+          maxLength={80}
+          autoComplete="username"
+          autoCapitalize="none"
+          spellCheck={false}
+          onChange={({ target }) => setName(target.value)}
+        />
+      </div>
+      <PasswordField label="Password" value={password} onChange={setPassword} trouble={trouble} />
+      <button
+        type="submit"
+        className="btn btn-primary"
+        disabled={isSending || name === "" || password === ""}
+      >
+        Sign in
+      </button>
+      {house !== null && (
+        <a className="btn" href="/api/sign-in/house">
+          Sign in by {house}
+        </a>
+      )}
+      <p className="text-faint text-sm">
+        Who has forgotten the password gets a link from a manager or an administrator, and sets a new one.
+      </p>
+    </form>
+  );
+}
