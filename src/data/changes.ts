@@ -45,6 +45,8 @@ const TOLD: Told = {
   keepFigures: always({ of: "deals" }),
   showArrived: where({ of: "deals" }, Boolean),
   correctName: always({ of: "names" }, { of: "deals" }, { of: "stock" }),
+  eraseCustomer: where({ of: "everything" }, Boolean),
+  removeOldDeals: where({ of: "deals" }, Boolean),
   makeOne: always({ of: "names" }, { of: "deals" }, { of: "stock" }),
   completeArrival: where({ of: "jobs" }, Boolean),
   stockArrives: always({ of: "jobs" }),

@@ -45,7 +45,7 @@ export type DoingsAsked = {
   most: number;
 };
 
-export type NotedDoing = typeof doings.$inferSelect;
+type NotedDoing = typeof doings.$inferSelect;
 
 export const findDoings = (
   database: Database,

@@ -45,6 +45,7 @@ const NOTED: Noted = {
     typeof answer === "object" && !("changed" in answer) ? { what: "changedStock", of } : undefined,
   takeOutOfStock: ([of], answer) => (answer === true ? { what: "changedStock", of } : undefined),
   correctName: ([, of], answer) => (typeof answer === "object" ? { what: "correctedName", of } : undefined),
+  eraseCustomer: where("erasedCustomer"),
   makeOne: ([, of], answer) => (answer ? { what: "correctedName", of } : undefined),
   addPerson: (_, answer) => (typeof answer === "object" ? { what: "addedPerson", of: answer.id } : undefined),
   changePerson: where("changedPerson"),

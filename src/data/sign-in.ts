@@ -234,7 +234,7 @@ async function stillIn(
 const namesOf = ({ name, username }: Pick<Person, "name" | "username">) => [username, ...name.split(/\s+/)];
 
 /** What one-time codes are set up with: the address that a program for them reads, and the recovery codes. */
-export type CodesBegun = { kind: "begun"; address: string; recovery: string[] };
+type CodesBegun = { kind: "begun"; address: string; recovery: string[] };
 
 /** Begins one-time codes; they count from when the first was given. */
 export async function beginCodes(

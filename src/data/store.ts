@@ -15,9 +15,11 @@ import { dealPeopleOf, isDealSeen, isRecordSeen, keepDealPeople, ownersOf } from
 import { getDealer, keptDealers, updateDealer } from "./dealer";
 import { dealsAfter, getDeal, getDealText, hasDeals, setDeleted, updateDeal, versionOf } from "./deals";
 import { findDoings, noteDoing, removeOldDoings } from "./doings";
+import { eraseCustomer } from "./erase";
 import { changesOf, stateAfter } from "./history";
 import { addJob, endJob, failJob, holdJob, isToBeDone, takeJob } from "./jobs";
 import { insertDeals } from "./new-deals";
+import { removeOldDeals } from "./old-deals";
 import { correctName, makeOne, recordOf } from "./one-record";
 import { blobOf, givenPaper, givenPapers, keepBlob, keepGivenPaper, removeOldPapers } from "./papers";
 import { addPerson, changePerson, hasPeople, listBranches, listPeople, personOf } from "./people";
@@ -134,6 +136,7 @@ const SAVES = {
   dropCutOff,
   endCodes,
   endJob,
+  eraseCustomer,
   failJob,
   forgetCosts,
   forgetFiguresOfOthers,
@@ -156,6 +159,7 @@ const SAVES = {
   makeOne,
   noteDoing,
   putInStock,
+  removeOldDeals,
   removeOldDoings,
   removeOldPapers,
   setDeleted,

@@ -1,4 +1,5 @@
 import type { ArrivalStep } from "@/data/arrivals";
+import type { Erased } from "@/data/erase";
 import type { ToldChange } from "@/data/history";
 import type { CountedRecord } from "@/data/one-record";
 import type { GivenPaper } from "@/data/papers";
@@ -12,7 +13,7 @@ import type { DealDocument, DealStatus } from "@/exchange/deal-document";
 import type { DealFile } from "@/exchange/deal-file";
 import type { Dealer } from "@/exchange/dealer";
 import type { ProgramFile } from "@/exchange/dealer/program.schema";
-import type { EarnedFigures, EarnedSums } from "@/exchange/income";
+import type { EarnedFigures, EarnedSums, PersonEarned } from "@/exchange/income";
 import type { Locale } from "@/exchange/notation";
 import type { RegisterKind } from "@/exchange/option-words";
 import type { PaperName } from "@/exchange/papers/paper-kinds";
@@ -27,6 +28,7 @@ import type { KeptCopies, KeptCopy } from "./backups/copies";
 
 export type {
   CountedRecord,
+  Erased,
   KeptCopies,
   KeptCopy,
   KeptVehicle,
@@ -65,6 +67,8 @@ export type EarnedReply = {
   usualSpread: string | null;
   signed: EarnedTogether;
   agreed: EarnedTogether;
+  /** What of the signed deals is whose, by name; left out where nobody has a name. */
+  people?: (Omit<PersonEarned, "who"> & { name: string })[];
   /** Deals whose spread is not the usual one, those above it first. */
   spreads: EarningLine[];
   /** Signed, and not paid for by the lender yet, oldest first. */

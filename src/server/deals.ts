@@ -105,7 +105,7 @@ export async function importDeal(
   const named = fileName.replace(/(\.deal)?\.json$/i, "").replace(/\p{Cc}/gu, "");
   const nameOfFile = firstCharacters(named, LONGEST_NAME);
   const { document, isUnnamed, ...beside } = deal.value;
-  if (beside.dealer) allow("changeDealersSide");
+  if (Object.keys(beside.dealer ?? {}).length > 0) allow("changeDealersSide");
   if (document.status === "signed") allow("signDeals");
   const customer = isUnnamed ? ownNamed(nameOfFile.trim() && nameOfFile) : undefined;
   return createDeal(store, customer ? { ...document, customer } : document, beside);

@@ -1,11 +1,12 @@
 import { CORE_VERSION } from "@/core";
 import type { EarningDeal } from "@/data/deal-income";
 import type { Store } from "@/data/store";
-import { earnedSums, spreadSide } from "@/exchange/income";
+import { earnedByPerson, earnedSums, spreadSide } from "@/exchange/income";
 import type { EarnedReply, EarningLine } from "./contract";
 import { makeIncome } from "./figures/make-income";
 import { Refusal } from "./refusal";
 import { openSettingsDealer } from "./settings";
+import { hasPeople } from "./who-asks";
 
 const DAY_MS = 24 * 3600 * 1000;
 
@@ -40,6 +41,7 @@ export async function earnedIn(store: Store, asked: string | null, now: Date): P
     usualSpread: dealer.usualSpread === undefined ? null : String(dealer.usualSpread),
     signed: { sums: earnedSums(signed.map(({ figures }) => figures)), deals: signed.map(lineOf) },
     agreed: { sums: earnedSums(agreed.map(({ figures }) => figures)), deals: agreed.map(lineOf) },
+    ...(await splitByPeople(store, signed)),
     spreads: [...above, ...odd.filter(each => !above.includes(each))].map(lineOf),
     inTransit: inTransit.map(deal => ({
       ...lineOf(deal),
@@ -53,6 +55,26 @@ export async function earnedIn(store: Store, asked: string | null, now: Date): P
         .filter(({ on }) => on.startsWith(month))
         .map(({ on, amount }) => ({ ...lineOf(deal), on, amount })),
     ),
+  };
+}
+
+/** What of deals is whose; nothing where nobody has a name. */
+async function splitByPeople(
+  store: Store,
+  deals: readonly EarningDeal[],
+): Promise<Pick<EarnedReply, "people">> {
+  if (!(await hasPeople())) return {};
+  const owners = await store.ownersOf(deals.map(({ id }) => id));
+  const names = new Map((await store.listPeople()).map(({ id, name }) => [id, name]));
+  const owned = deals.map(({ id, figures }) => ({
+    figures,
+    owner: owners.get(id)?.owner ?? null,
+    people: owners.get(id)?.people ?? [],
+  }));
+  return {
+    people: earnedByPerson(owned)
+      .map(({ who, ...earned }) => ({ name: names.get(who) ?? "", ...earned }))
+      .sort((one, other) => one.name.localeCompare(other.name)),
   };
 }
 

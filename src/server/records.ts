@@ -1,3 +1,4 @@
+import type { Erased } from "@/data/erase";
 import type { NamedMember } from "@/data/names";
 import type { Store } from "@/data/store";
 import { NAMED_MEMBERS, type Named } from "@/exchange/deal-document";
@@ -44,6 +45,14 @@ export async function correctRecord(
   if (corrected === undefined) throw new Refusal(404, missing(member));
   if (corrected === "changed") throw new Refusal(409, "It was called otherwise meanwhile; look at it again.");
   return corrected;
+}
+
+/** Blanks a customer wherever one is named; figures stay. */
+export async function eraseRecord(store: Store, { member, id }: RecordAddress): Promise<Erased> {
+  if (member !== "customer") throw new Refusal(422, "Customers are erased, and nothing else.");
+  const erased = await store.eraseCustomer(id);
+  if (!erased) throw new Refusal(404, missing(member));
+  return erased;
 }
 
 /** Makes two customers, or two vehicles, one: the other one is no more. */

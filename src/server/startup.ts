@@ -9,13 +9,13 @@ import { hearOfPages } from "./changes/open-pages";
 import { endStreams } from "./changes/stream";
 import { dataFolder } from "./data-folder";
 import { databaseUrl, dataPlace } from "./data-place";
-import { isThisMachine } from "./edge/foreign";
 import { startFigures } from "./figures";
 import { keepLateSignings } from "./late-signings";
-import { startRemovingPapers } from "./old-papers";
 import { clearReceived } from "./restore-backup";
+import { startRemovingOld } from "./retention";
 import { warnOfLowSpace } from "./space";
 import { closeServerStore, isKeeper, serverSnapshot, serverStore } from "./store";
+import { isThisMachine } from "./this-machine";
 import { hasPeople } from "./who-asks";
 
 const HOUR_MS = 60 * 60 * 1000;
@@ -38,7 +38,7 @@ export async function start(): Promise<void> {
     console.warn(`Kellux keeps its data in ${dataPlace()}.`);
     clearReceived();
     startDailyCopies({ store, snapshot: serverSnapshot }, dataFolder(), isKeeper);
-    startRemovingPapers(store);
+    startRemovingOld(store);
     const warn = () => void warnOfLowSpace(dataFolder());
     warn();
     setInterval(warn, HOUR_MS).unref();

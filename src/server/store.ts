@@ -13,6 +13,7 @@ import { carryOverServer } from "./changes/over-server";
 import { dataFolder } from "./data-folder";
 import { databaseUrl } from "./data-place";
 import { loadDemo } from "./demo";
+import { loadDemoPeople } from "./demo-people";
 import { withSigning } from "./sign";
 import { lookAtAll } from "./whole";
 
@@ -33,12 +34,17 @@ const shared = globalThis as typeof globalThis & {
 const CHANGES: ReadonlySet<keyof Store> = new Set([
   "changeRates",
   "changeVehicle",
+  "addPerson",
+  "changePerson",
   "completeArrival",
   "correctName",
+  "eraseCustomer",
   "insertDeals",
+  "keepDealPeople",
   "keepGivenPaper",
   "keepSettings",
   "keepSettingsDealer",
+  "makeFirst",
   "makeOne",
   "putInStock",
   "setDeleted",
@@ -140,8 +146,13 @@ async function openOnServer(url: string): Promise<OpenStore> {
   return server;
 }
 
+/** What KELLUX_DEMO is where the people of the demo have names. */
+const WITH_PEOPLE = "people";
+
 async function loadDemoIfAsked(store: Store): Promise<void> {
-  if (process.env.KELLUX_DEMO) await loadDemo(store, withSigning);
+  if (!process.env.KELLUX_DEMO) return;
+  await loadDemo(store, withSigning);
+  if (process.env.KELLUX_DEMO === WITH_PEOPLE) await loadDemoPeople(store);
 }
 
 /** Until the answers are out that say so. */

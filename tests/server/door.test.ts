@@ -3,6 +3,9 @@ import { newDealDocument } from "@/exchange/new-deal/new-deal";
 import { answer, readBody } from "@/server/door";
 import { checkNewDealRequest } from "@/server/requests";
 
+// Whoever asks here is at a desk where nobody has a name: no data is opened to learn that.
+(globalThis as { kelluxWho?: unknown }).kelluxWho = { hasPeople: false, house: undefined, visits: new Map() };
+
 const ASKED = new Request("http://desk/");
 
 const accepted = (value: unknown) => ({ ok: true as const, value });
@@ -10,7 +13,7 @@ const accepted = (value: unknown) => ({ ok: true as const, value });
 test("a full disk is said to be one, however deep it lies in the error", async () => {
   const cause = Object.assign(new Error("could not extend file"), { code: "53100" });
   jest.spyOn(console, "error").mockImplementation(() => undefined);
-  const response = await answer(ASKED, async () => {
+  const response = await answer(ASKED, "stranger", async () => {
     throw new Error("Failed query", { cause });
   });
   expect(response.status).toBe(507);
@@ -19,7 +22,7 @@ test("a full disk is said to be one, however deep it lies in the error", async (
 
 test("any other failure is the framework's to answer", async () => {
   await expect(
-    answer(ASKED, async () => {
+    answer(ASKED, "stranger", async () => {
       throw new Error("no such thing");
     }),
   ).rejects.toThrow("no such thing");
@@ -32,7 +35,7 @@ test("a body over the limit is refused with its size and the most that is accept
     headers: { "content-type": "application/json", "content-length": String(body.length) },
     body,
   });
-  const response = await answer(ASKED, () => readBody(request, accepted));
+  const response = await answer(ASKED, "stranger", () => readBody(request, accepted));
   expect(response.status).toBe(413);
   expect(await response.json()).toEqual({ error: "The body is 1.23 MB; at most 500 kB is accepted." });
 });
@@ -50,12 +53,14 @@ test.each([
   ],
   ["no JSON", "{", "The body is not JSON."],
 ])("a body with %s is refused, not mended", async (_, body, error) => {
-  const response = await answer(ASKED, () => readBody(sent(body as string), accepted));
+  const response = await answer(ASKED, "stranger", () => readBody(sent(body as string), accepted));
   expect([response.status, await response.json()]).toEqual([400, { error }]);
 });
 
 test("a body with a whole emoji, and with a mark of its byte order, is taken as it is", async () => {
-  const response = await answer(ASKED, () => readBody(sent('\ufeff{"a":"🚐 \\ud83d\\ude90"}'), accepted));
+  const response = await answer(ASKED, "stranger", () =>
+    readBody(sent('\ufeff{"a":"🚐 \\ud83d\\ude90"}'), accepted),
+  );
   expect([response.status, await response.json()]).toEqual([200, { a: "🚐 🚐" }]);
 });
 
@@ -65,7 +70,7 @@ test("a database that is away is a 503 with a sentence, whichever bundle's error
     new DatabaseAway("hangs"),
     Object.assign(new Error("hangs"), { code: "DATABASE_AWAY" }),
   ]) {
-    const response = await answer(ASKED, () => Promise.reject(error));
+    const response = await answer(ASKED, "stranger", () => Promise.reject(error));
     expect([response.status, response.headers.get("cache-control")]).toEqual([503, "no-store, no-transform"]);
     expect((await response.json()).error).toMatch(/^The database does not answer.*\.$/);
   }
@@ -78,7 +83,7 @@ test.each([
   ["a currency of as many letters", { options: [{ inputs: { currency: "X".repeat(470_000) } }] }],
 ])("%s is refused in a short sentence", async (_, part) => {
   const body = JSON.stringify({ document: { ...newDealDocument("2026-11-24"), ...part } });
-  const response = await answer(ASKED, () => readBody(sent(body), checkNewDealRequest));
+  const response = await answer(ASKED, "stranger", () => readBody(sent(body), checkNewDealRequest));
   expect(response.status).toBe(422);
   expect((await response.json()).error.length).toBeLessThan(400);
 });
@@ -90,7 +95,7 @@ test("a body that is not as long as was announced is refused: it was cut off", a
       headers: { "content-type": "application/json", "content-length": announced },
       body: '{"a":1}',
     });
-    const response = await answer(ASKED, () => readBody(request, accepted));
+    const response = await answer(ASKED, "stranger", () => readBody(request, accepted));
     expect([response.status, await response.json()]).toEqual([
       400,
       { error: "The body was cut off on its way; send it again." },
@@ -100,7 +105,7 @@ test("a body that is not as long as was announced is refused: it was cut off", a
 
 test("a body that lies 5,000 deep is refused, not failed at", async () => {
   const body = `${"[".repeat(5000)}"\\ud83d\\ude90"${"]".repeat(5000)}`;
-  const response = await answer(ASKED, () => readBody(sent(body), accepted));
+  const response = await answer(ASKED, "stranger", () => readBody(sent(body), accepted));
   expect(response.status).toBe(400);
   expect((await response.json()).error).toMatch(/64 deep/);
 });

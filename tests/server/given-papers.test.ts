@@ -2,9 +2,9 @@
 import { createHash } from "node:crypto";
 import sharp from "sharp";
 import { DEFAULT_SETTINGS } from "@/exchange/settings";
-import { removeOld } from "@/server/old-papers";
 import { packed, unpacked } from "@/server/papers/kept-bytes";
 import { keepLogo, logoOf, withKeptLogo } from "@/server/papers/logo";
+import { removeOld } from "@/server/retention";
 import { openSettings, saveSettings } from "@/server/settings";
 import { numberedDeal } from "../data/numbered-deal";
 import { testDatabase } from "../data/test-database";
@@ -42,14 +42,14 @@ test("papers are removed once the house has kept them for as long as it has sett
   await given(id, "%PDF new", new Date("2028-12-01T09:00:00Z"));
   const now = new Date("2029-02-01T09:00:00Z");
   // A house that has settled nothing keeps them for good.
-  expect(await removeOld(data.store, now)).toBe(0);
+  expect((await removeOld(data.store, now)).papers).toBe(0);
   const { version } = await openSettings(data.store);
   const logo = await keepLogo(data.store, await picture(20, 10));
   await saveSettings(data.store, {
     version,
     settings: { ...DEFAULT_SETTINGS, papers: { monthsKept: 25, logo } },
   });
-  expect(await removeOld(data.store, now)).toBeGreaterThan(0);
+  expect((await removeOld(data.store, now)).papers).toBeGreaterThan(0);
   const [kept, gone] = await data.store.givenPapers(id);
   expect([kept?.removedAt, gone?.removedAt instanceof Date]).toEqual([null, true]);
   expect((await data.store.givenPaper(id, gone?.id ?? ""))?.bytes).toBeNull();

@@ -26,6 +26,7 @@ const PATIENT: ReadonlySet<string> = new Set<keyof FolderStore>([
   "keepIncome",
   "keepLateSigning",
   "putInStock",
+  "removeOldDeals",
   "removeOldPapers",
   "showArrived",
   "signedWithoutQuotes",

@@ -10,6 +10,7 @@ CREATE TABLE "releases" (
 	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
 	"deal_id" uuid NOT NULL,
 	"kind" text NOT NULL,
+	"detail" text DEFAULT '' NOT NULL,
 	"deal_version" integer NOT NULL,
 	"reason" text NOT NULL,
 	"who" uuid NOT NULL,

@@ -11,7 +11,7 @@ import type {
 import { ask } from "./client";
 
 /** A person as an administrator settles them; the first one with a password. */
-export type PersonTyped = {
+type PersonTyped = {
   name: string;
   username: string;
   roles: Role[];

@@ -1,5 +1,5 @@
 import type { Named } from "@/exchange/deal-document";
-import type { CountedRecord } from "@/server/contract";
+import type { CountedRecord, Erased } from "@/server/contract";
 import { ask } from "./client";
 
 type Member = "customer" | "vehicle";
@@ -15,4 +15,5 @@ export const recordsApi = {
   /** The other one is no more. */
   makeOne: (member: Member, id: string, other: string) =>
     ask<Named>("POST", `${recordPath(member, id)}/same`, { other }),
+  erase: (id: string) => ask<Erased>("POST", `${recordPath("customer", id)}/erase`),
 };

@@ -1,5 +1,6 @@
 import { HandCoins, LockOpen } from "lucide-react";
 import { useEffect, useState } from "react";
+import { PLACE } from "@/features/places/place-style";
 import { closeSide, minutesLeft } from "./keep-side";
 
 /** In how many minutes the dealer's side closes. */
@@ -17,10 +18,7 @@ export function SidePlaces() {
   const minutes = useMinutesLeft();
   return (
     <>
-      <a
-        href="/earned"
-        className="flex flex-col items-center gap-0.5 rounded-field px-1 py-1.5 font-semibold text-primary text-xs"
-      >
+      <a href="/earned" className={PLACE}>
         <HandCoins size={20} aria-hidden="true" />
         Earned
       </a>

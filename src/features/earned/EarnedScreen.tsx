@@ -11,7 +11,7 @@ import { reasonOf } from "@/features/api/reason-of";
 import { useSide } from "@/features/dealer-side/side-state";
 import { saveFile } from "@/features/figures/save-file";
 import type { EarnedReply } from "@/server/contract";
-import { DealsEarned, type Shown, Sums } from "./EarnedTables";
+import { DealsEarned, PeopleEarned, type Shown, Sums } from "./EarnedTables";
 import { ChargedBackTable, InTransit } from "./MoneyToCome";
 
 /** So long until figures that are being made are looked at again. */
@@ -66,10 +66,17 @@ export function EarnedScreen({ locale }: { locale: Locale }) {
 }
 
 function Tables({ earned, shown }: { earned: EarnedReply; shown: Shown }) {
-  const { signed, agreed, spreads, inTransit, chargedBack, usualSpread } = earned;
+  const { signed, agreed, people, spreads, inTransit, chargedBack, usualSpread } = earned;
   return (
     <>
       <Sums title={`Signed in ${monthText(earned.month)}`} sums={signed.sums} shown={shown} />
+      {people && people.length > 0 && (
+        <PeopleEarned
+          title={`Whose it is of what was signed in ${monthText(earned.month)}`}
+          people={people}
+          shown={shown}
+        />
+      )}
       <Sums title="Agreed today, not signed yet" sums={agreed.sums} shown={shown} />
       {signed.deals.length > 0 && (
         <DealsEarned title="Signed, deal by deal" deals={signed.deals} shown={shown} />

@@ -1,7 +1,7 @@
 import type { ReactNode } from "react";
 import type { EarnedSums } from "@/exchange/income";
 import { decimalIn, type Notation } from "@/exchange/notation";
-import type { EarningLine } from "@/server/contract";
+import type { EarnedReply, EarningLine } from "@/server/contract";
 
 /** How figures are written. */
 export type Shown = {
@@ -140,6 +140,28 @@ export function DealsEarned({ title, deals, shown }: { title: string; deals: Ear
                   {deal.reason ?? ""}
                 </span>,
               ]}
+            />
+          ))}
+        </tbody>
+      </table>
+    </Card>
+  );
+}
+
+type PeopleProps = { title: string; people: NonNullable<EarnedReply["people"]>; shown: Shown };
+
+/** What of some deals is whose, by the shares that those who work on them have. */
+export function PeopleEarned({ title, people, shown: { money } }: PeopleProps) {
+  return (
+    <Card title={title}>
+      <table className="w-full">
+        <Heads names={["Who", "Deals", "Front gross", "Back gross", "Together"]} />
+        <tbody>
+          {people.map(({ name, currency, deals, front, back }) => (
+            <Figures
+              key={`${name} ${currency}`}
+              of={name}
+              cells={[deals, money(front, currency), money(back, currency), money(front + back, currency)]}
             />
           ))}
         </tbody>

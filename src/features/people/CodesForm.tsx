@@ -1,8 +1,8 @@
 import { useState } from "react";
 import { meApi } from "@/features/api/people";
 import { reasonOf } from "@/features/api/reason-of";
-import { CodeField } from "@/features/sign-in/CodeField";
 import type { CodesReply } from "@/server/contract";
+import { CodeField } from "./CodeField";
 import { PasswordField } from "./PasswordField";
 
 /** One-time codes are set up: the password, what a program for them reads, the recovery codes, and the first code. */

@@ -3,14 +3,12 @@
 import { Lock, Users } from "lucide-react";
 import { lazy, Suspense, useEffect } from "react";
 import { shutSide } from "@/features/dealer-side/side-state";
+import { PLACE } from "@/features/places/place-style";
 import { lockNow } from "./lock-state";
 import { useMay, useMe } from "./me-context";
 
 // Where nobody has a name there is nothing to lock.
 const ScreenLock = lazy(() => import("./ScreenLock").then(({ ScreenLock: lock }) => ({ default: lock })));
-
-const PLACE =
-  "flex flex-col items-center gap-0.5 rounded-field px-1 py-1.5 font-semibold text-primary text-xs";
 
 /** Who is signed in, the way to all who are, and the lock: at the side of every page, once somebody has a name. */
 export function PersonPlace({ locksAfter }: { locksAfter: number }) {

@@ -93,13 +93,6 @@ export function Register({ page: initial, asked: opened, houseName, usual }: Pro
           all="Any plan"
           onChange={planKind => show({ planKind })}
         />
-        {page.owners && (
-          <WhoseFilter
-            owners={page.owners}
-            asked={asked}
-            onChange={whose => show({ owner: null, branch: null, ...whose })}
-          />
-        )}
         <PeriodFilter
           days={{ from: asked.from ?? null, to: asked.to ?? null }}
           notation={notationOf(page.locale)}
@@ -136,7 +129,15 @@ export function Register({ page: initial, asked: opened, houseName, usual }: Pro
         </p>
       )}
       {arriving && <ArrivingFile key={arriving.id} {...arriving} />}
-      <RegisterPager page={page} isSearch={isSearch} onPage={wanted => show({ page: wanted })} />
+      <RegisterPager page={page} isSearch={isSearch} onPage={wanted => show({ page: wanted })}>
+        {page.owners && (
+          <WhoseFilter
+            owners={page.owners}
+            asked={asked}
+            onChange={whose => show({ owner: null, branch: null, ...whose })}
+          />
+        )}
+      </RegisterPager>
       <section aria-label="The deals" className="card-paper overflow-x-auto">
         {page.rows.length > 0 ? (
           <RegisterTable

@@ -1,11 +1,18 @@
 import { ChevronLeft, ChevronRight } from "lucide-react";
+import type { ReactNode } from "react";
 import { wholeText } from "@/core";
 import type { RegisterPage } from "@/server/contract";
 
-type Props = { page: RegisterPage; isSearch: boolean; onPage: (page: number) => void };
+type Props = {
+  page: RegisterPage;
+  isSearch: boolean;
+  onPage: (page: number) => void;
+  /** Of what is shown, besides. */
+  children?: ReactNode;
+};
 
 /** Says which deals of how many are shown, and leads to the ones before and after them. */
-export function RegisterPager({ page, isSearch, onPage }: Props) {
+export function RegisterPager({ page, isSearch, onPage, children }: Props) {
   const { rows, found, isMore, page: number, pages, skipped } = page;
   const deals = `${wholeText(found)} ${found === 1 ? "deal" : "deals"}`;
   const counted = `${isMore ? "more than " : ""}${deals}${isSearch ? " found" : ""}`;
@@ -13,6 +20,7 @@ export function RegisterPager({ page, isSearch, onPage }: Props) {
   return (
     <div className="mb-1 flex min-h-8 items-center gap-2 text-faint text-sm">
       <p role="status">{pages > 1 ? shown : counted}</p>
+      {children}
       {pages > 1 && (
         <nav aria-label="Pages" className="ml-auto flex items-center gap-1">
           <PageButton label="Previous page" isThere={number > 1} onClick={() => onPage(number - 1)}>

@@ -48,7 +48,7 @@ export function PeopleRulesCard({ rules, locale, onChange }: Props) {
           314.4(c)(5)).
         </p>
       </div>
-      <div className="mt-3 grid gap-3 sm:grid-cols-3">
+      <div className="mt-3 grid items-end gap-3 sm:grid-cols-3">
         <CountField
           label={`A screen locks after (minutes; ${DEFAULT_IDLE_MINUTES} unless settled)`}
           value={rules.locksAfter}
@@ -73,9 +73,8 @@ export function PeopleRulesCard({ rules, locale, onChange }: Props) {
       </div>
       <p className="mt-1 text-faint text-sm">
         {rules.monthsOfDeals === undefined
-          ? "Deals are kept for good."
-          : `Deals that nobody has changed for ${rules.monthsOfDeals} months are removed with their histories, day by day, once their papers are.`}{" "}
-        Left empty, each is kept for good.
+          ? "Left empty, each is kept for good."
+          : `Deals that nobody has changed for ${rules.monthsOfDeals} months are removed with their histories, day by day, once their papers are.`}
       </p>
     </section>
   );

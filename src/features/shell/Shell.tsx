@@ -1,6 +1,7 @@
 import { BookOpen, Library, Percent, Settings2, Truck } from "lucide-react";
 import type { ReactNode } from "react";
 import { PersonPlace } from "@/features/people/PersonPlace";
+import { PLACE } from "@/features/places/place-style";
 import { KeysAnywhere } from "./KeysAnywhere";
 
 type Props = {
@@ -29,40 +30,25 @@ export function Shell({ warning, locksAfter, children }: Props) {
           K
         </span>
         {/* Places are whole pages: a deal kept in the browser's memory could be older than the saved one. */}
-        <a
-          href="/"
-          className="flex flex-col items-center gap-0.5 rounded-field px-1 py-1.5 font-semibold text-primary text-xs md:mt-4"
-        >
+        <a href="/" className={`${PLACE} md:mt-4`}>
           <BookOpen size={20} aria-hidden="true" />
           Deals
         </a>
-        <a
-          href="/stock"
-          className="flex flex-col items-center gap-0.5 rounded-field px-1 py-1.5 font-semibold text-primary text-xs"
-        >
+        <a href="/stock" className={PLACE}>
           <Truck size={20} aria-hidden="true" />
           Stock
         </a>
-        <a
-          href="/rates"
-          className="flex flex-col items-center gap-0.5 rounded-field px-1 py-1.5 font-semibold text-primary text-xs"
-        >
+        <a href="/rates" className={PLACE}>
           <Percent size={20} aria-hidden="true" />
           Rates
         </a>
-        <a
-          href="/figures"
-          className="flex flex-col items-center gap-0.5 rounded-field px-1 py-1.5 font-semibold text-primary text-xs"
-        >
+        <a href="/figures" className={PLACE}>
           <Library size={20} aria-hidden="true" />
           Figures
         </a>
         <KeysAnywhere />
         <PersonPlace locksAfter={locksAfter} />
-        <a
-          href="/settings"
-          className="flex flex-col items-center gap-0.5 rounded-field px-1 py-1.5 font-semibold text-primary text-xs max-md:ml-auto md:mt-auto"
-        >
+        <a href="/settings" className={`${PLACE} max-md:ml-auto md:mt-auto`}>
           <Settings2 size={20} aria-hidden="true" />
           Settings
         </a>

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { signInApi } from "@/features/api/people";
+import { CodeField } from "@/features/people/CodeField";
 import type { SignInReply } from "@/server/contract";
-import { CodeField } from "./CodeField";
 import { useEntering } from "./use-entering";
 
 /** The second step: a one-time code. */

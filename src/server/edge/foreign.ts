@@ -1,9 +1,5 @@
 import { isIP } from "node:net";
-
-/** Whether a name or an address is this machine's own. */
-export const isThisMachine = (host: string): boolean => LOOPBACK.test(host) || host === "::1";
-
-const LOOPBACK = /^(localhost|127(\.\d{1,3}){3}|\[::1\])(:\d+)?$/i;
+import { isThisMachine } from "../this-machine";
 
 /** Whether anybody has a name here, as is known behind the edge: another bundle, so over the process. */
 const shared = globalThis as typeof globalThis & { kelluxHasPeople?: boolean | undefined };
@@ -26,8 +22,8 @@ type Headers = { readonly [name: string]: string | string[] | undefined };
 export function refusalReason(method: string, headers: Headers): string | undefined {
   const host = textOf(headers.host) ?? "";
   const known = publicOrigin();
-  if (!LOOPBACK.test(host) && !known && listensToOthers() && !shared.kelluxHasPeople) return NOBODY_YET;
-  if (!LOOPBACK.test(host) && !(known ? isHostOf(known, host) : listensTo(host))) return notAnswered(known);
+  if (!isThisMachine(host) && !known && listensToOthers() && !shared.kelluxHasPeople) return NOBODY_YET;
+  if (!isThisMachine(host) && !(known ? isHostOf(known, host) : listensTo(host))) return notAnswered(known);
   if (SAFE_METHODS.has(method)) return undefined;
   const site = textOf(headers["sec-fetch-site"]);
   const origin = textOf(headers.origin);

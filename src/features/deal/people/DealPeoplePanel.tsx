@@ -35,6 +35,7 @@ export function DealPeoplePanel({ dealId, onClose }: Props) {
   return (
     <Panel
       label="Whose deal it is"
+      isRightwards
       onClose={isBack => {
         onClose();
         if (isBack) focusSoon("[data-deal-people]");

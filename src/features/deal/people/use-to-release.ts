@@ -13,7 +13,8 @@ export function useToRelease(dealId: string | undefined): {
   const look = useCallback(async () => {
     const answer = await dealPeopleApi.releases(dealId ?? "");
     // Whoever may not sign is told so when they do.
-    setOpen(answer.kind === "done" ? answer.value.open : []);
+    if (answer.kind === "done") setOpen(answer.value.open);
+    else if (answer.kind === "refused") setOpen([]);
   }, [dealId]);
   useEffect(() => {
     if (isAsked) void look();

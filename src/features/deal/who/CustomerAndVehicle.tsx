@@ -7,6 +7,7 @@ import type { CountedRecord } from "@/server/contract";
 import { useDesk } from "../desk/desk-context";
 import { suggestCustomers, suggestVehicles } from "../names/suggestions";
 import { useIsFrozen, useNotation } from "../option/option-context";
+import { EraseCustomer } from "./EraseCustomer";
 import { vehicleFacts } from "./vehicle-facts";
 
 /** Who the deal is for and what it is about: what is known of them, and others that may be the same. */
@@ -75,6 +76,7 @@ function Record({ member, named, dealId }: Props) {
         </dl>
       )}
       <Alike member={member} named={named} onOne={look} />
+      {member === "customer" && !isNew && <EraseCustomer named={named} />}
     </div>
   );
 }

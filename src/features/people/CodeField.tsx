@@ -30,7 +30,7 @@ export function CodeField({ label, value, onChange, trouble, hint }: Props) {
         aria-describedby={`${id}-says`}
         onChange={({ target }) => onChange(target.value)}
       />
-      <p id={`${id}-says`} role="status" className={`text-sm ${trouble ? "text-error" : "text-faint"}`}>
+      <p id={`${id}-says`} role="status" className={`mt-1 text-sm ${trouble ? "text-error" : "text-faint"}`}>
         {trouble || hint}
       </p>
     </div>
