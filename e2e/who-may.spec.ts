@@ -18,6 +18,8 @@ const WHO: Record<string, readonly (Role | typeof STRANGER)[]> = {
   "POST /api/sign-in/code": [STRANGER],
   "POST /api/sign-in/link": [STRANGER],
   "POST /api/sign-in/out": [STRANGER],
+  "GET /api/sign-in/house": [STRANGER],
+  "GET /api/sign-in/callback/house": [STRANGER],
   "POST /api/sign-in/unlock": [STRANGER],
   "POST /api/sign-in/lock": ALL,
   "POST /api/sign-in/here": ALL,

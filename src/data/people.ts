@@ -12,6 +12,7 @@ export const PERSON = {
   branch: people.branch,
   hasLeft: sql<boolean>`${people.leftAt} is not null`,
   hasCodes: people.twoFactorEnabled,
+  hasPassword: sql<boolean>`exists (select 1 from credentials where credentials.user_id = ${people}.id and provider_id = 'credential')`,
 };
 
 /** What of a person is settled by an administrator. */

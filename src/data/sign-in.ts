@@ -3,6 +3,7 @@ import { and, eq, gt, isNull, like, lt, or, sql } from "drizzle-orm";
 import type { Doing, Person, SignedIn, Visit } from "@/exchange/people";
 import { passwordProblem } from "./common-passwords";
 import type { Database } from "./database";
+import { DIRECTORY } from "./directory";
 import { noteDoingOf } from "./doings";
 import { addPerson, PERSON, type PersonRefusal, type PersonSettled, personOf } from "./people";
 import { credentials, people, secondFactors, signIns, verifications } from "./schema-people";
@@ -37,7 +38,7 @@ export async function signIn(
   const keys = keysOf(username, visit.address);
   const seconds = await attempt(database, keys, new Date());
   if (seconds > 0) return { kind: "slow", seconds };
-  const { api } = await signInLibrary(database, visit.isSecure);
+  const { api } = await signInLibrary(database, visit.origin);
   const response = await asked(() =>
     api.signInUsername({ body: { username, password }, headers: headersOf(visit), asResponse: true }),
   );
@@ -52,7 +53,7 @@ export async function signIn(
 
 /** The second step: a one-time code, or one of the recovery codes. */
 export async function giveCode(database: Database, visit: Visit, code: string): Promise<SignInAnswer> {
-  const { api } = await signInLibrary(database, visit.isSecure);
+  const { api } = await signInLibrary(database, visit.origin);
   const given = { headers: headersOf(visit), asResponse: true as const };
   const plain = code.replace(/\s/g, "");
   const response = /^\d{6}$/.test(plain)
@@ -84,7 +85,7 @@ async function entered(
 
 /** Who asks, by the cookie; undefined where that is nobody, or what it names is over. */
 export async function whoIs(database: Database, visit: Visit): Promise<SignedIn | undefined> {
-  const { api } = await signInLibrary(database, visit.isSecure);
+  const { api } = await signInLibrary(database, visit.origin);
   const found = await api.getSession({ headers: headersOf(visit) }).catch(() => null);
   if (!found) return undefined;
   const [row] = await database
@@ -101,7 +102,7 @@ export async function whoIs(database: Database, visit: Visit): Promise<SignedIn 
 /** Ends a sign-in; whoever has its cookie is nobody from then on. */
 export async function signOut(database: Database, visit: Visit): Promise<string[]> {
   const who = await whoIs(database, visit);
-  const { api } = await signInLibrary(database, visit.isSecure);
+  const { api } = await signInLibrary(database, visit.origin);
   const response = await asked(() => api.signOut({ headers: headersOf(visit), asResponse: true }));
   if (who) {
     await database.delete(signIns).where(eq(signIns.id, who.signIn.id));
@@ -166,11 +167,11 @@ async function failuresOf(database: Database, key: string): Promise<number> {
 
 async function isPasswordOf(
   database: Database,
-  { isSecure }: Visit,
+  { origin }: Visit,
   person: string,
   password: string,
 ): Promise<boolean> {
-  const { password: passwords } = await (await signInLibrary(database, isSecure)).$context;
+  const { password: passwords } = await (await signInLibrary(database, origin)).$context;
   const hash = await hashOf(database, person);
   return hash !== null && (await passwords.verify({ hash, password }));
 }
@@ -194,7 +195,7 @@ async function withPassword<Answer>(
   const keys = keysOf(who.person.username, visit.address);
   const seconds = await attempt(database, keys, new Date());
   if (seconds > 0) return { kind: "slow", seconds };
-  const { api } = await signInLibrary(database, visit.isSecure);
+  const { api } = await signInLibrary(database, visit.origin);
   const answer = await asked(() => ask(api, headersOf(visit)));
   if (answer === undefined || (answer instanceof Response && !answer.ok)) return { kind: "wrong" };
   await succeeded(database, keys);
@@ -267,6 +268,51 @@ export async function endCodes(database: Database, visit: Visit, password: strin
   return "kind" in ended ? ended : stillIn(database, visit, ended, "changedCodes");
 }
 
+/** Where the directory is asked who somebody is, with the cookies that the answer is held against. */
+export async function beginByDirectory(
+  database: Database,
+  visit: Visit,
+  to: string,
+): Promise<{ address: string; cookies: string[] } | undefined> {
+  const { api } = await signInLibrary(database, visit.origin);
+  const response = await asked(() =>
+    api.signInSocial({
+      body: { provider: DIRECTORY, callbackURL: to, errorCallbackURL: "/sign-in" },
+      headers: headersOf(visit),
+      asResponse: true,
+    }),
+  );
+  const { url } = response?.ok ? ((await response.json()) as { url?: string }) : {};
+  return url ? { address: url, cookies: response?.headers.getSetCookie() ?? [] } : undefined;
+}
+
+/**
+ * Takes what the directory has answered.
+ *
+ * @param query of the address that it has sent the browser back to
+ * @returns where the browser goes on: inside, or to the way in with what was wrong
+ */
+export async function enterByDirectory(
+  database: Database,
+  visit: Visit,
+  query: string,
+): Promise<{ address: string; cookies: string[] }> {
+  const { handler } = await signInLibrary(database, visit.origin);
+  const request = new Request(`${visit.origin}/api/sign-in/callback/${DIRECTORY}?${query}`, {
+    headers: headersOf(visit),
+  });
+  const response = await handler(request);
+  const cookies = response.headers.getSetCookie();
+  const entered = await whoIs(database, { ...visit, cookie: cookiesSent(cookies) });
+  if (entered) await note(database, visit, "signedIn", entered.person.id);
+  else await note(database, visit, "signInFailed", null);
+  const location = response.headers.get("location") ?? "/sign-in";
+  return { address: entered ? location : "/sign-in?why=directory", cookies };
+}
+
+/** What a browser would send back of cookies. */
+const cookiesSent = (cookies: readonly string[]) => cookies.map(each => each.split(";")[0] ?? "").join("; ");
+
 const LINK = "link ";
 const LINK_LASTS_MS = 24 * 3600 * 1000;
 
@@ -324,7 +370,7 @@ export async function makeFirst(
 ): Promise<SignInAnswer | PersonRefusal> {
   const sentence = await passwordProblem(password, namesOf(settled));
   if (sentence) return { kind: "refused", sentence };
-  const { password: passwords } = await (await signInLibrary(database, visit.isSecure)).$context;
+  const { password: passwords } = await (await signInLibrary(database, visit.origin)).$context;
   const hash = await passwords.hash(password);
   const added = await database.transaction(async tx => {
     const person = await addPerson(tx, settled, true);
@@ -339,12 +385,12 @@ const keepHash = (tx: Database, person: string, password: string) =>
 
 async function setPassword(
   database: Database,
-  { isSecure }: Pick<Visit, "isSecure">,
+  { origin }: Pick<Visit, "origin">,
   person: string,
   password: string,
   link: string,
 ): Promise<boolean> {
-  const { password: passwords } = await (await signInLibrary(database, isSecure)).$context;
+  const { password: passwords } = await (await signInLibrary(database, origin)).$context;
   const hash = await passwords.hash(password);
   return database.transaction(async tx => {
     const used = await tx.delete(verifications).where(eq(verifications.identifier, link)).returning();

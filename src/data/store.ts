@@ -29,10 +29,12 @@ import { findLines } from "./register-page";
 import { keepRelease, releasesOf } from "./releases";
 import { getSettings, getSettingsDealer, keepSettings, keepSettingsDealer } from "./settings";
 import {
+  beginByDirectory,
   beginCodes,
   changePassword,
   confirmCodes,
   endCodes,
+  enterByDirectory,
   giveCode,
   lockScreen,
   makeFirst,
@@ -124,6 +126,7 @@ const READS = {
 const SAVES = {
   addJob,
   addPerson,
+  beginByDirectory,
   beginCodes,
   cancelArrival,
   changePassword,
@@ -136,6 +139,7 @@ const SAVES = {
   dropCutOff,
   endCodes,
   endJob,
+  enterByDirectory,
   eraseCustomer,
   failJob,
   forgetCosts,

@@ -50,7 +50,8 @@ export function signedInAsker(
   visit: Visit,
   { request, wantsCodes }: { request: string | null; wantsCodes: boolean },
 ): Asker {
-  const needsCodes = wantsCodes && !person.hasCodes;
+  // Of whoever signs in by the directory, that asks for them.
+  const needsCodes = wantsCodes && person.hasPassword && !person.hasCodes;
   return {
     person,
     signIn: signIn.id,

@@ -2,7 +2,7 @@ import { DEMO_OWNERS, DEMO_PASSWORD, DEMO_PEOPLE, DEMO_SHARE } from "#demo/peopl
 import type { Store } from "@/data/store";
 import type { Visit } from "@/exchange/people";
 
-const NOBODYS_VISIT: Visit = { cookie: "", address: null, agent: null, isSecure: false };
+const NOBODYS_VISIT: Visit = { cookie: "", address: null, agent: null, origin: "http://localhost" };
 
 /** Gives the demo's people their names, their passwords and their deals, where nobody has a name yet. */
 export async function loadDemoPeople(store: Store): Promise<void> {

@@ -10,6 +10,6 @@ export function visitOf(headers: Headers): Visit {
     cookie: cookie.length > LONGEST_COOKIE ? "" : cookie,
     address: headers.get("x-kellux-address"),
     agent: headers.get("user-agent")?.slice(0, LONGEST_AGENT) ?? null,
-    isSecure: (process.env.KELLUX_ORIGIN ?? "").startsWith("https:"),
+    origin: process.env.KELLUX_ORIGIN ? new URL(process.env.KELLUX_ORIGIN).origin : "http://localhost",
   };
 }

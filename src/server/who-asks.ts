@@ -3,6 +3,7 @@ import type { SignedIn, Visit } from "@/exchange/people";
 import { DEFAULT_IDLE_MINUTES } from "@/exchange/settings";
 import { type Asker, atTheDesk, signedInAsker, withFoldersKey } from "./asker";
 import { hear } from "./changes/hub";
+import { databaseUrl } from "./data-place";
 import { Refusal } from "./refusal";
 import { serverStore } from "./store";
 import { visitOf } from "./visit";
@@ -14,6 +15,8 @@ const MOST_KNOWN = 2000;
 type Known = { signedIn: SignedIn | undefined; until: number };
 type WhoIsThere = {
   hasPeople: boolean | undefined;
+  /** Until when it is known that there are none. */
+  askedUntil: number;
   house: { wantsCodes: boolean; idleMs: number; until: number } | undefined;
   visits: Map<string, Known>;
 };
@@ -29,7 +32,7 @@ const shared = globalThis as typeof globalThis & {
 
 function whoIsThere(): WhoIsThere {
   if (shared.kelluxWho) return shared.kelluxWho;
-  const known: WhoIsThere = { hasPeople: undefined, house: undefined, visits: new Map() };
+  const known: WhoIsThere = { hasPeople: undefined, askedUntil: 0, house: undefined, visits: new Map() };
   shared.kelluxWho = known;
   hear(({ changes = [] }) => {
     if (!changes.some(({ of }) => of === "people" || of === "settings" || of === "everything")) return;
@@ -44,9 +47,14 @@ function whoIsThere(): WhoIsThere {
 /** Whether anybody has a name here: from then on everybody needs one. */
 export async function hasPeople(): Promise<boolean> {
   const there = whoIsThere();
-  there.hasPeople ??= await (await serverStore()).hasPeople();
-  shared.kelluxHasPeople = there.hasPeople;
-  return there.hasPeople;
+  const isKnown = there.hasPeople === true || (there.hasPeople === false && Date.now() < there.askedUntil);
+  if (!isKnown) {
+    there.hasPeople = await (await serverStore()).hasPeople();
+    // On a server a command can make the first one, which tells nobody.
+    there.askedUntil = databaseUrl() ? Date.now() + KNOWN_MS : Number.POSITIVE_INFINITY;
+  }
+  shared.kelluxHasPeople = there.hasPeople === true;
+  return there.hasPeople === true;
 }
 
 /** Where somebody stands who is asked for a name: signed in nowhere, at a locked screen, or inside. */

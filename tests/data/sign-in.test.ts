@@ -30,7 +30,7 @@ const visit = (cookie = "", address: string | null = "192.0.2.1"): Visit => ({
   cookie,
   address,
   agent: "test",
-  isSecure: false,
+  origin: "http://localhost",
 });
 
 /** What a browser sends after an answer, as it keeps cookies. */
@@ -119,7 +119,12 @@ test("a cookie that was made up, or changed in one letter, is nobody's", async (
 
 test("cookies are kept from scripts and other sites, and to encrypted ways where there are", async () => {
   const plain = await signIn(database, visit(), "maren", PASSWORD);
-  const secure = await signIn(database, { ...visit(), isSecure: true }, "maren", PASSWORD);
+  const secure = await signIn(
+    database,
+    { ...visit(), origin: "https://deals.example.test" },
+    "maren",
+    PASSWORD,
+  );
   const [named] = "cookies" in plain ? plain.cookies : [];
   const [kept] = "cookies" in secure ? secure.cookies : [];
   expect(named).toMatch(/^kellux\.session_token=/);

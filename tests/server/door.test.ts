@@ -4,7 +4,9 @@ import { answer, readBody } from "@/server/door";
 import { checkNewDealRequest } from "@/server/requests";
 
 // Whoever asks here is at a desk where nobody has a name: no data is opened to learn that.
-(globalThis as { kelluxWho?: unknown }).kelluxWho = { hasPeople: false, house: undefined, visits: new Map() };
+Object.assign(globalThis, {
+  kelluxWho: { hasPeople: false, askedUntil: Number.POSITIVE_INFINITY, house: undefined, visits: new Map() },
+});
 
 const ASKED = new Request("http://desk/");
 

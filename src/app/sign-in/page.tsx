@@ -12,13 +12,23 @@ type Props = { searchParams: Promise<Record<string, string | string[] | undefine
 
 /** The way in: the one page that is shown to whoever comes. */
 export default async function SignInPage({ searchParams }: Props) {
-  const { to, link } = await searchParams;
+  const { to, link, why } = await searchParams;
   const { settings } = await houseSettings();
   const place = ownPath(to);
   const door = await doorFor(typeof link === "string" ? link : undefined);
   if (!door) redirect(place);
-  return <SignInScreen house={settings.houseName} door={door} to={place} />;
+  return (
+    <SignInScreen
+      house={settings.houseName}
+      door={door}
+      to={place}
+      trouble={why === "directory" ? NOT_LET_IN : ""}
+    />
+  );
 }
+
+const NOT_LET_IN =
+  "The directory has not said that you work here. Somebody has to be added here by the same name first.";
 
 /** What is to be done; nothing where one is in already. */
 async function doorFor(link: string | undefined): Promise<AtTheDoor | undefined> {

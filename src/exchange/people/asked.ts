@@ -7,8 +7,8 @@ export type Visit = {
   /** The address; null where it is this machine's own or not known. */
   address: string | null;
   agent: string | null;
-  /** Whether the way there is encrypted, so that cookies can be kept to such ways. */
-  isSecure: boolean;
+  /** What the app is called from there: where that is encrypted, cookies are kept to such ways. */
+  origin: string;
 };
 
 /** Somebody who works here, as others may know of them. */
@@ -20,6 +20,8 @@ export type Person = {
   branch: string | null;
   hasLeft: boolean;
   hasCodes: boolean;
+  /** Whether they sign in by a password of their own; otherwise the house's directory sees to it who they are. */
+  hasPassword: boolean;
 };
 
 /** Who is signed in, and at which of their sign-ins. */

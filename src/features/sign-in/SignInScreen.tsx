@@ -18,10 +18,12 @@ type Props = {
   door: AtTheDoor;
   /** Where one comes from and goes back to, a path of ours. */
   to: string;
+  /** What was wrong before; empty where nothing was. */
+  trouble: string;
 };
 
 /** The way in: name and password, a code where it is asked for, or a password by a link. */
-export function SignInScreen({ house, door, to }: Props) {
+export function SignInScreen({ house, door, to, trouble }: Props) {
   const [isCodeAsked, setCodeAsked] = useState(false);
   const go = () => location.assign(to);
   const entered = ({ step }: SignInReply) => (step === "code" ? setCodeAsked(true) : go());
@@ -37,6 +39,11 @@ export function SignInScreen({ house, door, to }: Props) {
           </span>
           {house || "Kellux"}
         </p>
+        {trouble && (
+          <p role="alert" className="mt-3 text-error">
+            {trouble}
+          </p>
+        )}
         {stepOf({ door, isCodeAsked, entered, go })}
       </div>
     </main>

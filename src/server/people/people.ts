@@ -26,7 +26,9 @@ export async function openPeople(store: Store, { rights }: Asker): Promise<Colle
   const isKeeper = rights.has("keepPeople");
   return {
     branches,
-    people: people.map(person => (isKeeper ? person : { ...person, username: "", hasCodes: false })),
+    people: people.map(person =>
+      isKeeper ? person : { ...person, username: "", hasCodes: false, hasPassword: false },
+    ),
   };
 }
 
