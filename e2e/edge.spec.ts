@@ -2,6 +2,7 @@ import { createServer, request as httpRequest } from "node:http";
 import { connect } from "node:net";
 import { chromium, expect } from "@playwright/test";
 import { installedBrowser } from "../scripts/browser.mjs";
+import { addedPerson, firstPerson, PASSWORD } from "./house-of-people";
 import { manyDeals, test } from "./own-server";
 
 test("behind a reverse proxy its public origin is its own, and no other", async ({ own }) => {
@@ -118,7 +119,13 @@ test("what is no request of the app's gets a 4xx, and every answer carries the h
 test("over a network without encryption deals are made, saved, taken up again and copied from", async ({
   own,
 }) => {
-  await own.start(own.newFolder(), { KELLUX_HOST: "0.0.0.0", KELLUX_NAMES: "desk.test" });
+  const folder = own.newFolder();
+  // Others are let in once somebody has a name, who signs in.
+  const alone = await own.start(folder);
+  const administrator = await firstPerson(alone.address);
+  await addedPerson(alone.address, administrator, { name: "Ivo", username: "ivo", roles: ["officer"] });
+  await own.stop("SIGTERM");
+  await own.start(folder, { KELLUX_HOST: "0.0.0.0", KELLUX_NAMES: "desk.test" });
   const browser = await chromium.launch({
     executablePath: installedBrowser(),
     args: ["--no-sandbox", "--host-resolver-rules=MAP desk.test 127.0.0.1"],
@@ -126,6 +133,10 @@ test("over a network without encryption deals are made, saved, taken up again an
   const context = await browser.newContext({ locale: "en-US" });
   const page = await context.newPage();
   await page.goto(`http://desk.test:${own.port}/`);
+  await page.getByLabel("Name").fill("ivo");
+  await page.getByLabel("Password").fill(PASSWORD);
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("heading", { name: "Deals" })).toBeVisible();
   // Such a page has less of its browser than one of this machine.
   expect(await page.evaluate(() => [isSecureContext, "locks" in navigator])).toEqual([false, false]);
   await page.getByRole("button", { name: "New deal" }).click();

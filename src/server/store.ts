@@ -26,6 +26,8 @@ const shared = globalThis as typeof globalThis & {
   kelluxAway?: boolean;
   /** Whether this process keeps the copies, of all that work on the same data. */
   kelluxIsKeeper?: () => Promise<boolean>;
+  /** Forgets who is there, at once: others are told a moment later. */
+  kelluxForgetWho?: () => void;
   /** How many changes were asked for that a backup is made for. */
   kelluxChanges?: number;
 };
@@ -73,7 +75,9 @@ const storeFor = (by?: AskedBy): Store =>
             const work = name as keyof Store;
             if (CHANGES.has(work)) shared.kelluxChanges = changesAsked() + 1;
             const answer = await (store[work] as (...args: unknown[]) => unknown)(...args);
-            tellChanges(changesBy(work, args, answer));
+            const changes = changesBy(work, args, answer);
+            if (changes.some(({ of }) => of === "people")) shared.kelluxForgetWho?.();
+            tellChanges(changes);
             return answer;
           },
   });

@@ -19,6 +19,8 @@ type WhoIsThere = {
   askedUntil: number;
   house: { wantsCodes: boolean; idleMs: number; until: number } | undefined;
   visits: Map<string, Known>;
+  /** How often all of it was forgotten: what was asked before is not kept after. */
+  forgotten: number;
 };
 
 // Kept on the process, because bundles of the server each have their own copy of this module.
@@ -28,15 +30,26 @@ const shared = globalThis as typeof globalThis & {
   kelluxHasPeople?: boolean | undefined;
   /** By whom the requests under way are asked, by the request's id. */
   kelluxAskedBy?: Map<string, string>;
+  kelluxForgetWho?: () => void;
 };
 
 function whoIsThere(): WhoIsThere {
   if (shared.kelluxWho) return shared.kelluxWho;
-  const known: WhoIsThere = { hasPeople: undefined, askedUntil: 0, house: undefined, visits: new Map() };
+  shared.kelluxForgetWho = () => {
+    known.visits.clear();
+    known.forgotten++;
+  };
+  const known: WhoIsThere = {
+    hasPeople: undefined,
+    askedUntil: 0,
+    house: undefined,
+    visits: new Map(),
+    forgotten: 0,
+  };
   shared.kelluxWho = known;
   hear(({ changes = [] }) => {
     if (!changes.some(({ of }) => of === "people" || of === "settings" || of === "everything")) return;
-    known.visits.clear();
+    shared.kelluxForgetWho?.();
     known.house = undefined;
     // Nobody is removed: only another store has none where one had some.
     if (changes.some(({ of }) => of === "everything") || !known.hasPeople) known.hasPeople = undefined;
@@ -109,12 +122,13 @@ function hasFoldersKey(headers: Headers): boolean {
 
 async function signedInBy(visit: Visit): Promise<SignedIn | undefined> {
   if (!visit.cookie.includes("kellux.")) return undefined;
-  const { visits } = whoIsThere();
+  const there = whoIsThere();
+  const { visits, forgotten } = there;
   const known = visits.get(visit.cookie);
   if (known && known.until > Date.now()) return known.signedIn;
   const signedIn = await (await serverStore()).whoIs(visit);
   if (visits.size >= MOST_KNOWN) visits.clear();
-  visits.set(visit.cookie, { signedIn, until: Date.now() + KNOWN_MS });
+  if (there.forgotten === forgotten) visits.set(visit.cookie, { signedIn, until: Date.now() + KNOWN_MS });
   return signedIn;
 }
 

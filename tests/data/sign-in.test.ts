@@ -1,5 +1,4 @@
 // Who is let in, and who is not: over the tables that hold it, on the embedded database and on a server.
-import { createHmac } from "node:crypto";
 import { sql } from "drizzle-orm";
 import { passwordProblem } from "@/data/common-passwords";
 import type { Database } from "@/data/database";
@@ -21,6 +20,7 @@ import {
   whoIs,
 } from "@/data/sign-in";
 import type { Person, Visit } from "@/exchange/people";
+import { oneTimeCode } from "../one-time-code";
 import { testDatabase } from "./test-database";
 
 const PASSWORD = "kelp and lantern 47";
@@ -48,18 +48,6 @@ function cookieOf(answer: SignInAnswer, before = ""): string {
     else kept.set(name, value);
   }
   return [...kept].map(([name, value]) => `${name}=${value}`).join("; ");
-}
-
-/** One-time codes by RFC 6238, written out: SHA-1, six digits, thirty seconds. */
-function codeAt(secret: string, at: number): string {
-  const alphabet = "ABCDEFGHIJKLMNOPQRSTUVWXYZ234567";
-  const bits = [...secret].map(letter => alphabet.indexOf(letter).toString(2).padStart(5, "0")).join("");
-  const key = Buffer.from((bits.match(/.{8}/g) ?? []).map(byte => Number.parseInt(byte, 2)));
-  const counter = Buffer.alloc(8);
-  counter.writeBigUInt64BE(BigInt(Math.floor(at / 30_000)));
-  const hash = createHmac("sha1", key).update(counter).digest();
-  const offset = (hash.at(-1) ?? 0) & 15;
-  return String((hash.readUInt32BE(offset) & 0x7fffffff) % 1_000_000).padStart(6, "0");
 }
 
 const tested = testDatabase();
@@ -284,7 +272,7 @@ test("one-time codes are asked for after the password; each recovery code is goo
   if (begun.kind !== "begun") throw new Error(begun.kind);
   const secret = new URL(begun.address).searchParams.get("secret") ?? "";
   expect((await confirmCodes(database, visit(cookie), "000000")).kind).toBe("wrong");
-  const confirmed = await confirmCodes(database, visit(cookie), codeAt(secret, Date.now()));
+  const confirmed = await confirmCodes(database, visit(cookie), oneTimeCode(secret, Date.now()));
   expect(confirmed.kind).toBe("in");
   expect((await whoIs(database, visit(cookieOf(confirmed, cookie))))?.person.hasCodes).toBe(true);
 
@@ -293,7 +281,7 @@ test("one-time codes are asked for after the password; each recovery code is goo
   const waiting = cookieOf(half);
   expect(await whoIs(database, visit(waiting))).toBeUndefined();
   expect((await giveCode(database, visit(waiting), "123")).kind).toBe("wrong");
-  const whole = await giveCode(database, visit(waiting), codeAt(secret, Date.now()));
+  const whole = await giveCode(database, visit(waiting), oneTimeCode(secret, Date.now()));
   expect(whole.kind).toBe("in");
   expect((await whoIs(database, visit(cookieOf(whole, waiting))))?.person.id).toBe(maren.id);
 

@@ -5,7 +5,13 @@ import { checkNewDealRequest } from "@/server/requests";
 
 // Whoever asks here is at a desk where nobody has a name: no data is opened to learn that.
 Object.assign(globalThis, {
-  kelluxWho: { hasPeople: false, askedUntil: Number.POSITIVE_INFINITY, house: undefined, visits: new Map() },
+  kelluxWho: {
+    hasPeople: false,
+    askedUntil: Number.POSITIVE_INFINITY,
+    house: undefined,
+    visits: new Map(),
+    forgotten: 0,
+  },
 });
 
 const ASKED = new Request("http://desk/");

@@ -3,7 +3,9 @@ import { keeping } from "@/server/edge/headers";
 import { turnedAway } from "@/server/edge/turned-away";
 
 const OUTSIDE = "https://deals.tarn-and-hollow.test";
+const whoIsThere = globalThis as { kelluxHasPeople?: boolean };
 afterEach(() => {
+  delete whoIsThere.kelluxHasPeople;
   delete process.env.KELLUX_ORIGIN;
   delete process.env.KELLUX_HOST;
   delete process.env.KELLUX_NAMES;
@@ -17,6 +19,10 @@ test("without a public origin it answers to names of this machine alone; to othe
     /answers only to localhost; set KELLUX_ORIGIN/,
   );
   process.env.KELLUX_HOST = "0.0.0.0";
+  // While nobody has a name, nobody beyond this machine is asked for one.
+  expect(asked("GET", { host: "192.168.7.20:4310" })).toMatch(/^Nobody has a name here yet/);
+  expect(asked("GET", { host: "localhost:4310" })).toBeUndefined();
+  whoIsThere.kelluxHasPeople = true;
   for (const host of ["192.168.7.20:4310", "[fd00::7]:4310", "127.0.0.1:4310"])
     expect([host, asked("GET", { host })]).toEqual([host, undefined]);
   // A page elsewhere can point a name of its own here, and read what it likes.
