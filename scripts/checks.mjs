@@ -72,7 +72,7 @@ export const unitTests = (patterns = [], env = {}) =>
 
 /** What of the data is tested on a PostgreSQL server, too. */
 const ON_SERVER = [
-  "tests/data/(asides|carry|database|deal-income|dealer|history|jobs|on-server|rates|settings|who-and-what)",
+  "tests/data/(asides|carry|database|deal-income|dealer|doings|history|jobs|on-server|rates|settings|sign-in|who-and-what)",
   "tests/server/(arriving|stock)",
 ];
 

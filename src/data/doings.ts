@@ -45,7 +45,7 @@ export type DoingsAsked = {
   most: number;
 };
 
-type NotedDoing = typeof doings.$inferSelect;
+export type NotedDoing = typeof doings.$inferSelect;
 
 export const findDoings = (
   database: Database,

@@ -6,7 +6,6 @@ import type { EarnedReply, EarningLine } from "./contract";
 import { makeIncome } from "./figures/make-income";
 import { Refusal } from "./refusal";
 import { openSettingsDealer } from "./settings";
-import { hasPeople } from "./who-asks";
 
 const DAY_MS = 24 * 3600 * 1000;
 
@@ -16,8 +15,14 @@ const DAY_MS = 24 * 3600 * 1000;
  *
  * @param asked such as "2026-11"; this month where left out
  * @param now the moment that it is
+ * @param withPeople whether people have names, and it is told what is whose
  */
-export async function earnedIn(store: Store, asked: string | null, now: Date): Promise<EarnedReply> {
+export async function earnedIn(
+  store: Store,
+  asked: string | null,
+  now: Date,
+  withPeople = false,
+): Promise<EarnedReply> {
   const month = asked ?? monthOf(now);
   if (!/^(19|20|21)\d\d-(0[1-9]|1[0-2])$/.test(month))
     throw new Refusal(422, "A month is written as 2026-11.");
@@ -41,7 +46,7 @@ export async function earnedIn(store: Store, asked: string | null, now: Date): P
     usualSpread: dealer.usualSpread === undefined ? null : String(dealer.usualSpread),
     signed: { sums: earnedSums(signed.map(({ figures }) => figures)), deals: signed.map(lineOf) },
     agreed: { sums: earnedSums(agreed.map(({ figures }) => figures)), deals: agreed.map(lineOf) },
-    ...(await splitByPeople(store, signed)),
+    ...(withPeople && (await splitByPeople(store, signed))),
     spreads: [...above, ...odd.filter(each => !above.includes(each))].map(lineOf),
     inTransit: inTransit.map(deal => ({
       ...lineOf(deal),
@@ -58,12 +63,11 @@ export async function earnedIn(store: Store, asked: string | null, now: Date): P
   };
 }
 
-/** What of deals is whose; nothing where nobody has a name. */
+/** What of deals is whose. */
 async function splitByPeople(
   store: Store,
   deals: readonly EarningDeal[],
 ): Promise<Pick<EarnedReply, "people">> {
-  if (!(await hasPeople())) return {};
   const owners = await store.ownersOf(deals.map(({ id }) => id));
   const names = new Map((await store.listPeople()).map(({ id, name }) => [id, name]));
   const owned = deals.map(({ id, figures }) => ({

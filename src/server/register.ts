@@ -10,13 +10,20 @@ import type { RegisterAsked, RegisterPage, RegisterRow } from "./contract";
 import { isUuid } from "./door";
 import { Refusal } from "./refusal";
 import { openSettings } from "./settings";
-import { hasPeople } from "./who-asks";
 
 /** So many deals stand on a page. */
 const PAGE = 25;
 
-/** A page of the register, in the order asked for: from the deals' lines alone, no deal is computed for it. */
-export async function registerPage(store: Store, asked: RegisterAsked): Promise<RegisterPage> {
+/**
+ * A page of the register, in the order asked for: from the deals' lines alone, no deal is computed for it.
+ *
+ * @param withOwners whether people have names, and it is told whose each deal is
+ */
+export async function registerPage(
+  store: Store,
+  asked: RegisterAsked,
+  withOwners = false,
+): Promise<RegisterPage> {
   const skipped = (asked.page - 1) * PAGE;
   const { locale } = (await openSettings(store)).settings;
   const notation = notationOf(locale);
@@ -28,13 +35,15 @@ export async function registerPage(store: Store, asked: RegisterAsked): Promise<
   };
   const query = { ...asked, search, changed, skip: skipped, most: PAGE };
   const { lines, found, isMore } = await store.findLines(query);
-  const owned = await ownedBy(
-    store,
-    lines.map(({ id }) => id),
-  );
+  const owned = withOwners
+    ? await ownedBy(
+        store,
+        lines.map(({ id }) => id),
+      )
+    : undefined;
   const pages = Math.max(1, Math.ceil(found / PAGE));
   // A page that is gone with its deals is the last one.
-  if (asked.page > pages) return registerPage(store, { ...asked, page: pages });
+  if (asked.page > pages) return registerPage(store, { ...asked, page: pages }, withOwners);
   return {
     rows: lines.map(
       ({ changedAt, currency, paid, madeBy, ...line }): RegisterRow => ({
@@ -56,9 +65,8 @@ export async function registerPage(store: Store, asked: RegisterAsked): Promise<
   };
 }
 
-/** Whose deals are; undefined where nobody has a name. */
+/** Whose deals are. */
 async function ownedBy(store: Store, ids: string[]) {
-  if (!(await hasPeople())) return undefined;
   const people = await store.listPeople();
   const [owners, branches] = [await store.ownersOf(ids), await store.listBranches()];
   const names = new Map(people.map(({ id, name }) => [id, name]));

@@ -19,6 +19,7 @@ import {
   unlockScreen,
   whoIs,
 } from "@/data/sign-in";
+import { waitAfter } from "@/data/slow-down";
 import type { Person, Visit } from "@/exchange/people";
 import { oneTimeCode } from "../one-time-code";
 import { testDatabase } from "./test-database";
@@ -168,6 +169,10 @@ describe("what fails is slowed down", () => {
     );
     const kinds = (await Promise.all(at)).map(({ kind }) => kind);
     expect(kinds.filter(kind => kind === "wrong")).toHaveLength(5);
+  });
+
+  test("each further failure doubles the wait, up to a quarter of an hour", () => {
+    expect([0, 4, 5, 6, 7, 9, 10, 60].map(waitAfter)).toEqual([0, 0, 30, 60, 120, 480, 900, 900]);
   });
 
   test("who comes in frees the account, and a wait ends", async () => {

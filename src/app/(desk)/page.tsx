@@ -4,7 +4,7 @@ import { Refusal } from "@/server/refusal";
 import { readRegisterAsked, registerPage } from "@/server/register";
 import { houseSettings } from "../house";
 import { NotShown } from "../not-shown";
-import { storeFor } from "../visit";
+import { storeFor, visitor } from "../visit";
 
 type Props = { searchParams: Promise<Record<string, string | string[] | undefined>> };
 
@@ -15,7 +15,7 @@ export default async function RegisterPage({ searchParams }: Props) {
   const { settings } = await houseSettings();
   return (
     <Register
-      page={await registerPage(store, asked)}
+      page={await registerPage(store, asked, (await visitor()).person !== null)}
       asked={asked}
       houseName={settings.houseName}
       usual={settings.newDeal ?? "vehicleLoan"}

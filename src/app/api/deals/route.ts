@@ -6,8 +6,8 @@ import { checkNewDealRequest } from "@/server/requests";
 export const dynamic = "force-dynamic";
 
 export const GET = (request: Request) =>
-  answer(request, "seeDeals", async ({ store }) =>
-    registerPage(await store(), readRegisterAsked(new URL(request.url).searchParams)),
+  answer(request, "seeDeals", async ({ store, asker }) =>
+    registerPage(await store(), readRegisterAsked(new URL(request.url).searchParams), asker.person !== null),
   );
 
 export const POST = (request: Request) =>

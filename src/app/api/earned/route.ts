@@ -4,7 +4,12 @@ import { earnedIn } from "@/server/earned";
 export const dynamic = "force-dynamic";
 
 export const GET = (request: Request) =>
-  answer(request, "seeEarned", async ({ store, note }) => {
+  answer(request, "seeEarned", async ({ store, asker, note }) => {
     await note("sawEarned");
-    return earnedIn(await store(), new URL(request.url).searchParams.get("month"), new Date());
+    return earnedIn(
+      await store(),
+      new URL(request.url).searchParams.get("month"),
+      new Date(),
+      asker.person !== null,
+    );
   });
