@@ -4,9 +4,9 @@ import { installedBrowser } from "./scripts/browser.mjs";
 
 /** What starts, kills or fills servers of its own: npm run test:long. */
 const LONG = [
-  "**/{backups,edge,many-at-once,many-deals,on-a-server,server-killed,starting-and-stopping,valid-requests}.spec.ts",
+  "**/{backups,directory,edge,many-at-once,many-deals,on-a-server,server-killed,starting-and-stopping,valid-requests}.spec.ts",
   // Requests by the thousand, of which npm test sends some hundred.
-  "**/fuzz.spec.ts",
+  "**/{fuzz,roles-at-random}.spec.ts",
 ];
 const IS_LONG = process.env.KELLUX_LONG === "1";
 

@@ -14,10 +14,12 @@ import { me } from "./visit";
 /** The frame of the officer's pages: the places at the side, notices, and what holds for every field. */
 export async function DeskFrame({ children }: { children: ReactNode }) {
   const { settings } = await houseSettings();
+  const who = await me();
   return (
-    <MeProvider me={await me()}>
+    <MeProvider me={who}>
       <Shell
         warning={await serverWarning(dataFolder())}
+        person={who.person?.id}
         locksAfter={settings.people?.locksAfter ?? DEFAULT_IDLE_MINUTES}
       >
         <WhenAlive>{children}</WhenAlive>

@@ -1,17 +1,26 @@
 import type { ChangeStorage } from "./pending-changes";
 
+/** What one person could not save waits for that person: whoever signs in after them at the same desk saves nothing of it. */
+const ownKey = (key: string): string => {
+  const { person } = document.querySelector<HTMLElement>("[data-person]")?.dataset ?? {};
+  return person ? `${person}.${key}` : key;
+};
+
 /** The browser's local storage. A full or forbidden storage must not stop anybody from typing. */
 export const browserStorage: ChangeStorage = {
-  getItem: key => localStorage.getItem(key),
+  getItem: key => localStorage.getItem(ownKey(key)),
   setItem: (key, value) => {
     try {
-      localStorage.setItem(key, value);
+      localStorage.setItem(ownKey(key), value);
     } catch (error) {
       console.warn("This browser keeps no unsaved changes.", error);
     }
   },
-  removeItem: key => localStorage.removeItem(key),
-  keys: () => Object.keys(localStorage),
+  removeItem: key => localStorage.removeItem(ownKey(key)),
+  keys: () =>
+    Object.keys(localStorage)
+      .filter(key => key.startsWith(ownKey("")))
+      .map(key => key.slice(ownKey("").length)),
 };
 
 // A browser has locks where a page came encrypted, or from this machine: others load what stands in for them.

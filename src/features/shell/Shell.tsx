@@ -8,6 +8,8 @@ type Props = {
   warning?: string | undefined;
   /** After how many minutes without a key a screen locks. */
   locksAfter: number;
+  /** The id of who is signed in; left out where nobody has a name. */
+  person?: string | undefined;
   children: ReactNode;
 };
 
@@ -16,9 +18,9 @@ type Props = {
  *
  * @param warning what should be seen to before anything else
  */
-export function Shell({ warning, locksAfter, children }: Props) {
+export function Shell({ warning, locksAfter, person, children }: Props) {
   return (
-    <div className="flex min-h-dvh flex-col md:h-dvh md:flex-row">
+    <div data-person={person} className="flex min-h-dvh flex-col md:h-dvh md:flex-row">
       <nav
         aria-label="Places"
         className="flex shrink-0 items-center gap-3 border-base-300 print:hidden border-b bg-base-100 px-3 py-2 max-md:flex-wrap max-md:gap-x-1.5 max-md:gap-y-0 md:w-15 md:flex-col md:border-r md:border-b-0 md:px-0 md:py-3"

@@ -25,7 +25,11 @@ type Props = {
 /** The way in: name and password, a code where it is asked for, or a password by a link. */
 export function SignInScreen({ house, door, to, trouble }: Props) {
   const [isCodeAsked, setCodeAsked] = useState(false);
-  const go = () => location.assign(to);
+  const go = () => {
+    // What the one before had open, or could undo, is not for whoever comes after.
+    sessionStorage.clear();
+    location.assign(to);
+  };
   const entered = ({ step }: SignInReply) => (step === "code" ? setCodeAsked(true) : go());
   return (
     <main className="grid min-h-dvh place-items-center p-4">
