@@ -76,7 +76,7 @@ export const DealHeader = memo(function DealHeader({ dealId, isOpen, onOpen }: P
             id={CUSTOMER_FIELD}
             placeholder="Customer’s name"
             suggest={async text => (await suggestions()).suggestCustomers(text, notation, deal.customer)}
-            className="min-w-32 grow-2 basis-32 group-has-[[data-deal-people]]/head:min-w-36 font-semibold font-serif text-lg"
+            className="min-w-32 grow-2 basis-32 group-has-[[data-deal-people]]/head:min-w-40 font-semibold font-serif text-lg"
             onChange={text => name({ customer: typed("customer", text) })}
             onPicked={({ id, name: called }) => pick({ customer: { id, name: called } })}
             onFocus={onFocus}
@@ -91,7 +91,7 @@ export const DealHeader = memo(function DealHeader({ dealId, isOpen, onOpen }: P
             value={vehicle}
             placeholder="Vehicle or purpose"
             suggest={async text => (await suggestions()).suggestVehicles(text, notation, deal.vehicle)}
-            className={`min-w-44 grow-3 basis-44 group-has-[[data-deal-people]]/head:min-w-40 ${isOpen ? "" : "max-md:hidden print:flex"}`}
+            className={`min-w-44 grow-3 basis-44 group-has-[[data-deal-people]]/head:min-w-36 ${isOpen ? "" : "max-md:hidden print:flex"}`}
             onFocus={onFocus}
             onChange={text => {
               setOffered(null);
