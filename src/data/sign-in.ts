@@ -1,5 +1,5 @@
 import { createHash, randomBytes } from "node:crypto";
-import { and, eq, gt, isNull, like, lt, or, sql } from "drizzle-orm";
+import { and, eq, gt, isNull, like, lt, sql } from "drizzle-orm";
 import type { Doing, Person, SignedIn, Visit } from "@/exchange/people";
 import { passwordProblem } from "./common-passwords";
 import type { Database } from "./database";
@@ -8,7 +8,7 @@ import { noteDoingOf } from "./doings";
 import { addPerson, PERSON, type PersonRefusal, type PersonSettled, personOf } from "./people";
 import { credentials, people, secondFactors, signIns, verifications } from "./schema-people";
 import { ADDRESS_HEADER, type SignInLibrary, signInLibrary } from "./sign-in-library";
-import { attempt, keysOf, succeeded } from "./slow-down";
+import { attempt, forgetOldFailures, keysOf, succeeded } from "./slow-down";
 
 /** What came of an attempt, with the cookies that the browser is to keep. */
 export type SignInAnswer =
@@ -410,7 +410,8 @@ async function setPassword(
 async function dropOver(database: Database): Promise<void> {
   const now = new Date();
   await database.delete(signIns).where(lt(signIns.expiresAt, now));
-  await database.delete(verifications).where(or(lt(verifications.expiresAt, now)));
+  await database.delete(verifications).where(lt(verifications.expiresAt, now));
+  await forgetOldFailures(database, now);
 }
 
 const note = (database: Database, visit: Visit, what: Doing, who: string | null, of: string | null = null) =>

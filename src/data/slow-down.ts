@@ -1,4 +1,4 @@
-import { eq, inArray, sql } from "drizzle-orm";
+import { eq, inArray, lt, sql } from "drizzle-orm";
 import type { Database } from "./database";
 import { failedSignIns } from "./schema-people";
 
@@ -63,4 +63,11 @@ export async function succeeded(database: Database, keys: readonly string[]): Pr
       .update(failedSignIns)
       .set({ failures: sql`greatest(${failedSignIns.failures} - 1, 0)` })
       .where(inArray(failedSignIns.key, others));
+}
+
+/** Failures that count no more are forgotten. */
+export async function forgetOldFailures(database: Database, now: Date): Promise<void> {
+  await database
+    .delete(failedSignIns)
+    .where(lt(failedSignIns.at, new Date(now.getTime() - FORGOTTEN_S * 1000)));
 }

@@ -5,8 +5,6 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { getTableName, sql } from "drizzle-orm";
 import pg from "pg";
-import { DEMO_PASSWORD } from "#demo/people";
-import { onBehalfOf } from "@/data/asked-by";
 import { carry, isEmpty, TABLES } from "@/data/carry";
 import { rowsOf } from "@/data/database";
 import { type OpenDatabase, openDatabase } from "@/data/embedded/open-folder";
@@ -14,11 +12,10 @@ import { storeOf } from "@/data/embedded/store-here";
 import { carryFromServer, carryToServer } from "@/data/postgres/carry-to-server";
 import { readyServer } from "@/data/postgres/open-server";
 import { openStoreOnServer } from "@/data/postgres/open-store-on-server";
-import type { Store } from "@/data/store";
 import { loadDemo } from "@/server/demo";
-import { loadDemoPeople } from "@/server/demo-people";
 import { copyFreshData } from "../fresh-data.mjs";
 import { named } from "../named";
+import { fillWithPeople } from "./house-of-people";
 import { numberedDeal } from "./numbered-deal";
 import { newServerDatabase, TEST_SERVER } from "./test-database";
 
@@ -34,33 +31,11 @@ async function openFolder(): Promise<OpenDatabase> {
 }
 let full: OpenDatabase;
 
-/** What of people the demo has not: somebody signed in with codes, who failed before, and released something. */
-async function fillRest(store: Store): Promise<void> {
-  const visit = { cookie: "", address: "192.0.2.4", agent: null, origin: "http://localhost" };
-  await store.signIn(visit, "maren", "wrong");
-  const answer = await store.signIn({ ...visit, address: null }, "maren", DEMO_PASSWORD);
-  if (answer.kind !== "in") throw new Error(answer.kind);
-  const cookie = answer.cookies.map(each => each.split(";")[0]).join("; ");
-  await store.beginCodes({ ...visit, address: null, cookie }, DEMO_PASSWORD);
-  await store.makeLink(answer.person);
-  await store.signIn(visit, "maren", "wrong again");
-  const { records } = await store.dealsAfter(null, 1);
-  const by = { who: answer.person, branch: null, from: null, request: null };
-  await onBehalfOf(by, () =>
-    store.keepRelease(records[0]?.id ?? "", records[0]?.version ?? 1, {
-      kind: "limit",
-      detail: "60 months, at most 48",
-      reason: "a fleet",
-    }),
-  );
-}
-
 beforeAll(async () => {
   full = await openFolder();
   const store = storeOf(full.database, full.sync);
   await loadDemo(store);
-  await loadDemoPeople(store);
-  await fillRest(store);
+  await fillWithPeople(store);
   const [id = ""] = await store.insertDeals([
     { ...numberedDeal(1), customer: named("Zoë 🚐 O’Hollow"), notes: 'Said "later"\nand \\x41 <b>more</b>' },
   ]);

@@ -1,5 +1,6 @@
 import { useId } from "react";
 import { LONGEST_BRANCH, LONGEST_PERSON_NAME, ROLE_NAMES, ROLES, type Role } from "@/exchange/people";
+import { SaidField } from "./SaidField";
 
 /** A person as it is typed. */
 export type PersonDraft = { name: string; username: string; roles: Role[]; branch: string };
@@ -18,17 +19,22 @@ export function PersonFields({ draft, branches, onChange }: Props) {
   return (
     <>
       <div className="grid gap-3 sm:grid-cols-3">
-        <Line label="Name" value={name} most={LONGEST_PERSON_NAME} onChange={next => put({ name: next })} />
-        <Line
+        <SaidField
+          label="Name"
+          value={name}
+          maxLength={LONGEST_PERSON_NAME}
+          onChange={next => put({ name: next })}
+        />
+        <SaidField
           label="Signs in as"
           value={username}
-          most={40}
+          maxLength={40}
           onChange={next => put({ username: next.trim() })}
         />
-        <Line
+        <SaidField
           label="Branch, where there are several"
           value={branch}
-          most={LONGEST_BRANCH}
+          maxLength={LONGEST_BRANCH}
           list={list}
           onChange={next => put({ branch: next })}
         />
@@ -65,31 +71,3 @@ export function PersonFields({ draft, branches, onChange }: Props) {
 
 /** @example roleName("seller") // "Seller" */
 export const roleName = (role: Role) => `${role[0]?.toUpperCase()}${role.slice(1)}`;
-
-type LineProps = {
-  label: string;
-  value: string;
-  most: number;
-  list?: string;
-  onChange: (text: string) => void;
-};
-
-function Line({ label, value, most, list, onChange }: LineProps) {
-  const id = useId();
-  return (
-    <div>
-      <label htmlFor={id} className="mb-0.5 block text-faint text-sm">
-        {label}
-      </label>
-      <input
-        id={id}
-        className="field"
-        value={value}
-        maxLength={most}
-        list={list}
-        autoComplete="off"
-        onChange={({ target }) => onChange(target.value)}
-      />
-    </div>
-  );
-}

@@ -1,6 +1,7 @@
-import { useEffect, useId, useRef, useState } from "react";
+import { useState } from "react";
 import { signInApi } from "@/features/api/people";
 import { PasswordField } from "@/features/people/PasswordField";
+import { SaidField } from "@/features/people/SaidField";
 import type { SignInReply } from "@/server/contract";
 import { useEntering } from "./use-entering";
 
@@ -12,31 +13,22 @@ type Props = {
 
 /** Who it is, by name and password. */
 export function ByName({ house, onEntered }: Props) {
-  const id = useId();
-  const field = useRef<HTMLInputElement>(null);
   const [name, setName] = useState("");
   const [password, setPassword] = useState("");
   const { trouble, isSending, submit } = useEntering(() => signInApi.byName(name, password), onEntered);
-  useEffect(() => field.current?.focus(), []);
   return (
     <form className="mt-4 grid gap-3" onSubmit={submit}>
       <h1 className="font-semibold text-2xl">Sign in</h1>
-      <div>
-        <label htmlFor={id} className="mb-0.5 block text-faint text-sm">
-          Name
-        </label>
-        <input
-          ref={field}
-          id={id}
-          className="field"
-          value={name}
-          maxLength={80}
-          autoComplete="username"
-          autoCapitalize="none"
-          spellCheck={false}
-          onChange={({ target }) => setName(target.value)}
-        />
-      </div>
+      <SaidField
+        label="Name"
+        value={name}
+        onChange={setName}
+        maxLength={80}
+        autoComplete="username"
+        autoCapitalize="none"
+        spellCheck={false}
+        isFirst
+      />
       <PasswordField label="Password" value={password} onChange={setPassword} trouble={trouble} />
       <button
         type="submit"
