@@ -1,7 +1,10 @@
-import { SHORTEST_PASSWORD } from "./sign-in-library";
+import { LONGEST_PASSWORD, SHORTEST_PASSWORD } from "./sign-in-library";
 
 /** Fewer different characters than this are a pattern, however long. */
 const FEWEST_CHARACTERS = 5;
+
+/** Shorter names stand in many a word. */
+const SHORTEST_NAME = 4;
 
 let known: Promise<ReadonlySet<string>> | undefined;
 
@@ -22,9 +25,10 @@ const common = (): Promise<ReadonlySet<string>> => {
 export async function passwordProblem(password: string, own: readonly string[]): Promise<string | undefined> {
   if ([...password].length < SHORTEST_PASSWORD)
     return `A password has at least ${SHORTEST_PASSWORD} characters.`;
+  if (password.length > LONGEST_PASSWORD) return `A password has at most ${LONGEST_PASSWORD} characters.`;
   const small = password.toLowerCase();
   if (new Set(small).size < FEWEST_CHARACTERS) return "The same few characters again are guessed at once.";
-  if (own.some(name => name.length > 2 && small.includes(name.toLowerCase())))
+  if (own.some(name => name.length >= SHORTEST_NAME && small.includes(name.toLowerCase())))
     return "A password with your own name in it is guessed at once.";
   const words = await common();
   const core = small.replace(/^[^a-z]+|[^a-z]+$/g, "");

@@ -119,7 +119,8 @@ export const doings = pgTable(
   "doings",
   {
     id: uuid().primaryKey().defaultRandom(),
-    at: moment().notNull().defaultNow(),
+    /** As exact as what reads it: a page begins after the last line of the one before. */
+    at: timestamp({ withTimezone: true, mode: "date", precision: 3 }).notNull().defaultNow(),
     /** Null where nobody is signed in: a sign-in that failed, or a command on the server itself. */
     who: uuid().references(() => people.id),
     what: text().notNull(),

@@ -6,7 +6,7 @@ import { credentials, houseSecrets, people, secondFactors, signIns, verification
 
 /** The shortest password, and the longest that is hashed. */
 export const SHORTEST_PASSWORD = 12;
-const LONGEST_PASSWORD = 128;
+export const LONGEST_PASSWORD = 128;
 
 /** A working day. */
 const LASTS_S = 12 * 3600;

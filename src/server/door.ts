@@ -14,7 +14,7 @@ import { storeOf } from "./guarded-store";
 import { askingCounter } from "./rates-of-asking";
 import { Refusal } from "./refusal";
 import { visitOf } from "./visit";
-import { standingOf, whoAsks } from "./who-asks";
+import { refuseOutside, standingOf } from "./who-asks";
 import { damageSentence } from "./whole";
 
 /** The largest body that is read, in bytes: a deal of the largest deal file, with room to spare. */
@@ -110,8 +110,10 @@ function asAttachment(name: string): string {
 
 /** Here alone it is known who asks, and of the store they have what is theirs. */
 async function contextOf(request: Request, may: May): Promise<Context> {
-  const asker = may === "stranger" ? await strangerOf(request) : await whoAsks(request.headers);
+  const standing = await standingOf(request.headers);
+  const asker = standing.at === "inside" ? standing.asker : nobody(visitOf(request.headers));
   refuseTooMany(asker);
+  if (may !== "stranger") refuseOutside(standing);
   if (may !== "stranger" && may !== "signedIn") allow(asker, may);
   const store = () => storeOf(asker);
   const note = async (what: Doing, of?: string) => {
@@ -128,12 +130,6 @@ function refuseTooMany({ person, rights, visit: { address } }: Asker): void {
   const key = person ? person.id : isStranger ? address : null;
   const wait = key === null ? 0 : seconds(key, isStranger ? "stranger" : "known");
   if (wait > 0) throw new Refusal(429, `That is asked more often than pages ask. Wait ${wait} seconds.`);
-}
-
-/** Whoever it is: at a place where nobody has to be somebody. */
-async function strangerOf({ headers }: Request): Promise<Asker> {
-  const standing = await standingOf(headers);
-  return standing.at === "inside" ? standing.asker : nobody(visitOf(headers));
 }
 
 /** @throws Refusal where somebody has not the right to something */

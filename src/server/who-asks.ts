@@ -96,17 +96,11 @@ function noteAskedBy(headers: Headers, { person }: SignedIn): void {
   shared.kelluxAskedBy.set(request, person.id);
 }
 
-/**
- * Who asks.
- *
- * @throws Refusal where nobody is signed in, or the screen is locked
- */
-export async function whoAsks(headers: Headers): Promise<Asker> {
-  const standing = await standingOf(headers);
-  if (standing.at === "nowhere") throw new Refusal(401, "Sign in first.", undefined, "needed");
-  if (standing.at === "locked")
+/** @throws Refusal where nobody is signed in, or the screen is locked */
+export function refuseOutside({ at }: Standing): void {
+  if (at === "nowhere") throw new Refusal(401, "Sign in first.", undefined, "needed");
+  if (at === "locked")
     throw new Refusal(401, "This screen is locked; its password opens it.", undefined, "locked");
-  return standing.asker;
 }
 
 /** Whether whoever has sent a request could send it still. */

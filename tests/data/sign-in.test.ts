@@ -187,6 +187,8 @@ describe("what fails is slowed down", () => {
 test("what is guessed first is no password", async () => {
   for (const [password, sentence] of [
     ["short", "at least 12"],
+    // A longer one would be taken and let nobody in.
+    [`${"lantern and kelp ".repeat(9)}`, "at most 128"],
     ["aaaaaaaaaaaaaaaa", "same few characters"],
     ["maren is at the desk", "your own name"],
     ["password12345", "tried first"],

@@ -9,7 +9,7 @@ import { loadDemo } from "@/server/demo";
 import { answer } from "@/server/door";
 import { storeOf } from "@/server/guarded-store";
 import { askingCounter } from "@/server/rates-of-asking";
-import { isStillIn, standingOf, whoAsks } from "@/server/who-asks";
+import { isStillIn, standingOf } from "@/server/who-asks";
 import { testDatabase } from "../data/test-database";
 
 const PASSWORD = "eleven grey pebbles";
@@ -54,10 +54,13 @@ test("while nobody has a name whoever asks has everything; from then on nobody h
     "keepBackups",
     "keepPeople",
   ]);
-  await expect(whoAsks(new Headers({ cookie: "kellux.session_token=made.up" }))).rejects.toMatchObject({
-    status: 401,
-    signIn: "needed",
-  });
+  const madeUp = new Headers({ cookie: "kellux.session_token=made.up" });
+  const refused = await answer(
+    new Request("http://desk/", { headers: madeUp }),
+    "signedIn",
+    async () => "never",
+  );
+  expect([refused.status, (await refused.json()).signIn]).toEqual([401, "needed"]);
 });
 
 test("a sign-in that nobody has used for fifteen minutes is locked, and one of twelve hours is over", async () => {

@@ -35,7 +35,7 @@ CREATE TABLE "credentials" (
 --> statement-breakpoint
 CREATE TABLE "doings" (
 	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
-	"at" timestamp with time zone DEFAULT now() NOT NULL,
+	"at" timestamp (3) with time zone DEFAULT now() NOT NULL,
 	"who" uuid,
 	"what" text NOT NULL,
 	"of" text,

@@ -10,6 +10,7 @@ import { ratesApi } from "@/features/api/rates";
 import { reasonOf } from "@/features/api/reason-of";
 import { todaysDay } from "@/features/figures/today";
 import { notify } from "@/features/notices/notify";
+import { useMay } from "@/features/people/me-context";
 import type { RatesReply } from "@/server/contract";
 
 type Shown = RatesReply["lenders"][number];
@@ -35,6 +36,7 @@ const HEADS = [
 
 /** A lender with its programs; each opens to all that it says. */
 export function LenderCard({ lender, isWhole, notation, mark, locale, onChanged }: Props) {
+  const mayChange = useMay("changeRates");
   const [opened, setOpened] = useState<string | null>(null);
   const remove = async (program?: string) => {
     const answer = await ratesApi.remove(mark, lender.name, program);
@@ -58,7 +60,7 @@ export function LenderCard({ lender, isWhole, notation, mark, locale, onChanged 
       <div className="flex items-center gap-3 px-4 py-2">
         <h2 className="font-semibold text-lg">{lender.name}</h2>
         <span className="grow" />
-        {isWhole && (
+        {isWhole && mayChange && (
           <button type="button" className="btn btn-ghost btn-sm" onClick={() => void remove()}>
             Remove<span className="sr-only"> {lender.name}</span>
           </button>
@@ -110,13 +112,15 @@ export function LenderCard({ lender, isWhole, notation, mark, locale, onChanged 
                 )}
                 {isWhole && (
                   <td className="px-3 text-right">
-                    <button
-                      type="button"
-                      className="btn btn-ghost btn-xs"
-                      onClick={() => void remove(program.name)}
-                    >
-                      Remove<span className="sr-only"> {program.name}</span>
-                    </button>
+                    {mayChange && (
+                      <button
+                        type="button"
+                        className="btn btn-ghost btn-xs"
+                        onClick={() => void remove(program.name)}
+                      >
+                        Remove<span className="sr-only"> {program.name}</span>
+                      </button>
+                    )}
                   </td>
                 )}
               </tr>

@@ -11,6 +11,7 @@ import { reasonOf } from "@/features/api/reason-of";
 import { useSide } from "@/features/dealer-side/side-state";
 import { saveFile } from "@/features/figures/save-file";
 import { notify } from "@/features/notices/notify";
+import { useMay } from "@/features/people/me-context";
 import { useLookAgain } from "@/features/saving/look-again";
 import type { RatesDealerReply, RatesLookReply, RatesReply } from "@/server/contract";
 import { LenderCard } from "./LenderCard";
@@ -37,11 +38,12 @@ export function RatesScreen({ locale }: { locale: Locale }) {
         : [`${chosen.name} was not taken in; nothing has changed.`, ...reasonOf(answer).split("\n")],
     );
   };
+  const mayChange = useMay("changeRates");
   const drop = useDropzone({
     noClick: true,
     noKeyboard: true,
     multiple: false,
-    disabled: !isSide,
+    disabled: !isSide || !mayChange,
     onDrop: files => void look(files),
   });
   const take = async () => {
@@ -68,10 +70,12 @@ export function RatesScreen({ locale }: { locale: Locale }) {
         <span className="grow" />
         {rates?.isWhole && (
           <>
-            <button type="button" className="btn btn-primary btn-sm" onClick={drop.open}>
-              <FileUp size={16} aria-hidden="true" />
-              Bring in a file
-            </button>
+            {mayChange && (
+              <button type="button" className="btn btn-primary btn-sm" onClick={drop.open}>
+                <FileUp size={16} aria-hidden="true" />
+                Bring in a file
+              </button>
+            )}
             <SaveAs lenders={rates.lenders as Lender[]} notation={notation} />
           </>
         )}

@@ -16,6 +16,7 @@ import { useSide } from "@/features/dealer-side/side-state";
 import { saveFile } from "@/features/figures/save-file";
 import { todaysDay } from "@/features/figures/today";
 import { notify } from "@/features/notices/notify";
+import { useMay } from "@/features/people/me-context";
 import { useLookAgain } from "@/features/saving/look-again";
 import type { KeptVehicle, StockReply, VehicleCosts } from "@/server/contract";
 import { stockTable } from "./stock-table";
@@ -47,6 +48,7 @@ const searchedOf = ({ description, stockNumber, kind, condition, modelYear, iden
 
 /** The vehicles that can be sold, with what is known of each; what each cost the dealer once that is asked for. */
 export function StockScreen({ opened, house }: Props) {
+  const mayChange = useMay("changeStock");
   const [vehicles, setVehicles] = useState(opened.vehicles);
   const [isAdding, setAdding] = useState(false);
   const [search, setSearch] = useState("");
@@ -113,6 +115,7 @@ export function StockScreen({ opened, house }: Props) {
     noClick: true,
     noKeyboard: true,
     multiple: false,
+    disabled: !mayChange,
     onDrop: files => void bringIn(files),
   });
   const save = async (forSpreadsheet: boolean) => {
@@ -176,10 +179,12 @@ export function StockScreen({ opened, house }: Props) {
         >
           {costs ? "Hide costs" : "Show costs"}
         </button>
-        <button type="button" className="btn btn-sm h-8.5" onClick={drop.open}>
-          <FileUp size={16} aria-hidden="true" />
-          Import CSV
-        </button>
+        {mayChange && (
+          <button type="button" className="btn btn-sm h-8.5" onClick={drop.open}>
+            <FileUp size={16} aria-hidden="true" />
+            Import CSV
+          </button>
+        )}
         <button type="button" className="btn btn-sm h-8.5" onClick={() => void save(false)}>
           <FileDown size={16} aria-hidden="true" />
           CSV
@@ -192,10 +197,12 @@ export function StockScreen({ opened, house }: Props) {
           <FileDown size={16} aria-hidden="true" />
           XLSX
         </button>
-        <button type="button" className="btn btn-primary btn-sm h-8.5" onClick={() => setAdding(true)}>
-          <Plus size={16} aria-hidden="true" />
-          Add a vehicle
-        </button>
+        {mayChange && (
+          <button type="button" className="btn btn-primary btn-sm h-8.5" onClick={() => setAdding(true)}>
+            <Plus size={16} aria-hidden="true" />
+            Add a vehicle
+          </button>
+        )}
       </div>
       {problems.length > 0 && (
         <div role="alert" className="mb-3 rounded-box border border-error px-4 py-2">
