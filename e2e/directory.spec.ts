@@ -68,7 +68,7 @@ test("who is known in the house’s directory comes in by it, and nobody whom no
     await expect(page.getByRole("heading", { name: "Deals" })).toBeVisible();
 
     await byDirectory("stranger");
-    await expect(page.getByRole("alert")).toContainText("has not said that you work here");
+    await expect(page.getByText("The directory has not said that you work here.")).toBeVisible();
     expect((await page.request.get("/api/deals")).status()).toBe(401);
     // An answer that nobody has asked for lets nobody in.
     await page.goto("/api/sign-in/callback/house?code=made-up&state=made-up");
