@@ -187,7 +187,8 @@ test("a seller sees no dealer’s side and signs nothing; a reader changes nothi
   await page.goto("/earned");
   await expect(page.getByRole("heading", { name: "Your roles show you no earnings" })).toBeVisible();
   await page.goto("/settings");
-  await expect(page.getByLabel("House name")).toBeDisabled();
+  const house = page.getByRole("region", { name: "House", exact: true });
+  await expect(house.getByLabel("Name", { exact: true })).toBeDisabled();
   await expect(page.getByRole("heading", { name: "Backups" })).toBeHidden();
 
   await comeIn(page, "kit.reader");

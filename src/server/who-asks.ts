@@ -38,6 +38,8 @@ function whoIsThere(): WhoIsThere {
   shared.kelluxForgetWho = () => {
     known.visits.clear();
     known.forgotten++;
+    // Nobody is removed; but the first may have been made just now, and the next request is asked for a name.
+    if (!known.hasPeople) known.hasPeople = undefined;
   };
   const known: WhoIsThere = {
     hasPeople: undefined,
@@ -51,8 +53,8 @@ function whoIsThere(): WhoIsThere {
     if (!changes.some(({ of }) => of === "people" || of === "settings" || of === "everything")) return;
     shared.kelluxForgetWho?.();
     known.house = undefined;
-    // Nobody is removed: only another store has none where one had some.
-    if (changes.some(({ of }) => of === "everything") || !known.hasPeople) known.hasPeople = undefined;
+    // Only another store has none where one had some.
+    if (changes.some(({ of }) => of === "everything")) known.hasPeople = undefined;
   });
   return known;
 }
@@ -60,9 +62,13 @@ function whoIsThere(): WhoIsThere {
 /** Whether anybody has a name here: from then on everybody needs one. */
 export async function hasPeople(): Promise<boolean> {
   const there = whoIsThere();
+  const { forgotten } = there;
   const isKnown = there.hasPeople === true || (there.hasPeople === false && Date.now() < there.askedUntil);
   if (!isKnown) {
-    there.hasPeople = await (await serverStore()).hasPeople();
+    const isThere = await (await serverStore()).hasPeople();
+    // What was being read while the first was made is asked once more.
+    if (there.forgotten !== forgotten) return hasPeople();
+    there.hasPeople = isThere;
     // On a server a command can make the first one, which tells nobody.
     there.askedUntil = databaseUrl() ? Date.now() + KNOWN_MS : Number.POSITIVE_INFINITY;
   }
