@@ -276,8 +276,9 @@ export type DoingsReply = {
     at: string;
     who: string | null;
     what: string;
-    of: string | null;
-    named: string | null;
+    /** The deal that it was done of, by its id; or the person, by name. */
+    deal: string | null;
+    person: string | null;
     from: string | null;
   }[];
   next: string | null;

@@ -39,3 +39,19 @@ export const DOINGS = {
 } as const;
 
 export type Doing = keyof typeof DOINGS;
+
+/** What is done of a deal, which its line leads to. */
+export const DOINGS_OF_DEALS: ReadonlySet<string> = new Set<Doing>([
+  "begunDeal",
+  "savedDeal",
+  "signedDeal",
+  "reopenedDeal",
+  "deletedDeal",
+  "broughtBackDeal",
+  "handedOverDeal",
+  "released",
+  "savedDealersSide",
+  "sawDealersSide",
+  "gavePaper",
+  "sawPaper",
+]);

@@ -7,7 +7,7 @@ export {
   MOST_PEOPLE_OF_A_DEAL,
   type SeenBy,
 } from "./deal-people";
-export { DOINGS, type Doing } from "./doings";
+export { DOINGS, DOINGS_OF_DEALS, type Doing } from "./doings";
 export { LONGEST_REASON, RELEASE_KINDS, type ReleaseKind } from "./releases";
 export {
   type Reach,

@@ -1,50 +1,34 @@
 import { useState } from "react";
 import { meApi } from "@/features/api/people";
-import { reasonOf } from "@/features/api/reason-of";
 import type { CodesReply } from "@/server/contract";
 import { CodeField } from "./CodeField";
 import { PasswordField } from "./PasswordField";
+import { useSending } from "./use-sending";
 
 /** One-time codes are set up: the password, what a program for them reads, the recovery codes, and the first code. */
 export function CodesForm({ onDone }: { onDone: () => void }) {
-  const [password, setPassword] = useState("");
   const [begun, setBegun] = useState<CodesReply | null>(null);
-  const [code, setCode] = useState("");
-  const [trouble, setTrouble] = useState("");
-  const begin = async () => {
-    const answer = await meApi.beginCodes(password);
-    setTrouble(answer.kind === "done" ? "" : reasonOf(answer));
-    if (answer.kind === "done") setBegun(answer.value);
-  };
-  const confirm = async () => {
-    const answer = await meApi.confirmCodes(code);
-    if (answer.kind === "done") onDone();
-    else setTrouble(reasonOf(answer));
-  };
-  if (!begun) {
-    return (
-      <form
-        className="grid gap-3"
-        onSubmit={event => {
-          event.preventDefault();
-          void begin();
-        }}
-      >
-        <PasswordField label="Your password" value={password} onChange={setPassword} trouble={trouble} />
-        <button type="submit" className="btn btn-primary" disabled={password === ""}>
-          Go on
-        </button>
-      </form>
-    );
-  }
+  return begun ? <FirstCode begun={begun} onDone={onDone} /> : <Begin onBegun={setBegun} />;
+}
+
+function Begin({ onBegun }: { onBegun: (begun: CodesReply) => void }) {
+  const [password, setPassword] = useState("");
+  const { trouble, isSending, submit } = useSending(() => meApi.beginCodes(password), onBegun);
   return (
-    <form
-      className="grid gap-3"
-      onSubmit={event => {
-        event.preventDefault();
-        void confirm();
-      }}
-    >
+    <form className="grid gap-3" onSubmit={submit}>
+      <PasswordField label="Your password" value={password} onChange={setPassword} trouble={trouble} />
+      <button type="submit" className="btn btn-primary" disabled={isSending || password === ""}>
+        Go on
+      </button>
+    </form>
+  );
+}
+
+function FirstCode({ begun, onDone }: { begun: CodesReply; onDone: () => void }) {
+  const [code, setCode] = useState("");
+  const { trouble, isSending, submit } = useSending(() => meApi.confirmCodes(code), onDone);
+  return (
+    <form className="grid gap-3" onSubmit={submit}>
       <div className="flex flex-wrap items-center gap-4">
         {/* biome-ignore lint/performance/noImgElement: a picture that is made for this page alone */}
         <img
@@ -82,7 +66,7 @@ export function CodesForm({ onDone }: { onDone: () => void }) {
         trouble={trouble}
         hint="The six digits that it shows now."
       />
-      <button type="submit" className="btn btn-primary" disabled={code.trim() === ""}>
+      <button type="submit" className="btn btn-primary" disabled={isSending || code.trim() === ""}>
         It works: use codes from now on
       </button>
     </form>

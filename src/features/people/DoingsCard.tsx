@@ -6,6 +6,7 @@ import { peopleApi } from "@/features/api/people";
 import { reasonOf } from "@/features/api/reason-of";
 import { whenText } from "@/features/figures/when";
 import type { DoingsReply } from "@/server/contract";
+import { ColumnHeads } from "./ColumnHeads";
 
 type Props = { people: readonly Person[]; notation: Notation };
 type Asked = { who: string; from: string; to: string };
@@ -77,22 +78,7 @@ export function DoingsCard({ people, notation }: Props) {
       {reply && reply.doings.length > 0 && (
         <div className="mt-2 overflow-x-auto">
           <table className="w-full text-sm">
-            <thead>
-              <tr className="text-left text-faint">
-                <th scope="col" className="py-1 pr-3 font-normal">
-                  When
-                </th>
-                <th scope="col" className="py-1 pr-3 font-normal">
-                  Who
-                </th>
-                <th scope="col" className="py-1 pr-3 font-normal">
-                  What
-                </th>
-                <th scope="col" className="py-1 font-normal">
-                  From
-                </th>
-              </tr>
-            </thead>
+            <ColumnHeads names={["When", "Who", "What", "From"]} />
             <tbody>
               {reply.doings.map(doing => (
                 <Line key={doing.id} doing={doing} notation={notation} />
@@ -112,20 +98,19 @@ export function DoingsCard({ people, notation }: Props) {
 
 type LineProps = { doing: DoingsReply["doings"][number]; notation: Notation };
 
-function Line({ doing: { at, who, what, of, named, from }, notation }: LineProps) {
-  const isDeal = of !== null && named === null && what.includes("deal");
+function Line({ doing: { at, who, what, deal, person, from }, notation }: LineProps) {
   return (
     <tr className="border-base-300 border-t align-baseline">
       <td className="whitespace-nowrap py-1 pr-3 text-faint tabular-nums">{whenText(at, notation)}</td>
       <td className="whitespace-nowrap py-1 pr-3">{who ?? "nobody"}</td>
       <td className="py-1 pr-3">
         {what}
-        {named && <>: {named}</>}
-        {isDeal && (
+        {person && <>: {person}</>}
+        {deal && (
           <>
             {" "}
-            <a className="text-primary underline" href={`/deals/${of}`}>
-              {of.slice(0, 8)}
+            <a className="text-primary underline" href={`/deals/${deal}`}>
+              {deal.slice(0, 8)}
             </a>
           </>
         )}

@@ -1,9 +1,9 @@
 import { useState } from "react";
 import { peopleApi } from "@/features/api/people";
-import { reasonOf } from "@/features/api/reason-of";
 import { NEW_PASSWORD_HINT } from "./new-password";
 import { PasswordField } from "./PasswordField";
 import { type PersonDraft, PersonFields } from "./PersonFields";
+import { useSending } from "./use-sending";
 
 const DRAFT: PersonDraft = {
   name: "",
@@ -16,20 +16,15 @@ const DRAFT: PersonDraft = {
 export function FirstPerson({ branches }: { branches: readonly string[] }) {
   const [draft, setDraft] = useState(DRAFT);
   const [password, setPassword] = useState("");
-  const [trouble, setTrouble] = useState("");
-  const make = async () => {
-    const answer = await peopleApi.add({ ...draft, password });
-    if (answer.kind === "done") location.assign("/people");
-    else setTrouble(reasonOf(answer));
-  };
+  const { trouble, isSending, submit } = useSending(
+    () => peopleApi.add({ ...draft, password }),
+    () => location.assign("/people"),
+  );
   return (
     <form
       aria-labelledby="first-title"
       className="card-paper grid max-w-2xl gap-3 px-4 py-3"
-      onSubmit={event => {
-        event.preventDefault();
-        void make();
-      }}
+      onSubmit={submit}
     >
       <h2 id="first-title" className="font-semibold text-lg">
         Make the first person
@@ -54,7 +49,7 @@ export function FirstPerson({ branches }: { branches: readonly string[] }) {
         <button
           type="submit"
           className="btn btn-primary btn-sm"
-          disabled={draft.name.trim() === "" || draft.username === "" || password === ""}
+          disabled={isSending || draft.name.trim() === "" || draft.username === "" || password === ""}
         >
           Make the first person and sign in
         </button>

@@ -1,12 +1,12 @@
 import { useState } from "react";
 import type { Person } from "@/exchange/people";
 import { meApi, signInApi } from "@/features/api/people";
-import { reasonOf } from "@/features/api/reason-of";
 import { notify } from "@/features/notices/notify";
 import { CodesForm } from "./CodesForm";
 import { NEW_PASSWORD_HINT } from "./new-password";
 import { PasswordField } from "./PasswordField";
 import { roleName } from "./PersonFields";
+import { useSending } from "./use-sending";
 
 const leave = () => location.assign("/sign-in");
 
@@ -15,7 +15,6 @@ type Opened = "password" | "codes" | "endCodes" | null;
 /** One's own way in: roles, password, one-time codes, and the ways out. */
 export function OwnCard({ me }: { me: Person }) {
   const [opened, setOpened] = useState<Opened>(null);
-  const isAgain = (what: Opened) => setOpened(opened === what ? null : what);
   return (
     <section aria-labelledby="own-title" className="card-paper px-4 py-3">
       <h2 id="own-title" className="font-semibold text-lg">
@@ -33,14 +32,7 @@ export function OwnCard({ me }: { me: Person }) {
         </button>
       </div>
       <div className="mt-3 border-base-300 border-t pt-3">
-        <button
-          type="button"
-          className="btn btn-sm"
-          aria-expanded={opened === "password"}
-          onClick={() => isAgain("password")}
-        >
-          Change the password
-        </button>
+        <Opens what="password" says="Change the password" opened={opened} onOpen={setOpened} />
         {opened === "password" && <NewPassword onDone={() => setOpened(null)} />}
       </div>
       <div className="mt-3 border-base-300 border-t pt-3">
@@ -50,25 +42,12 @@ export function OwnCard({ me }: { me: Person }) {
             ? "A code is asked for besides the password."
             : "Whoever has learned the password comes in. With codes they do not."}
         </p>
-        {me.hasCodes ? (
-          <button
-            type="button"
-            className="btn btn-sm"
-            aria-expanded={opened === "endCodes"}
-            onClick={() => isAgain("endCodes")}
-          >
-            End them
-          </button>
-        ) : (
-          <button
-            type="button"
-            className="btn btn-sm"
-            aria-expanded={opened === "codes"}
-            onClick={() => isAgain("codes")}
-          >
-            Set them up
-          </button>
-        )}
+        <Opens
+          what={me.hasCodes ? "endCodes" : "codes"}
+          says={me.hasCodes ? "End them" : "Set them up"}
+          opened={opened}
+          onOpen={setOpened}
+        />
         {opened === "codes" && (
           <div className="mt-3">
             <CodesForm onDone={() => location.reload()} />
@@ -80,24 +59,40 @@ export function OwnCard({ me }: { me: Person }) {
   );
 }
 
+type OpensProps = {
+  what: NonNullable<Opened>;
+  says: string;
+  opened: Opened;
+  onOpen: (opened: Opened) => void;
+};
+
+/** Opens one of the forms, or closes it. */
+function Opens({ what, says, opened, onOpen }: OpensProps) {
+  const isOpen = opened === what;
+  return (
+    <button
+      type="button"
+      className="btn btn-sm"
+      aria-expanded={isOpen}
+      onClick={() => onOpen(isOpen ? null : what)}
+    >
+      {says}
+    </button>
+  );
+}
+
 function NewPassword({ onDone }: { onDone: () => void }) {
   const [old, setOld] = useState("");
   const [password, setPassword] = useState("");
-  const [trouble, setTrouble] = useState("");
-  const change = async () => {
-    const answer = await meApi.password(old, password);
-    if (answer.kind !== "done") return setTrouble(reasonOf(answer));
-    notify.success("The password is changed. You are signed out everywhere else.");
-    onDone();
-  };
+  const { trouble, isSending, submit } = useSending(
+    () => meApi.password(old, password),
+    () => {
+      notify.success("The password is changed. You are signed out everywhere else.");
+      onDone();
+    },
+  );
   return (
-    <form
-      className="mt-3 grid gap-3"
-      onSubmit={event => {
-        event.preventDefault();
-        void change();
-      }}
-    >
+    <form className="mt-3 grid gap-3" onSubmit={submit}>
       <PasswordField label="The old password" value={old} onChange={setOld} isFirst />
       <PasswordField
         label="The new password"
@@ -107,7 +102,11 @@ function NewPassword({ onDone }: { onDone: () => void }) {
         hint={NEW_PASSWORD_HINT}
         isNew
       />
-      <button type="submit" className="btn btn-primary btn-sm" disabled={old === "" || password === ""}>
+      <button
+        type="submit"
+        className="btn btn-primary btn-sm"
+        disabled={isSending || old === "" || password === ""}
+      >
         Change it
       </button>
     </form>
@@ -116,20 +115,12 @@ function NewPassword({ onDone }: { onDone: () => void }) {
 
 function EndCodes() {
   const [password, setPassword] = useState("");
-  const [trouble, setTrouble] = useState("");
-  const end = async () => {
-    const answer = await meApi.endCodes(password);
-    if (answer.kind === "done") location.reload();
-    else setTrouble(reasonOf(answer));
-  };
+  const { trouble, isSending, submit } = useSending(
+    () => meApi.endCodes(password),
+    () => location.reload(),
+  );
   return (
-    <form
-      className="mt-3 grid gap-3"
-      onSubmit={event => {
-        event.preventDefault();
-        void end();
-      }}
-    >
+    <form className="mt-3 grid gap-3" onSubmit={submit}>
       <PasswordField
         label="Your password"
         value={password}
@@ -137,7 +128,7 @@ function EndCodes() {
         trouble={trouble}
         isFirst
       />
-      <button type="submit" className="btn btn-sm" disabled={password === ""}>
+      <button type="submit" className="btn btn-sm" disabled={isSending || password === ""}>
         End one-time codes
       </button>
     </form>

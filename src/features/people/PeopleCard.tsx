@@ -4,6 +4,7 @@ import type { Person } from "@/exchange/people";
 import { peopleApi } from "@/features/api/people";
 import { reasonOf } from "@/features/api/reason-of";
 import { notify } from "@/features/notices/notify";
+import { ColumnHeads } from "./ColumnHeads";
 import { HandedLink } from "./HandedLink";
 import { useMay } from "./me-context";
 import { roleName } from "./PersonFields";
@@ -54,27 +55,10 @@ export function PeopleCard({ people, branches, onChanged }: Props) {
       )}
       <div className="mt-2 overflow-x-auto">
         <table className="w-full">
-          <thead>
-            <tr className="text-left text-faint text-sm">
-              <th scope="col" className="py-1 pr-3 font-normal">
-                Name
-              </th>
-              <th scope="col" className="py-1 pr-3 font-normal">
-                Roles
-              </th>
-              <th scope="col" className="py-1 pr-3 font-normal">
-                Branch
-              </th>
-              {mayKeep && (
-                <th scope="col" className="py-1 pr-3 font-normal">
-                  Codes
-                </th>
-              )}
-              <th scope="col">
-                <span className="sr-only">What can be done</span>
-              </th>
-            </tr>
-          </thead>
+          <ColumnHeads
+            names={["Name", "Roles", "Branch", ...(mayKeep ? ["Codes"] : [])]}
+            unseen="What can be done"
+          />
           <tbody>
             {people.map(person => (
               <tr

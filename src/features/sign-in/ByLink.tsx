@@ -2,15 +2,15 @@ import { useState } from "react";
 import { signInApi } from "@/features/api/people";
 import { NEW_PASSWORD_HINT } from "@/features/people/new-password";
 import { PasswordField } from "@/features/people/PasswordField";
+import { useSending } from "@/features/people/use-sending";
 import type { SignInReply } from "@/server/contract";
-import { useEntering } from "./use-entering";
 
 type Props = { link: string; name: string | null; onEntered: (reply: SignInReply) => void };
 
 /** A password is set by a link that was handed over, once. */
 export function ByLink({ link, name, onEntered }: Props) {
   const [password, setPassword] = useState("");
-  const { trouble, isSending, submit } = useEntering(() => signInApi.byLink(link, password), onEntered);
+  const { trouble, isSending, submit } = useSending(() => signInApi.byLink(link, password), onEntered);
   if (name === null) {
     return (
       <div className="mt-4 grid gap-3">

@@ -2,8 +2,8 @@ import { useState } from "react";
 import { signInApi } from "@/features/api/people";
 import { PasswordField } from "@/features/people/PasswordField";
 import { SaidField } from "@/features/people/SaidField";
+import { useSending } from "@/features/people/use-sending";
 import type { SignInReply } from "@/server/contract";
-import { useEntering } from "./use-entering";
 
 type Props = {
   /** What the house's directory is called, where there is one. */
@@ -15,7 +15,7 @@ type Props = {
 export function ByName({ house, onEntered }: Props) {
   const [name, setName] = useState("");
   const [password, setPassword] = useState("");
-  const { trouble, isSending, submit } = useEntering(() => signInApi.byName(name, password), onEntered);
+  const { trouble, isSending, submit } = useSending(() => signInApi.byName(name, password), onEntered);
   return (
     <form className="mt-4 grid gap-3" onSubmit={submit}>
       <h1 className="font-semibold text-2xl">Sign in</h1>

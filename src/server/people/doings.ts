@@ -1,7 +1,7 @@
 import { parseIsoDate } from "@/core";
 import type { DoingsAsked } from "@/data/doings";
 import type { Store } from "@/data/store";
-import { DOINGS, type Doing } from "@/exchange/people";
+import { DOINGS, DOINGS_OF_DEALS, type Doing } from "@/exchange/people";
 import type { TableFile } from "@/exchange/workbook/table.schema";
 import type { DoingsReply } from "../contract";
 import { isUuid } from "../door";
@@ -49,9 +49,8 @@ export async function openDoings(store: Store, asked: Omit<DoingsAsked, "most">)
       at: at.toISOString(),
       who: who === null ? null : (names.get(who) ?? ""),
       what: inWords(what),
-      of,
-      /** Where it is a person. */
-      named: of === null ? null : (names.get(of) ?? null),
+      deal: DOINGS_OF_DEALS.has(what) ? of : null,
+      person: of === null ? null : (names.get(of) ?? null),
       from,
     })),
     next: lines.length > PAGE && last ? `${last.at.toISOString()} ${last.id}` : null,

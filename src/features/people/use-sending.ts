@@ -1,13 +1,9 @@
 import { type FormEvent, useState } from "react";
 import type { Answer } from "@/features/api/client";
 import { reasonOf } from "@/features/api/reason-of";
-import type { SignInReply } from "@/server/contract";
 
-/** A form by which one comes in: what it is sent by, what is wrong, and whether it is under way. */
-export function useEntering(
-  send: () => Promise<Answer<SignInReply>>,
-  onEntered: (reply: SignInReply) => void,
-) {
+/** A form that is sent: what is wrong with it, and whether it is under way. */
+export function useSending<Value>(send: () => Promise<Answer<Value>>, onDone: (value: Value) => void) {
   const [trouble, setTrouble] = useState("");
   const [isSending, setSending] = useState(false);
   const submit = async (event: FormEvent) => {
@@ -15,9 +11,9 @@ export function useEntering(
     setSending(true);
     setTrouble("");
     const answer = await send();
-    if (answer.kind === "done") return onEntered(answer.value);
     setSending(false);
-    setTrouble(reasonOf(answer));
+    if (answer.kind === "done") onDone(answer.value);
+    else setTrouble(reasonOf(answer));
   };
   return { trouble, isSending, submit: (event: FormEvent) => void submit(event) };
 }
