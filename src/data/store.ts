@@ -21,33 +21,18 @@ import { addJob, endJob, failJob, holdJob, isToBeDone, takeJob } from "./jobs";
 import { insertDeals } from "./new-deals";
 import { removeOldDeals } from "./old-deals";
 import { correctName, makeOne, recordOf } from "./one-record";
+import { beginCodes, changePassword, confirmCodes, endCodes } from "./own-way-in";
 import { blobOf, givenPaper, givenPapers, keepBlob, keepGivenPaper, removeOldPapers } from "./papers";
 import { addPerson, changePerson, hasPeople, listBranches, listPeople, personOf } from "./people";
 import { changeRates, keptRates, ratesMark } from "./rates";
 import { dealsToMake, forgetFiguresOfOthers, keepFigures } from "./register-figures";
 import { findLines } from "./register-page";
 import { keepRelease, releasesOf } from "./releases";
+import { lockScreen, stillHere, unlockScreen } from "./screen-lock";
 import { getSettings, getSettingsDealer, keepSettings, keepSettingsDealer } from "./settings";
-import {
-  beginByDirectory,
-  beginCodes,
-  changePassword,
-  confirmCodes,
-  endCodes,
-  enterByDirectory,
-  giveCode,
-  lockScreen,
-  makeFirst,
-  makeLink,
-  personOfLink,
-  signIn,
-  signOut,
-  signOutEverywhere,
-  stillHere,
-  takeLink,
-  unlockScreen,
-  whoIs,
-} from "./sign-in";
+import { giveCode, signIn, signOut, signOutEverywhere, whoIs } from "./sign-in";
+import { beginByDirectory, enterByDirectory } from "./sign-in-by-directory";
+import { makeFirst, makeLink, personOfLink, takeLink } from "./sign-in-by-link";
 import { getSigning, keepLateSigning, signedWithoutQuotes } from "./signings";
 import {
   changeVehicle,

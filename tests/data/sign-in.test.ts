@@ -2,23 +2,12 @@
 import { sql } from "drizzle-orm";
 import { passwordProblem } from "@/data/common-passwords";
 import type { Database } from "@/data/database";
+import { beginCodes, changePassword, confirmCodes } from "@/data/own-way-in";
 import { addPerson, changePerson } from "@/data/people";
-import {
-  beginCodes,
-  changePassword,
-  confirmCodes,
-  giveCode,
-  lockScreen,
-  makeFirst,
-  makeLink,
-  type SignInAnswer,
-  signIn,
-  signOut,
-  signOutEverywhere,
-  takeLink,
-  unlockScreen,
-  whoIs,
-} from "@/data/sign-in";
+import { lockScreen, unlockScreen } from "@/data/screen-lock";
+import { giveCode, signIn, signOut, signOutEverywhere, whoIs } from "@/data/sign-in";
+import { makeFirst, makeLink, takeLink } from "@/data/sign-in-by-link";
+import type { SignInAnswer } from "@/data/sign-in-parts";
 import { waitAfter } from "@/data/slow-down";
 import type { Person, Visit } from "@/exchange/people";
 import { oneTimeCode } from "../one-time-code";

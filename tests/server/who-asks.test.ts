@@ -1,7 +1,9 @@
 // Who asks, and what is theirs: over a database in which some have names.
 import { sql } from "drizzle-orm";
+import { changePassword } from "@/data/own-way-in";
 import { addPerson } from "@/data/people";
-import { changePassword, makeLink, signIn, takeLink, whoIs } from "@/data/sign-in";
+import { signIn, whoIs } from "@/data/sign-in";
+import { makeLink, takeLink } from "@/data/sign-in-by-link";
 import type { Store } from "@/data/store";
 import type { Role, Visit } from "@/exchange/people";
 import type { Asker } from "@/server/asker";

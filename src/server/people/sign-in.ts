@@ -1,5 +1,5 @@
 import { toString as drawnCode } from "qrcode";
-import type { SignInAnswer } from "@/data/sign-in";
+import type { SignInAnswer } from "@/data/sign-in-parts";
 import type { Asker } from "../asker";
 import type { CodesReply, MeReply, SignInReply } from "../contract";
 import type { Context } from "../door";
