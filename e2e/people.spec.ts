@@ -151,7 +151,10 @@ test("a screen locks by itself after fifteen minutes without a key, and changes 
 }) => {
   await houseOf(own, "officer", "manager");
   await page.clock.install();
+  // The page says that somebody is there once it counts the minutes.
+  const counting = page.waitForResponse("**/api/sign-in/here");
   await comeIn(page, "kit.officer");
+  await counting;
   await expect(page.getByRole("heading", { name: "Deals" })).toBeVisible();
   await page.clock.runFor("14:00");
   await expect(page.getByRole("dialog", { name: "Locked" })).toBeHidden();
