@@ -121,7 +121,8 @@ export const deals = pgTable(
   },
   table => [
     index("deals_changed_at").on(table.changedAt),
-    index("deals_owner").on(table.ownerId),
+    // A desk without names has no entry in it.
+    index("deals_owner").on(table.ownerId).where(sql`${table.ownerId} is not null`),
     index("deals_customer").on(table.customerId),
     index("deals_vehicle").on(table.vehicleId),
     index("deals_arrival").on(table.arrival).where(sql`${table.arrival} is not null`),

@@ -124,4 +124,4 @@ CREATE INDEX "second_factors_person" ON "second_factors" USING btree ("user_id")
 CREATE INDEX "sign_ins_person" ON "sign_ins" USING btree ("user_id");--> statement-breakpoint
 CREATE INDEX "verifications_identifier" ON "verifications" USING btree ("identifier");--> statement-breakpoint
 ALTER TABLE "deals" ADD CONSTRAINT "deals_owner_id_people_id_fk" FOREIGN KEY ("owner_id") REFERENCES "public"."people"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
-CREATE INDEX "deals_owner" ON "deals" USING btree ("owner_id");
+CREATE INDEX "deals_owner" ON "deals" USING btree ("owner_id") WHERE "deals"."owner_id" is not null;
