@@ -1,12 +1,12 @@
 import { ChevronLeft } from "lucide-react";
 import { lazy, memo, Suspense, useState } from "react";
 import { type Named, nameOf, newId, ownNamed } from "@/exchange/deal-document";
+import { useMe } from "@/features/people/me-context";
 import type { StockVehicle } from "@/server/contract";
 import { useFrame } from "./desk/desk-context";
 import { openedOption } from "./desk/desk-state";
 import { NameField } from "./names/NameField";
 import { useIsFrozen, useNotation } from "./option/option-context";
-import { DealPeopleButton } from "./people/DealPeopleButton";
 
 const BACK = <ChevronLeft size={18} aria-hidden="true" />;
 
@@ -17,6 +17,10 @@ export const CUSTOMER_FIELD = "customer";
 const suggestions = () => import("./names/suggestions");
 const StockOffer = lazy(() =>
   import("./names/StockOffer").then(({ StockOffer: offer }) => ({ default: offer })),
+);
+// A desk without names starts without the code for them.
+const DealPeopleButton = lazy(() =>
+  import("./people/DealPeopleButton").then(({ DealPeopleButton: button }) => ({ default: button })),
 );
 const SamePerson = lazy(() => import("./names/SamePerson").then(({ SamePerson: ask }) => ({ default: ask })));
 
@@ -33,6 +37,7 @@ type Names = { customer?: Named | undefined; vehicle?: Named | undefined };
 export const DealHeader = memo(function DealHeader({ dealId, isOpen, onOpen }: Props) {
   const { heading: deal, dispatch, now } = useFrame();
   const isFrozen = useIsFrozen();
+  const hasNames = useMe() !== null;
   const { notation } = useNotation();
   const [offered, setOffered] = useState<StockVehicle | null>(null);
   // What is typed is the deal's own, and no known one that happens to be called so.
@@ -104,7 +109,11 @@ export const DealHeader = memo(function DealHeader({ dealId, isOpen, onOpen }: P
           />
         </>
       )}
-      <DealPeopleButton dealId={dealId} />
+      {hasNames && (
+        <Suspense fallback={null}>
+          <DealPeopleButton dealId={dealId} />
+        </Suspense>
+      )}
       <button
         type="button"
         className="btn btn-ghost btn-sm px-2 md:hidden print:hidden"
